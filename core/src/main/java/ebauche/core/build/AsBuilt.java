@@ -1,0 +1,133 @@
+package ebauche.core.build;
+
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Refusal;
+import ebauche.core.stock.Change;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What was done and measured, in the order in which it happened. Nothing is ever taken out: a slip of the pen is
+ * withdrawn by a later entry.
+ */
+public record AsBuilt(List<Entry> timeline) {
+    public static final AsBuilt NOTHING_YET = new AsBuilt(List.of());
+
+    public AsBuilt {
+        timeline = List.copyOf(timeline);
+        Set<String> ids = new HashSet<>();
+        for (Entry entry : timeline) {
+            Refusal.unless(ids.add(entry.id()), "id", "the entry “" + entry.id() + "” stands twice in the record");
+        }
+    }
+
+    /** One line of the record. */
+    public sealed interface Entry {
+        /** Made by whoever enters it, so that sending it twice is no harm. */
+        String id();
+
+        /** When, as written by the one who entered it (ISO 8601). */
+        String at();
+
+        /** Who. */
+        String by();
+    }
+
+    /**
+     * A number read off a gauge.
+     *
+     * @param operation the key of the step it was read at, empty if none
+     * @param value mm or degrees, as the measurand says
+     */
+    public record Reading(String id, String at, String by, String operation, Measurand measures, double value)
+            implements Entry {
+        public Reading {
+            measures.check(value);
+        }
+    }
+
+    /**
+     * A step that is done: a fact that no later design changes.
+     *
+     * @param changes what it did to the wood
+     * @param expected what the plan expected its inspections to read, by measurand
+     */
+    public record Done(
+            String id,
+            String at,
+            String by,
+            String operation,
+            String title,
+            List<Change> changes,
+            Map<Measurand, Double> expected)
+            implements Entry {
+        public Done {
+            changes = List.copyOf(changes);
+            expected = Map.copyOf(expected);
+        }
+    }
+
+    /** Something went wrong at a step. */
+    public record Mishap(String id, String at, String by, String operation, String what) implements Entry {}
+
+    /** An earlier entry that should not have been made. */
+    public record Withdrawn(String id, String at, String by, String entry) implements Entry {}
+
+    /** The entries that stand: neither withdrawn nor withdrawals. */
+    public List<Entry> standing() {
+        Set<String> gone = new HashSet<>();
+        for (Entry entry : timeline) {
+            if (entry instanceof Withdrawn w) {
+                gone.add(w.entry());
+            }
+        }
+        return timeline.stream()
+                .filter(e -> !(e instanceof Withdrawn) && !gone.contains(e.id()))
+                .toList();
+    }
+
+    /** The steps that are done and stand, by key. */
+    public Optional<Done> done(String operation) {
+        return standing().stream()
+                .filter(e -> e instanceof Done d && d.operation().equals(operation))
+                .map(Done.class::cast)
+                .reduce((a, b) -> b);
+    }
+
+    /** The latest standing reading of a measurand. */
+    public Optional<Reading> latest(Measurand measurand) {
+        return standing().stream()
+                .filter(e -> e instanceof Reading r && r.measures().equals(measurand))
+                .map(Reading.class::cast)
+                .reduce((a, b) -> b);
+    }
+
+    /**
+     * Wood that came off a face from entry {@code from} (included) to the end of the standing entries. Readings count as
+     * they stand; a finished sanding step without a reading of its own counts as planned.
+     */
+    double sandedOff(Face face, int from) {
+        List<Entry> entries = standing();
+        Measurand off = new Measurand.SandedOff(face);
+        double sum = 0;
+        for (Entry entry : entries.subList(from, entries.size())) {
+            if (entry instanceof Reading r && r.measures().equals(off)) {
+                sum += r.value();
+            } else if (entry instanceof Done d && d.expected().containsKey(off) && !hasReadingAt(d, off)) {
+                sum += d.expected().get(off);
+            }
+        }
+        return sum;
+    }
+
+    private boolean hasReadingAt(Done done, Measurand measurand) {
+        return standing().stream()
+                .anyMatch(e -> e instanceof Reading r
+                        && r.measures().equals(measurand)
+                        && r.operation().equals(done.operation()));
+    }
+}

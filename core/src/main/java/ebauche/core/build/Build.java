@@ -1,0 +1,60 @@
+package ebauche.core.build;
+
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Fact;
+import ebauche.core.shop.Shop;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * Everything a plan follows from. Immutable; {@link #fact} and {@link #faces} put what was measured in the design's
+ * place and keep where it came from.
+ */
+public final class Build {
+    private final BodyDesign design;
+    private final Shop shop;
+    private final AsBuilt asBuilt;
+    private final FinishedFaces faces;
+
+    public Build(BodyDesign design, Shop shop, AsBuilt asBuilt) {
+        this.design = Objects.requireNonNull(design, "design");
+        this.shop = Objects.requireNonNull(shop, "shop");
+        this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
+        this.faces = FinishedFaces.of(this);
+    }
+
+    public BodyDesign design() {
+        return design;
+    }
+
+    public Shop shop() {
+        return shop;
+    }
+
+    public AsBuilt asBuilt() {
+        return asBuilt;
+    }
+
+    /** Where front and back are and will be. */
+    public FinishedFaces faces() {
+        return faces;
+    }
+
+    /** The latest standing reading of a dimension, else what the design says. */
+    public Fact fact(Dimension dimension, double designed) {
+        return asBuilt.latest(dimension)
+                .map(r -> Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
+                .orElseGet(() -> Fact.typed(designed));
+    }
+
+    /** The floor that the latest reading of a cavity's depth found, carried to the face as it is now. */
+    public Optional<FinishedFaces.MeasuredFloor> measuredFloor(String feature, Face face) {
+        return FinishedFaces.measuredFloor(this, feature, face);
+    }
+
+    public boolean isDone(String operation) {
+        return asBuilt.done(operation).isPresent();
+    }
+}

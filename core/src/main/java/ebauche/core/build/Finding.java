@@ -1,0 +1,108 @@
+package ebauche.core.build;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.measure.Quantity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something about a build that its maker should know.
+ *
+ * <p>{@code what} and {@code cure} are templates: {@code {0}}, {@code {1}}... stand for the numbers, which whoever
+ * shows them writes in the maker's unit.
+ *
+ * @param severity how much it matters
+ * @param station the kind of work it belongs to
+ * @param rule a short lasting name of the rule that found it
+ * @param what is wrong
+ * @param feature the feature of the design, empty if none
+ * @param where on the plan, if it has a place
+ * @param numbers in the templates' order
+ * @param cure what would put it right
+ */
+public record Finding(
+        Severity severity,
+        String station,
+        String rule,
+        String what,
+        String feature,
+        Optional<Point> where,
+        List<Value> numbers,
+        String cure) {
+
+    public enum Severity {
+        STOPS("stops the build"),
+        THINK_AGAIN("think again"),
+        GOOD_TO_KNOW("good to know");
+
+        private final String words;
+
+        Severity(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** One number of a finding. */
+    public record Value(String name, double value, Quantity quantity) {}
+
+    public Finding {
+        numbers = List.copyOf(numbers);
+    }
+
+    public static Builder stops(String station, String rule) {
+        return new Builder(Severity.STOPS, station, rule);
+    }
+
+    public static Builder thinkAgain(String station, String rule) {
+        return new Builder(Severity.THINK_AGAIN, station, rule);
+    }
+
+    public static Builder goodToKnow(String station, String rule) {
+        return new Builder(Severity.GOOD_TO_KNOW, station, rule);
+    }
+
+    /** Gathers a finding. */
+    public static final class Builder {
+        private final Severity severity;
+        private final String station;
+        private final String rule;
+        private final List<Value> numbers = new ArrayList<>();
+        private String feature = "";
+        private Optional<Point> where = Optional.empty();
+
+        private Builder(Severity severity, String station, String rule) {
+            this.severity = severity;
+            this.station = station;
+            this.rule = rule;
+        }
+
+        public Builder on(String named) {
+            feature = named;
+            return this;
+        }
+
+        public Builder at(Point place) {
+            where = Optional.of(place);
+            return this;
+        }
+
+        public Builder length(String name, double value) {
+            numbers.add(new Value(name, value, Quantity.LENGTH));
+            return this;
+        }
+
+        public Builder number(String name, double value, Quantity quantity) {
+            numbers.add(new Value(name, value, quantity));
+            return this;
+        }
+
+        public Finding says(String what, String cure) {
+            return new Finding(severity, station, rule, what, feature, where, numbers, cure);
+        }
+    }
+}

@@ -1,0 +1,128 @@
+package ebauche.core.build;
+
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.shop.Practice;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where the front and the back are now, and where they will be when the body is finished.
+ *
+ * <p>Stock depths: 0 is the first flattened front. The front sinks as it is sanded; the back lies where thicknessing
+ * left it, as measured or as planned (finished thickness plus both sanding allowances), and rises as it is sanded. A
+ * finish sanding that is still to come takes its allowance; wood sanded off before it is taken on top of that, so a
+ * depth wanted under the finished front does not change while the body gets thinner.
+ *
+ * @param frontNow depth of the front as it is
+ * @param frontFinished depth of the front when its finish sanding is done
+ * @param backNow depth of the back as it is, or as thicknessing is to leave it
+ * @param backFinished depth of the back when its finish sanding is done
+ */
+public record FinishedFaces(double frontNow, double frontFinished, double backNow, double backFinished) {
+
+    /** Keys of the two finish sandings. */
+    public static final String FINISH_FRONT = "sanding:front";
+
+    public static final String FINISH_BACK = "sanding:back";
+
+    static FinishedFaces of(Build build) {
+        Practice practice = build.shop().practice();
+        AsBuilt record = build.asBuilt();
+        double front = record.sandedOff(Face.FRONT, 0);
+        double back = backPlane(build, practice);
+        return new FinishedFaces(
+                front,
+                front + stillToSand(record, FINISH_FRONT, practice.frontSanding()),
+                back,
+                back - stillToSand(record, FINISH_BACK, practice.backSanding()));
+    }
+
+    private static double stillToSand(AsBuilt record, String step, double allowance) {
+        return record.done(step).isPresent() ? 0 : allowance;
+    }
+
+    private static double backPlane(Build build, Practice practice) {
+        AsBuilt record = build.asBuilt();
+        Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS);
+        if (thickness.isEmpty()) {
+            double planned = build.design().thickness() + practice.frontSanding() + practice.backSanding();
+            return planned - record.sandedOff(Face.BACK, 0);
+        }
+        int at = record.standing().indexOf(thickness.get());
+        double frontThen = record.sandedOff(Face.FRONT, 0) - record.sandedOff(Face.FRONT, at);
+        return frontThen + thickness.get().value() - record.sandedOff(Face.BACK, at);
+    }
+
+    public double now(Face face) {
+        return face == Face.FRONT ? frontNow : backNow;
+    }
+
+    public double finished(Face face) {
+        return face == Face.FRONT ? frontFinished : backFinished;
+    }
+
+    /** Finished thickness, from what was measured. */
+    public double thickness() {
+        return backFinished - frontFinished;
+    }
+
+    /** Depth from a face as it is now down to a plane in the stock. */
+    public double fromFaceNow(Face face, double plane) {
+        return face == Face.FRONT ? plane - frontNow : backNow - plane;
+    }
+
+    /** Depth from a face as it will be down to a plane in the stock. */
+    public double fromFaceFinished(Face face, double plane) {
+        return face == Face.FRONT ? plane - frontFinished : backFinished - plane;
+    }
+
+    /** The plane that lies a depth under the finished face. */
+    public double planeUnderFinished(Face face, double depth) {
+        return face == Face.FRONT ? frontFinished + depth : backFinished - depth;
+    }
+
+    /** Wood still to be sanded off a face. */
+    public double toSand(Face face) {
+        return Math.abs(finished(face) - now(face));
+    }
+
+    /** The finished thickness as a sum. */
+    public Reckoning thicknessReckoning(Build build) {
+        Fact start = build.fact(Dimension.BODY_THICKNESS, build.design().thickness());
+        return Reckoning.of("finished thickness", Quantity.LENGTH)
+                .length("front now", frontNow)
+                .length("back now", backNow)
+                .length("still to sand off the front", toSand(Face.FRONT))
+                .length("still to sand off the back", toSand(Face.BACK))
+                .length(start.source() == ebauche.core.measure.Source.MEASURED ? "thickness as measured" : "thickness wanted",
+                        start)
+                .is(thickness(), "back now - front now - still to sand off both");
+    }
+
+    /**
+     * A measured floor of a cavity.
+     *
+     * @param reading what was read
+     * @param sandedSince wood that has come off the same face since
+     * @param plane the floor's depth in the stock
+     */
+    public record MeasuredFloor(AsBuilt.Reading reading, double sandedSince, double plane) {}
+
+    /** The floor that the latest reading of a cavity's depth found. */
+    static Optional<MeasuredFloor> measuredFloor(Build build, String feature, Face face) {
+        AsBuilt record = build.asBuilt();
+        return record.latest(new Measurand.DepthOf(feature)).map(reading -> {
+            List<AsBuilt.Entry> standing = record.standing();
+            double since = record.sandedOff(face, standing.indexOf(reading));
+            FinishedFaces faces = build.faces();
+            double depthNow = reading.value() - since;
+            double plane = face == Face.FRONT ? faces.frontNow() + depthNow : faces.backNow() - depthNow;
+            return new MeasuredFloor(reading, since, plane);
+        });
+    }
+}

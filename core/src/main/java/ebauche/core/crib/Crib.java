@@ -1,0 +1,48 @@
+package ebauche.core.crib;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The tools that the shop has. */
+public record Crib(List<Router> routers, List<Bit> bits, List<Drill> drills) {
+    public Crib {
+        routers = List.copyOf(routers);
+        bits = List.copyOf(bits);
+        drills = List.copyOf(drills);
+    }
+
+    /**
+     * The largest shank-bearing bit that turns in a corner of this radius and whose cutter, fed in steps with the
+     * bearing on the wall just cut, reaches the depth. A cutter a third of the depth or longer is called able: the
+     * bearing then always finds wall; the exact windows belong to the table of passes.
+     */
+    public Optional<Bit> patternBit(double cornerRadius, double depth) {
+        return bits.stream()
+                .filter(b -> b.bearing() == Bit.Bearing.AT_SHANK)
+                .filter(b -> b.diameter() / 2 <= cornerRadius + 1e-6 && b.cutterLength() >= depth / 3)
+                .max(Comparator.comparingDouble(Bit::diameter).thenComparing(Bit::name));
+    }
+
+    /** The largest Forstner bit that fits in a width with a skin left on both sides. */
+    public Optional<Drill> forstner(double width) {
+        return drills.stream()
+                .filter(d -> d.kind() == Drill.Kind.FORSTNER && d.diameter() <= width)
+                .max(Comparator.comparingDouble(Drill::diameter).thenComparing(Drill::name));
+    }
+
+    /** The drill nearest to a diameter, within a tolerance. */
+    public Optional<Drill> drill(double diameter, double tolerance) {
+        return drills.stream()
+                .filter(d -> Math.abs(d.diameter() - diameter) <= tolerance)
+                .min(Comparator.<Drill>comparingDouble(d -> Math.abs(d.diameter() - diameter))
+                        .thenComparing(Drill::name));
+    }
+
+    /** The bit with this bearing whose cutter is longest. */
+    public Optional<Bit> longest(Bit.Bearing bearing) {
+        return bits.stream()
+                .filter(b -> b.bearing() == bearing)
+                .max(Comparator.comparingDouble(Bit::cutterLength).thenComparing(Bit::name));
+    }
+}

@@ -1,0 +1,2 @@
+/** The shop's tools. Millimetres. */
+package ebauche.core.crib;

@@ -1,0 +1,53 @@
+package ebauche.core.design;
+
+import ebauche.core.geometry.Outline;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Refusal;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A body as the maker wants it.
+ *
+ * @param name what the maker calls it
+ * @param thickness finished
+ * @param outline finished, seen from the front
+ * @param scale string length S, nut to scale line
+ */
+public record BodyDesign(
+        String name,
+        Blank blank,
+        double thickness,
+        Outline outline,
+        double scale,
+        NeckJoint neck,
+        StringSetup strings,
+        Bridge bridge,
+        List<Pickup> pickups,
+        List<Control> controls,
+        Optional<ControlCavity> controlCavity,
+        Optional<Jack> jack) {
+
+    public BodyDesign {
+        Refusal.between(thickness, 5, 120, "thickness");
+        Refusal.between(scale, 200, 1200, "scale");
+        Refusal.unless(
+                outline.region().maxX() - outline.region().minX() <= 600
+                        && outline.region().maxY() - outline.region().minY() <= 1200,
+                "outline",
+                "the body is larger than 600 x 1200 mm. Is the path's unit right?");
+        pickups = List.copyOf(pickups);
+        controls = List.copyOf(controls);
+    }
+
+    /**
+     * Where fret n stands, mm from the scale line: S / 2^(n/12), twelve-tone equal temperament.
+     */
+    public double fret(int n) {
+        return scale / Math.pow(2, n / 12.0);
+    }
+}

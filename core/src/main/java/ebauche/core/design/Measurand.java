@@ -1,0 +1,145 @@
+package ebauche.core.design;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Refusal;
+import java.util.regex.Pattern;
+
+/** What a reading can answer. Written as one word, such as {@code heel-thickness} or {@code depth:neck}. */
+public sealed interface Measurand {
+
+    /** The word that files and addresses use. */
+    String key();
+
+    /** As it is said at the bench. */
+    String label();
+
+    /** Largest value that can be meant, in the quantity's unit. */
+    double most();
+
+    default double least() {
+        return 0;
+    }
+
+    default Quantity quantity() {
+        return Quantity.LENGTH;
+    }
+
+    /** A size of the design that the part or the wood in hand replaces. */
+    enum Dimension implements Measurand {
+        BODY_THICKNESS("body-thickness", "body thickness", 120),
+        HEEL_THICKNESS("heel-thickness", "heel thickness without the fingerboard", 60),
+        FINGERBOARD_THICKNESS("fingerboard-thickness", "fingerboard thickness", 15),
+        FRET_HEIGHT("fret-height", "fret height", 4),
+        ACTION_TREBLE("action-treble", "action at fret 12, treble", 10),
+        ACTION_BASS("action-bass", "action at fret 12, bass", 10),
+        NUT_HEIGHT("nut-height", "string over the frets at the nut", 5),
+        END_WALL_TO_SADDLE("end-wall-to-saddle", "pocket end wall to saddle", 400),
+        SADDLE_HEIGHT("saddle-height", "saddle height over the front", 60),
+        NECK_ANGLE("neck-angle", "neck angle", 10) {
+            @Override
+            public Quantity quantity() {
+                return Quantity.ANGLE;
+            }
+
+            @Override
+            public double least() {
+                return -10;
+            }
+        };
+
+        private final String key;
+        private final String words;
+        private final double most;
+
+        Dimension(String key, String words, double most) {
+            this.key = key;
+            this.words = words;
+            this.most = most;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+
+        @Override
+        public String label() {
+            return words;
+        }
+
+        @Override
+        public double most() {
+            return most;
+        }
+    }
+
+    /** Depth of a cavity or hole, from the face it is cut from as that face is now. */
+    record DepthOf(String feature) implements Measurand {
+        private static final Pattern FEATURE = Pattern.compile("[a-z0-9-]{1,40}");
+
+        public DepthOf {
+            Refusal.unless(FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
+        }
+
+        @Override
+        public String key() {
+            return "depth:" + feature;
+        }
+
+        @Override
+        public String label() {
+            return "depth of " + feature;
+        }
+
+        @Override
+        public double most() {
+            return 120;
+        }
+    }
+
+    /** Wood sanded or planed off a face since it was flattened; each reading is one amount, and they add up. */
+    record SandedOff(Face face) implements Measurand {
+        @Override
+        public String key() {
+            return "sanded-off:" + face.word();
+        }
+
+        @Override
+        public String label() {
+            return "sanded off the " + face.word();
+        }
+
+        @Override
+        public double most() {
+            return 10;
+        }
+    }
+
+    /**
+     * Reads the word back.
+     *
+     * @throws Refusal if it names nothing that can be measured
+     */
+    static Measurand parse(String key) {
+        if (key.startsWith("depth:")) {
+            return new DepthOf(key.substring(6));
+        }
+        for (Face face : Face.values()) {
+            if (key.equals("sanded-off:" + face.word())) {
+                return new SandedOff(face);
+            }
+        }
+        for (Dimension dimension : Dimension.values()) {
+            if (dimension.key().equals(key)) {
+                return dimension;
+            }
+        }
+        throw new Refusal("measures", "“" + key + "” is nothing that is measured here");
+    }
+
+    /** Whether a value can be meant at all. */
+    default void check(double value) {
+        Refusal.between(value, least(), most(), "value");
+    }
+}

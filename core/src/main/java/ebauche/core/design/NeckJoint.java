@@ -1,0 +1,87 @@
+package ebauche.core.design;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Refusal;
+import java.util.List;
+
+/**
+ * The neck's heel and the pocket that takes it.
+ *
+ * @param kind how it is held
+ * @param heelThickness h, without the fingerboard
+ * @param fingerboardThickness f
+ * @param fretHeight r
+ * @param fingerboardRadius R across the fingerboard, infinite for a flat one
+ * @param angle alpha, tilt back positive, degrees
+ * @param plateUnderHeel thickness of a plate or shim under the heel
+ * @param plateUnderBridge thickness of a plate under the bridge
+ * @param endWallToSaddle d, from the pocket's end wall to the scale line
+ * @param pocketLength from the end wall to the mouth
+ * @param widthAtEnd of the pocket at its end wall
+ * @param widthAtMouth of the pocket at its mouth
+ * @param cornerRadius of the pocket's inside corners
+ * @param screws where the neck screws pass, none for a glued neck
+ * @param screwHole diameter of their clearing holes
+ */
+public record NeckJoint(
+        Kind kind,
+        double heelThickness,
+        double fingerboardThickness,
+        double fretHeight,
+        double fingerboardRadius,
+        double angle,
+        double plateUnderHeel,
+        double plateUnderBridge,
+        double endWallToSaddle,
+        double pocketLength,
+        double widthAtEnd,
+        double widthAtMouth,
+        double cornerRadius,
+        List<Point> screws,
+        double screwHole) {
+
+    /** The feature's name. */
+    public static final String FEATURE = "neck";
+
+    /** Beyond this a body is no longer a flat one; also keeps the tangent tame. */
+    private static final double STEEPEST = 10;
+
+    public enum Kind {
+        BOLT_ON,
+        SET
+    }
+
+    public NeckJoint {
+        Refusal.positive(heelThickness, "heelThickness");
+        Refusal.notNegative(fingerboardThickness, "fingerboardThickness");
+        Refusal.notNegative(fretHeight, "fretHeight");
+        Refusal.unless(fingerboardRadius >= 50, "fingerboardRadius", "must be at least 50 mm");
+        Refusal.between(angle, -STEEPEST, STEEPEST, "angle");
+        Refusal.notNegative(plateUnderHeel, "plateUnderHeel");
+        Refusal.notNegative(plateUnderBridge, "plateUnderBridge");
+        Refusal.positive(endWallToSaddle, "endWallToSaddle");
+        Refusal.positive(pocketLength, "pocketLength");
+        Refusal.positive(widthAtEnd, "widthAtEnd");
+        Refusal.positive(widthAtMouth, "widthAtMouth");
+        Refusal.notNegative(cornerRadius, "cornerRadius");
+        Refusal.positive(screwHole, "screwHole");
+        screws = List.copyOf(screws);
+    }
+
+    /** The pocket on the plan, its end corners rounded, its mouth square. */
+    public Region pocket() {
+        double end = endWallToSaddle;
+        double mouth = end + pocketLength;
+        double over = cornerRadius + 1;
+        Region sharp = trapezoid(end, mouth + over);
+        return sharp.opened(2 * cornerRadius).intersection(trapezoid(end, mouth));
+    }
+
+    private Region trapezoid(double from, double to) {
+        double grow = (widthAtMouth - widthAtEnd) / 2 / pocketLength;
+        double a = widthAtEnd / 2 + grow * (from - endWallToSaddle);
+        double b = widthAtEnd / 2 + grow * (to - endWallToSaddle);
+        return Region.quadrilateral(new Point(-a, from), new Point(a, from), new Point(b, to), new Point(-b, to));
+    }
+}

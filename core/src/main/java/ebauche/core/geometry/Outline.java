@@ -1,0 +1,139 @@
+package ebauche.core.geometry;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.valid.IsValidOp;
+import org.locationtech.jts.operation.valid.TopologyValidationError;
+
+/**
+ * A closed path of lines, arcs and cubic curves that does not cross itself, run anticlockwise.
+ *
+ * <p>Area and perimeter come from the exact curves; offsets, distances and tests for crossing from the same curve
+ * flattened to {@link Segment#FLATNESS}. Made once and immutable; the flattened region is kept.
+ */
+public final class Outline {
+    /** Inward turns sharper than this between two pieces are a corner that no round bit reaches, radians. */
+    private static final double SMOOTH = Math.toRadians(1.0);
+
+    private static final int CURVATURE_SAMPLES = 96;
+
+    private final List<Segment> segments;
+    private final Region region;
+
+    private Outline(List<Segment> segments, Region region) {
+        this.segments = segments;
+        this.region = region;
+    }
+
+    /** Reads path data; see {@link PathData}. */
+    public static Outline parse(String path, double millimetresPerUnit) {
+        return of(PathData.parse(path, millimetresPerUnit));
+    }
+
+    /**
+     * An outline from pieces that join end to end.
+     *
+     * @throws PathFormatException if they are open or cross themselves, naming the place
+     */
+    public static Outline of(List<Segment> pieces) {
+        List<Point> points = new ArrayList<>();
+        points.add(pieces.get(0).start());
+        Point last = pieces.get(0).start();
+        for (Segment piece : pieces) {
+            if (piece.start().distance(last) > 1e-3) {
+                throw new PathFormatException("the path is open at " + place(last));
+            }
+            piece.flattenInto(points);
+            last = piece.end();
+        }
+        if (last.distance(points.get(0)) > 1e-3) {
+            throw new PathFormatException("the path is open at " + place(last));
+        }
+        points.set(points.size() - 1, points.get(0));
+        if (points.size() < 4) {
+            throw new PathFormatException("the path encloses nothing");
+        }
+        Polygon polygon = Region.polygon(points);
+        TopologyValidationError crossing = new IsValidOp(polygon).getValidationError();
+        if (crossing != null) {
+            Coordinate c = crossing.getCoordinate();
+            throw new PathFormatException("the path crosses or touches itself at " + place(new Point(c.x, c.y))
+                    + ". Move its handles apart there");
+        }
+        double signed = pieces.stream().mapToDouble(Segment::areaShare).sum();
+        return new Outline(signed < 0 ? turned(pieces) : List.copyOf(pieces), Region.of(polygon));
+    }
+
+    private static List<Segment> turned(List<Segment> pieces) {
+        List<Segment> out = new ArrayList<>(pieces.stream().map(Segment::reversed).toList());
+        Collections.reverse(out);
+        return List.copyOf(out);
+    }
+
+    private static String place(Point p) {
+        return String.format(java.util.Locale.ROOT, "x %.1f, y %.1f", p.x(), p.y());
+    }
+
+    public List<Segment> segments() {
+        return segments;
+    }
+
+    /** The area inside, with the curves flattened. */
+    public Region region() {
+        return region;
+    }
+
+    /** Area inside the exact curves, mm². */
+    public double area() {
+        return segments.stream().mapToDouble(Segment::areaShare).sum();
+    }
+
+    /** Length of the exact curves, mm. */
+    public double perimeter() {
+        return segments.stream().mapToDouble(Segment::length).sum();
+    }
+
+    /** Where the outline turns inward most sharply, and how sharply. */
+    public record InsideRadius(double radius, Point at) {}
+
+    /**
+     * Smallest radius of the inward turns: the largest bit that can follow the edge from outside has this radius.
+     * Nought at an inward corner, infinite where the outline never turns inward. Curves are sampled at
+     * {@value #CURVATURE_SAMPLES} places a piece.
+     */
+    public InsideRadius smallestInsideRadius() {
+        InsideRadius least = new InsideRadius(Double.POSITIVE_INFINITY, segments.get(0).start());
+        for (int i = 0; i < segments.size(); i++) {
+            Segment piece = segments.get(i);
+            Segment following = segments.get((i + 1) % segments.size());
+            if (turn(piece.tangent(1), following.tangent(0)) < -SMOOTH) {
+                return new InsideRadius(0, piece.end());
+            }
+            for (int k = 0; k <= CURVATURE_SAMPLES; k++) {
+                double t = (double) k / CURVATURE_SAMPLES;
+                double curvature = piece.curvature(t);
+                if (curvature < 0 && -1 / curvature < least.radius()) {
+                    least = new InsideRadius(-1 / curvature, piece.at(t));
+                }
+            }
+        }
+        return least;
+    }
+
+    private static double turn(Point a, Point b) {
+        return Math.atan2(a.cross(b), a.x() * b.x() + a.y() * b.y());
+    }
+
+    /** The area whose edge stands {@code distance} outside this one (inside, if negative). */
+    public Region offset(double distance) {
+        return region.grown(distance);
+    }
+
+    @Override
+    public String toString() {
+        return PathData.write(segments);
+    }
+}

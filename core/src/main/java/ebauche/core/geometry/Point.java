@@ -1,0 +1,31 @@
+package ebauche.core.geometry;
+
+/** A place on the plan, millimetres in the body's frame. */
+public record Point(double x, double y) {
+    public Point {
+        if (!Double.isFinite(x) || !Double.isFinite(y)) {
+            throw new IllegalArgumentException("a point needs two finite coordinates");
+        }
+    }
+
+    public double distance(Point other) {
+        return Math.hypot(x - other.x, y - other.y);
+    }
+
+    public Point plus(double dx, double dy) {
+        return new Point(x + dx, y + dy);
+    }
+
+    /** The point a share {@code t} of the way to {@code other}. */
+    public Point towards(Point other, double t) {
+        return new Point(x + (other.x - x) * t, y + (other.y - y) * t);
+    }
+
+    Point times(double scale) {
+        return new Point(x * scale, y * scale);
+    }
+
+    double cross(Point other) {
+        return x * other.y - other.x * y;
+    }
+}

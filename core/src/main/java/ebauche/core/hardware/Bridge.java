@@ -1,0 +1,107 @@
+package ebauche.core.hardware;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Refusal;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A bridge and where it stands.
+ *
+ * @param name as the maker calls it
+ * @param lowestSaddle saddle height over the surface it is screwed to, wound right down, mm
+ * @param highestSaddle the same, wound right up
+ * @param wantedSaddle the height to aim for over the front, if the maker has one; else the middle of the window
+ * @param saddleForward y of the saddles wound fully towards the nut, mm from the scale line
+ * @param saddleTravel how far they go back from there
+ * @param offCentre x of its middle
+ * @param across footprint along x
+ * @param along footprint along y
+ * @param footprintY y of the footprint's middle
+ * @param recess how deep its plate is let into the front, 0 when it stands on it
+ * @param studs its two posts, if it has them
+ * @param vibrato its moving block and springs, if it has them
+ */
+public record Bridge(
+        String name,
+        double lowestSaddle,
+        double highestSaddle,
+        OptionalDouble wantedSaddle,
+        double saddleForward,
+        double saddleTravel,
+        double offCentre,
+        double across,
+        double along,
+        double footprintY,
+        double recess,
+        Optional<Studs> studs,
+        Optional<Vibrato> vibrato) {
+
+    public Bridge {
+        Refusal.unless(
+                highestSaddle > lowestSaddle,
+                "highestSaddle",
+                "the highest saddle must stand over the lowest (" + lowestSaddle + ")");
+        Refusal.positive(across, "across");
+        Refusal.positive(along, "along");
+        Refusal.notNegative(saddleTravel, "saddleTravel");
+        Refusal.notNegative(recess, "recess");
+    }
+
+    /** Two posts, the same distance either side of the bridge's middle. */
+    public record Studs(double spacing, double y, double diameter, double depth) {
+        public Studs {
+            Refusal.positive(spacing, "spacing");
+            Refusal.positive(diameter, "diameter");
+            Refusal.positive(depth, "depth");
+        }
+    }
+
+    /**
+     * A vibrato let through the body.
+     *
+     * @param blockLength how far the block reaches down from the front
+     * @param blockClearance room wanted between the block's end and the finished back
+     * @param routeAcross through-route along x
+     * @param routeAlong through-route along y
+     * @param routeY its middle
+     * @param springsAcross spring cavity in the back, along x
+     * @param springsAlong along y
+     * @param springsY its middle
+     * @param springsDepth from the back
+     */
+    public record Vibrato(
+            double blockLength,
+            double blockClearance,
+            double routeAcross,
+            double routeAlong,
+            double routeY,
+            double springsAcross,
+            double springsAlong,
+            double springsY,
+            double springsDepth) {
+        public Vibrato {
+            Refusal.positive(blockLength, "blockLength");
+            Refusal.positive(routeAcross, "routeAcross");
+            Refusal.positive(routeAlong, "routeAlong");
+            Refusal.positive(springsAcross, "springsAcross");
+            Refusal.positive(springsAlong, "springsAlong");
+            Refusal.positive(springsDepth, "springsDepth");
+        }
+    }
+
+    /** Lowest saddle over the front. */
+    public double lowestOverFront() {
+        return lowestSaddle - recess;
+    }
+
+    /** Highest saddle over the front. */
+    public double highestOverFront() {
+        return highestSaddle - recess;
+    }
+
+    public Region footprint() {
+        return Region.rectangle(new Point(offCentre, footprintY), across, along, 0, 0);
+    }
+}

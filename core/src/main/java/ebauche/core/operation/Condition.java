@@ -1,0 +1,205 @@
+package ebauche.core.operation;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.List;
+
+/**
+ * Something about the work that an operation needs, gives or takes away. The order of a build and its reasons follow
+ * from these; nobody writes "A before B" by hand.
+ *
+ * <p>Flats, walls and wood carry the region they mean and are spoiled by any change that meets it; the others are
+ * spoiled only by an operation that says so. Depths are the stock's.
+ */
+public sealed interface Condition {
+    /** Overlap of regions that is still a touch and no harm, mm². */
+    double TOUCH_AREA = 1.0;
+
+    /** Overlap of depths that is still a touch, mm. */
+    double TOUCH_DEPTH = 0.05;
+
+    /** In the trade's words, to follow "needs". */
+    String words();
+
+    /** Whether this condition, being given, answers that need. */
+    boolean answers(Condition need);
+
+    /** Whether a change to the wood takes this condition away, by where it cuts. */
+    default boolean spoiledBy(Change change) {
+        return false;
+    }
+
+    /**
+     * A face flat enough to carry a base, a jig or a fence over a region.
+     *
+     * @param depth of the face in the stock
+     * @param share of the region that must stay whole: a base is still carried over a neighbour's small pocket
+     */
+    record Flat(Face face, double depth, Region region, double share) implements Condition {
+        /** Half the surround of a pocket still carries a base: common practice. */
+        public static final double HALF = 0.5;
+
+        @Override
+        public String words() {
+            return "the flat " + face.word() + " to bear on";
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return need instanceof Flat flat && flat.face == face && region.grown(0.01).contains(flat.region);
+        }
+
+        /** A cut over the whole region leaves it flat, only lower; one that takes too great a share of it spoils it. */
+        @Override
+        public boolean spoiledBy(Change change) {
+            Solid solid = change.solid();
+            boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
+            if (!reaches || !solid.plan().overlaps(region)) {
+                return false;
+            }
+            double taken = solid.plan().intersection(region).area() / region.area();
+            return taken < 1 - 1e-6 && taken > 1 - share;
+        }
+    }
+
+    /** Sound wood just outside an edge, for the wall that a bearing rides or the cutter leaves. */
+    record Wall(String of, Region ring, double from, double to) implements Condition {
+        @Override
+        public String words() {
+            return "a whole wall round the " + of;
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return false;
+        }
+
+        @Override
+        public boolean spoiledBy(Change change) {
+            return meets(change, ring, from, to);
+        }
+    }
+
+    /** Wood over a region between two depths. */
+    record Wood(Region region, double from, double to) implements Condition {
+        @Override
+        public String words() {
+            return "wood to cut, " + Decimals.plain(to - from, 1) + " mm of it";
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            if (need instanceof Wall wall) {
+                return from <= wall.from + TOUCH_DEPTH && to >= wall.to - TOUCH_DEPTH && region.contains(wall.ring);
+            }
+            return need instanceof Wood wood
+                    && from <= wood.from + TOUCH_DEPTH
+                    && to >= wood.to - TOUCH_DEPTH
+                    && region.grown(0.01).contains(wood.region);
+        }
+
+        @Override
+        public boolean spoiledBy(Change change) {
+            return meets(change, region, from, to);
+        }
+    }
+
+    /** A hole that is there to come through or to locate by. */
+    record Access(String hole) implements Condition {
+        @Override
+        public String words() {
+            return "the " + hole;
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return equals(need);
+        }
+    }
+
+    /** A line, a check or a state that was made and can be relied on. */
+    record Mark(String name) implements Condition {
+        @Override
+        public String words() {
+            return name;
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return equals(need);
+        }
+    }
+
+    /** A template fixed in its place. */
+    record Held(String template) implements Condition {
+        @Override
+        public String words() {
+            return "the " + template + " fixed";
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return equals(need);
+        }
+    }
+
+    /** The surfaces of a body. */
+    enum Surface {
+        FRONT,
+        BACK,
+        EDGE
+    }
+
+    /** A surface on which nothing more will be cut. */
+    record Settled(Surface surface, double depth, Region region) implements Condition {
+        @Override
+        public String words() {
+            return "the " + surface.name().toLowerCase(java.util.Locale.ROOT) + " settled: nothing more cut into it";
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return false;
+        }
+
+        /** A change unsettles a face when it reaches through it somewhere on the body. */
+        @Override
+        public boolean spoiledBy(Change change) {
+            Solid solid = change.solid();
+            return switch (surface) {
+                case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH && solid.plan().overlaps(region);
+                case BACK -> solid.deepest() > depth - TOUCH_DEPTH && solid.plan().overlaps(region);
+                case EDGE -> solid.plan().overlaps(region) && !region.contains(solid.plan());
+            };
+        }
+    }
+
+    /** At least so many of several pieces of wood, such as the seats of a template's screws. */
+    record AtLeast(int count, String what, List<Wood> of) implements Condition {
+        public AtLeast {
+            of = List.copyOf(of);
+        }
+
+        @Override
+        public String words() {
+            return "at least " + count + " " + what;
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return false;
+        }
+    }
+
+    private static boolean meets(Change change, Region region, double from, double to) {
+        Solid solid = change.solid();
+        return change instanceof Change.Remove
+                && solid.shallowest() < to - TOUCH_DEPTH
+                && solid.deepest() > from + TOUCH_DEPTH
+                && solid.plan().overlaps(region)
+                && solid.plan().intersection(region).area() > TOUCH_AREA;
+    }
+}

@@ -1,0 +1,152 @@
+package ebauche.core.operation;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.stock.Change;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * One step at the bench.
+ *
+ * @param key stable: made of the feature's name and the step, never of a number in a row
+ * @param station the kind of work
+ * @param feature the feature of the design that it makes
+ * @param title an instruction
+ * @param face which face is up
+ * @param setting tool and figure
+ * @param changes to the wood, exact
+ * @param needs what must hold when it starts
+ * @param gives what holds after it
+ * @param spoils what it takes away by declaration; cuts take away more by where they are
+ * @param joins features that this one is meant to break into
+ * @param inspections what to measure
+ * @param cautions what can go wrong
+ * @param handsOnMinutes of work
+ * @param waitMinutes before what follows may start
+ * @param risk chance of spoiling the body, 0 to 1
+ */
+public record Operation(
+        String key,
+        String station,
+        String feature,
+        String title,
+        Face face,
+        Setting setting,
+        List<Change> changes,
+        List<Condition> needs,
+        List<Condition> gives,
+        List<Condition> spoils,
+        Set<String> joins,
+        List<Inspection> inspections,
+        List<Caution> cautions,
+        int handsOnMinutes,
+        int waitMinutes,
+        double risk) {
+
+    public Operation {
+        changes = List.copyOf(changes);
+        needs = List.copyOf(needs);
+        gives = List.copyOf(gives);
+        spoils = List.copyOf(spoils);
+        joins = Set.copyOf(joins);
+        inspections = List.copyOf(inspections);
+        cautions = List.copyOf(cautions);
+    }
+
+    /** Whether it takes wood away that cannot be put back. */
+    public boolean cannotBeTakenBack() {
+        return changes.stream().anyMatch(Change.Remove.class::isInstance);
+    }
+
+    public static Builder of(String station, String feature, String step, String title) {
+        return new Builder(station, feature, step, title);
+    }
+
+    /** Gathers an operation in the order in which one thinks of it. */
+    public static final class Builder {
+        private final String station;
+        private final String feature;
+        private final String step;
+        private final String title;
+        private Face face = Face.FRONT;
+        private Setting setting = new Setting.ByHand("");
+        private final List<Change> changes = new ArrayList<>();
+        private final List<Condition> needs = new ArrayList<>();
+        private final List<Condition> gives = new ArrayList<>();
+        private final List<Condition> spoils = new ArrayList<>();
+        private final Set<String> joins = new TreeSet<>();
+        private final List<Inspection> inspections = new ArrayList<>();
+        private final List<Caution> cautions = new ArrayList<>();
+        private int handsOn;
+        private int wait;
+        private double risk;
+
+        private Builder(String station, String feature, String step, String title) {
+            this.station = station;
+            this.feature = feature;
+            this.step = step;
+            this.title = title;
+        }
+
+        public Builder face(Face up) {
+            face = up;
+            return this;
+        }
+
+        public Builder set(Setting how) {
+            setting = how;
+            return this;
+        }
+
+        public Builder cuts(Change change) {
+            changes.add(change);
+            return this;
+        }
+
+        public Builder needs(Condition... conditions) {
+            needs.addAll(List.of(conditions));
+            return this;
+        }
+
+        public Builder gives(Condition... conditions) {
+            gives.addAll(List.of(conditions));
+            return this;
+        }
+
+        public Builder spoils(Condition... conditions) {
+            spoils.addAll(List.of(conditions));
+            return this;
+        }
+
+        public Builder joins(Set<String> features) {
+            joins.addAll(features);
+            return this;
+        }
+
+        public Builder inspect(Inspection inspection) {
+            inspections.add(inspection);
+            return this;
+        }
+
+        public Builder caution(Caution... said) {
+            cautions.addAll(List.of(said));
+            return this;
+        }
+
+        /** Minutes of work, minutes of waiting after it, and the chance of spoiling the body. */
+        public Builder takes(int handsOnMinutes, int waitMinutes, double chance) {
+            handsOn = handsOnMinutes;
+            wait = waitMinutes;
+            risk = chance;
+            return this;
+        }
+
+        public Operation build() {
+            return new Operation(
+                    feature + ":" + step, station, feature, title, face, setting, changes, needs, gives, spoils, joins,
+                    inspections, cautions, handsOn, wait, risk);
+        }
+    }
+}

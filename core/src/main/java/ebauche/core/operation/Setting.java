@@ -1,0 +1,103 @@
+package ebauche.core.operation;
+
+import ebauche.core.measure.Reckoning;
+import java.util.Optional;
+
+/** What is set up for an operation: the tool, and the one figure that matters. */
+public sealed interface Setting {
+    /** The tool to reach for, in words. */
+    String tool();
+
+    /** The figure to set, if there is one. */
+    Optional<Reckoning> figure();
+
+    /** What the figure says, such as {@code deep from the front}. */
+    String figureSays();
+
+    /** Which way a hand-held router is fed, seen from above the face that is up. */
+    enum Feed {
+        CLOCKWISE,
+        ANTICLOCKWISE,
+        NONE
+    }
+
+    default Feed feed() {
+        return Feed.NONE;
+    }
+
+    /** A router against a guide. */
+    record Routed(String tool, String guide, Feed feed, Reckoning depth, String figureSays) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(depth);
+        }
+    }
+
+    /** A drill to a stop; through holes have a depth too. */
+    record Drilled(String tool, Reckoning depth, String figureSays) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(depth);
+        }
+    }
+
+    /** A saw outside a line. */
+    record Sawn(String tool, Reckoning outside) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(outside);
+        }
+
+        @Override
+        public String figureSays() {
+            return "outside the line";
+        }
+    }
+
+    /** A blank brought flat or to thickness. */
+    record Surfaced(String tool, Reckoning thickness, String figureSays) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(thickness);
+        }
+    }
+
+    /** Boards glued. */
+    record Glued(String tool, Reckoning curing) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(curing);
+        }
+
+        @Override
+        public String figureSays() {
+            return "in peace before machining";
+        }
+    }
+
+    /** Sanding by an amount. */
+    record Sanded(String tool, Reckoning off) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(off);
+        }
+
+        @Override
+        public String figureSays() {
+            return "to come off";
+        }
+    }
+
+    /** Marking, fitting, taking off, checking. */
+    record ByHand(String tool) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.empty();
+        }
+
+        @Override
+        public String figureSays() {
+            return "";
+        }
+    }
+}

@@ -1,0 +1,11 @@
+package ebauche.core.order;
+
+/**
+ * One step before another, and why.
+ *
+ * @param before key of the earlier step
+ * @param after key of the later step
+ * @param because the reason, as said of the later step
+ * @param lagMinutes least time between the end of one and the start of the other
+ */
+public record Link(String before, String after, String because, int lagMinutes) {}

@@ -1,0 +1,132 @@
+package ebauche.core.order;
+
+import ebauche.core.build.Finding;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Derives, from what each operation needs, gives and spoils, which must come before which.
+ *
+ * <p>Every giver of a need comes before the needer; every needer comes before whatever spoils its need, unless the
+ * spoiler gives it first itself. Features that are meant to join do not spoil each other's walls. A need for at least n
+ * of several pieces of wood is kept by the n pieces that fewest others cut. Cost: operations squared times their
+ * conditions, with a region test only where depths meet.
+ */
+public final class Precedence {
+    private final List<Operation> operations;
+    private final Map<String, Link> links = new LinkedHashMap<>();
+    private final List<Finding> findings = new ArrayList<>();
+
+    private Precedence(List<Operation> operations) {
+        this.operations = operations;
+    }
+
+    public static Precedence of(List<Operation> operations) {
+        Precedence derived = new Precedence(operations);
+        for (Operation needer : operations) {
+            for (Condition need : needer.needs()) {
+                derived.derive(needer, need);
+            }
+        }
+        return derived;
+    }
+
+    /** The links, in the order of the operations given; at most one between two steps. */
+    public List<Link> links() {
+        return List.copyOf(links.values());
+    }
+
+    /** Needs that nobody gives. */
+    public List<Finding> findings() {
+        return List.copyOf(findings);
+    }
+
+    private void derive(Operation needer, Condition need) {
+        if (need instanceof Condition.AtLeast some) {
+            for (Condition.Wood kept : kept(needer, some)) {
+                beforeSpoilers(needer, kept, some.words());
+            }
+        } else if (need instanceof Condition.Settled) {
+            afterChangers(needer, need);
+        } else {
+            afterGivers(needer, need);
+            beforeSpoilers(needer, need, need.words());
+        }
+    }
+
+    private void afterGivers(Operation needer, Condition need) {
+        boolean given = false;
+        for (Operation giver : operations) {
+            if (giver != needer && giver.gives().stream().anyMatch(g -> g.answers(need))) {
+                given = true;
+                link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives");
+            }
+        }
+        if (!given) {
+            findings.add(Finding.thinkAgain(needer.station(), "nobody-gives")
+                    .on(needer.feature())
+                    .says(
+                            "“" + needer.title() + "” needs " + need.words() + ", and no step of this build gives it.",
+                            "Add the step that gives it, or leave out the one that needs it."));
+        }
+    }
+
+    private void beforeSpoilers(Operation needer, Condition need, String words) {
+        for (Operation spoiler : operations) {
+            if (spoiler == needer || joined(spoiler, needer) && need instanceof Condition.Wall) {
+                continue;
+            }
+            boolean givesItself = spoiler.gives().stream().anyMatch(g -> g.answers(need));
+            if (!givesItself && spoils(spoiler, need)) {
+                link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs");
+            }
+        }
+    }
+
+    private void afterChangers(Operation needer, Condition settled) {
+        for (Operation changer : operations) {
+            boolean settlesToo = changer.needs().contains(settled);
+            if (changer != needer && !settlesToo && spoils(changer, settled)) {
+                link(changer, needer, "needs " + settled.words() + ", and “" + changer.title() + "” still cuts it");
+            }
+        }
+    }
+
+    private static boolean spoils(Operation operation, Condition condition) {
+        return operation.spoils().contains(condition)
+                || operation.changes().stream().anyMatch(condition::spoiledBy);
+    }
+
+    private static boolean joined(Operation a, Operation b) {
+        return a.feature().equals(b.feature())
+                || a.joins().contains(b.feature())
+                || b.joins().contains(a.feature());
+    }
+
+    private List<Condition.Wood> kept(Operation needer, Condition.AtLeast some) {
+        if (some.of().size() < some.count()) {
+            findings.add(Finding.thinkAgain(needer.station(), "too-few-seats")
+                    .on(needer.feature())
+                    .says(
+                            "“" + needer.title() + "” needs " + some.words() + ", and there are only "
+                                    + some.of().size() + ".",
+                            "Hold the template with tape, or screw it where a later pocket takes the hole away."));
+        }
+        return some.of().stream()
+                .sorted(Comparator.comparingLong(
+                        w -> operations.stream().filter(o -> spoils(o, w)).count()))
+                .limit(some.count())
+                .toList();
+    }
+
+    private void link(Operation before, Operation after, String because) {
+        links.putIfAbsent(
+                before.key() + " > " + after.key(),
+                new Link(before.key(), after.key(), because, before.waitMinutes()));
+    }
+}

@@ -1,0 +1,182 @@
+package ebauche.core.order;
+
+import ebauche.core.build.Finding;
+import ebauche.core.operation.Operation;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * One valid order of the operations: what is done stays first, in the order in which it was done; then, among the steps
+ * that nothing holds back, one on the face that is already up, of the same feature, with the tool already in hand, in
+ * the stations' order, and by key.
+ *
+ * <p>Kahn's algorithm with those ties. A circle is a finding that names its steps; its earliest step is then let go, so
+ * that the rest still prints.
+ */
+public final class Sequence {
+    private final List<Operation> operations;
+    private final List<Link> links;
+    private final List<Finding> findings = new ArrayList<>();
+    private final List<Operation> ordered = new ArrayList<>();
+    private final Map<String, Integer> waitingFor = new HashMap<>();
+
+    private Sequence(List<Operation> operations, List<Link> links) {
+        this.operations = operations;
+        this.links = links;
+    }
+
+    /**
+     * @param operations in the stations' order
+     * @param done keys of what is done, in the order of doing
+     */
+    public static Sequence of(List<Operation> operations, List<Link> links, List<String> done) {
+        Sequence sequence = new Sequence(operations, links);
+        sequence.order(done);
+        return sequence;
+    }
+
+    public List<Operation> operations() {
+        return List.copyOf(ordered);
+    }
+
+    /** Circles, and steps that were done before what should have come first. */
+    public List<Finding> findings() {
+        return List.copyOf(findings);
+    }
+
+    private void order(List<String> done) {
+        Map<String, Integer> rank = new HashMap<>();
+        for (int i = 0; i < operations.size(); i++) {
+            rank.put(operations.get(i).key(), i);
+            waitingFor.put(operations.get(i).key(), 0);
+        }
+        links.forEach(l -> waitingFor.merge(l.after(), 1, Integer::sum));
+        for (String key : done) {
+            if (rank.containsKey(key)) {
+                findEarly(key, done);
+                take(operations.get(rank.get(key)));
+            }
+        }
+        List<Operation> rest = new ArrayList<>(operations);
+        rest.removeAll(ordered);
+        while (!rest.isEmpty()) {
+            Operation next = rest.stream()
+                    .filter(o -> waitingFor.get(o.key()) <= 0)
+                    .min(byHand(rank))
+                    .orElse(null);
+            if (next == null) {
+                next = leastHeld(rest, rank);
+                findings.add(circle(rest));
+            }
+            rest.remove(next);
+            take(next);
+        }
+    }
+
+    private void take(Operation operation) {
+        ordered.add(operation);
+        for (Link link : links) {
+            if (link.before().equals(operation.key())) {
+                waitingFor.merge(link.after(), -1, Integer::sum);
+            }
+        }
+    }
+
+    private Comparator<Operation> byHand(Map<String, Integer> rank) {
+        Operation last = ordered.isEmpty() ? null : ordered.get(ordered.size() - 1);
+        return Comparator.<Operation, Boolean>comparing(
+                        o -> last == null || !o.feature().equals(last.feature()))
+                .thenComparing(o -> last == null || o.face() != last.face())
+                .thenComparing(o -> last == null || !o.setting().tool().equals(last.setting().tool()))
+                .thenComparing(o -> rank.get(o.key()))
+                .thenComparing(Operation::key);
+    }
+
+    private Operation leastHeld(List<Operation> rest, Map<String, Integer> rank) {
+        return rest.stream()
+                .min(Comparator.<Operation>comparingInt(o -> waitingFor.get(o.key()))
+                        .thenComparing(o -> rank.get(o.key())))
+                .orElseThrow();
+    }
+
+    private Finding circle(List<Operation> rest) {
+        Set<String> left = new java.util.LinkedHashSet<>();
+        rest.forEach(o -> left.add(o.key()));
+        StringBuilder names = new StringBuilder();
+        links.stream()
+                .filter(l -> left.contains(l.before()) && left.contains(l.after()))
+                .limit(6)
+                .forEach(l -> names.append(names.isEmpty() ? "" : "; ")
+                        .append(l.before())
+                        .append(" before ")
+                        .append(l.after())
+                        .append(" (")
+                        .append(l.because())
+                        .append(')'));
+        return Finding.stops("order", "circle")
+                .says(
+                        "These steps wait for each other: " + names + ".",
+                        "Move one of the features, or declare that they are meant to join.");
+    }
+
+    private void findEarly(String key, List<String> done) {
+        for (Link link : links) {
+            if (link.after().equals(key) && done.indexOf(link.before()) < 0) {
+                findings.add(Finding.thinkAgain("order", "done-early")
+                        .says(
+                                "“" + title(key) + "” is done, and “" + title(link.before())
+                                        + "” should have come before it: it " + link.because() + ".",
+                                "Look at the wood before the next step; the earlier step may need another way."));
+            }
+        }
+    }
+
+    private String title(String key) {
+        return operations.stream()
+                .filter(o -> o.key().equals(key))
+                .map(Operation::title)
+                .findFirst()
+                .orElse(key);
+    }
+
+    /**
+     * The links without those that follow from others, so that each reason shown is one that matters.
+     *
+     * <p>Transitive reduction over the order found: a link is dropped if a longer way leads to its start.
+     */
+    public List<Link> telling() {
+        Map<String, Integer> place = new HashMap<>();
+        for (int i = 0; i < ordered.size(); i++) {
+            place.put(ordered.get(i).key(), i);
+        }
+        List<List<Link>> into = new ArrayList<>();
+        ordered.forEach(o -> into.add(new ArrayList<>()));
+        links.stream()
+                .filter(l -> place.get(l.before()) < place.get(l.after()))
+                .forEach(l -> into.get(place.get(l.after())).add(l));
+        List<BitSet> behind = new ArrayList<>();
+        List<Link> kept = new ArrayList<>();
+        for (int i = 0; i < ordered.size(); i++) {
+            BitSet reached = new BitSet();
+            List<Link> latestFirst = new ArrayList<>(into.get(i));
+            latestFirst.sort(Comparator.comparing((Link l) -> place.get(l.before())).reversed());
+            List<Link> mine = new ArrayList<>();
+            for (Link link : latestFirst) {
+                int from = place.get(link.before());
+                if (!reached.get(from)) {
+                    mine.add(0, link);
+                }
+                reached.set(from);
+                reached.or(behind.get(from));
+            }
+            behind.add(reached);
+            kept.addAll(mine);
+        }
+        return kept;
+    }
+}

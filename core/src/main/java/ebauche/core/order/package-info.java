@@ -1,0 +1,2 @@
+/** What must precede what, and why. */
+package ebauche.core.order;

@@ -1,0 +1,55 @@
+package ebauche.core.shop;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drill;
+import ebauche.core.crib.Router;
+import java.util.List;
+
+/** A shop: its tools, its ways and its limits. */
+public record Shop(Crib crib, Practice practice, Limits limits) {
+    /** The newest starter shop. */
+    public static final int STARTER = 1;
+
+    private static final double INCH = 25.4;
+
+    /**
+     * The sensible small shop that stands in for whatever a build file leaves out. A version, once shipped, never
+     * changes, so that an old file keeps its plan. Tools and allowances are common practice.
+     */
+    public static Shop starter(int version) {
+        if (version != STARTER) {
+            throw new IllegalArgumentException("there is no starter shop " + version + "; the newest is " + STARTER);
+        }
+        return new Shop(starterCrib(), starterPractice(), new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1));
+    }
+
+    private static Practice starterPractice() {
+        return new Practice(
+                Practice.Thicknessing.ROUTER_SLED, Practice.HoldDown.SCREWS_IN_WASTE, 0.3, 0.3, 4.0, 0.5, 0.8, 24);
+    }
+
+    private static Crib starterCrib() {
+        return new Crib(
+                List.of(new Router("trimmer", 90, 30), new Router("plunge router", 152.4, 60)),
+                List.of(
+                        new Bit("short pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH / 2, INCH / 4),
+                        new Bit("pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH, INCH / 2),
+                        new Bit("pattern bit 3/8", Bit.Bearing.AT_SHANK, INCH * 3 / 8, INCH, INCH / 4),
+                        new Bit("pattern bit 1/4", Bit.Bearing.AT_SHANK, INCH / 4, INCH * 5 / 8, INCH / 4),
+                        new Bit("flush bit 1/2", Bit.Bearing.AT_TIP, INCH / 2, INCH * 3 / 2, INCH / 2),
+                        new Bit("surfacing bit 1", Bit.Bearing.NONE, INCH, INCH / 4, INCH / 2),
+                        new Bit("slot bit 3/32", Bit.Bearing.NONE, INCH * 3 / 32, 8, INCH / 4)),
+                List.of(
+                        new Drill("Forstner 1 1/4", Drill.Kind.FORSTNER, INCH * 5 / 4, 2.5),
+                        new Drill("Forstner 1", Drill.Kind.FORSTNER, INCH, 2.5),
+                        new Drill("Forstner 7/8", Drill.Kind.FORSTNER, INCH * 7 / 8, 2.5),
+                        new Drill("Forstner 5/8", Drill.Kind.FORSTNER, INCH * 5 / 8, 2),
+                        new Drill("Forstner 3/8", Drill.Kind.FORSTNER, INCH * 3 / 8, 1.5),
+                        new Drill("brad point 10", Drill.Kind.BRAD_POINT, 10, 2),
+                        new Drill("brad point 11", Drill.Kind.BRAD_POINT, 11, 2),
+                        new Drill("brad point 8", Drill.Kind.BRAD_POINT, 8, 2),
+                        new Drill("brad point 3/16", Drill.Kind.BRAD_POINT, INCH * 3 / 16, 1.5),
+                        new Drill("twist 1/8", Drill.Kind.TWIST, INCH / 8, 1)));
+    }
+}

@@ -1,0 +1,25 @@
+package ebauche.core.stock;
+
+/**
+ * What one operation does to the wood, exactly.
+ *
+ * <p>{@code feature} names the feature of the design that the change makes, so that walls between features that are
+ * meant to join can be told from those that are not.
+ */
+public sealed interface Change {
+    String feature();
+
+    Workpiece workpiece();
+
+    Solid solid();
+
+    /** Wood cut away. */
+    record Remove(String feature, Workpiece workpiece, Solid solid) implements Change {
+        public static Remove fromBody(String feature, Solid solid) {
+            return new Remove(feature, Workpiece.BODY, solid);
+        }
+    }
+
+    /** Wood put on or in: the blank itself, a cap, a plug, a shim. */
+    record Add(String feature, Workpiece workpiece, Solid solid, String species) implements Change {}
+}

@@ -1,0 +1,248 @@
+package ebauche.core.stock;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.timber.Species;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The wood that is left, as solid intervals along the depth over every cell of a plan grid.
+ *
+ * <p>Immutable. Cells live in tiles that successive stocks share, so that the stocks of a whole build cost what was
+ * changed and not what is there: a change copies only the tiles it touches. Depths are kept to a 1/10,000 mm or better
+ * (single precision). The grid is for finding what nobody thought of, for sections and for mass; numbers on a card come
+ * from exact geometry. Cost of a change: its outline's edges plus the cells it covers.
+ */
+public final class Stock {
+    private final Grid grid;
+    private final int tilesAcross;
+    private final Tile[] tiles;
+    private final List<String> species;
+
+    private Stock(Grid grid, Tile[] tiles, List<String> species) {
+        this.grid = grid;
+        this.tilesAcross = across(grid.columns());
+        this.tiles = tiles;
+        this.species = species;
+    }
+
+    private static int across(int cells) {
+        return (cells + Tile.SIDE - 1) / Tile.SIDE;
+    }
+
+    /** No wood at all. */
+    public static Stock empty(Grid grid) {
+        Tile[] tiles = new Tile[across(grid.columns()) * across(grid.rows())];
+        Arrays.fill(tiles, Tile.EMPTY);
+        return new Stock(grid, tiles, List.of());
+    }
+
+    public Grid grid() {
+        return grid;
+    }
+
+    /** The stock after all these changes, in order. */
+    public Stock after(List<Change> changes) {
+        Stock stock = this;
+        for (Change change : changes) {
+            stock = stock.after(change);
+        }
+        return stock;
+    }
+
+    /** The stock after one change to the body; changes to other workpieces leave it as it is. */
+    public Stock after(Change change) {
+        if (change.workpiece() != Workpiece.BODY) {
+            return this;
+        }
+        List<String> kinds = species;
+        byte material = 0;
+        if (change instanceof Change.Add add) {
+            if (!kinds.contains(add.species())) {
+                kinds = new ArrayList<>(species);
+                kinds.add(add.species());
+            }
+            material = (byte) kinds.indexOf(add.species());
+        }
+        Tile[] changed = tiles.clone();
+        new Sweep(change, material, changed).run();
+        return new Stock(grid, changed, List.copyOf(kinds));
+    }
+
+    /** One change carried over the tiles that it touches. */
+    private final class Sweep {
+        private final Solid solid;
+        private final boolean adding;
+        private final byte material;
+        private final Tile[] out;
+        private final Raster raster;
+
+        Sweep(Change change, byte material, Tile[] out) {
+            this.solid = change.solid();
+            this.adding = change instanceof Change.Add;
+            this.material = material;
+            this.out = out;
+            this.raster = Raster.of(solid.plan(), grid);
+        }
+
+        void run() {
+            int last = raster.endRow() - 1;
+            for (int tr = raster.firstRow() / Tile.SIDE; tr <= last / Tile.SIDE && last >= 0; tr++) {
+                for (int tc = 0; tc < tilesAcross; tc++) {
+                    int covered = covered(tr, tc);
+                    if (covered > 0) {
+                        int index = tr * tilesAcross + tc;
+                        out[index] = swept(out[index], tr, tc, covered == Tile.CELLS);
+                    }
+                }
+            }
+        }
+
+        private int covered(int tr, int tc) {
+            int cells = 0;
+            int left = tc * Tile.SIDE;
+            for (int row = firstRow(tr); row < endRow(tr); row++) {
+                int[] spans = raster.spans(row);
+                for (int i = 0; i < spans.length; i += 2) {
+                    cells += Math.max(0, Math.min(spans[i + 1], left + Tile.SIDE) - Math.max(spans[i], left));
+                }
+            }
+            return cells;
+        }
+
+        private int firstRow(int tr) {
+            return Math.max(raster.firstRow(), tr * Tile.SIDE);
+        }
+
+        private int endRow(int tr) {
+            return Math.min(raster.endRow(), (tr + 1) * Tile.SIDE);
+        }
+
+        private Tile swept(Tile tile, int tr, int tc, boolean whole) {
+            boolean level = solid instanceof Solid.Prism p && p.top().isLevel() && p.bottom().isLevel();
+            if (whole && level && tile.isUniform()) {
+                return cell(tile.copy(true), 0, 0, 0);
+            }
+            Tile work = tile.copy(false);
+            int left = tc * Tile.SIDE;
+            for (int row = firstRow(tr); row < endRow(tr); row++) {
+                int[] spans = raster.spans(row);
+                double y = grid.y(row);
+                for (int i = 0; i < spans.length; i += 2) {
+                    int end = Math.min(spans[i + 1], left + Tile.SIDE);
+                    for (int column = Math.max(spans[i], left); column < end; column++) {
+                        int cell = (row - tr * Tile.SIDE) * Tile.SIDE + column - left;
+                        work = cell(work, cell, grid.x(column), y);
+                    }
+                }
+            }
+            return work;
+        }
+
+        private Tile cell(Tile tile, int cell, double x, double y) {
+            float from;
+            float to;
+            if (solid instanceof Solid.Prism prism) {
+                from = (float) prism.top().depthAt(x, y);
+                to = (float) prism.bottom().depthAt(x, y);
+            } else {
+                Solid.Bore bore = (Solid.Bore) solid;
+                double half = bore.halfChord(x, y);
+                from = (float) (bore.depth() - half);
+                to = (float) (bore.depth() + half);
+            }
+            if (!(from < to)) {
+                return tile;
+            }
+            Tile work = tile;
+            while (!(adding ? work.add(cell, from, to, material) : work.remove(cell, from, to))) {
+                work = work.widened();
+            }
+            return work;
+        }
+    }
+
+    /** The solid intervals over a plan point: top, bottom, top, bottom..., front to back; empty outside the wood. */
+    public double[] intervalsAt(double x, double y) {
+        int column = (int) Math.floor((x - grid.x0()) / grid.pitch());
+        int row = (int) Math.floor((y - grid.y0()) / grid.pitch());
+        if (column < 0 || row < 0 || column >= grid.columns() || row >= grid.rows()) {
+            return new double[0];
+        }
+        return intervals(column, row);
+    }
+
+    /** The solid intervals of one cell. */
+    public double[] intervals(int column, int row) {
+        Tile tile = tiles[row / Tile.SIDE * tilesAcross + column / Tile.SIDE];
+        return tile.intervals(row % Tile.SIDE * Tile.SIDE + column % Tile.SIDE);
+    }
+
+    /** Volume of wood, mm³. */
+    public double volume() {
+        double sum = 0;
+        for (Tile tile : tiles) {
+            double[] s = tile.sums();
+            for (int m = 0; m < Tile.MATERIALS; m++) {
+                sum += s[4 * m];
+            }
+        }
+        return sum * grid.pitch() * grid.pitch();
+    }
+
+    /**
+     * Mass and where it balances.
+     *
+     * @param grams of wood, hardware not counted
+     * @param at centre of mass on the plan
+     * @param depth of the centre of mass, mm
+     */
+    public record Balance(double grams, Point at, double depth) {}
+
+    /** Mass and centre of mass from each material's density at 12 % moisture. */
+    public Balance balance() {
+        double grams = 0;
+        double mx = 0;
+        double my = 0;
+        double mz = 0;
+        for (int i = 0; i < tiles.length; i++) {
+            double[] s = tiles[i].sums();
+            double left = grid.x(i % tilesAcross * Tile.SIDE);
+            double low = grid.y(i / tilesAcross * Tile.SIDE);
+            for (int m = 0; m < species.size(); m++) {
+                // kg/m³ times mm³ is 1e-6 g
+                double weight = Species.of(species.get(m)).density() * grid.pitch() * grid.pitch() * 1e-6;
+                grams += weight * s[4 * m];
+                mx += weight * (s[4 * m] * left + s[4 * m + 1] * grid.pitch());
+                my += weight * (s[4 * m] * low + s[4 * m + 2] * grid.pitch());
+                mz += weight * s[4 * m + 3];
+            }
+        }
+        return grams == 0
+                ? new Balance(0, new Point(0, 0), 0)
+                : new Balance(grams, new Point(mx / grams, my / grams), mz / grams);
+    }
+
+    /** How many tiles differ from another stock of the same grid: what a change really cost. */
+    public int tilesUnlike(Stock other) {
+        int count = 0;
+        for (int i = 0; i < tiles.length; i++) {
+            if (tiles[i] != other.tiles[i]) {
+                count++;
+            }
+        }
+        return count;
+    }
+
+    /** A plain copy of the cells that differ from {@code before}: the least that a change could cost (for measuring). */
+    public long copyOfCellsUnlike(Stock before) {
+        long touched = 0;
+        for (int i = 0; i < tiles.length; i++) {
+            if (tiles[i] != before.tiles[i]) {
+                touched += tiles[i].copy(false).depths.length;
+            }
+        }
+        return touched;
+    }
+}

@@ -1,0 +1,167 @@
+package ebauche.core.stock;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.BiPredicate;
+
+/**
+ * What is left between voids and faces, exactly.
+ *
+ * <p>Floors: over the shadow that a void shares with another, or with a face, the gap between two flat surfaces is
+ * linear, so its least value lies at a corner of the shared area. Walls: the least plan distance between voids whose
+ * depths overlap, and between a void and the outline. A level bore counts as wide as it is at its axis and as deep as
+ * its roundness, which errs to the side of less wood. Cost: pairs of voids, with a geometry test for those whose depths
+ * can meet.
+ */
+public final class WoodLeft {
+    /** Voids whose depths overlap by less are stacked, not beside each other, mm. */
+    private static final double TOUCH = 0.01;
+
+    /** The outline's name as a neighbour of walls. */
+    public static final String EDGE = "edge";
+
+    public static final String FRONT = "front";
+    public static final String BACK = "back";
+
+    /** Whether wood is under (or over) a void, or beside it. */
+    public enum Kind {
+        FLOOR,
+        WALL
+    }
+
+    /**
+     * Wood left somewhere.
+     *
+     * @param feature the void
+     * @param neighbour the other void, or {@link #FRONT}, {@link #BACK} or {@link #EDGE}
+     * @param thickness least wood, mm; nought or less where they meet
+     * @param at where on the plan
+     */
+    public record Thin(Kind kind, String feature, String neighbour, double thickness, Point at) {}
+
+    private record Void(String feature, Solid solid, Region inside) {}
+
+    private final Region outline;
+    private final double front;
+    private final double back;
+    private final List<Void> voids = new ArrayList<>();
+    private final BiPredicate<String, String> joined;
+
+    /**
+     * @param outline of the finished body
+     * @param front depth of its front
+     * @param back depth of its back
+     * @param joined whether two features are meant to break into each other
+     */
+    public WoodLeft(Region outline, double front, double back, BiPredicate<String, String> joined) {
+        this.outline = outline;
+        this.front = front;
+        this.back = back;
+        this.joined = joined;
+    }
+
+    /** Adds a void; wood outside the outline does not count. */
+    public void add(String feature, Solid solid) {
+        Region inside = solid.plan().intersection(outline);
+        if (!inside.isEmpty()) {
+            voids.add(new Void(feature, solid, inside));
+        }
+    }
+
+    /** All floors and walls, thinnest first; only the thinnest of its kind between any two neighbours. */
+    public List<Thin> thinnest() {
+        List<Thin> all = new ArrayList<>();
+        for (int i = 0; i < voids.size(); i++) {
+            Void one = voids.get(i);
+            floorsToFaces(one, all);
+            wallToEdge(one, all);
+            for (Void other : voids.subList(i + 1, voids.size())) {
+                if (!one.feature.equals(other.feature) && !joined.test(one.feature, other.feature)) {
+                    between(one, other, all);
+                }
+            }
+        }
+        all.sort(Comparator.comparingDouble(Thin::thickness)
+                .thenComparing(Thin::feature)
+                .thenComparing(Thin::neighbour));
+        List<Thin> once = new ArrayList<>();
+        for (Thin thin : all) {
+            if (once.stream().noneMatch(t -> same(t, thin))) {
+                once.add(thin);
+            }
+        }
+        return once;
+    }
+
+    private static boolean same(Thin a, Thin b) {
+        return a.kind == b.kind && a.feature.equals(b.feature) && a.neighbour.equals(b.neighbour);
+    }
+
+    /** A floor lies opposite the face that a void opens to; a void that opens to both has none. */
+    private void floorsToFaces(Void one, List<Thin> out) {
+        boolean opensFront = one.solid.shallowest() <= front + TOUCH;
+        boolean opensBack = one.solid.deepest() >= back - TOUCH;
+        if (!opensBack && !joined.test(one.feature, BACK)) {
+            out.add(least(one, BACK, bottom(one.solid), Plane.at(back), one.inside));
+        }
+        if (!opensFront && !joined.test(one.feature, FRONT)) {
+            out.add(least(one, FRONT, Plane.at(front), top(one.solid), one.inside));
+        }
+    }
+
+    private void wallToEdge(Void one, List<Thin> out) {
+        if (joined.test(one.feature, EDGE)) {
+            return;
+        }
+        boolean crosses = !outline.contains(one.solid.plan());
+        Point[] ends = one.inside.nearestToEdge(outline);
+        out.add(new Thin(Kind.WALL, one.feature, EDGE, crosses ? 0 : ends[0].distance(ends[1]), ends[0]));
+    }
+
+    private void between(Void one, Void other, List<Thin> out) {
+        double overlap = Math.min(one.solid.deepest(), other.solid.deepest())
+                - Math.max(one.solid.shallowest(), other.solid.shallowest());
+        Region shared = one.inside.intersection(other.inside);
+        if (shared.area() > 1e-3) {
+            boolean oneAbove = one.solid.shallowest() + one.solid.deepest()
+                    <= other.solid.shallowest() + other.solid.deepest();
+            Void above = oneAbove ? one : other;
+            Void below = oneAbove ? other : one;
+            out.add(least(above, below.feature, bottom(above.solid), top(below.solid), shared));
+        } else if (overlap > TOUCH) {
+            Point[] ends = one.inside.nearest(other.inside);
+            double wall = one.inside.distance(other.inside);
+            out.add(new Thin(Kind.WALL, one.feature, other.feature, wall, ends[0].towards(ends[1], 0.5)));
+        }
+    }
+
+    private static Plane top(Solid solid) {
+        return solid instanceof Solid.Prism p ? p.top() : Plane.at(solid.shallowest());
+    }
+
+    private static Plane bottom(Solid solid) {
+        return solid instanceof Solid.Prism p ? p.bottom() : Plane.at(solid.deepest());
+    }
+
+    private static Thin least(Void one, String neighbour, Plane upper, Plane lower, Region over) {
+        double[] best = {Double.POSITIVE_INFINITY, 0, 0};
+        if (upper.isLevel() && lower.isLevel()) {
+            Point middle = over.centroid();
+            return new Thin(Kind.FLOOR, one.feature, neighbour, lower.depth() - upper.depth(), middle);
+        }
+        over.forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                double gap = lower.depthAt(ring[i], ring[i + 1]) - upper.depthAt(ring[i], ring[i + 1]);
+                if (gap < best[0]) {
+                    best[0] = gap;
+                    best[1] = ring[i];
+                    best[2] = ring[i + 1];
+                }
+            }
+        });
+        return new Thin(Kind.FLOOR, one.feature, neighbour, best[0], new Point(best[1], best[2]));
+    }
+}
