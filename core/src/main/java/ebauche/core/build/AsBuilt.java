@@ -53,6 +53,7 @@ public record AsBuilt(List<Entry> timeline) {
     /**
      * A step that is done: a fact that no later design changes.
      *
+     * @param face which face was up
      * @param changes what it did to the wood
      * @param expected what the plan expected its inspections to read, by measurand
      */
@@ -62,6 +63,7 @@ public record AsBuilt(List<Entry> timeline) {
             String by,
             String operation,
             String title,
+            Face face,
             List<Change> changes,
             Map<Measurand, Double> expected)
             implements Entry {

@@ -42,6 +42,16 @@ public final class Build {
         return faces;
     }
 
+    /** Thickness that the blank is brought to: finished plus both sanding allowances. */
+    public double thicknessed() {
+        return design.thickness() + shop.practice().frontSanding() + shop.practice().backSanding();
+    }
+
+    /** Rough wood over the first flattened front: half of what the blank has to spare. */
+    public double roughAboveFront() {
+        return Math.max(0, (design.blank().thickness() - thicknessed()) / 2);
+    }
+
     /** The latest standing reading of a dimension, else what the design says. */
     public Fact fact(Dimension dimension, double designed) {
         return asBuilt.latest(dimension)
@@ -52,6 +62,11 @@ public final class Build {
     /** The floor that the latest reading of a cavity's depth found, carried to the face as it is now. */
     public Optional<FinishedFaces.MeasuredFloor> measuredFloor(String feature, Face face) {
         return FinishedFaces.measuredFloor(this, feature, face);
+    }
+
+    /** Wood that has come off a face since an entry of the record, the entry itself not counted. */
+    public double sandedSince(Face face, AsBuilt.Entry entry) {
+        return asBuilt.sandedOff(face, asBuilt.standing().indexOf(entry) + 1);
     }
 
     public boolean isDone(String operation) {

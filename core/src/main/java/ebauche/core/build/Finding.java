@@ -5,6 +5,7 @@ import ebauche.core.measure.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Something about a build that its maker should know.
@@ -52,6 +53,24 @@ public record Finding(
 
     public Finding {
         numbers = List.copyOf(numbers);
+    }
+
+    /** What is wrong, its numbers written by {@code writer}. */
+    public String what(Function<Value, String> writer) {
+        return filled(what, writer);
+    }
+
+    /** What would cure it, its numbers written by {@code writer}. */
+    public String cure(Function<Value, String> writer) {
+        return filled(cure, writer);
+    }
+
+    private String filled(String template, Function<Value, String> writer) {
+        String text = template;
+        for (int i = 0; i < numbers.size(); i++) {
+            text = text.replace("{" + i + "}", writer.apply(numbers.get(i)));
+        }
+        return text;
     }
 
     public static Builder stops(String station, String rule) {

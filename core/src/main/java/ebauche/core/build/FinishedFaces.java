@@ -34,7 +34,7 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
         Practice practice = build.shop().practice();
         AsBuilt record = build.asBuilt();
         double front = record.sandedOff(Face.FRONT, 0);
-        double back = backPlane(build, practice);
+        double back = backPlane(build);
         return new FinishedFaces(
                 front,
                 front + stillToSand(record, FINISH_FRONT, practice.frontSanding()),
@@ -46,12 +46,11 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
         return record.done(step).isPresent() ? 0 : allowance;
     }
 
-    private static double backPlane(Build build, Practice practice) {
+    private static double backPlane(Build build) {
         AsBuilt record = build.asBuilt();
         Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS);
         if (thickness.isEmpty()) {
-            double planned = build.design().thickness() + practice.frontSanding() + practice.backSanding();
-            return planned - record.sandedOff(Face.BACK, 0);
+            return build.thicknessed() - record.sandedOff(Face.BACK, 0);
         }
         int at = record.standing().indexOf(thickness.get());
         double frontThen = record.sandedOff(Face.FRONT, 0) - record.sandedOff(Face.FRONT, at);

@@ -1,5 +1,6 @@
 package ebauche.core.build;
 
+import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import java.util.List;
 
@@ -13,6 +14,11 @@ public interface Station {
 
     /** The operations that this work adds; their order follows from what they need and give. */
     List<Operation> operations(Build build);
+
+    /** The numbers of this work that a maker asks about, each with its sum. */
+    default List<Reckoning> reckonings(Build build) {
+        return List.of();
+    }
 
     /** What the wood that is left tells; adds findings, never operations. */
     default List<Finding> review(Build build, History history) {

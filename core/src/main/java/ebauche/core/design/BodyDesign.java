@@ -40,6 +40,10 @@ public record BodyDesign(
                         && outline.region().maxY() - outline.region().minY() <= 1200,
                 "outline",
                 "the body is larger than 600 x 1200 mm. Is the path's unit right?");
+        Refusal.unless(
+                strings.spread() / 2 < neck.fingerboardRadius(),
+                "strings",
+                "the strings' spread is wider than the fingerboard's radius allows; check both");
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
     }

@@ -66,6 +66,10 @@ public record NeckJoint(
         Refusal.positive(widthAtMouth, "widthAtMouth");
         Refusal.notNegative(cornerRadius, "cornerRadius");
         Refusal.positive(screwHole, "screwHole");
+        Refusal.unless(
+                2 * cornerRadius < Math.min(Math.min(widthAtEnd, widthAtMouth), pocketLength),
+                "cornerRadius",
+                "is too large for a pocket of that width and length");
         screws = List.copyOf(screws);
     }
 

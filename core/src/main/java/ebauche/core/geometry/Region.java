@@ -47,6 +47,20 @@ public final class Region {
         return of(polygon(closed));
     }
 
+    /** The area inside an odd number of rings, each x0, y0, x1, y1, ..., closed; the reverse of {@link #forEachRing}. */
+    public static Region ofRings(List<double[]> rings) {
+        Geometry sum = FACTORY.createPolygon();
+        for (double[] ring : rings) {
+            Coordinate[] at = new Coordinate[ring.length / 2];
+            for (int i = 0; i < at.length; i++) {
+                at[i] = new Coordinate(ring[2 * i], ring[2 * i + 1]);
+            }
+            Geometry next = FACTORY.createPolygon(at);
+            sum = sum.isEmpty() ? next : sum.symDifference(next);
+        }
+        return of(sum);
+    }
+
     public static Region disc(Point centre, double diameter) {
         Geometry at = FACTORY.createPoint(new Coordinate(centre.x(), centre.y()));
         return of(at.buffer(diameter / 2, QUARTER));

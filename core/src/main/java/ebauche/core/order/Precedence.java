@@ -13,7 +13,7 @@ import java.util.Map;
  * Derives, from what each operation needs, gives and spoils, which must come before which.
  *
  * <p>Every giver of a need comes before the needer; every needer comes before whatever spoils its need, unless the
- * spoiler gives it first itself. Features that are meant to join do not spoil each other's walls. A need for at least n
+ * spoiler gives it first itself. Features that are meant to join do not spoil each other's wood. A need for at least n
  * of several pieces of wood is kept by the n pieces that fewest others cut. Cost: operations squared times their
  * conditions, with a region test only where depths meet.
  */
@@ -78,7 +78,8 @@ public final class Precedence {
 
     private void beforeSpoilers(Operation needer, Condition need, String words) {
         for (Operation spoiler : operations) {
-            if (spoiler == needer || joined(spoiler, needer) && need instanceof Condition.Wall) {
+            boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
+            if (spoiler == needer || ofWood && joined(spoiler, needer)) {
                 continue;
             }
             boolean givesItself = spoiler.gives().stream().anyMatch(g -> g.answers(need));

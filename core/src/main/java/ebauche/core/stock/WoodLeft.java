@@ -42,7 +42,14 @@ public final class WoodLeft {
      */
     public record Thin(Kind kind, String feature, String neighbour, double thickness, Point at) {}
 
-    private record Void(String feature, Solid solid, Region inside) {}
+    private record Void(String feature, Solid solid, Region inside) {
+        boolean swallows(Void other) {
+            return feature.equals(other.feature)
+                    && solid.shallowest() <= other.solid.shallowest()
+                    && solid.deepest() >= other.solid.deepest()
+                    && (inside.equals(other.inside) || inside.contains(other.inside));
+        }
+    }
 
     private final Region outline;
     private final double front;
@@ -63,11 +70,16 @@ public final class WoodLeft {
         this.joined = joined;
     }
 
-    /** Adds a void; wood outside the outline does not count. */
+    /**
+     * Adds a void; wood outside the outline does not count. A stage on the way to a larger void of the same feature, such
+     * as drilled waste, is swallowed by it.
+     */
     public void add(String feature, Solid solid) {
         Region inside = solid.plan().intersection(outline);
-        if (!inside.isEmpty()) {
-            voids.add(new Void(feature, solid, inside));
+        Void added = new Void(feature, solid, inside);
+        if (!inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
+            voids.removeIf(added::swallows);
+            voids.add(added);
         }
     }
 

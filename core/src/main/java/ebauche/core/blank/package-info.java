@@ -1,0 +1,2 @@
+/** The boards jointed and glued. Depths are the stock's. */
+package ebauche.core.blank;

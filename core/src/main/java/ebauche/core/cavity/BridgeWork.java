@@ -1,0 +1,143 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.crib.Drill;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** What the bridge takes out of the body: its studs, its recess, a vibrato's route and springs. */
+final class BridgeWork {
+    static final String STUDS = "bridge-studs";
+    static final String RECESS = "bridge-recess";
+    static final String ROUTE = "vibrato";
+    static final String SPRINGS = "springs";
+
+    private static final double DRILL_MATCH = 0.3;
+
+    /** Inside corners of the routes: a 1/2 in bit, common practice. */
+    private static final double ROUTE_CORNER = 6.35;
+
+    private final Build build;
+    private final Bridge bridge;
+
+    BridgeWork(Build build) {
+        this.build = build;
+        this.bridge = build.design().bridge();
+    }
+
+    List<Finding> check() {
+        List<Finding> found = new ArrayList<>();
+        Region body = build.design().outline().region();
+        if (!body.contains(bridge.footprint())) {
+            found.add(Finding.stops("cavity", "bridge-off-body")
+                    .on("bridge")
+                    .at(new Point(bridge.offCentre(), bridge.footprintY()))
+                    .says("The bridge's footprint runs off the body.", "Check its place, or the outline's unit."));
+        }
+        bridge.vibrato().ifPresent(v -> checkBlock(v, found));
+        return found;
+    }
+
+    private void checkBlock(Bridge.Vibrato vibrato, List<Finding> found) {
+        double thickness = build.faces().thickness();
+        double reach = vibrato.blockLength() + vibrato.blockClearance() - thickness;
+        if (reach <= 0) {
+            return;
+        }
+        double proud = vibrato.blockLength() - thickness;
+        Finding.Builder finding = proud > 0
+                ? Finding.stops("cavity", "block-too-long")
+                : Finding.thinkAgain("cavity", "block-near-back");
+        found.add(finding.on(ROUTE)
+                .at(new Point(bridge.offCentre(), vibrato.routeY()))
+                .length("block", vibrato.blockLength())
+                .length("body", thickness)
+                .length(proud > 0 ? "proud by" : "room left", Math.abs(proud))
+                .says(
+                        proud > 0
+                                ? "The vibrato's block reaches {0} down and the body is {1} deep: it stands {2} out of the back."
+                                : "The vibrato's block reaches {0} down into a body {1} deep: {2} is left behind it.",
+                        proud > 0
+                                ? "A body at least {2} deeper, a shorter block, or a bridge without one."
+                                : "Leave the cover off, or take a shorter block."));
+    }
+
+    /** Its guided pockets; none for a bridge that stands on the front. */
+    List<GuidedPocket> pockets() {
+        List<GuidedPocket> pockets = new ArrayList<>();
+        if (bridge.recess() > 0) {
+            pockets.add(pocket(
+                    RECESS, "bridge recess", Face.FRONT, bridge.footprint().opened(2 * ROUTE_CORNER),
+                    Wanted.typed("bridge recess depth", bridge.recess()), Set.of(STUDS, ROUTE)));
+        }
+        bridge.vibrato().ifPresent(v -> {
+            Point at = new Point(bridge.offCentre(), v.springsY());
+            Region springs = Region.rectangle(at, v.springsAcross(), v.springsAlong(), ROUTE_CORNER, 0);
+            pockets.add(pocket(
+                    SPRINGS, "spring cavity", Face.BACK, springs, Wanted.typed("spring cavity depth", v.springsDepth()),
+                    Set.of(ROUTE)));
+            Point through = new Point(bridge.offCentre(), v.routeY());
+            Region route = Region.rectangle(through, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
+            pockets.add(pocket(
+                    ROUTE, "vibrato route", Face.FRONT, route,
+                    Wanted.typed("vibrato route depth", build.faces().thickness()), Set.of(SPRINGS, RECESS)));
+        });
+        return pockets;
+    }
+
+    private GuidedPocket pocket(
+            String feature, String noun, Face face, Region plan, Reckoning depth, Set<String> joins) {
+        Condition located = bridge.studs().isPresent() && face == Face.FRONT
+                ? new Condition.Access("bridge's stud holes")
+                : face == Face.FRONT ? Datum.BRIDGE_MARKED : Datum.centreLine(face);
+        return new GuidedPocket(
+                build, "cavity", feature, noun, face, plan,
+                Plane.at(build.faces().planeUnderFinished(face, depth.value())),
+                depth, ROUTE_CORNER, joins, located, false);
+    }
+
+    List<Operation> operations() {
+        List<Operation> steps = new ArrayList<>();
+        bridge.studs().ifPresent(studs -> steps.add(drillStuds(studs)));
+        pockets().forEach(p -> steps.addAll(p.operations()));
+        return steps;
+    }
+
+    private Operation drillStuds(Bridge.Studs studs) {
+        double top = build.faces().frontNow();
+        double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
+        Reckoning depth = Wanted.typed("stud hole depth", studs.depth());
+        String drill = build.shop().crib().drill(studs.diameter(), DRILL_MATCH).map(Drill::name)
+                .orElse("a drill that the crib lacks");
+        Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
+                .set(new Setting.Drilled(drill, depth, "deep from the finished front"))
+                .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
+                .gives(new Condition.Access("bridge's stud holes"))
+                .joins(Set.of(RECESS))
+                .caution(Caution.DRILL)
+                .takes(20, 0, 0.008);
+        for (int side = -1; side <= 1; side += 2) {
+            Point at = new Point(bridge.offCentre() + side * studs.spacing() / 2, studs.y());
+            Region hole = Region.disc(at, studs.diameter());
+            step.cuts(Change.Remove.fromBody(STUDS, Solid.Prism.between(hole, top, bottom)))
+                    .needs(new Condition.Wood(hole, build.faces().frontFinished(), bottom));
+        }
+        return step.build();
+    }
+}

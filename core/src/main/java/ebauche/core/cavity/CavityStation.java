@@ -1,0 +1,77 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.build.History;
+import ebauche.core.build.Station;
+import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Operation;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Plane;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Pickup cavities, the bridge's holes and routes, the rear control cavity, the jack's hole. */
+public final class CavityStation implements Station {
+    @Override
+    public String name() {
+        return "cavity";
+    }
+
+    @Override
+    public List<Finding> check(Build build) {
+        List<Finding> found = new ArrayList<>();
+        pickups(build).forEach(p -> found.addAll(p.check()));
+        BridgeWork bridge = new BridgeWork(build);
+        found.addAll(bridge.check());
+        bridge.pockets().forEach(p -> found.addAll(p.check()));
+        ControlWork controls = new ControlWork(build);
+        found.addAll(controls.check());
+        controls.pockets().forEach(p -> found.addAll(p.check()));
+        return found;
+    }
+
+    @Override
+    public List<Operation> operations(Build build) {
+        List<Operation> steps = new ArrayList<>();
+        pickups(build).forEach(p -> steps.addAll(p.operations()));
+        steps.addAll(new BridgeWork(build).operations());
+        steps.addAll(new ControlWork(build).operations());
+        build.design().jack().ifPresent(jack -> steps.add(JackHole.drill(build, jack)));
+        return steps;
+    }
+
+    private static List<GuidedPocket> pickups(Build build) {
+        return build.design().pickups().stream().map(p -> pickup(build, p)).toList();
+    }
+
+    private static GuidedPocket pickup(Build build, Pickup pickup) {
+        Reckoning depth = Wanted.typed(pickup.id() + " pickup cavity depth", pickup.depth());
+        return new GuidedPocket(
+                build,
+                "cavity",
+                pickup.feature(),
+                pickup.id() + " pickup cavity",
+                Face.FRONT,
+                pickup.footprint(),
+                Plane.at(build.faces().planeUnderFinished(Face.FRONT, pickup.depth())),
+                depth,
+                pickup.cornerRadius(),
+                pickup.joins(),
+                Datum.centreLine(Face.FRONT),
+                false);
+    }
+
+    @Override
+    public List<Reckoning> reckonings(Build build) {
+        return new ControlWork(build).reckonings();
+    }
+
+    @Override
+    public List<Finding> review(Build build, History history) {
+        return ThinWood.review(build, history);
+    }
+}

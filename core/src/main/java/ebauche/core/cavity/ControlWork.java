@@ -1,0 +1,223 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.crib.Drill;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The rear control cavity: its controls' holes drilled first from the front, so that they locate the rear template; the
+ * cover's recess; the cavity until the wanted top remains; a step in its floor where a control wants less.
+ */
+final class ControlWork {
+    private static final Condition.Access HOLES = new Condition.Access("controls' holes through the body");
+    private static final double DRILL_MATCH = 0.6;
+
+    /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
+    private static final double STEP_CORNER = 4.8;
+
+    /** Room round a control's body in its step: common practice. */
+    private static final double STEP_CLEARANCE = 2;
+
+    private final Build build;
+    private final List<Control> controls;
+    private final Optional<ControlCavity> cavity;
+
+    ControlWork(Build build) {
+        this.build = build;
+        this.controls = build.design().controls();
+        this.cavity = build.design().controlCavity();
+    }
+
+    /** Wood left over a control when the body is finished. */
+    private double woodOver(Control control) {
+        return control.woodOver().orElse(cavity.orElseThrow().woodOver());
+    }
+
+    List<Finding> check() {
+        List<Finding> found = new ArrayList<>();
+        if (cavity.isEmpty()) {
+            if (!controls.isEmpty()) {
+                found.add(Finding.stops("cavity", "no-cavity")
+                        .on(ControlCavity.FEATURE)
+                        .says("The body has controls and no cavity for them.", "Draw the control cavity."));
+            }
+            return found;
+        }
+        for (Control control : controls) {
+            checkTop(control, found);
+            checkFits(control, found);
+        }
+        return found;
+    }
+
+    private void checkTop(Control control, List<Finding> found) {
+        double over = woodOver(control);
+        if (over > control.thickestTop() + 1e-9 || over < control.thinnestTop() - 1e-9) {
+            boolean thick = over > control.thickestTop();
+            found.add(Finding.stops("cavity", "control-top")
+                    .on(control.feature())
+                    .at(control.at())
+                    .length("wood over it", over)
+                    .length("thinnest", control.thinnestTop())
+                    .length("thickest", control.thickestTop())
+                    .says(
+                            "The " + control.id() + " " + control.kind().word()
+                                    + " wants {1} to {2} of top; the cavity's floor leaves {0}.",
+                            thick
+                                    ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
+                                    : "Leave at least {1} there: a shallower cavity, or another part."));
+        }
+    }
+
+    private void checkFits(Control control, List<Finding> found) {
+        ControlCavity pit = cavity.orElseThrow();
+        if (!pit.outline().region().contains(control.footprint())) {
+            found.add(Finding.stops("cavity", "control-outside")
+                    .on(control.feature())
+                    .at(control.at())
+                    .says(
+                            "The body of the " + control.id() + " " + control.kind().word()
+                                    + " does not fit in the control cavity.",
+                            "Move it, or widen the cavity there."));
+        }
+        double inside = build.faces().thickness() - woodOver(control) - pit.coverThickness();
+        if (control.below() > inside) {
+            found.add(Finding.stops("cavity", "control-too-tall")
+                    .on(control.feature())
+                    .at(control.at())
+                    .length("reaches down", control.below())
+                    .length("room under the cover", inside)
+                    .says(
+                            "The " + control.id() + " " + control.kind().word()
+                                    + " reaches {0} under the top; there is {1} above the cover.",
+                            "A shallower part, a thicker body, or less wood over it."));
+        }
+    }
+
+    private Set<String> joins() {
+        Set<String> joined = new HashSet<>(List.of(ControlCavity.FEATURE, ControlCavity.COVER, Jack.FEATURE));
+        controls.forEach(c -> joined.add(c.feature()));
+        controls.forEach(c -> joined.add(step(c)));
+        return joined;
+    }
+
+    private static String step(Control control) {
+        return "step-" + control.id();
+    }
+
+    List<Reckoning> reckonings() {
+        return cavity.map(pit -> List.of(depthLeaving("control cavity depth", pit.woodOver()))).orElse(List.of());
+    }
+
+    private Reckoning depthLeaving(String what, double over) {
+        Reckoning thickness = build.faces().thicknessReckoning(build);
+        return Reckoning.of(what, Quantity.LENGTH)
+                .length("finished thickness", thickness.asFact())
+                .length("wood to leave under the front", Fact.typed(over))
+                .is(thickness.value() - over, "finished thickness − wood to leave");
+    }
+
+    List<GuidedPocket> pockets() {
+        List<GuidedPocket> pockets = new ArrayList<>();
+        cavity.ifPresent(pit -> {
+            Region plan = pit.outline().region();
+            double corner = Math.min(pit.outline().smallestInsideCorner(), 50);
+            if (pit.coverThickness() > 0) {
+                pockets.add(rear(
+                        ControlCavity.COVER, "cover recess", plan.grown(pit.coverLip()),
+                        Wanted.typed("cover recess depth", pit.coverThickness()),
+                        corner + pit.coverLip(), false));
+            }
+            pockets.add(rear(
+                    ControlCavity.FEATURE, "control cavity", plan, depthLeaving("control cavity depth", pit.woodOver()),
+                    corner, true));
+            for (Control control : controls) {
+                if (control.woodOver().isPresent() && control.woodOver().getAsDouble() < pit.woodOver()) {
+                    Region under = Region.rectangle(
+                            control.at(), control.across() + 2 * STEP_CLEARANCE,
+                            control.along() + 2 * STEP_CLEARANCE, STEP_CORNER, 0).intersection(plan);
+                    pockets.add(rear(
+                            step(control), "step under the " + control.id() + " " + control.kind().word(), under,
+                            depthLeaving("step depth", control.woodOver().getAsDouble()), STEP_CORNER, true));
+                }
+            }
+        });
+        return pockets;
+    }
+
+    private GuidedPocket rear(
+            String feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
+        return new GuidedPocket(
+                build, "cavity", feature, noun, Face.BACK, plan,
+                Plane.at(build.faces().planeUnderFinished(Face.BACK, depth.value())),
+                depth, corner, joins(), controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES, floorIsTop);
+    }
+
+    List<Operation> operations() {
+        List<Operation> steps = new ArrayList<>();
+        if (cavity.isPresent()) {
+            if (!controls.isEmpty()) {
+                steps.addAll(drillHoles());
+            }
+            pockets().forEach(p -> steps.addAll(p.operations()));
+        }
+        return steps;
+    }
+
+    /** One step per control; each gives the holes that locate the rear template. */
+    private List<Operation> drillHoles() {
+        List<Operation> steps = new ArrayList<>();
+        double front = build.faces().frontNow();
+        double back = build.faces().backNow();
+        Reckoning through = Reckoning.of("through the body", Quantity.LENGTH)
+                .length("front now", front)
+                .length("back now", back)
+                .is(back - front, "back now − front now");
+        for (Control control : controls) {
+            Region hole = control.kind() == Control.Kind.POT
+                    ? control.passage()
+                    : Region.disc(control.at(), control.opening());
+            Solid bore = Solid.Prism.between(hole, front, back);
+            Operation.Builder step = Operation.of(
+                            "cavity", control.feature(), "drill",
+                            "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
+                    .set(new Setting.Drilled(
+                            build.shop().crib().drill(control.opening(), DRILL_MATCH).map(Drill::name)
+                                    .orElse("a drill that the crib lacks"),
+                            through, "right through, onto scrap"))
+                    .cuts(Change.Remove.fromBody(control.feature(), bore))
+                    .needs(
+                            Datum.centreLine(Face.FRONT),
+                            Datum.flat(build, Face.FRONT, hole.grown(10).intersection(build.design().outline().region())),
+                            Datum.wood(build, hole))
+                    .gives(HOLES)
+                    .joins(joins())
+                    .caution(Caution.DRILL)
+                    .takes(6, 0, 0.003);
+            steps.add(step.build());
+        }
+        return steps;
+    }
+}

@@ -1,0 +1,50 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.crib.Drill;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
+import java.util.Set;
+
+/** The jack's hole: square to the edge, level, into the control cavity. */
+final class JackHole {
+    private static final double DRILL_MATCH = 0.5;
+
+    private JackHole() {}
+
+    static Operation drill(Build build, Jack jack) {
+        double axis = build.faces().frontFinished() + jack.fromFront();
+        double fromFrontNow = build.faces().fromFaceNow(Face.FRONT, axis);
+        Solid.Bore bore = new Solid.Bore(jack.entry(), jack.aim(), axis, jack.diameter());
+        Reckoning height = Reckoning.of("middle of the jack's hole", Quantity.LENGTH)
+                .length("wanted under the finished front", Fact.typed(jack.fromFront()))
+                .length("still to be sanded off the front", build.faces().toSand(Face.FRONT))
+                .is(fromFrontNow, "wanted + still to be sanded off");
+        String drill = build.shop().crib().drill(jack.diameter(), DRILL_MATCH).map(Drill::name)
+                .orElse("a drill that the crib lacks");
+        Region body = build.design().outline().region();
+        return Operation.of("cavity", Jack.FEATURE, "drill", "Drill the jack's hole, square to the edge")
+                .set(new Setting.Drilled(drill, height, "from the front to its middle, on the edge"))
+                .cuts(Change.Remove.fromBody(Jack.FEATURE, bore))
+                .needs(
+                        new Condition.Mark("the outline routed"),
+                        new Condition.Wood(bore.plan().intersection(body), bore.shallowest(), bore.deepest()))
+                .gives(new Condition.Access("jack's hole"))
+                .joins(Set.of(WoodLeft.EDGE, ControlCavity.FEATURE))
+                .caution(Caution.DRILL)
+                .takes(20, 0, 0.01)
+                .build();
+    }
+}

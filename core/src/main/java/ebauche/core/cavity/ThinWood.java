@@ -1,0 +1,100 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.build.History;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.shop.Limits;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** Floors and walls of the finished body, from the exact voids, against the shop's limits. */
+public final class ThinWood {
+    /** Work on the whole body, not voids in it. */
+    private static final Set<String> WHOLE_BODY = Set.of("blank", "thickness", "outline", "sanding");
+
+    private ThinWood() {}
+
+    /** What is left of the finished body between its voids, faces and edge, thinnest first. */
+    public static List<WoodLeft.Thin> thinnest(Build build, History history) {
+        WoodLeft left = new WoodLeft(
+                build.design().outline().region(),
+                build.faces().frontFinished(),
+                build.faces().backFinished(),
+                history::joined);
+        for (History.Step step : history.steps()) {
+            for (Change change : step.changes()) {
+                boolean isVoid = change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
+                if (isVoid) {
+                    left.add(change.feature(), change.solid());
+                }
+            }
+        }
+        return left.thinnest();
+    }
+
+    static List<Finding> review(Build build, History history) {
+        List<Finding> found = new ArrayList<>();
+        Limits limits = build.shop().limits();
+        for (WoodLeft.Thin thin : thinnest(build, history)) {
+            boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
+            double limit = floor ? limits.thinnestFloor() : limits.thinnestWall();
+            if (thin.thickness() >= limit - 1e-9) {
+                continue;
+            }
+            found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, floor, limit, build));
+        }
+        return found;
+    }
+
+    private static Finding broken(WoodLeft.Thin thin) {
+        boolean edge = thin.neighbour().equals(WoodLeft.EDGE);
+        boolean face = thin.neighbour().equals(WoodLeft.FRONT) || thin.neighbour().equals(WoodLeft.BACK);
+        return Finding.stops("cavity", edge ? "breaks-out" : face ? "comes-through" : "breaks-in")
+                .on(thin.feature())
+                .at(thin.at())
+                .length("overlap", -thin.thickness())
+                .says(
+                        "The " + said(thin.feature()) + " breaks "
+                                + (edge ? "out of the edge." : face
+                                        ? "through the " + thin.neighbour() + " by {0}."
+                                        : "into the " + said(thin.neighbour()) + "."),
+                        edge || face
+                                ? "Move it, make it smaller or shallower."
+                                : "Move one of them, or declare that they join.");
+    }
+
+    private static Finding thinner(WoodLeft.Thin thin, boolean floor, double limit, Build build) {
+        boolean switchTop = thin.neighbour().equals(WoodLeft.FRONT) && wantsThinTop(thin.feature(), build);
+        Finding.Builder finding = switchTop
+                ? Finding.goodToKnow("cavity", "thin-on-purpose")
+                : Finding.thinkAgain("cavity", floor ? "thin-floor" : "thin-wall");
+        String place = floor
+                ? "Only {0} of wood is left between the " + said(thin.feature()) + " and the " + said(thin.neighbour())
+                : "The wall between the " + said(thin.feature()) + " and the " + said(thin.neighbour()) + " is only {0}";
+        return finding.on(thin.feature())
+                .at(thin.at())
+                .length(floor ? "floor left" : "wall left", thin.thickness())
+                .length("the shop's limit", limit)
+                .says(
+                        place + "; the shop's limit is {1}.",
+                        floor
+                                ? "Make it shallower, or the body thicker; a thin top can be stiffened with thin glue."
+                                : "Move one of them by the difference.");
+    }
+
+    /** A part that wants a top thinner than the shop's limit gets it on purpose. */
+    private static boolean wantsThinTop(String feature, Build build) {
+        return build.design().controls().stream()
+                .filter(c -> c.kind() == Control.Kind.BLADE_SWITCH)
+                .anyMatch(c -> feature.equals("step-" + c.id()) || feature.equals(ControlCavity.FEATURE));
+    }
+
+    private static String said(String feature) {
+        return feature.replace('-', ' ');
+    }
+}

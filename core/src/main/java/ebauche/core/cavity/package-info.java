@@ -1,0 +1,2 @@
+/** Pickup, bridge and control cavities, and the jack. Depths are the stock's. */
+package ebauche.core.cavity;

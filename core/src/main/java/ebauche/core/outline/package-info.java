@@ -1,0 +1,2 @@
+/** The outline sawn and routed. Depths are the stock's. */
+package ebauche.core.outline;

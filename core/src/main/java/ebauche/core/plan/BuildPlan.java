@@ -1,0 +1,110 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.build.History;
+import ebauche.core.design.Measurand;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Operation;
+import ebauche.core.order.Link;
+import ebauche.core.stock.WoodLeft;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Everything that follows from a build.
+ *
+ * @param build what it follows from
+ * @param findings gravest first
+ * @param steps in order, each with the wood after it
+ * @param links the reasons for the order, those that follow from others left out
+ * @param thinnest floors and walls of the finished body, thinnest first
+ * @param reckonings the numbers a maker asks about
+ */
+public record BuildPlan(
+        Build build,
+        List<Finding> findings,
+        List<PlanStep> steps,
+        History history,
+        List<Link> links,
+        List<WoodLeft.Thin> thinnest,
+        List<Reckoning> reckonings) {
+
+    public BuildPlan {
+        findings = List.copyOf(findings);
+        steps = List.copyOf(steps);
+        links = List.copyOf(links);
+        thinnest = List.copyOf(thinnest);
+        reckonings = List.copyOf(reckonings);
+    }
+
+    /**
+     * One operation in its place.
+     *
+     * @param done whether it is a fact
+     * @param startMinutes hands-on minutes of all before it
+     * @param slip what spoiling the body here would cost
+     */
+    public record PlanStep(Operation operation, boolean done, int startMinutes, Slip slip) {
+
+        /** The record of this step done as planned. */
+        public AsBuilt.Done asDone(String id, String at, String by) {
+            Map<Measurand, Double> expected = new LinkedHashMap<>();
+            operation.inspections().forEach(i -> expected.put(i.measurand(), i.expected().value()));
+            return new AsBuilt.Done(
+                    id, at, by, operation.key(), operation.title(), operation.face(), operation.changes(), expected);
+        }
+    }
+
+    /**
+     * What the body holds when a step begins: what a slip there could cost.
+     *
+     * @param minutes of work in it, this step's included
+     * @param timberGrams of rough timber in it, 0 before the blank is
+     */
+    public record Slip(int minutes, double timberGrams) {}
+
+    /** Whether something stops the build. */
+    public boolean stops() {
+        return findings.stream().anyMatch(f -> f.severity() == Finding.Severity.STOPS);
+    }
+
+    /** The first step that is not done. */
+    public Optional<PlanStep> next() {
+        return steps.stream().filter(s -> !s.done()).findFirst();
+    }
+
+    public Optional<PlanStep> step(String key) {
+        return steps.stream().filter(s -> s.operation().key().equals(key)).findFirst();
+    }
+
+    public int indexOf(PlanStep step) {
+        return steps.indexOf(step);
+    }
+
+    /** Hands-on minutes of the whole build. */
+    public int totalMinutes() {
+        return steps.stream().mapToInt(s -> s.operation().handsOnMinutes()).sum();
+    }
+
+    /** Hands-on minutes of what is done. */
+    public int doneMinutes() {
+        return steps.stream()
+                .filter(PlanStep::done)
+                .mapToInt(s -> s.operation().handsOnMinutes())
+                .sum();
+    }
+
+    /** The reasons why a step stands after others. */
+    public List<Link> reasons(String key) {
+        return links.stream().filter(l -> l.after().equals(key)).toList();
+    }
+
+    /** A named number of the plan. */
+    public Optional<Reckoning> reckoning(String what) {
+        return reckonings.stream().filter(r -> r.what().equals(what)).findFirst();
+    }
+}

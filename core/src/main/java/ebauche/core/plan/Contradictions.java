@@ -1,0 +1,99 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.geometry.Region;
+import ebauche.core.operation.Operation;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds where a later design wants wood that a finished step has already taken.
+ *
+ * <p>A finished cut agrees with the design when the planned cuts of the same feature from the same face cover it, within
+ * the shop's tolerances. Otherwise the nearest planned cut tells what is gone: an area of plan, or a depth.
+ */
+final class Contradictions {
+    /** An outline shifted by less is the pencil's width, mm. */
+    private static final double PENCIL = 0.3;
+
+    /** Area that a pencil's width can explain on a body, mm². */
+    private static final double SLIVER = 5;
+
+    /** How much thicker a blank may be wanted than it was left: a sanding's worth, mm. */
+    private static final double DEPTH = 0.3;
+
+    private Contradictions() {}
+
+    static List<Finding> find(Build build, List<Operation> planned, Collection<AsBuilt.Done> done) {
+        List<Finding> found = new ArrayList<>();
+        for (AsBuilt.Done fact : done) {
+            for (Change change : fact.changes()) {
+                if (change instanceof Change.Remove cut) {
+                    compare(build, planned, fact, cut).ifPresent(found::add);
+                }
+            }
+        }
+        return found;
+    }
+
+    private static Optional<Finding> compare(
+            Build build, List<Operation> planned, AsBuilt.Done fact, Change.Remove cut) {
+        Region body = build.design().outline().region();
+        Region taken = cut.solid().plan().intersection(body);
+        if (taken.area() < SLIVER) {
+            return Optional.empty();
+        }
+        Region wanted = Region.EMPTY;
+        double shallowest = Double.POSITIVE_INFINITY;
+        double deepest = Double.NEGATIVE_INFINITY;
+        for (Operation operation : planned) {
+            for (Change change : operation.changes()) {
+                boolean sameWork = operation.face() == fact.face() || fact.operation().equals(operation.key());
+                if (sameWork && change instanceof Change.Remove plan && plan.feature().equals(cut.feature())) {
+                    wanted = wanted.isEmpty() ? plan.solid().plan() : wanted.union(plan.solid().plan());
+                    shallowest = Math.min(shallowest, plan.solid().shallowest());
+                    deepest = Math.max(deepest, plan.solid().deepest());
+                }
+            }
+        }
+        Region gone = taken.minus(wanted.grown(PENCIL));
+        if (gone.area() > SLIVER) {
+            return Optional.of(areaGone(fact, gone, wanted.isEmpty()));
+        }
+        return depthGone(build, fact, cut.solid(), shallowest, deepest);
+    }
+
+    private static Finding areaGone(AsBuilt.Done fact, Region gone, boolean unwanted) {
+        String what = unwanted
+                ? "“" + fact.title() + "” is done, and the design no longer has what it cut."
+                : "“" + fact.title() + "” is done, and the design now wants wood that it took.";
+        return Finding.stops("plan", "done-contradicted")
+                .at(gone.centroid())
+                .says(what, "Go back to the design as it was cut, or plan a plug, a cap or a new blank.");
+    }
+
+    private static Optional<Finding> depthGone(
+            Build build, AsBuilt.Done fact, Solid solid, double shallowest, double deepest) {
+        double tolerance = Math.max(DEPTH, build.shop().limits().depthTolerance());
+        double below = solid.deepest() - deepest;
+        double above = shallowest - solid.shallowest();
+        boolean through = solid.deepest() >= build.faces().backNow();
+        boolean fromAbove = solid.shallowest() <= build.faces().frontNow();
+        double over = Math.max(through ? 0 : below, fromAbove ? 0 : above);
+        if (over <= tolerance) {
+            return Optional.empty();
+        }
+        return Optional.of(Finding.stops("plan", "done-contradicted")
+                .at(solid.plan().centroid())
+                .length("too deep by", over)
+                .says(
+                        "“" + fact.title() + "” is done, {0} deeper than the design now wants.",
+                        "Go back to the number it was cut to, shim or plug it, or change what rests on it."));
+    }
+}

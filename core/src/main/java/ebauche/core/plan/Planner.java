@@ -1,0 +1,129 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.build.History;
+import ebauche.core.build.Station;
+import ebauche.core.cavity.ThinWood;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Operation;
+import ebauche.core.order.Precedence;
+import ebauche.core.order.Sequence;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Grid;
+import ebauche.core.stock.Stock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A plan is a pure function of a build: no clock, no store, no chance. What is done is replayed as it was done; the rest
+ * is planned from the wood as it is.
+ */
+public final class Planner {
+    /** Pitch of the stock's grid, mm. */
+    public static final double PITCH = 0.5;
+
+    /** Room round the blank in the grid, mm. */
+    private static final double MARGIN = 2;
+
+    private final Build build;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private Planner(Build build) {
+        this.build = build;
+    }
+
+    public static BuildPlan plan(Build build) {
+        return new Planner(build).plan();
+    }
+
+    private BuildPlan plan() {
+        List<Operation> planned = new ArrayList<>();
+        List<Reckoning> reckonings = new ArrayList<>();
+        for (Station station : Stations.ALL) {
+            findings.addAll(station.check(build));
+            planned.addAll(station.operations(build));
+            reckonings.addAll(station.reckonings(build));
+        }
+        Map<String, AsBuilt.Done> done = done();
+        findings.addAll(Contradictions.find(build, planned, done.values()));
+        Precedence precedence = Precedence.of(planned);
+        findings.addAll(precedence.findings());
+        Sequence sequence = Sequence.of(planned, precedence.links(), List.copyOf(done.keySet()));
+        findings.addAll(sequence.findings());
+        History history = replay(sequence.operations(), done);
+        for (Station station : Stations.ALL) {
+            findings.addAll(station.review(build, history));
+        }
+        findings.sort(Comparator.comparing(Finding::severity));
+        return new BuildPlan(
+                build,
+                findings,
+                steps(sequence.operations(), done),
+                history,
+                sequence.telling(),
+                ThinWood.thinnest(build, history),
+                reckonings);
+    }
+
+    /** The standing steps by key, in the order of doing; the last record of a step counts. */
+    private Map<String, AsBuilt.Done> done() {
+        Map<String, AsBuilt.Done> done = new LinkedHashMap<>();
+        for (AsBuilt.Entry entry : build.asBuilt().standing()) {
+            if (entry instanceof AsBuilt.Done d) {
+                done.remove(d.operation());
+                done.put(d.operation(), d);
+            }
+        }
+        return done;
+    }
+
+    private History replay(List<Operation> ordered, Map<String, AsBuilt.Done> done) {
+        Stock start = Stock.empty(grid());
+        Stock stock = start;
+        List<History.Step> steps = new ArrayList<>();
+        for (Operation operation : ordered) {
+            AsBuilt.Done fact = done.get(operation.key());
+            List<Change> changes = fact == null ? operation.changes() : MeasuredCut.of(build, fact);
+            stock = stock.after(changes);
+            steps.add(new History.Step(operation, changes, fact != null, stock));
+        }
+        return new History(start, steps);
+    }
+
+    private Grid grid() {
+        BodyDesign design = build.design();
+        Region blank = design.blank().plan();
+        Region body = design.outline().region();
+        return Grid.covering(
+                Math.min(blank.minX(), body.minX()) - MARGIN,
+                Math.max(blank.maxX(), body.maxX()) + MARGIN,
+                Math.min(blank.minY(), body.minY()) - MARGIN,
+                Math.max(blank.maxY(), body.maxY()) + MARGIN,
+                PITCH);
+    }
+
+    private List<BuildPlan.PlanStep> steps(List<Operation> ordered, Map<String, AsBuilt.Done> done) {
+        List<BuildPlan.PlanStep> steps = new ArrayList<>();
+        int minutes = 0;
+        double timber = 0;
+        for (Operation operation : ordered) {
+            if (operation.changes().stream().anyMatch(Change.Add.class::isInstance)) {
+                timber = build.design().blank().grams();
+            }
+            steps.add(new BuildPlan.PlanStep(
+                    operation,
+                    done.containsKey(operation.key()),
+                    minutes,
+                    new BuildPlan.Slip(minutes + operation.handsOnMinutes(), timber)));
+            minutes += operation.handsOnMinutes();
+        }
+        return steps;
+    }
+}

@@ -1,0 +1,23 @@
+package ebauche.core.plan;
+
+import ebauche.core.blank.BlankStation;
+import ebauche.core.build.Station;
+import ebauche.core.cavity.CavityStation;
+import ebauche.core.neck.NeckStation;
+import ebauche.core.outline.OutlineStation;
+import ebauche.core.sanding.SandingStation;
+import ebauche.core.thickness.ThicknessStation;
+import java.util.List;
+
+/** The kinds of work, in the order in which a body usually meets them. A new kind is one line here. */
+public final class Stations {
+    public static final List<Station> ALL = List.of(
+            new BlankStation(),
+            new ThicknessStation(),
+            new OutlineStation(),
+            new NeckStation(),
+            new CavityStation(),
+            new SandingStation());
+
+    private Stations() {}
+}

@@ -1,0 +1,47 @@
+package ebauche.core.routing;
+
+import ebauche.core.build.Build;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.operation.Condition;
+
+/** The conditions that more than one station speaks of, so that what one gives is what another needs. */
+public final class Datum {
+    /** How far round a cavity a router's base or a jig wants flat wood: common practice, half a small base. */
+    private static final double BEARING_SURROUND = 40;
+
+    /** Thickness of wall that a cut needs whole beside it. */
+    private static final double WALL_RING = 2.0;
+
+    private Datum() {}
+
+    public static Condition.Mark centreLine(Face face) {
+        return new Condition.Mark("the centre line on the " + face.word());
+    }
+
+    public static final Condition.Mark OUTLINE_DRAWN = new Condition.Mark("the outline drawn on the front");
+    public static final Condition.Mark OUTLINE_SAWN = new Condition.Mark("the outline sawn out");
+    public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark("the bridge's place marked from the neck");
+
+    /** A face flat over a region. */
+    public static Condition.Flat flat(Build build, Face face, Region region) {
+        return new Condition.Flat(face, build.faces().now(face), region, Condition.Flat.HALF);
+    }
+
+    /** The face round a cavity that carries the base and the jig. */
+    public static Condition.Flat surround(Build build, Face face, Region cavity) {
+        Region around = cavity.grown(BEARING_SURROUND).minus(cavity);
+        return flat(build, face, around.intersection(build.design().outline().region()));
+    }
+
+    /** Wood through the whole body over a region. */
+    public static Condition.Wood wood(Build build, Region region) {
+        return new Condition.Wood(region, build.faces().frontFinished(), build.faces().backFinished());
+    }
+
+    /** The wall that a cavity leaves inside the body, between two depths. */
+    public static Condition.Wall wall(Build build, String of, Region cavity, double from, double to) {
+        Region ring = cavity.grown(WALL_RING).minus(cavity);
+        return new Condition.Wall(of, ring.intersection(build.design().outline().region()), from, to);
+    }
+}

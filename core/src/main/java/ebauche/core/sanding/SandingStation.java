@@ -1,0 +1,86 @@
+package ebauche.core.sanding;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.FinishedFaces;
+import ebauche.core.build.Finding;
+import ebauche.core.build.Station;
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Condition.Surface;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.List;
+
+/** Faces and edge sanded, once nothing more is cut into them. Depths of cavities already allow for it. */
+public final class SandingStation implements Station {
+    public static final String FEATURE = "sanding";
+
+    @Override
+    public String name() {
+        return "sanding";
+    }
+
+    @Override
+    public List<Finding> check(Build build) {
+        return List.of();
+    }
+
+    @Override
+    public List<Operation> operations(Build build) {
+        return List.of(
+                face(build, Face.FRONT, FinishedFaces.FINISH_FRONT, "Sand the front, 120 to 320"),
+                face(build, Face.BACK, FinishedFaces.FINISH_BACK, "Sand the back, 120 to 320"),
+                Operation.of("sanding", FEATURE, "edge", "Sand the edge, 120 to 320")
+                        .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
+                        .needs(settled(build))
+                        .caution(Caution.DUST)
+                        .takes(50, 0, 0.002)
+                        .build());
+    }
+
+    /** Sanding waits for all three surfaces: a sanded face is not laid on the bench again for a router. */
+    private static Condition[] settled(Build build) {
+        Region body = build.design().outline().region();
+        return new Condition[] {
+            new Condition.Settled(Surface.FRONT, build.faces().frontNow(), body),
+            new Condition.Settled(Surface.BACK, build.faces().backNow(), body),
+            new Condition.Settled(Surface.EDGE, 0, body)
+        };
+    }
+
+    private static Operation face(Build build, Face face, String key, String title) {
+        Region body = build.design().outline().region();
+        FinishedFaces faces = build.faces();
+        double off = face == Face.FRONT
+                ? build.shop().practice().frontSanding()
+                : build.shop().practice().backSanding();
+        Reckoning amount = Reckoning.of("to sand off the " + face.word(), Quantity.LENGTH)
+                .length("allowance", Fact.usual(off, "the shop's practice"))
+                .is(off, "the shop's practice");
+        double now = faces.now(face);
+        Solid dust = face == Face.FRONT
+                ? Solid.Prism.between(body, now - 1, faces.finished(face))
+                : Solid.Prism.between(body, faces.finished(face), now + 1);
+        return Operation.of("sanding", FEATURE, key.substring(FEATURE.length() + 1), title)
+                .face(face)
+                .set(new Setting.Sanded("long flat block, paper 120, 220, 320", amount))
+                .cuts(Change.Remove.fromBody(FEATURE, dust))
+                .needs(Datum.centreLine(face))
+                .needs(settled(build))
+                .inspect(new Inspection(
+                        new Measurand.SandedOff(face), amount, off, off / 2, "calliper against the last thickness"))
+                .caution(Caution.DUST)
+                .takes(45, 0, 0.003)
+                .build();
+    }
+}

@@ -1,0 +1,144 @@
+package ebauche.exchange;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.shop.Shop;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The build file, {@code *.ebauche.json}: design, shop and what was done, from which a plan can be computed.
+ *
+ * <p>Described in docs/format. Limits come before allocation: {@value #MOST_BYTES} bytes, {@value #DEEPEST} levels.
+ *
+ * @param design the JSON as it was written, so that lengths read as they were typed
+ * @param shop the JSON, empty where the starter shop serves
+ * @param build what they mean
+ */
+public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
+    public static final String FORMAT = "ebauche-build";
+    public static final int VERSION = 1;
+    public static final int MOST_BYTES = 4_000_000;
+    private static final int DEEPEST = 40;
+    private static final int MOST_ENTRIES = 20_000;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .maxNumberLength(40)
+                            .build())
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .build();
+
+    /**
+     * Reads a build file.
+     *
+     * @throws BuildFileException with the place and the reason, if it cannot be read
+     */
+    public static BuildFile read(byte[] bytes) {
+        if (bytes.length > MOST_BYTES) {
+            throw new BuildFileException("", "the file has " + bytes.length + " bytes; at most " + MOST_BYTES + " are read");
+        }
+        JsonNode tree = tree(bytes);
+        Spot root = Spot.root(tree);
+        return root.asObject(BuildFile::file);
+    }
+
+    private static BuildFile file(Spot root) {
+        if (!root.text("format", 60).equals(FORMAT)) {
+            throw root.at("format").trouble("must be “" + FORMAT + "”: this is another kind of file");
+        }
+        int version = root.whole("version");
+        if (version > VERSION) {
+            throw root.at("version")
+                    .trouble("the file is of version " + version + ", and this program reads up to " + VERSION
+                            + ". Open it with a newer program");
+        }
+        if (version < 1) {
+            throw root.at("version").trouble("must be 1 or more");
+        }
+        BodyDesign design = root.object("design", DesignReader::read);
+        Shop shop = root.optionalObject("shop", ShopReader::read).orElseGet(() -> Shop.starter(Shop.STARTER));
+        List<AsBuilt.Entry> entries = root.optionalObject("asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))
+                .orElse(List.of());
+        ObjectNode shopJson = root.has("shop") ? (ObjectNode) root.at("shop").node() : MAPPER.createObjectNode();
+        return new BuildFile(
+                (ObjectNode) root.at("design").node(), shopJson, new Build(design, shop, record(entries)));
+    }
+
+    private static AsBuilt record(List<AsBuilt.Entry> entries) {
+        try {
+            return new AsBuilt(entries);
+        } catch (IllegalArgumentException e) {
+            throw new BuildFileException("asBuilt.timeline", e.getMessage());
+        }
+    }
+
+    /** Parses JSON within the limits. */
+    public static JsonNode tree(byte[] bytes) {
+        if (new String(bytes, 0, Math.min(bytes.length, 4096), StandardCharsets.UTF_8).isBlank()) {
+            throw new BuildFileException("", "the file is empty");
+        }
+        try {
+            return MAPPER.readTree(bytes);
+        } catch (JacksonException e) {
+            TokenStreamLocation at = e.getLocation();
+            String place = at == null ? "" : "line " + at.getLineNr() + ", column " + at.getColumnNr();
+            throw new BuildFileException(place, "this is no JSON that can be read: " + plain(e.getOriginalMessage()));
+        }
+    }
+
+    private static String plain(String message) {
+        String first = message.lines().findFirst().orElse("").replaceAll("\\(through reference.*", "");
+        first = first.replaceAll("`[^`]*`", "").replaceAll("\\(for [^)]*\\)", "").strip();
+        return first.length() > 160 ? first.substring(0, 157) + "..." : first;
+    }
+
+    /** Reads a design alone, as revisions are stored. */
+    public static BodyDesign design(ObjectNode design) {
+        return Spot.root(MAPPER.createObjectNode().set("design", design)).object("design", DesignReader::read);
+    }
+
+    /** Reads a shop alone. */
+    public static Shop shop(ObjectNode shop) {
+        return Spot.root(MAPPER.createObjectNode().set("shop", shop)).object("shop", ShopReader::read);
+    }
+
+    /** Reads one entry of the record. */
+    public static AsBuilt.Entry entry(ObjectNode entry) {
+        return Timeline.read(Spot.root(entry));
+    }
+
+    /** Writes a build file. */
+    public static byte[] write(ObjectNode design, ObjectNode shop, AsBuilt asBuilt) {
+        ObjectNode root = MAPPER.createObjectNode();
+        root.put("format", FORMAT).put("version", VERSION);
+        root.set("design", design);
+        if (!shop.isEmpty()) {
+            root.set("shop", shop);
+        }
+        if (!asBuilt.timeline().isEmpty()) {
+            var timeline = root.putObject("asBuilt").putArray("timeline");
+            asBuilt.timeline().forEach(e -> timeline.add(Timeline.write(e)));
+        }
+        return MAPPER.writeValueAsBytes(root);
+    }
+
+    static JsonMapper mapper() {
+        return MAPPER;
+    }
+}

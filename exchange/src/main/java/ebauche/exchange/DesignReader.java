@@ -1,0 +1,195 @@
+package ebauche.exchange;
+
+import ebauche.core.design.Blank;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.design.StringSetup;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.PathData;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.timber.Species;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** The {@code design} part of a build file. Every value left out has its usual value named here. */
+final class DesignReader {
+    private static final int MOST_TEXT = 120;
+    private static final int MOST_PARTS = 40;
+
+    /** Strings need to be a little longer than the scale, the bass more: common practice, mm. */
+    private static final double COMPENSATION_TREBLE = 1.5;
+
+    private static final double COMPENSATION_BASS = 4.0;
+
+    private static final double FLAT_FINGERBOARD = Double.POSITIVE_INFINITY;
+
+    /** Usual clearing hole for a neck screw, 3/16 in: common practice. */
+    private static final double SCREW_HOLE = 25.4 * 3 / 16;
+
+    private DesignReader() {}
+
+    static BodyDesign read(Spot spot) {
+        Outline outline = spot.object("outline", DesignReader::outline);
+        return new BodyDesign(
+                spot.text("name", MOST_TEXT),
+                spot.object("blank", s -> blank(s, outline)),
+                spot.length("thickness"),
+                outline,
+                spot.length("scale"),
+                spot.object("neck", DesignReader::neck),
+                spot.object("strings", DesignReader::strings),
+                spot.object("bridge", DesignReader::bridge),
+                distinct(spot, spot.list("pickups", MOST_PARTS, s -> s.asObject(DesignReader::pickup)), Pickup::id),
+                distinct(spot, spot.list("controls", MOST_PARTS, s -> s.asObject(DesignReader::control)), Control::id),
+                spot.optionalObject("controlCavity", DesignReader::cavity),
+                spot.optionalObject("jack", DesignReader::jack));
+    }
+
+    private static <T> List<T> distinct(Spot spot, List<T> parts, java.util.function.Function<T, String> id) {
+        Set<String> seen = new java.util.HashSet<>();
+        for (T part : parts) {
+            if (!seen.add(id.apply(part))) {
+                throw spot.trouble("two parts are called “" + id.apply(part) + "”; give each its own id");
+            }
+        }
+        return parts;
+    }
+
+    private static Outline outline(Spot spot) {
+        LengthUnit unit = spot.word("unit", Map.of("mm", LengthUnit.MILLIMETRE, "in", LengthUnit.INCH));
+        return spot.parsed(
+                "path", PathData.MOST_CHARACTERS + 1, text -> Outline.parse(text, unit.millimetres()));
+    }
+
+    private static Blank blank(Spot spot, Outline outline) {
+        double middle = (outline.region().minY() + outline.region().maxY()) / 2;
+        return new Blank(
+                spot.parsed("species", MOST_TEXT, Species::of),
+                spot.whole("pieces"),
+                spot.length("across"),
+                spot.length("along"),
+                spot.length("middleY", middle),
+                spot.length("thickness"));
+    }
+
+    private static NeckJoint neck(Spot spot) {
+        return new NeckJoint(
+                spot.word("kind", Map.of("bolt-on", NeckJoint.Kind.BOLT_ON, "set", NeckJoint.Kind.SET)),
+                spot.length("heelThickness"),
+                spot.length("fingerboardThickness"),
+                spot.length("fretHeight"),
+                spot.length("fingerboardRadius", FLAT_FINGERBOARD),
+                spot.number("angle", 0),
+                spot.length("plateUnderHeel", 0),
+                spot.length("plateUnderBridge", 0),
+                spot.length("endWallToSaddle"),
+                spot.length("pocketLength"),
+                spot.length("widthAtEnd"),
+                spot.length("widthAtMouth"),
+                spot.length("cornerRadius"),
+                spot.list("screws", MOST_PARTS, Spot::asPoint),
+                spot.length("screwHole", SCREW_HOLE));
+    }
+
+    private static StringSetup strings(Spot spot) {
+        return new StringSetup(
+                spot.whole("count"),
+                spot.length("spread"),
+                spot.length("actionTreble"),
+                spot.length("actionBass"),
+                spot.length("nutHeight"),
+                spot.length("compensationTreble", COMPENSATION_TREBLE),
+                spot.length("compensationBass", COMPENSATION_BASS));
+    }
+
+    private static Bridge bridge(Spot spot) {
+        return new Bridge(
+                spot.text("name", MOST_TEXT, "bridge"),
+                spot.length("lowestSaddle"),
+                spot.length("highestSaddle"),
+                spot.has("wantedSaddle") ? OptionalDouble.of(spot.length("wantedSaddle")) : OptionalDouble.empty(),
+                spot.length("saddleForward", 0),
+                spot.length("saddleTravel"),
+                spot.length("offCentre", 0),
+                spot.length("across"),
+                spot.length("along"),
+                spot.length("footprintY"),
+                spot.length("recess", 0),
+                spot.optionalObject("studs", DesignReader::studs),
+                spot.optionalObject("vibrato", DesignReader::vibrato));
+    }
+
+    private static Bridge.Studs studs(Spot spot) {
+        return new Bridge.Studs(
+                spot.length("spacing"), spot.length("y"), spot.length("diameter"), spot.length("depth"));
+    }
+
+    private static Bridge.Vibrato vibrato(Spot spot) {
+        return new Bridge.Vibrato(
+                spot.length("blockLength"),
+                spot.length("blockClearance", 2),
+                spot.length("routeAcross"),
+                spot.length("routeAlong"),
+                spot.length("routeY"),
+                spot.length("springsAcross"),
+                spot.length("springsAlong"),
+                spot.length("springsY"),
+                spot.length("springsDepth"));
+    }
+
+    private static Pickup pickup(Spot spot) {
+        return new Pickup(
+                id(spot),
+                spot.point("at"),
+                spot.length("across"),
+                spot.length("along"),
+                spot.length("cornerRadius"),
+                spot.number("turned", 0),
+                spot.length("depth"),
+                Set.copyOf(spot.list("joins", MOST_PARTS, s -> s.asText(60))));
+    }
+
+    private static Control control(Spot spot) {
+        Control.Kind kind =
+                spot.word("kind", Map.of("pot", Control.Kind.POT, "blade-switch", Control.Kind.BLADE_SWITCH));
+        return new Control(
+                id(spot),
+                kind,
+                spot.point("at"),
+                spot.length("opening"),
+                kind == Control.Kind.POT ? spot.length("slot", 0) : spot.length("slot"),
+                spot.length("thinnestTop", 0),
+                spot.length("thickestTop"),
+                spot.length("across"),
+                spot.length("along"),
+                spot.length("below"),
+                spot.has("woodOver") ? OptionalDouble.of(spot.length("woodOver")) : OptionalDouble.empty());
+    }
+
+    private static ControlCavity cavity(Spot spot) {
+        return new ControlCavity(
+                spot.object("outline", DesignReader::outline),
+                spot.length("woodOver"),
+                spot.length("coverThickness", 0),
+                spot.length("coverLip", 0));
+    }
+
+    private static Jack jack(Spot spot) {
+        return new Jack(spot.point("entry"), spot.point("aim"), spot.length("diameter"), spot.length("fromFront"));
+    }
+
+    private static String id(Spot spot) {
+        String id = spot.text("id", 30);
+        if (!id.matches("[a-z0-9-]+")) {
+            throw spot.at("id").trouble("“" + id + "” may hold small letters, digits and dashes only");
+        }
+        return id;
+    }
+}

@@ -1,0 +1,88 @@
+package ebauche.exchange;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drill;
+import ebauche.core.crib.Router;
+import ebauche.core.shop.Limits;
+import ebauche.core.shop.Practice;
+import ebauche.core.shop.Shop;
+import java.util.Map;
+
+/** The {@code shop} part of a build file; what it leaves out comes from the starter shop whose version it names. */
+final class ShopReader {
+    private static final int MOST_TOOLS = 500;
+
+    static final Map<String, Practice.Thicknessing> THICKNESSING = Map.of(
+            "planer", Practice.Thicknessing.PLANER,
+            "router-sled", Practice.Thicknessing.ROUTER_SLED,
+            "drum-sander", Practice.Thicknessing.DRUM_SANDER,
+            "hand-plane", Practice.Thicknessing.HAND_PLANE);
+    static final Map<String, Practice.HoldDown> HOLD_DOWN =
+            Map.of("screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE, "tape", Practice.HoldDown.TAPE);
+    static final Map<String, Bit.Bearing> BEARING =
+            Map.of("none", Bit.Bearing.NONE, "at-shank", Bit.Bearing.AT_SHANK, "at-tip", Bit.Bearing.AT_TIP);
+    static final Map<String, Drill.Kind> DRILL = Map.of(
+            "forstner", Drill.Kind.FORSTNER, "brad-point", Drill.Kind.BRAD_POINT, "twist", Drill.Kind.TWIST);
+
+    private ShopReader() {}
+
+    static Shop read(Spot spot) {
+        int version = spot.has("starter") ? spot.whole("starter") : Shop.STARTER;
+        if (version != Shop.STARTER) {
+            throw spot.at("starter").trouble("there is no starter shop " + version + "; the newest is " + Shop.STARTER);
+        }
+        Shop starter = Shop.starter(version);
+        return new Shop(
+                spot.optionalObject("crib", s -> crib(s, starter.crib())).orElse(starter.crib()),
+                spot.optionalObject("practice", s -> practice(s, starter.practice())).orElse(starter.practice()),
+                spot.optionalObject("limits", s -> limits(s, starter.limits())).orElse(starter.limits()));
+    }
+
+    private static Crib crib(Spot spot, Crib starter) {
+        return new Crib(
+                spot.has("routers") ? spot.list("routers", MOST_TOOLS, s -> s.asObject(ShopReader::router)) : starter.routers(),
+                spot.has("bits") ? spot.list("bits", MOST_TOOLS, s -> s.asObject(ShopReader::bit)) : starter.bits(),
+                spot.has("drills") ? spot.list("drills", MOST_TOOLS, s -> s.asObject(ShopReader::drill)) : starter.drills());
+    }
+
+    private static Router router(Spot spot) {
+        return new Router(spot.text("name", 80), spot.length("baseDiameter"), spot.length("plunge"));
+    }
+
+    private static Bit bit(Spot spot) {
+        return new Bit(
+                spot.text("name", 80),
+                spot.word("bearing", BEARING),
+                spot.length("diameter"),
+                spot.length("cutterLength"),
+                spot.length("shank"));
+    }
+
+    private static Drill drill(Spot spot) {
+        return new Drill(
+                spot.text("name", 80), spot.word("kind", DRILL), spot.length("diameter"), spot.length("spur", 1));
+    }
+
+    private static Practice practice(Spot spot, Practice usual) {
+        return new Practice(
+                spot.has("thicknessing") ? spot.word("thicknessing", THICKNESSING) : usual.thicknessing(),
+                spot.has("holdDown") ? spot.word("holdDown", HOLD_DOWN) : usual.holdDown(),
+                spot.length("frontSanding", usual.frontSanding()),
+                spot.length("backSanding", usual.backSanding()),
+                spot.length("sawAllowance", usual.sawAllowance()),
+                spot.length("wasteShy", usual.wasteShy()),
+                spot.length("lastPass", usual.lastPass()),
+                spot.number("glueHours", usual.glueHours()));
+    }
+
+    private static Limits limits(Spot spot, Limits usual) {
+        return new Limits(
+                spot.length("thinnestFloor", usual.thinnestFloor()),
+                spot.length("thinnestWall", usual.thinnestWall()),
+                spot.length("bridgeOffCentre", usual.bridgeOffCentre()),
+                spot.length("depthTolerance", usual.depthTolerance()),
+                spot.length("thicknessTolerance", usual.thicknessTolerance()),
+                spot.number("angleTolerance", usual.angleTolerance()));
+    }
+}

@@ -1,0 +1,242 @@
+package ebauche.exchange;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A place in a JSON document that knows its own name, so that whatever is wrong is answered with where it stands.
+ *
+ * <p>An object's spot must be closed with {@link #noMore()}, which refuses keys that nobody read.
+ */
+final class Spot {
+    private final JsonNode node;
+    private final String name;
+    private final Set<String> read = new TreeSet<>();
+
+    private Spot(JsonNode node, String name) {
+        this.node = node;
+        this.name = name;
+    }
+
+    static Spot root(JsonNode node) {
+        return new Spot(node, "");
+    }
+
+    String name() {
+        return name;
+    }
+
+    BuildFileException trouble(String reason) {
+        return new BuildFileException(name, reason);
+    }
+
+    private Spot child(String key) {
+        read.add(key);
+        return new Spot(node.get(key), name.isEmpty() ? key : name + "." + key);
+    }
+
+    boolean has(String key) {
+        read.add(key);
+        return node.isObject() && node.has(key) && !node.get(key).isNull();
+    }
+
+    private Spot needed(String key) {
+        if (!has(key)) {
+            throw child(key).trouble("is missing");
+        }
+        return child(key);
+    }
+
+    /** Reads an object and refuses what it holds beyond what was read. */
+    <T> T object(String key, Function<Spot, T> reader) {
+        return needed(key).asObject(reader);
+    }
+
+    <T> Optional<T> optionalObject(String key, Function<Spot, T> reader) {
+        return has(key) ? Optional.of(object(key, reader)) : Optional.empty();
+    }
+
+    <T> T asObject(Function<Spot, T> reader) {
+        if (!node.isObject()) {
+            throw trouble("must be an object in braces, and is " + kind());
+        }
+        T value = making(() -> reader.apply(this));
+        noMore();
+        return value;
+    }
+
+    /** Runs a constructor of core and says where a value that it refuses stands. */
+    private <T> T making(Supplier<T> maker) {
+        try {
+            return maker.get();
+        } catch (Refusal refusal) {
+            throw new BuildFileException(
+                    name.isEmpty() ? refusal.field() : name + "." + refusal.field(), refusal.getMessage());
+        }
+    }
+
+    /** Reads a list; a missing one is empty. */
+    <T> List<T> list(String key, int most, Function<Spot, T> reader) {
+        if (!has(key)) {
+            return List.of();
+        }
+        Spot list = child(key);
+        if (!list.node.isArray()) {
+            throw list.trouble("must be a list in brackets, and is " + list.kind());
+        }
+        if (list.node.size() > most) {
+            throw list.trouble("has " + list.node.size() + " entries; at most " + most + " are read");
+        }
+        List<T> values = new ArrayList<>();
+        for (int i = 0; i < list.node.size(); i++) {
+            values.add(reader.apply(new Spot(list.node.get(i), list.name + "[" + (i + 1) + "]")));
+        }
+        return values;
+    }
+
+    String text(String key, int most) {
+        return needed(key).asText(most);
+    }
+
+    String text(String key, int most, String otherwise) {
+        return has(key) ? text(key, most) : otherwise;
+    }
+
+    String asText(int most) {
+        if (!node.isString()) {
+            throw trouble("must be text in quotes, and is " + kind());
+        }
+        String text = node.stringValue();
+        if (text.length() > most) {
+            throw trouble("is longer than " + most + " characters");
+        }
+        return text;
+    }
+
+    /** A length in millimetres. */
+    double length(String key) {
+        return needed(key).asLength();
+    }
+
+    double length(String key, double otherwise) {
+        return has(key) ? length(key) : otherwise;
+    }
+
+    private double asLength() {
+        if (node.isNumber()) {
+            throw trouble("is the bare number " + node.asString() + "; write it as text with its unit, like \""
+                    + node.asString() + " mm\"");
+        }
+        try {
+            return Length.parse(asText(80)).millimetres();
+        } catch (LengthFormatException e) {
+            throw trouble(e.getMessage());
+        }
+    }
+
+    double number(String key) {
+        return needed(key).asNumber();
+    }
+
+    double number(String key, double otherwise) {
+        return has(key) ? number(key) : otherwise;
+    }
+
+    double asNumber() {
+        if (!node.isNumber() || !Double.isFinite(node.doubleValue())) {
+            throw trouble("must be a number, and is " + kind());
+        }
+        return node.doubleValue();
+    }
+
+    int whole(String key) {
+        Spot spot = needed(key);
+        double value = spot.asNumber();
+        if (value != Math.rint(value) || Math.abs(value) > 1e6) {
+            throw spot.trouble("must be a whole number");
+        }
+        return (int) value;
+    }
+
+    /** One of some words. */
+    <T> T word(String key, java.util.Map<String, T> words) {
+        Spot spot = needed(key);
+        T value = words.get(spot.asText(60));
+        if (value == null) {
+            throw spot.trouble("“" + spot.asText(60) + "” is none of " + String.join(", ", new TreeSet<>(words.keySet())));
+        }
+        return value;
+    }
+
+    Point point(String key) {
+        return object(key, Spot::asPointHere);
+    }
+
+    Point asPoint() {
+        return asObject(Spot::asPointHere);
+    }
+
+    private Point asPointHere() {
+        return new Point(length("x"), length("y"));
+    }
+
+    /** Runs a reader of text and says where the text stands that it refuses. */
+    <T> T parsed(String key, int most, Function<String, T> parser) {
+        Spot spot = needed(key);
+        String text = spot.asText(most);
+        try {
+            return parser.apply(text);
+        } catch (IllegalArgumentException e) {
+            throw spot.trouble(e.getMessage());
+        }
+    }
+
+    double[] numbers(int most) {
+        if (!node.isArray() || node.size() > most) {
+            throw trouble("must be a list of at most " + most + " numbers");
+        }
+        double[] out = new double[node.size()];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = new Spot(node.get(i), name + "[" + (i + 1) + "]").asNumber();
+        }
+        return out;
+    }
+
+    Spot at(String key) {
+        return needed(key);
+    }
+
+    JsonNode node() {
+        return node;
+    }
+
+    Iterable<String> keys() {
+        List<String> keys = new ArrayList<>(node.propertyNames());
+        read.addAll(keys);
+        return keys;
+    }
+
+    private void noMore() {
+        for (String key : node.propertyNames()) {
+            if (!read.contains(key)) {
+                throw child(key).trouble("is not known here. Known: " + String.join(", ", read));
+            }
+        }
+    }
+
+    private String kind() {
+        return node == null || node.isNull()
+                ? "missing"
+                : node.isObject() ? "an object" : node.isArray() ? "a list" : node.isString() ? "text" : "" + node;
+    }
+}

@@ -1,0 +1,204 @@
+package ebauche.exchange;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
+import ebauche.core.measure.Quantity;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.Workpiece;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * One line of the record of what was done and measured, to and from JSON. The changes of a finished step are written as
+ * exact solids in millimetres of the stock, rounded to a micrometre.
+ */
+public final class Timeline {
+    private static final int MOST_CHANGES = 200;
+    private static final int MOST_RINGS = 200;
+    private static final int MOST_COORDINATES = 100_000;
+    private static final Map<String, Face> FACES = Map.of("front", Face.FRONT, "back", Face.BACK);
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private Timeline() {}
+
+    static AsBuilt.Entry read(Spot entry) {
+        return entry.asObject(Timeline::entry);
+    }
+
+    private static AsBuilt.Entry entry(Spot spot) {
+        String id = spot.text("id", 80);
+        String at = spot.text("at", 40, "");
+        String by = spot.text("by", 80, "");
+        return switch (spot.text("kind", 20)) {
+            case "reading" -> reading(spot, id, at, by);
+            case "done" -> new AsBuilt.Done(
+                    id, at, by, spot.text("operation", 80), spot.text("title", 200, ""), spot.word("face", FACES),
+                    spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
+                    spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
+            case "mishap" -> new AsBuilt.Mishap(id, at, by, spot.text("operation", 80, ""), spot.text("what", 2000));
+            case "withdrawn" -> new AsBuilt.Withdrawn(id, at, by, spot.text("entry", 80));
+            default -> throw spot.at("kind").trouble("must be reading, done, mishap or withdrawn");
+        };
+    }
+
+    private static AsBuilt.Reading reading(Spot spot, String id, String at, String by) {
+        Measurand measures = spot.parsed("measures", 80, Measurand::parse);
+        double value = measures.quantity() == Quantity.LENGTH ? spot.length("value") : spot.number("value");
+        return new AsBuilt.Reading(id, at, by, spot.text("operation", 80, ""), measures, value);
+    }
+
+    private static Map<Measurand, Double> expected(Spot spot) {
+        Map<Measurand, Double> expected = new LinkedHashMap<>();
+        for (String key : spot.keys()) {
+            try {
+                expected.put(Measurand.parse(key), spot.number(key));
+            } catch (IllegalArgumentException e) {
+                throw spot.at(key).trouble(e.getMessage());
+            }
+        }
+        return expected;
+    }
+
+    private static Change change(Spot spot) {
+        String feature = spot.text("feature", 60);
+        Workpiece piece = spot.has("workpiece")
+                ? spot.word("workpiece", Map.of("body", Workpiece.BODY, "cap", Workpiece.CAP, "back-plate", Workpiece.BACK_PLATE))
+                : Workpiece.BODY;
+        Solid solid = spot.object("solid", Timeline::solid);
+        return switch (spot.text("kind", 20)) {
+            case "remove" -> new Change.Remove(feature, piece, solid);
+            case "add" -> new Change.Add(feature, piece, solid, spot.parsed("species", 60, Timeline::knownSpecies));
+            default -> throw spot.at("kind").trouble("must be remove or add");
+        };
+    }
+
+    private static String knownSpecies(String key) {
+        return ebauche.core.timber.Species.of(key).key();
+    }
+
+    private static Solid solid(Spot spot) {
+        return switch (spot.text("kind", 20)) {
+            case "prism" -> new Solid.Prism(
+                    Region.ofRings(spot.list("rings", MOST_RINGS, Timeline::ring)),
+                    plane(spot.at("top")),
+                    plane(spot.at("bottom")));
+            case "bore" -> new Solid.Bore(
+                    point(spot.at("from")), point(spot.at("to")), spot.number("depth"), spot.number("diameter"));
+            default -> throw spot.at("kind").trouble("must be prism or bore");
+        };
+    }
+
+    private static double[] ring(Spot spot) {
+        double[] ring = spot.numbers(MOST_COORDINATES);
+        boolean closed = ring.length >= 8
+                && ring.length % 2 == 0
+                && ring[0] == ring[ring.length - 2]
+                && ring[1] == ring[ring.length - 1];
+        if (!closed) {
+            throw spot.trouble("must be x, y, x, y, ... coming back to its first point");
+        }
+        return ring;
+    }
+
+    private static Plane plane(Spot spot) {
+        double[] p = spot.numbers(3);
+        if (p.length != 3) {
+            throw spot.trouble("must be a depth and its two slopes");
+        }
+        return new Plane(p[0], p[1], p[2]);
+    }
+
+    private static Point point(Spot spot) {
+        double[] p = spot.numbers(2);
+        if (p.length != 2) {
+            throw spot.trouble("must be x and y");
+        }
+        return new Point(p[0], p[1]);
+    }
+
+    /** Writes an entry. */
+    public static ObjectNode write(AsBuilt.Entry entry) {
+        ObjectNode out = JSON.objectNode().put("id", entry.id());
+        if (entry instanceof AsBuilt.Reading r) {
+            out.put("kind", "reading").put("at", r.at()).put("by", r.by());
+            out.put("operation", r.operation()).put("measures", r.measures().key());
+            if (r.measures().quantity() == Quantity.LENGTH) {
+                out.put("value", Decimals.plain(r.value(), 4) + " mm");
+            } else {
+                out.put("value", r.value());
+            }
+        } else if (entry instanceof AsBuilt.Done d) {
+            out.put("kind", "done").put("at", d.at()).put("by", d.by());
+            out.put("operation", d.operation()).put("title", d.title()).put("face", d.face().word());
+            ArrayNode changes = out.putArray("changes");
+            d.changes().forEach(c -> changes.add(write(c)));
+            ObjectNode expected = out.putObject("expected");
+            d.expected().forEach((m, v) -> expected.put(m.key(), v));
+        } else if (entry instanceof AsBuilt.Mishap m) {
+            out.put("kind", "mishap").put("at", m.at()).put("by", m.by());
+            out.put("operation", m.operation()).put("what", m.what());
+        } else if (entry instanceof AsBuilt.Withdrawn w) {
+            out.put("kind", "withdrawn").put("at", w.at()).put("by", w.by()).put("entry", w.entry());
+        }
+        return out;
+    }
+
+    private static ObjectNode write(Change change) {
+        ObjectNode out = JSON.objectNode();
+        out.put("kind", change instanceof Change.Add ? "add" : "remove").put("feature", change.feature());
+        if (change.workpiece() != Workpiece.BODY) {
+            out.put("workpiece", change.workpiece() == Workpiece.CAP ? "cap" : "back-plate");
+        }
+        if (change instanceof Change.Add add) {
+            out.put("species", add.species());
+        }
+        out.set("solid", write(change.solid()));
+        return out;
+    }
+
+    private static ObjectNode write(Solid solid) {
+        ObjectNode out = JSON.objectNode();
+        if (solid instanceof Solid.Bore bore) {
+            out.put("kind", "bore");
+            out.set("from", numbers(bore.from().x(), bore.from().y()));
+            out.set("to", numbers(bore.to().x(), bore.to().y()));
+            return out.put("depth", bore.depth()).put("diameter", bore.diameter());
+        }
+        Solid.Prism prism = (Solid.Prism) solid;
+        out.put("kind", "prism");
+        List<ArrayNode> rings = new ArrayList<>();
+        prism.plan().forEachRing(ring -> rings.add(numbers(Arrays.stream(ring).map(Timeline::micrometre).toArray())));
+        out.putArray("rings").addAll(rings);
+        out.set("top", plane(prism.top()));
+        out.set("bottom", plane(prism.bottom()));
+        return out;
+    }
+
+    private static double micrometre(double v) {
+        return Math.rint(v * 1000) / 1000;
+    }
+
+    private static ArrayNode plane(Plane plane) {
+        return numbers(plane.depth(), plane.slopeX(), plane.slopeY());
+    }
+
+    private static ArrayNode numbers(double... values) {
+        ArrayNode out = JSON.arrayNode();
+        for (double v : values) {
+            out.add(v);
+        }
+        return out;
+    }
+}
