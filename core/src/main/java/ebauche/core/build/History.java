@@ -3,14 +3,31 @@ package ebauche.core.build;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;
+import ebauche.core.stock.WoodLeft;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** The wood before the first step and after each one, with what each step really did or will do. */
-public record History(Stock start, List<Step> steps) {
-    public History {
-        steps = List.copyOf(steps);
+public final class History {
+    /** Work on the whole body, not voids in it. */
+    private static final Set<String> WHOLE_BODY = Set.of("blank", "thickness", "outline", "sanding");
+
+    private final Stock start;
+    private final List<Step> steps;
+    private final Map<String, Set<String>> joins = new HashMap<>();
+    private final List<WoodLeft.Thin> thinnest;
+
+    public History(Build build, Stock start, List<Step> steps) {
+        this.start = start;
+        this.steps = List.copyOf(steps);
+        for (Step step : steps) {
+            joins.computeIfAbsent(step.operation().feature(), f -> new HashSet<>())
+                    .addAll(step.operation().joins());
+        }
+        this.thinnest = woodLeft(build).thinnest();
     }
 
     /**
@@ -21,6 +38,10 @@ public record History(Stock start, List<Step> steps) {
      */
     public record Step(Operation operation, List<Change> changes, boolean done, Stock after) {}
 
+    public List<Step> steps() {
+        return steps;
+    }
+
     public Stock before(int step) {
         return step == 0 ? start : steps.get(step - 1).after();
     }
@@ -29,20 +50,29 @@ public record History(Stock start, List<Step> steps) {
         return before(steps.size());
     }
 
-    /** Every change of the build. */
-    public List<Change> changes() {
-        return steps.stream().flatMap(s -> s.changes().stream()).toList();
+    /** What is left of the finished body between its voids, faces and edge, exactly, thinnest first. */
+    public List<WoodLeft.Thin> thinnest() {
+        return thinnest;
+    }
+
+    private WoodLeft woodLeft(Build build) {
+        FinishedFaces faces = build.faces();
+        WoodLeft left = new WoodLeft(
+                build.design().outline().region(), faces.frontFinished(), faces.backFinished(), this::joined);
+        for (Step step : steps) {
+            for (Change change : step.changes()) {
+                if (change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature())) {
+                    left.add(change.feature(), change.solid());
+                }
+            }
+        }
+        return left;
     }
 
     /** Whether two features are meant to break into each other. */
     public boolean joined(String one, String other) {
-        return one.equals(other) || joins(one).contains(other) || joins(other).contains(one);
-    }
-
-    private Set<String> joins(String feature) {
-        return steps.stream()
-                .filter(s -> s.operation().feature().equals(feature))
-                .flatMap(s -> s.operation().joins().stream())
-                .collect(Collectors.toSet());
+        return one.equals(other)
+                || joins.getOrDefault(one, Set.of()).contains(other)
+                || joins.getOrDefault(other, Set.of()).contains(one);
     }
 }

@@ -6,41 +6,18 @@ import ebauche.core.build.History;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.shop.Limits;
-import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /** Floors and walls of the finished body, from the exact voids, against the shop's limits. */
-public final class ThinWood {
-    /** Work on the whole body, not voids in it. */
-    private static final Set<String> WHOLE_BODY = Set.of("blank", "thickness", "outline", "sanding");
-
+final class ThinWood {
     private ThinWood() {}
-
-    /** What is left of the finished body between its voids, faces and edge, thinnest first. */
-    public static List<WoodLeft.Thin> thinnest(Build build, History history) {
-        WoodLeft left = new WoodLeft(
-                build.design().outline().region(),
-                build.faces().frontFinished(),
-                build.faces().backFinished(),
-                history::joined);
-        for (History.Step step : history.steps()) {
-            for (Change change : step.changes()) {
-                boolean isVoid = change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
-                if (isVoid) {
-                    left.add(change.feature(), change.solid());
-                }
-            }
-        }
-        return left.thinnest();
-    }
 
     static List<Finding> review(Build build, History history) {
         List<Finding> found = new ArrayList<>();
         Limits limits = build.shop().limits();
-        for (WoodLeft.Thin thin : thinnest(build, history)) {
+        for (WoodLeft.Thin thin : history.thinnest()) {
             boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
             double limit = floor ? limits.thinnestFloor() : limits.thinnestWall();
             if (thin.thickness() >= limit - 1e-9) {

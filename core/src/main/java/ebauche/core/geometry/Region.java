@@ -7,10 +7,12 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
-import org.locationtech.jts.operation.distance.DistanceOp;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 
 /**
  * An area on the plan: one or more polygons, perhaps with holes. A thin immutable wall around a JTS geometry, so that
@@ -24,9 +26,31 @@ public final class Region {
     private static final int QUARTER = 24;
 
     private final Geometry geometry;
+    /** Indexes for repeated questions, made on demand; a race makes one twice and harms nothing. */
+    private volatile PreparedGeometry prepared;
+
+    private volatile IndexedFacetDistance edges;
 
     private Region(Geometry geometry) {
         this.geometry = geometry;
+    }
+
+    private PreparedGeometry prepared() {
+        PreparedGeometry index = prepared;
+        if (index == null) {
+            index = PreparedGeometryFactory.prepare(geometry);
+            prepared = index;
+        }
+        return index;
+    }
+
+    private IndexedFacetDistance edges() {
+        IndexedFacetDistance index = edges;
+        if (index == null) {
+            index = new IndexedFacetDistance(geometry.getBoundary());
+            edges = index;
+        }
+        return index;
     }
 
     static Region of(Geometry geometry) {
@@ -145,11 +169,22 @@ public final class Region {
     }
 
     public Region intersection(Region other) {
-        return isEmpty() || other.isEmpty() || apart(other) ? EMPTY : areas(geometry.intersection(other.geometry));
+        if (isEmpty() || other.isEmpty() || apart(other)) {
+            return EMPTY;
+        }
+        if (prepared().covers(other.geometry)) {
+            return other;
+        }
+        return areas(geometry.intersection(other.geometry));
     }
 
+    /** Whether they surely share nothing; the larger one's index is asked. */
     private boolean apart(Region other) {
-        return !geometry.getEnvelopeInternal().intersects(other.geometry.getEnvelopeInternal());
+        if (!geometry.getEnvelopeInternal().intersects(other.geometry.getEnvelopeInternal())) {
+            return true;
+        }
+        boolean larger = geometry.getNumPoints() >= other.geometry.getNumPoints();
+        return larger ? !prepared().intersects(other.geometry) : !other.prepared().intersects(geometry);
     }
 
     /** Keeps polygons only: where two areas merely touch, JTS answers lines and points. */
@@ -164,35 +199,30 @@ public final class Region {
     }
 
     public boolean contains(Region other) {
-        return geometry.covers(other.geometry);
+        return prepared().covers(other.geometry);
     }
 
     public boolean contains(Point p) {
-        return geometry.covers(FACTORY.createPoint(new Coordinate(p.x(), p.y())));
+        return prepared().covers(FACTORY.createPoint(new Coordinate(p.x(), p.y())));
     }
 
     /** Whether the areas share more than an edge. */
     public boolean overlaps(Region other) {
-        return !isEmpty() && !other.isEmpty() && !apart(other) && intersection(other).area() > 1e-6;
+        return intersection(other).area() > 1e-6;
     }
 
-    /** Least distance between two regions, 0 where they touch or overlap, infinite if one is empty. */
-    public double distance(Region other) {
-        return isEmpty() || other.isEmpty() ? Double.POSITIVE_INFINITY : geometry.distance(other.geometry);
-    }
-
-    /** The closest pair of points, one on each region. */
+    /** The closest pair of points of two regions that do not overlap, one on the edge of each. */
     public Point[] nearest(Region other) {
-        return between(geometry, other.geometry);
+        return ends(edges().nearestPoints(other.geometry.getBoundary()));
     }
 
-    /** Least distance from this region to the edge of another that holds it, and the two points. */
+    /** The closest pair of points on this region's edge and on the edge of another that holds it. */
     public Point[] nearestToEdge(Region around) {
-        return between(geometry, around.geometry.getBoundary());
+        Coordinate[] found = around.edges().nearestPoints(geometry.getBoundary());
+        return ends(new Coordinate[] {found[1], found[0]});
     }
 
-    private static Point[] between(Geometry a, Geometry b) {
-        Coordinate[] ends = DistanceOp.nearestPoints(a, b);
+    private static Point[] ends(Coordinate[] ends) {
         return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
     }
 

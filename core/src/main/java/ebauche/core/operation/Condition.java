@@ -57,7 +57,7 @@ public sealed interface Condition {
         public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
             boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
-            if (!reaches || !solid.plan().overlaps(region)) {
+            if (!reaches) {
                 return false;
             }
             double taken = solid.plan().intersection(region).area() / region.area();
@@ -199,7 +199,6 @@ public sealed interface Condition {
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
-                && solid.plan().overlaps(region)
                 && solid.plan().intersection(region).area() > TOUCH_AREA;
     }
 }

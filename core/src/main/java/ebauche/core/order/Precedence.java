@@ -3,8 +3,10 @@ package ebauche.core.order;
 import ebauche.core.build.Finding;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +23,8 @@ public final class Precedence {
     private final List<Operation> operations;
     private final Map<String, Link> links = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
+    /** Answers already found; operations of one feature share their conditions. */
+    private final Map<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
 
     private Precedence(List<Operation> operations) {
         this.operations = operations;
@@ -98,9 +102,17 @@ public final class Precedence {
         }
     }
 
-    private static boolean spoils(Operation operation, Condition condition) {
-        return operation.spoils().contains(condition)
-                || operation.changes().stream().anyMatch(condition::spoiledBy);
+    private boolean spoils(Operation operation, Condition condition) {
+        if (operation.spoils().contains(condition)) {
+            return true;
+        }
+        Map<Change, Boolean> asked = spoiled.computeIfAbsent(condition, c -> new IdentityHashMap<>());
+        for (Change change : operation.changes()) {
+            if (asked.computeIfAbsent(change, condition::spoiledBy)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean joined(Operation a, Operation b) {

@@ -21,7 +21,6 @@ import java.util.Optional;
  * @param findings gravest first
  * @param steps in order, each with the wood after it
  * @param links the reasons for the order, those that follow from others left out
- * @param thinnest floors and walls of the finished body, thinnest first
  * @param reckonings the numbers a maker asks about
  */
 public record BuildPlan(
@@ -30,14 +29,12 @@ public record BuildPlan(
         List<PlanStep> steps,
         History history,
         List<Link> links,
-        List<WoodLeft.Thin> thinnest,
         List<Reckoning> reckonings) {
 
     public BuildPlan {
         findings = List.copyOf(findings);
         steps = List.copyOf(steps);
         links = List.copyOf(links);
-        thinnest = List.copyOf(thinnest);
         reckonings = List.copyOf(reckonings);
     }
 
@@ -66,6 +63,11 @@ public record BuildPlan(
      * @param timberGrams of rough timber in it, 0 before the blank is
      */
     public record Slip(int minutes, double timberGrams) {}
+
+    /** Floors and walls of the finished body, thinnest first. */
+    public List<WoodLeft.Thin> thinnest() {
+        return history.thinnest();
+    }
 
     /** Whether something stops the build. */
     public boolean stops() {

@@ -5,7 +5,6 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.History;
 import ebauche.core.build.Station;
-import ebauche.core.cavity.ThinWood;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
@@ -68,7 +67,6 @@ public final class Planner {
                 steps(sequence.operations(), done),
                 history,
                 sequence.telling(),
-                ThinWood.thinnest(build, history),
                 reckonings);
     }
 
@@ -94,7 +92,7 @@ public final class Planner {
             stock = stock.after(changes);
             steps.add(new History.Step(operation, changes, fact != null, stock));
         }
-        return new History(start, steps);
+        return new History(build, start, steps);
     }
 
     private Grid grid() {

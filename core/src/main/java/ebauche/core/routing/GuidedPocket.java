@@ -96,131 +96,141 @@ public record GuidedPocket(
     }
 
     public List<Operation> operations() {
-        List<Operation> steps = new ArrayList<>();
-        steps.add(fit());
-        boolean drilled = false;
-        if (depthFinished.value() > SHALLOW && forstner().isPresent()) {
-            Region core = plan.grown(-SKIN).opened(forstner().get().diameter());
-            drilled = !core.isEmpty();
-            if (drilled) {
-                steps.add(drillWaste(forstner().get(), core));
+        return new Steps().all();
+    }
+
+    /** The steps, which share the face round the cavity and its wall. */
+    private final class Steps {
+        private final Condition.Flat surround = Datum.surround(build, face, plan);
+        private final Condition.Wall wall = Datum.wall(build, noun, plan, top(), bottom());
+
+        List<Operation> all() {
+            List<Operation> steps = new ArrayList<>();
+            steps.add(fit());
+            boolean drilled = false;
+            if (depthFinished.value() > SHALLOW && forstner().isPresent()) {
+                Region core = plan.grown(-SKIN).opened(forstner().get().diameter());
+                drilled = !core.isEmpty();
+                if (drilled) {
+                    steps.add(drillWaste(forstner().get(), core));
+                }
             }
+            boolean light = depthFinished.value() > SHALLOW;
+            if (light) {
+                steps.add(rough(drilled));
+            }
+            steps.add(finish(light, drilled));
+            steps.add(takeOff());
+            return steps;
         }
-        boolean light = depthFinished.value() > SHALLOW;
-        if (light) {
-            steps.add(rough(drilled));
+
+        private Operation fit() {
+            return Operation.of(station, feature, "fit", "Fix the " + noun + " template on the " + face.word())
+                    .face(face)
+                    .set(new Setting.ByHand("clamps, " + build.shop().practice().holdDown().words()))
+                    .needs(located, surround)
+                    .gives(template())
+                    .joins(joins)
+                    .takes(10, 0, 0)
+                    .build();
         }
-        steps.add(finish(light, drilled));
-        steps.add(takeOff());
-        return steps;
-    }
 
-    private Operation fit() {
-        return Operation.of(station, feature, "fit", "Fix the " + noun + " template on the " + face.word())
-                .face(face)
-                .set(new Setting.ByHand("clamps, " + build.shop().practice().holdDown().words()))
-                .needs(located, Datum.surround(build, face, plan))
-                .gives(template())
-                .joins(joins)
-                .takes(10, 0, 0)
-                .build();
-    }
-
-    private Optional<Drill> forstner() {
-        double across = Math.min(plan.maxX() - plan.minX(), plan.maxY() - plan.minY());
-        return build.shop().crib().forstner(across - 2 * SKIN);
-    }
-
-    private Operation drillWaste(Drill drill, Region core) {
-        double shy = build.shop().practice().wasteShy() + drill.spur();
-        Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
-                .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
-                .length("the drill's spur", drill.spur())
-                .length("kept for the router", build.shop().practice().wasteShy())
-                .is(depthNow().value() - shy, "depth - spur - kept for the router");
-        return cutting("waste", "Drill out the waste of the " + noun)
-                .set(new Setting.Drilled(drill.name(), stop, "deep from the " + face.word()))
-                .cuts(removed(core, shy))
-                .needs(located, new Condition.Wood(core, top(), bottom()))
-                .gives(wasteOut())
-                .caution(Caution.DRILL, Caution.DUST)
-                .takes(minutes(core, stop.value()), 0, 0.004)
-                .build();
-    }
-
-    private Operation rough(boolean drilled) {
-        double keep = build.shop().practice().lastPass();
-        Reckoning depth = Reckoning.of("depth before the last pass", Quantity.LENGTH)
-                .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
-                .length("last pass", keep)
-                .is(depthNow().value() - keep, "depth - last pass");
-        return routing("rough", "Rout the " + noun + " to its last pass", depth, drilled)
-                .cuts(removed(plan, keep))
-                .gives(roughed())
-                .inspect(new Inspection(
-                        new Measurand.DepthOf(feature),
-                        depth,
-                        keep,
-                        build.shop().limits().depthTolerance(),
-                        "depth gauge from the " + face.word()))
-                .takes(minutes(plan, depthNow().value()), 0, 0.01)
-                .build();
-    }
-
-    private Operation finish(boolean light, boolean drilled) {
-        double tolerance = build.shop().limits().depthTolerance();
-        Operation.Builder step = routing("rout", "Rout the " + noun + " to depth", depthNow(), drilled && !light)
-                .cuts(removed(plan, 0))
-                .gives(cut())
-                .inspect(new Inspection(
-                        new Measurand.DepthOf(feature),
-                        depthNow(),
-                        tolerance,
-                        tolerance,
-                        "depth gauge from the " + face.word()))
-                .takes(8 + (light ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
-        if (light) {
-            step.needs(roughed());
+        private Optional<Drill> forstner() {
+            double across = Math.min(plan.maxX() - plan.minX(), plan.maxY() - plan.minY());
+            return build.shop().crib().forstner(across - 2 * SKIN);
         }
-        if (floorIsTop) {
-            step.caution(Caution.LAST_OF_FLOOR);
+
+        private Operation drillWaste(Drill drill, Region core) {
+            double shy = build.shop().practice().wasteShy() + drill.spur();
+            Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
+                    .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
+                    .length("the drill's spur", drill.spur())
+                    .length("kept for the router", build.shop().practice().wasteShy())
+                    .is(depthNow().value() - shy, "depth - spur - kept for the router");
+            return cutting("waste", "Drill out the waste of the " + noun)
+                    .set(new Setting.Drilled(drill.name(), stop, "deep from the " + face.word()))
+                    .cuts(removed(core, shy))
+                    .needs(located, new Condition.Wood(core, top(), bottom()))
+                    .gives(wasteOut())
+                    .caution(Caution.DRILL, Caution.DUST)
+                    .takes(minutes(core, stop.value()), 0, 0.004)
+                    .build();
         }
-        return step.build();
-    }
 
-    private Operation takeOff() {
-        return Operation.of(station, feature, "off", "Take the " + noun + " template off")
-                .face(face)
-                .set(new Setting.ByHand("nothing but patience"))
-                .needs(cut())
-                .spoils(template())
-                .joins(joins)
-                .takes(3, 0, 0)
-                .build();
-    }
-
-    private Operation.Builder routing(String step, String title, Reckoning depth, boolean afterWaste) {
-        String tool = build.shop()
-                .crib()
-                .patternBit(cornerRadius, depthFinished.value())
-                .map(Bit::name)
-                .orElse("a bit that the crib lacks");
-        Operation.Builder routed = cutting(step, title)
-                .set(new Setting.Routed(
-                        tool, noun + " template", Setting.Feed.CLOCKWISE, depth, "deep from the " + face.word()))
-                .needs(template(), Datum.wall(build, noun, plan, top(), bottom()))
-                .caution(Caution.ROUTER, Caution.DUST);
-        if (afterWaste) {
-            routed.needs(wasteOut());
+        private Operation rough(boolean drilled) {
+            double keep = build.shop().practice().lastPass();
+            Reckoning depth = Reckoning.of("depth before the last pass", Quantity.LENGTH)
+                    .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
+                    .length("last pass", keep)
+                    .is(depthNow().value() - keep, "depth - last pass");
+            return routing("rough", "Rout the " + noun + " to its last pass", depth, drilled)
+                    .cuts(removed(plan, keep))
+                    .gives(roughed())
+                    .inspect(new Inspection(
+                            new Measurand.DepthOf(feature),
+                            depth,
+                            keep,
+                            build.shop().limits().depthTolerance(),
+                            "depth gauge from the " + face.word()))
+                    .takes(minutes(plan, depthNow().value()), 0, 0.01)
+                    .build();
         }
-        return routed;
-    }
 
-    private Operation.Builder cutting(String step, String title) {
-        return Operation.of(station, feature, step, title)
-                .face(face)
-                .needs(Datum.surround(build, face, plan))
-                .joins(joins);
+        private Operation finish(boolean light, boolean drilled) {
+            double tolerance = build.shop().limits().depthTolerance();
+            Operation.Builder step = routing("rout", "Rout the " + noun + " to depth", depthNow(), drilled && !light)
+                    .cuts(removed(plan, 0))
+                    .gives(cut())
+                    .inspect(new Inspection(
+                            new Measurand.DepthOf(feature),
+                            depthNow(),
+                            tolerance,
+                            tolerance,
+                            "depth gauge from the " + face.word()))
+                    .takes(8 + (light ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
+            if (light) {
+                step.needs(roughed());
+            }
+            if (floorIsTop) {
+                step.caution(Caution.LAST_OF_FLOOR);
+            }
+            return step.build();
+        }
+
+        private Operation takeOff() {
+            return Operation.of(station, feature, "off", "Take the " + noun + " template off")
+                    .face(face)
+                    .set(new Setting.ByHand("nothing but patience"))
+                    .needs(cut())
+                    .spoils(template())
+                    .joins(joins)
+                    .takes(3, 0, 0)
+                    .build();
+        }
+
+        private Operation.Builder routing(String step, String title, Reckoning depth, boolean afterWaste) {
+            String tool = build.shop()
+                    .crib()
+                    .patternBit(cornerRadius, depthFinished.value())
+                    .map(Bit::name)
+                    .orElse("a bit that the crib lacks");
+            Operation.Builder routed = cutting(step, title)
+                    .set(new Setting.Routed(
+                            tool, noun + " template", Setting.Feed.CLOCKWISE, depth, "deep from the " + face.word()))
+                    .needs(template(), wall)
+                    .caution(Caution.ROUTER, Caution.DUST);
+            if (afterWaste) {
+                routed.needs(wasteOut());
+            }
+            return routed;
+        }
+
+        private Operation.Builder cutting(String step, String title) {
+            return Operation.of(station, feature, step, title)
+                    .face(face)
+                    .needs(surround)
+                    .joins(joins);
+        }
     }
 
     /** Depth from the face as it is now: the wanted depth plus what is still to be sanded off. */

@@ -37,12 +37,13 @@ public final class SandingStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
+        Condition[] settled = settled(build);
         return List.of(
-                face(build, Face.FRONT, FinishedFaces.FINISH_FRONT, "Sand the front, 120 to 320"),
-                face(build, Face.BACK, FinishedFaces.FINISH_BACK, "Sand the back, 120 to 320"),
+                face(build, Face.FRONT, settled, FinishedFaces.FINISH_FRONT, "Sand the front, 120 to 320"),
+                face(build, Face.BACK, settled, FinishedFaces.FINISH_BACK, "Sand the back, 120 to 320"),
                 Operation.of("sanding", FEATURE, "edge", "Sand the edge, 120 to 320")
                         .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
-                        .needs(settled(build))
+                        .needs(settled)
                         .caution(Caution.DUST)
                         .takes(50, 0, 0.002)
                         .build());
@@ -58,7 +59,7 @@ public final class SandingStation implements Station {
         };
     }
 
-    private static Operation face(Build build, Face face, String key, String title) {
+    private static Operation face(Build build, Face face, Condition[] settled, String key, String title) {
         Region body = build.design().outline().region();
         FinishedFaces faces = build.faces();
         double off = face == Face.FRONT
@@ -76,7 +77,7 @@ public final class SandingStation implements Station {
                 .set(new Setting.Sanded("long flat block, paper 120, 220, 320", amount))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))
                 .needs(Datum.centreLine(face))
-                .needs(settled(build))
+                .needs(settled)
                 .inspect(new Inspection(
                         new Measurand.SandedOff(face), amount, off, off / 2, "calliper against the last thickness"))
                 .caution(Caution.DUST)

@@ -145,8 +145,8 @@ public final class WoodLeft {
             out.add(least(above, below.feature, bottom(above.solid), top(below.solid), shared));
         } else if (overlap > TOUCH) {
             Point[] ends = one.inside.nearest(other.inside);
-            double wall = one.inside.distance(other.inside);
-            out.add(new Thin(Kind.WALL, one.feature, other.feature, wall, ends[0].towards(ends[1], 0.5)));
+            Point between = ends[0].towards(ends[1], 0.5);
+            out.add(new Thin(Kind.WALL, one.feature, other.feature, ends[0].distance(ends[1]), between));
         }
     }
 
