@@ -53,9 +53,26 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         if (bytes.length > MOST_BYTES) {
             throw new BuildFileException("", "the file has " + bytes.length + " bytes; at most " + MOST_BYTES + " are read");
         }
-        JsonNode tree = tree(bytes);
-        Spot root = Spot.root(tree);
-        return root.asObject(BuildFile::file);
+        return of(tree(bytes));
+    }
+
+    /** Reads a build file that is parsed already. */
+    public static BuildFile of(JsonNode tree) {
+        return Spot.root(tree).asObject(BuildFile::file);
+    }
+
+    /** The same file with nothing done yet: what a revision of the design keeps. */
+    public ObjectNode withoutRecord() {
+        ObjectNode root = header();
+        root.set("design", design);
+        if (!shop.isEmpty()) {
+            root.set("shop", shop);
+        }
+        return root;
+    }
+
+    private static ObjectNode header() {
+        return MAPPER.createObjectNode().put("format", FORMAT).put("version", VERSION);
     }
 
     private static BuildFile file(Spot root) {
@@ -108,29 +125,18 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         return first.length() > 160 ? first.substring(0, 157) + "..." : first;
     }
 
-    /** Reads a design alone, as revisions are stored. */
-    public static BodyDesign design(ObjectNode design) {
-        return Spot.root(MAPPER.createObjectNode().set("design", design)).object("design", DesignReader::read);
-    }
-
-    /** Reads a shop alone. */
-    public static Shop shop(ObjectNode shop) {
-        return Spot.root(MAPPER.createObjectNode().set("shop", shop)).object("shop", ShopReader::read);
-    }
-
     /** Reads one entry of the record. */
     public static AsBuilt.Entry entry(ObjectNode entry) {
         return Timeline.read(Spot.root(entry));
     }
 
-    /** Writes a build file. */
-    public static byte[] write(ObjectNode design, ObjectNode shop, AsBuilt asBuilt) {
-        ObjectNode root = MAPPER.createObjectNode();
-        root.put("format", FORMAT).put("version", VERSION);
-        root.set("design", design);
-        if (!shop.isEmpty()) {
-            root.set("shop", shop);
-        }
+    /**
+     * Writes a build file.
+     *
+     * @param withoutRecord a file as {@link #withoutRecord} gives it
+     */
+    public static byte[] write(ObjectNode withoutRecord, AsBuilt asBuilt) {
+        ObjectNode root = withoutRecord.deepCopy();
         if (!asBuilt.timeline().isEmpty()) {
             var timeline = root.putObject("asBuilt").putArray("timeline");
             asBuilt.timeline().forEach(e -> timeline.add(Timeline.write(e)));

@@ -55,13 +55,18 @@ public final class History {
         return thinnest;
     }
 
+    /** Whether a change cuts a void into the body rather than working it as a whole. */
+    public static boolean isVoid(Change change) {
+        return change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
+    }
+
     private WoodLeft woodLeft(Build build) {
         FinishedFaces faces = build.faces();
         WoodLeft left = new WoodLeft(
                 build.design().outline().region(), faces.frontFinished(), faces.backFinished(), this::joined);
         for (Step step : steps) {
             for (Change change : step.changes()) {
-                if (change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature())) {
+                if (isVoid(change)) {
                     left.add(change.feature(), change.solid());
                 }
             }

@@ -41,6 +41,11 @@ public record BodyDesign(
                 "outline",
                 "the body is larger than 600 x 1200 mm. Is the path's unit right?");
         Refusal.unless(
+                Math.abs(outline.region().centroid().x()) <= 300
+                        && Math.abs(outline.region().centroid().y()) <= 1200,
+                "outline",
+                "the body lies far from its saddle line. x is 0 on the centre line, y is 0 at the saddles");
+        Refusal.unless(
                 strings.spread() / 2 < neck.fingerboardRadius(),
                 "strings",
                 "the strings' spread is wider than the fingerboard's radius allows; check both");

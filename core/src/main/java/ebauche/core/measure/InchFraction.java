@@ -19,9 +19,14 @@ public record InchFraction(boolean negative, int whole, int top, int bottom, dou
         return ofSteps(Math.round(millimetres / STEP), millimetres);
     }
 
-    /** The 64th at or below, as a setting that leaves wood is given. */
-    public static InchFraction atMost(double millimetres) {
-        return ofSteps((long) Math.floor(millimetres / STEP + ON_THE_LINE), millimetres);
+    /** The nearest 64th, or the one at or below, or at or above. */
+    public static InchFraction rounded(double millimetres, Rounding rounding) {
+        double steps = millimetres / STEP;
+        return switch (rounding) {
+            case LESS -> ofSteps((long) Math.floor(steps + ON_THE_LINE), millimetres);
+            case NEAREST -> nearest(millimetres);
+            case MORE -> ofSteps((long) Math.ceil(steps - ON_THE_LINE), millimetres);
+        };
     }
 
     private static InchFraction ofSteps(long steps, double millimetres) {

@@ -1,6 +1,7 @@
 package ebauche.core.operation;
 
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Rounding;
 import java.util.Optional;
 
 /** What is set up for an operation: the tool, and the one figure that matters. */
@@ -23,6 +24,11 @@ public sealed interface Setting {
 
     default Feed feed() {
         return Feed.NONE;
+    }
+
+    /** Which way the figure is rounded on a gauge so that wood is left: less depth, more thickness, more allowance. */
+    default Rounding rounding() {
+        return Rounding.LESS;
     }
 
     /** A router against a guide. */
@@ -52,6 +58,11 @@ public sealed interface Setting {
         public String figureSays() {
             return "outside the line";
         }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
+        }
     }
 
     /** A blank brought flat or to thickness. */
@@ -59,6 +70,11 @@ public sealed interface Setting {
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(thickness);
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
         }
     }
 

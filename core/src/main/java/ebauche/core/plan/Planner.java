@@ -25,7 +25,7 @@ import java.util.Map;
  * is planned from the wood as it is.
  */
 public final class Planner {
-    /** Pitch of the stock's grid, mm. */
+    /** Pitch of the stock's grid, mm; doubled as often as a blank far off its body would need too many cells. */
     public static final double PITCH = 0.5;
 
     /** Room round the blank in the grid, mm. */
@@ -99,12 +99,15 @@ public final class Planner {
         BodyDesign design = build.design();
         Region blank = design.blank().plan();
         Region body = design.outline().region();
-        return Grid.covering(
-                Math.min(blank.minX(), body.minX()) - MARGIN,
-                Math.max(blank.maxX(), body.maxX()) + MARGIN,
-                Math.min(blank.minY(), body.minY()) - MARGIN,
-                Math.max(blank.maxY(), body.maxY()) + MARGIN,
-                PITCH);
+        double left = Math.min(blank.minX(), body.minX()) - MARGIN;
+        double right = Math.max(blank.maxX(), body.maxX()) + MARGIN;
+        double low = Math.min(blank.minY(), body.minY()) - MARGIN;
+        double high = Math.max(blank.maxY(), body.maxY()) + MARGIN;
+        double pitch = PITCH;
+        while ((right - left + pitch) * (high - low + pitch) > Grid.MOST_CELLS * pitch * pitch) {
+            pitch *= 2;
+        }
+        return Grid.covering(left, right, low, high, pitch);
     }
 
     private List<BuildPlan.PlanStep> steps(List<Operation> ordered, Map<String, AsBuilt.Done> done) {

@@ -1,0 +1,120 @@
+package ebauche.app.account;
+
+import ebauche.app.EbaucheProperties;
+import ebauche.core.measure.LengthUnit;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Signing in, opening a shop, and the maker's unit. */
+@Controller
+class AccountController {
+    private static final int SHORTEST_PASSWORD = 10;
+    /** What the password hash reads; a longer one would be cut off silently. */
+    private static final int LONGEST_PASSWORD = 72;
+
+    private final MakerStore makers;
+    private final PasswordEncoder passwords;
+    private final EbaucheProperties properties;
+    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
+
+    AccountController(MakerStore makers, PasswordEncoder passwords, EbaucheProperties properties) {
+        this.makers = makers;
+        this.passwords = passwords;
+        this.properties = properties;
+    }
+
+    @GetMapping("/sign-in")
+    String signIn(Model model) {
+        model.addAttribute("demo", properties.demo());
+        return "account/sign-in";
+    }
+
+    @PostMapping("/new-shop")
+    String newShop(
+            @RequestParam String shop,
+            @RequestParam String name,
+            @RequestParam String password,
+            @RequestParam LengthUnit unit,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        String trouble = trouble(shop.strip(), name.strip(), password);
+        Optional<Maker> maker = Optional.empty();
+        if (trouble == null) {
+            try {
+                maker = makers.open(shop.strip(), name.strip(), passwords.encode(password), unit);
+            } catch (MakerStore.NameTaken taken) {
+                maker = Optional.empty();
+            }
+            trouble = "“" + name.strip() + "” already signs in here. Take another name.";
+        }
+        if (maker.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("trouble", trouble);
+            model.addAttribute("shop", shop);
+            model.addAttribute("name", name);
+            return signIn(model);
+        }
+        signIn(maker.get(), request, response);
+        return "redirect:/";
+    }
+
+    private static String trouble(String shop, String name, String password) {
+        if (shop.isEmpty() || shop.length() > 80) {
+            return "Give the shop a name of up to 80 letters.";
+        }
+        if (name.isEmpty() || name.length() > 60 || name.equalsIgnoreCase(Maker.DEMO)) {
+            return "Give a name of up to 60 letters to sign in with; “demo” is the demo's.";
+        }
+        if (password.length() < SHORTEST_PASSWORD || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+            return "Take a password of " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters.";
+        }
+        return null;
+    }
+
+    private void signIn(Maker maker, HttpServletRequest request, HttpServletResponse response) {
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(maker, null, maker.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        sessions.saveContext(context, request, response);
+    }
+
+    @PostMapping("/unit")
+    String unit(
+            @AuthenticationPrincipal Maker maker,
+            @RequestParam LengthUnit unit,
+            @RequestHeader(value = "Referer", required = false) String from) {
+        makers.setUnit(maker, unit);
+        return "redirect:" + pathOf(from);
+    }
+
+    /** Back to the page it was pressed on, and never to another site. */
+    private static String pathOf(String referer) {
+        try {
+            java.net.URI from = java.net.URI.create(referer == null ? "/" : referer);
+            String path = from.getRawPath() == null || !from.getRawPath().startsWith("/") || from.getRawPath().startsWith("//")
+                    ? "/"
+                    : from.getRawPath();
+            return from.getRawQuery() == null ? path : path + "?" + from.getRawQuery();
+        } catch (IllegalArgumentException e) {
+            return "/";
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package ebauche.app.account;
+
+import ebauche.app.EbaucheProperties;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may see what: sign-in and the shipped files are open, all else belongs to a signed-in maker's shop. */
+@Configuration
+class SecuritySetup {
+    /** Everything ships with the app; no inline script or style runs. */
+    private static final String CONTENT = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+            + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SignInThrottle throttle) throws Exception {
+        return http.authorizeHttpRequests(r -> r.requestMatchers(
+                                "/sign-in", "/new-shop", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/error", "/favicon.ico")
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .csrf(Customizer.withDefaults())
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                        .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
+                .build();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    UserDetailsService makers(MakerStore store, EbaucheProperties properties) {
+        return name -> store.find(name)
+                .filter(m -> properties.demo() || !m.name().equals(Maker.DEMO))
+                .orElseThrow(() -> new UsernameNotFoundException(name));
+    }
+}

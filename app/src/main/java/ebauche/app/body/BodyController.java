@@ -1,0 +1,91 @@
+package ebauche.app.body;
+
+import ebauche.app.account.Maker;
+import ebauche.app.drawing.BoardDrawing;
+import ebauche.app.drawing.RuleDrawing;
+import ebauche.app.drawing.SectionLines;
+import ebauche.app.web.Figures;
+import ebauche.core.geometry.Face;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.BuildPlan.PlanStep;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** One body: the rule, the drawing, the card of the step in hand, what is wrong. */
+@Controller
+class BodyController {
+    private final Bodies bodies;
+
+    BodyController(Bodies bodies) {
+        this.bodies = bodies;
+    }
+
+    /** What a maker looks at: a step, a face, two section lines; whatever is left out is chosen sensibly. */
+    record Look(String step, Face face, Double x, Double y) {}
+
+    @GetMapping("/bodies/{id}")
+    String body(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            Look look,
+            @ModelAttribute("fig") Figures fig,
+            @RequestHeader(value = "HX-Request", required = false) String htmx,
+            @RequestHeader(value = "HX-Target", required = false) String target,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        show(current, look, fig, model);
+        if (htmx == null) {
+            return "body/body";
+        }
+        return "board".equals(target) ? "body/work :: board" : "body/work :: work";
+    }
+
+    private static void show(Bodies.Current current, Look look, Figures fig, Model model) {
+        BuildPlan plan = current.plan();
+        int chosen = chosen(plan, look.step());
+        PlanStep step = plan.steps().get(chosen);
+        Face face = look.face() == null ? step.operation().face() : look.face();
+        SectionLines lines = SectionLines.within(plan, look.x(), look.y());
+        String here = "/bodies/" + current.body().publicId();
+        model.addAttribute("current", current);
+        model.addAttribute("plan", plan);
+        model.addAttribute("step", step);
+        model.addAttribute("chosen", chosen);
+        model.addAttribute("face", face);
+        model.addAttribute("lines", lines);
+        model.addAttribute("here", here);
+        model.addAttribute("balance", plan.history().finished().balance());
+        model.addAttribute("rule", RuleDrawing.of(plan, fig, chosen, op -> at(here, op.key(), null, look)));
+        model.addAttribute("board", BoardDrawing.of(plan, fig, chosen, face, lines));
+        model.addAttribute("flip", at(here, step.operation().key(), face.other(), look));
+        model.addAttribute("earlier", neighbour(plan, here, chosen - 1, look));
+        model.addAttribute("later", neighbour(plan, here, chosen + 1, look));
+    }
+
+    /** The step asked for, else the next one to do, else the last. */
+    private static int chosen(BuildPlan plan, String key) {
+        Optional<PlanStep> asked = key == null ? Optional.empty() : plan.step(key);
+        return asked.or(plan::next).map(plan::indexOf).orElse(plan.steps().size() - 1);
+    }
+
+    private static String neighbour(BuildPlan plan, String here, int index, Look look) {
+        boolean there = index >= 0 && index < plan.steps().size();
+        return there ? at(here, plan.steps().get(index).operation().key(), null, look) : null;
+    }
+
+    private static String at(String here, String step, Face face, Look look) {
+        UriComponentsBuilder uri = UriComponentsBuilder.fromPath(here).queryParam("step", step);
+        Optional.ofNullable(face).ifPresent(f -> uri.queryParam("face", f));
+        Optional.ofNullable(look.x()).ifPresent(x -> uri.queryParam("x", x));
+        Optional.ofNullable(look.y()).ifPresent(y -> uri.queryParam("y", y));
+        return uri.build().toUriString();
+    }
+}

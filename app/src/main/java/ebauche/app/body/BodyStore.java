@@ -1,0 +1,232 @@
+package ebauche.app.body;
+
+import ebauche.app.web.NotHere;
+import ebauche.core.build.AsBuilt;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.Timeline;
+import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Bodies, the revisions of their designs and the record of what was done and measured. Revisions and entries are only
+ * ever added; the database grants no more. A method that returns has committed, and the database flushes each commit.
+ */
+@Repository
+public class BodyStore {
+    private static final char[] LETTERS = "abcdefghijkmnpqrstuvwxyz23456789".toCharArray();
+
+    private final JdbcClient sql;
+    private final SecureRandom random = new SecureRandom();
+
+    public BodyStore(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    public List<Body> all(long shop) {
+        return sql.sql("select shop, id, public_id, number from body where shop = :shop order by number desc")
+                .param("shop", shop)
+                .query(Body.class)
+                .list();
+    }
+
+    /**
+     * The body at an address of this shop.
+     *
+     * @throws NotHere if there is none, another shop's included
+     */
+    public Body find(long shop, String publicId) {
+        return sql.sql("select shop, id, public_id, number from body where shop = :shop and public_id = :id")
+                .param("shop", shop)
+                .param("id", publicId)
+                .query(Body.class)
+                .optional()
+                .orElseThrow(NotHere::new);
+    }
+
+    /** Takes a new body on with its first revision and what its file says was done. */
+    @Transactional
+    public Body add(long shop, ObjectNode file, AsBuilt record, String by) {
+        // The shop's row is the queue for its numbers.
+        sql.sql("select id from shop where id = :shop for update").param("shop", shop).query(Long.class).single();
+        int number = sql.sql("select coalesce(max(number), 0) + 1 from body where shop = :shop")
+                .param("shop", shop)
+                .query(Integer.class)
+                .single();
+        String publicId = publicId();
+        GeneratedKeyHolder key = new GeneratedKeyHolder();
+        sql.sql("insert into body (shop, public_id, number) values (:shop, :publicId, :number)")
+                .param("shop", shop)
+                .param("publicId", publicId)
+                .param("number", number)
+                .update(key, "id");
+        Body body = new Body(shop, key.getKey().longValue(), publicId, number);
+        insert(body, 1, 0, file, by);
+        record.timeline().forEach(e -> insert(body, body.publicId() + "/" + e.id(), e));
+        return body;
+    }
+
+    private String publicId() {
+        StringBuilder id = new StringBuilder();
+        random.ints(16, 0, LETTERS.length).forEach(i -> id.append(LETTERS[i]));
+        return id.toString();
+    }
+
+    /** The newest revision. */
+    public Revision head(Body body) {
+        return sql.sql("""
+                select number, based_on, file, made_by, made_at from revision
+                where shop = :shop and body = :body order by number desc limit 1
+                """)
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .query(BodyStore::revision)
+                .single();
+    }
+
+    public Optional<Revision> revision(Body body, int number) {
+        return sql.sql("""
+                select number, based_on, file, made_by, made_at from revision
+                where shop = :shop and body = :body and number = :number
+                """)
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .param("number", number)
+                .query(BodyStore::revision)
+                .optional();
+    }
+
+    private static Revision revision(ResultSet row, int n) throws SQLException {
+        ObjectNode file = (ObjectNode) BuildFile.tree(row.getString("file").getBytes(StandardCharsets.UTF_8));
+        return new Revision(
+                row.getInt("number"), row.getInt("based_on"), file, row.getString("made_by"),
+                row.getTimestamp("made_at").toInstant().toString());
+    }
+
+    /**
+     * Saves the next revision.
+     *
+     * @param basedOn the revision that was edited
+     * @throws StaleRevision if it is no longer the newest; nothing is saved
+     */
+    public int save(Body body, int basedOn, ObjectNode file, String by) {
+        if (head(body).number() != basedOn) {
+            throw new StaleRevision();
+        }
+        try {
+            insert(body, basedOn + 1, basedOn, file, by);
+        } catch (DuplicateKeyException sameMoment) {
+            throw new StaleRevision();
+        }
+        return basedOn + 1;
+    }
+
+    private void insert(Body body, int number, int basedOn, ObjectNode file, String by) {
+        sql.sql("""
+                insert into revision (shop, body, number, based_on, file, made_by)
+                values (:shop, :body, :number, nullif(:basedOn, 0), :file, :by)
+                """)
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .param("number", number)
+                .param("basedOn", basedOn)
+                .param("file", file.toString())
+                .param("by", by)
+                .update();
+    }
+
+    /** Everything done and measured on a body, in order. */
+    public AsBuilt record(Body body) {
+        return new AsBuilt(sql.sql("select entry from entry where shop = :shop and body = :body order by id")
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .query(String.class)
+                .list()
+                .stream()
+                .map(BodyStore::entry)
+                .toList());
+    }
+
+    private static AsBuilt.Entry entry(String json) {
+        return BuildFile.entry((ObjectNode) BuildFile.tree(json.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    /** How many entries a body's record has; it only ever grows, so the number names its state. */
+    public int recordLength(Body body) {
+        return sql.sql("select count(*) from entry where shop = :shop and body = :body")
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .query(Integer.class)
+                .single();
+    }
+
+    /**
+     * Adds an entry; an entry whose id the shop already has is not added again.
+     *
+     * @return the entry that stands under that id: this one, or the first
+     */
+    public AsBuilt.Entry log(Body body, AsBuilt.Entry entry) {
+        Optional<AsBuilt.Entry> first = standing(body, entry.id());
+        if (first.isPresent()) {
+            return first.get();
+        }
+        try {
+            insert(body, entry.id(), entry);
+            return entry;
+        } catch (DuplicateKeyException sameMoment) {
+            return standing(body, entry.id()).orElseThrow(() -> sameMoment);
+        }
+    }
+
+    /** The entry that has this id in the shop, or came with the body's file under it. */
+    private Optional<AsBuilt.Entry> standing(Body body, String id) {
+        return sql.sql("""
+                select entry from entry
+                where shop = :shop and client_id in (:id, concat(:imported, '/', :id)) limit 1
+                """)
+                .param("shop", body.shop())
+                .param("id", id)
+                .param("imported", body.publicId())
+                .query(String.class)
+                .optional()
+                .map(BodyStore::entry);
+    }
+
+    private void insert(Body body, String clientId, AsBuilt.Entry entry) {
+        sql.sql("insert into entry (shop, body, client_id, entry) values (:shop, :body, :client, :entry)")
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .param("client", clientId)
+                .param("entry", Timeline.write(entry).toString())
+                .update();
+    }
+
+    /** One line of the shop's log. */
+    public record Logged(long id, Body body, AsBuilt.Entry entry, String at) {}
+
+    /** The shop's newest entries, of every body, newest first. */
+    public List<Logged> newest(long shop, int most) {
+        return sql.sql("""
+                select e.id, e.entry, e.logged_at, b.id as body, b.public_id, b.number
+                from entry e join body b on b.shop = e.shop and b.id = e.body
+                where e.shop = :shop order by e.id desc limit :most
+                """)
+                .param("shop", shop)
+                .param("most", most)
+                .query((row, n) -> new Logged(
+                        row.getLong("id"),
+                        new Body(shop, row.getLong("body"), row.getString("public_id"), row.getInt("number")),
+                        entry(row.getString("entry")),
+                        row.getTimestamp("logged_at").toInstant().toString()))
+                .list();
+    }
+}

@@ -1,0 +1,35 @@
+package ebauche.app.drawing;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.plan.BuildPlan;
+
+/** A small plan of a body as far as it has come, for the shop floor. */
+public final class BodyThumbnail {
+    private static final double WIDTH = 300;
+    private static final double HEIGHT = 200;
+    private static final double MARGIN = 10;
+
+    private BodyThumbnail() {}
+
+    public static String of(BuildPlan plan) {
+        Region body = plan.build().design().outline().region();
+        double scale = Math.min(
+                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()), (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
+        Frame frame = new Frame(
+                scale,
+                WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale,
+                HEIGHT / 2 - (body.maxX() + body.minX()) / 2 * scale,
+                Face.FRONT);
+        int next = plan.next().map(plan::indexOf).orElse(plan.steps().size());
+        String name = plan.build().design().name();
+        Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", name + " from the front, as far as it has come");
+        svg.path("body-wood", frame.path(body));
+        for (Voids.Void v : Voids.of(plan, next, Face.FRONT)) {
+            boolean cut = v.when() == Voids.When.BEFORE;
+            svg.path(cut ? "void-cut" : "void-later", frame.path(v.solid().plan().intersection(body)));
+        }
+        svg.line("centre", frame.x(body.minY()) - 6, frame.y(0), frame.x(body.maxY()) + 6, frame.y(0));
+        return svg.done();
+    }
+}

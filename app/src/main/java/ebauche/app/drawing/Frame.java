@@ -1,0 +1,45 @@
+package ebauche.app.drawing;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+
+/**
+ * From the body's frame to a drawing: the body lies on its back or its front with the neck to the right, as on a bench.
+ * Turning it over mirrors it about the centre line, as in the hand.
+ *
+ * @param scale units of the drawing per mm
+ * @param left x in the drawing of the body's y = 0
+ * @param middle y in the drawing of the centre line
+ * @param up the face that is seen
+ */
+record Frame(double scale, double left, double middle, Face up) {
+    /** Along the body (its y) to the drawing's x. */
+    double x(double bodyY) {
+        return left + bodyY * scale;
+    }
+
+    /** Across the body (its x) to the drawing's y. */
+    double y(double bodyX) {
+        return middle + (up == Face.FRONT ? bodyX : -bodyX) * scale;
+    }
+
+    String path(Region region) {
+        StringBuilder data = new StringBuilder();
+        region.forEachRing(ring -> {
+            for (int i = 0; i < ring.length - 2; i += 2) {
+                data.append(i == 0 ? 'M' : 'L').append(Svg.n(x(ring[i + 1]))).append(' ').append(Svg.n(y(ring[i])));
+            }
+            data.append('Z');
+        });
+        return data.toString();
+    }
+
+    double x(Point p) {
+        return x(p.y());
+    }
+
+    double y(Point p) {
+        return y(p.x());
+    }
+}

@@ -1,0 +1,57 @@
+package ebauche.app.drawing;
+
+import ebauche.core.stock.Grid;
+import ebauche.core.stock.Stock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** The wood under one straight line across the grid, as runs of cells with the same solid intervals. */
+final class Section {
+    /**
+     * Neighbouring cells that hold the same wood.
+     *
+     * @param from along the line, mm
+     * @param to along the line, mm
+     * @param solid top, bottom, top, bottom... depths front to back
+     */
+    record Run(double from, double to, double[] solid) {}
+
+    private Section() {}
+
+    /** Along the body, at one x. */
+    static List<Run> lengthwise(Stock stock, double x) {
+        Grid grid = stock.grid();
+        int column = grid.columnAt(x);
+        double[][] cells = new double[grid.rows()][];
+        for (int row = 0; row < cells.length; row++) {
+            cells[row] = stock.intervals(column, row);
+        }
+        return runs(cells, grid.y(0) - grid.pitch() / 2, grid.pitch());
+    }
+
+    /** Across the body, at one y. */
+    static List<Run> across(Stock stock, double y) {
+        Grid grid = stock.grid();
+        int row = grid.rowAt(y);
+        double[][] cells = new double[grid.columns()][];
+        for (int column = 0; column < cells.length; column++) {
+            cells[column] = stock.intervals(column, row);
+        }
+        return runs(cells, grid.x(0) - grid.pitch() / 2, grid.pitch());
+    }
+
+    private static List<Run> runs(double[][] cells, double start, double pitch) {
+        List<Run> runs = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= cells.length; i++) {
+            if (i == cells.length || !Arrays.equals(cells[i], cells[from])) {
+                if (cells[from].length > 0) {
+                    runs.add(new Run(start + from * pitch, start + i * pitch, cells[from]));
+                }
+                from = i;
+            }
+        }
+        return runs;
+    }
+}

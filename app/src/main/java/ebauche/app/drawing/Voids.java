@@ -1,0 +1,63 @@
+package ebauche.app.drawing;
+
+import ebauche.core.build.FinishedFaces;
+import ebauche.core.build.History;
+import ebauche.core.geometry.Face;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The cavities and holes of a plan as a drawing needs them: cut already at a step, being cut there, or still to come. */
+final class Voids {
+    enum When {
+        BEFORE,
+        NOW,
+        LATER
+    }
+
+    /**
+     * One void.
+     *
+     * @param depthFromUp how deep it reaches from the face that is up, as that face will be
+     * @param opensUp whether it is open on the face that is up
+     */
+    record Void(String feature, Solid solid, When when, boolean opensUp, boolean through, double depthFromUp) {}
+
+    private Voids() {}
+
+    /** The last cut of every feature and place, so that waste and rough passes do not lie over the finished cavity. */
+    static List<Void> of(BuildPlan plan, int step, Face up) {
+        FinishedFaces faces = plan.build().faces();
+        Map<String, Void> last = new LinkedHashMap<>();
+        List<History.Step> steps = plan.history().steps();
+        for (int i = 0; i < steps.size(); i++) {
+            int part = 0;
+            for (Change change : steps.get(i).changes()) {
+                if (History.isVoid(change)) {
+                    When when = i < step ? When.BEFORE : i == step ? When.NOW : When.LATER;
+                    String key = change.feature() + "/" + part++;
+                    Void now = one(change, when, faces, up);
+                    if (when != When.LATER || !last.containsKey(key) || last.get(key).when() == When.LATER) {
+                        last.put(key, now);
+                    }
+                }
+            }
+        }
+        return new ArrayList<>(last.values());
+    }
+
+    private static Void one(Change change, When when, FinishedFaces faces, Face up) {
+        Solid solid = change.solid();
+        boolean front = solid.shallowest() <= faces.frontFinished() + 0.01;
+        boolean back = solid.deepest() >= faces.backFinished() - 0.01;
+        boolean opensUp = up == Face.FRONT ? front : back;
+        double depth = up == Face.FRONT
+                ? solid.deepest() - faces.frontFinished()
+                : faces.backFinished() - solid.shallowest();
+        return new Void(change.feature(), solid, when, opensUp, front && back, depth);
+    }
+}

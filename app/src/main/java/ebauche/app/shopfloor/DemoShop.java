@@ -1,0 +1,53 @@
+package ebauche.app.shopfloor;
+
+import ebauche.app.EbaucheProperties;
+import ebauche.app.account.Maker;
+import ebauche.app.account.MakerStore;
+import ebauche.app.body.BodyStore;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Loads the demo shop once, whole or not at all; what is there is never overwritten. */
+@Component
+class DemoShop implements ApplicationRunner {
+    private final EbaucheProperties properties;
+    private final MakerStore makers;
+    private final BodyStore bodies;
+    private final PasswordEncoder passwords;
+    private final TransactionTemplate transaction;
+
+    DemoShop(
+            EbaucheProperties properties,
+            MakerStore makers,
+            BodyStore bodies,
+            PasswordEncoder passwords,
+            TransactionTemplate transaction) {
+        this.properties = properties;
+        this.makers = makers;
+        this.bodies = bodies;
+        this.passwords = passwords;
+        this.transaction = transaction;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) {
+        if (properties.demo() && makers.find(Maker.DEMO).isEmpty()) {
+            transaction.executeWithoutResult(t -> load());
+        }
+    }
+
+    private void load() {
+        Maker demo = makers.open("Low Barn Bodies", Maker.DEMO, passwords.encode(Maker.DEMO), LengthUnit.MILLIMETRE)
+                .orElseThrow();
+        for (String name : DemoBodies.NAMES) {
+            BuildFile file = DemoBodies.read(name);
+            bodies.add(demo.shop(), file.withoutRecord(), file.build().asBuilt(), demo.name());
+        }
+    }
+}

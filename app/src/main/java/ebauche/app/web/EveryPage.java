@@ -1,0 +1,28 @@
+package ebauche.app.web;
+
+import ebauche.app.account.Maker;
+import ebauche.app.account.MakerStore;
+import ebauche.core.measure.LengthUnit;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** What every page needs: who is signed in, and numbers in their unit. */
+@ControllerAdvice
+class EveryPage {
+    private final MakerStore makers;
+
+    EveryPage(MakerStore makers) {
+        this.makers = makers;
+    }
+
+    @ModelAttribute("maker")
+    Maker maker(@AuthenticationPrincipal Maker maker) {
+        return maker;
+    }
+
+    @ModelAttribute("fig")
+    Figures figures(@AuthenticationPrincipal Maker maker) {
+        return new Figures(maker == null ? LengthUnit.MILLIMETRE : makers.unit(maker));
+    }
+}

@@ -1,0 +1,113 @@
+package ebauche.app.web;
+
+import ebauche.core.build.Finding;
+import ebauche.core.measure.Decimals;
+import ebauche.core.measure.Gauge;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Rounding;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Writes core's numbers in the maker's unit. Settings round to the side that leaves wood, readings to nearest.
+ *
+ * <p>Given to every page as {@code fig}.
+ */
+public record Figures(LengthUnit unit) {
+    private static final Pattern FRACTION = Pattern.compile("(?<![\\d/])\\d{1,3}/\\d{1,2}(?![\\d/])");
+
+    private LengthUnit otherUnit() {
+        return unit == LengthUnit.INCH ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+    }
+
+    /** A length in the maker's unit, to nearest. */
+    public String length(double millimetres) {
+        return new Gauge(unit).text(millimetres, Rounding.NEAREST);
+    }
+
+    /** A length without its unit, for drawings: tenths of a millimetre, or 64ths. */
+    public String brief(double millimetres) {
+        return unit == LengthUnit.INCH
+                ? new Gauge(unit).number(millimetres, Rounding.NEAREST)
+                : Decimals.plain(millimetres, 1);
+    }
+
+    /** A setting's number in the maker's unit, without it. */
+    public String setting(double millimetres, Rounding rounding) {
+        return new Gauge(unit).number(millimetres, rounding);
+    }
+
+    /** The same setting in the other unit, with it; millimetres to a hundredth. */
+    public String inOtherUnit(double millimetres, Rounding rounding) {
+        return otherUnit() == LengthUnit.INCH
+                ? new Gauge(LengthUnit.INCH).text(millimetres, rounding)
+                : Decimals.plain(millimetres, 2) + " mm";
+    }
+
+    /** The number of a sum, exact to a hundredth: a fraction would hide how it adds up. */
+    public String exact(double value, Quantity quantity) {
+        return switch (quantity) {
+            case LENGTH -> unit == LengthUnit.INCH
+                    ? Decimals.plain(value, 2) + " mm = " + Decimals.fixed(value / LengthUnit.INCH.millimetres(), 4) + " in"
+                    : Decimals.plain(value, 2) + " mm";
+            case ANGLE -> Decimals.plain(value, 2) + "°";
+            case MASS -> mass(value);
+            case TIME -> time((int) Math.round(value));
+            case NUMBER -> Decimals.plain(value, 3);
+        };
+    }
+
+    public String value(Finding.Value v) {
+        return v.quantity() == Quantity.LENGTH ? length(v.value()) : exact(v.value(), v.quantity());
+    }
+
+    public String what(Finding finding) {
+        return finding.what(this::value);
+    }
+
+    public String cure(Finding finding) {
+        return finding.cure(this::value);
+    }
+
+    /** {@code 2 h 40}, {@code 35 min}. */
+    public String time(int minutes) {
+        if (minutes < 60) {
+            return minutes + " min";
+        }
+        return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : String.format(" %02d", minutes % 60));
+    }
+
+    public String mass(double grams) {
+        return grams < 1000 ? Decimals.plain(grams, 0) + " g" : Decimals.fixed(grams / 1000, 2) + " kg";
+    }
+
+    /** Name, value and origin of a sum's terms as one line each. */
+    public String term(Reckoning.Term term) {
+        return exact(term.value(), term.quantity());
+    }
+
+    /** A piece of text, a fraction or not. */
+    public record Part(String text, boolean fraction) {}
+
+    /** Text cut where fractions stand, so that they can be set as such. */
+    public List<Part> parts(String text) {
+        List<Part> parts = new ArrayList<>();
+        Matcher m = FRACTION.matcher(text);
+        int from = 0;
+        while (m.find()) {
+            if (m.start() > from) {
+                parts.add(new Part(text.substring(from, m.start()), false));
+            }
+            parts.add(new Part(m.group(), true));
+            from = m.end();
+        }
+        if (from < text.length()) {
+            parts.add(new Part(text.substring(from), false));
+        }
+        return parts;
+    }
+}

@@ -1,0 +1,22 @@
+// The page's keys: they press what is there to be pressed, so nothing can be done by a key alone.
+const presses = { a: "#earlier", d: "#later", f: "#flip", w: ".why summary", e: "#edit", b: "#to-bench", g: ".mark" };
+const list = document.querySelector("#keys");
+
+const typing = (target) => target.closest("input, textarea, select, [contenteditable]");
+
+document.addEventListener("keydown", (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) {
+    return;
+  }
+  if (event.key === "?") {
+    list?.showModal();
+  } else if (presses[event.key] && !list?.open) {
+    const control = document.querySelector(presses[event.key]);
+    if (control) {
+      event.preventDefault();
+      control.click();
+    }
+  }
+});
+
+document.querySelector("#keys-button")?.addEventListener("click", () => list.showModal());
