@@ -61,7 +61,7 @@ grant select, insert on revision to '${appUser}'@'127.0.0.1';
 grant select, insert on entry to '${appUser}'@'127.0.0.1';
 
 -- Sign-ins survive a restart: Spring Session's tables, as its documentation gives them for this database.
-create table spring_session (
+create table SPRING_SESSION (
     primary_id char(36) not null primary key,
     session_id char(36) not null,
     creation_time bigint not null,
@@ -74,13 +74,13 @@ create table spring_session (
     index spring_session_ix3 (principal_name)
 );
 
-create table spring_session_attributes (
+create table SPRING_SESSION_ATTRIBUTES (
     session_primary_id char(36) not null,
     attribute_name varchar(200) not null,
     attribute_bytes blob not null,
     primary key (session_primary_id, attribute_name),
-    foreign key (session_primary_id) references spring_session (primary_id) on delete cascade
+    foreign key (session_primary_id) references SPRING_SESSION (primary_id) on delete cascade
 );
 
-grant select, insert, update, delete on spring_session to '${appUser}'@'127.0.0.1';
-grant select, insert, update, delete on spring_session_attributes to '${appUser}'@'127.0.0.1';
+grant select, insert, update, delete on SPRING_SESSION to '${appUser}'@'127.0.0.1';
+grant select, insert, update, delete on SPRING_SESSION_ATTRIBUTES to '${appUser}'@'127.0.0.1';

@@ -20,10 +20,10 @@ import java.util.Locale;
  * plan in both. What the step takes is hatched; what comes later is dotted.
  */
 public final class BoardDrawing {
-    private static final double WIDTH = 800;
-    private static final double HEIGHT = 540;
-    private static final double MARGIN = 26;
-    private static final double GAP = 30;
+    private static final double WIDTH = 640;
+    private static final double HEIGHT = 512;
+    private static final double MARGIN = 24;
+    private static final double GAP = 26;
     /** Shorter runs of wood carry no figure, drawing units. */
     private static final double LABELLED_RUN = 20;
 
@@ -54,7 +54,7 @@ public final class BoardDrawing {
         double along = sheet.maxY() - sheet.minY();
         double across = sheet.maxX() - sheet.minX();
         double scale = Math.min(
-                (WIDTH - 2 * MARGIN - GAP - 30) / (along + thick), (HEIGHT - 2 * MARGIN - 2 * GAP - 8) / (across + 2 * thick));
+                (WIDTH - 2 * MARGIN - GAP) / (along + thick), (HEIGHT - 2 * MARGIN - 2 * GAP - 8) / (across + 2 * thick));
         this.deep = thick * scale;
         double top = MARGIN + 8;
         double middle = up == Face.FRONT ? top - sheet.minX() * scale : top + sheet.maxX() * scale;
@@ -133,7 +133,7 @@ public final class BoardDrawing {
         double along = (area.maxY() - area.minY()) * frame.scale();
         if (v.when() != Voids.When.LATER && v.opensUp() && !v.through() && across > 22 && along > 26) {
             Point at = area.centroid();
-            svg.text("figure", frame.x(at), frame.y(at) - 7, "middle", fig.brief(v.depthFromUp()));
+            svg.figure("figure", frame.x(at), frame.y(at) - 7, "middle", fig.parts(fig.brief(v.depthFromUp())));
         }
     }
 
@@ -190,8 +190,8 @@ public final class BoardDrawing {
                 left(run, i, (a + b) / 2, lengthTop() + depth(middle(run, i)) + 4);
             }
         }
-        svg.text("caption", frame.x(body.minY()), lengthTop() - 7, "start",
-                "lengthwise at " + fig.brief(Math.abs(lines.acrossAt())) + side(lines.acrossAt()));
+        svg.figure("caption", frame.x(body.minY()), lengthTop() - 7, "start",
+                fig.parts("lengthwise at " + fig.length(Math.abs(lines.acrossAt())) + side(lines.acrossAt())));
         svg.close();
     }
 
@@ -209,7 +209,7 @@ public final class BoardDrawing {
         boolean whole = run.solid().length == 2 && thick > faces.backNow() - faces.frontNow() - 1;
         if (!whole && thick > 0.05) {
             boolean thin = thick < plan.build().shop().limits().thinnestFloor();
-            svg.text(thin ? "figure thin" : "figure", x, y, "middle", fig.brief(thick));
+            svg.figure(thin ? "figure thin" : "figure", x, y, "middle", fig.parts(fig.brief(thick)));
         }
     }
 
@@ -267,7 +267,7 @@ public final class BoardDrawing {
                 left(run, i, left + depth(middle(run, i)), (a + b) / 2 + 4);
             }
         }
-        svg.text("caption", left + deep / 2, MARGIN - 2, "middle", "across at " + fig.brief(lines.alongAt()));
+        svg.figure("caption", left + deep, MARGIN - 2, "end", fig.parts("across at " + fig.length(lines.alongAt())));
         svg.close();
     }
 

@@ -1,7 +1,9 @@
 package ebauche.app.drawing;
 
+import ebauche.app.web.Figures;
 import ebauche.core.measure.Decimals;
 import java.io.StringWriter;
+import java.util.List;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -95,6 +97,17 @@ final class Svg {
     Svg text(String cssClass, double x, double y, String anchor, String words) {
         open("text", "class", cssClass, "x", n(x), "y", n(y), "text-anchor", anchor);
         write(() -> xml.writeCharacters(words));
+        return close();
+    }
+
+    /** Text whose fractions are set as fractions. */
+    Svg figure(String cssClass, double x, double y, String anchor, List<Figures.Part> parts) {
+        open("text", "class", cssClass, "x", n(x), "y", n(y), "text-anchor", anchor);
+        for (Figures.Part part : parts) {
+            open("tspan", "class", part.fraction() ? "frac" : "plain");
+            write(() -> xml.writeCharacters(part.text()));
+            close();
+        }
         return close();
     }
 

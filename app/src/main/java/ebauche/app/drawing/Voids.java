@@ -7,6 +7,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,25 +30,31 @@ final class Voids {
 
     private Voids() {}
 
-    /** The last cut of every feature and place, so that waste and rough passes do not lie over the finished cavity. */
+    /**
+     * For every feature the last cut before the step, the cut of the step itself, and, if neither is there, the last to
+     * come: waste and rough passes do not lie over the finished cavity.
+     */
     static List<Void> of(BuildPlan plan, int step, Face up) {
         FinishedFaces faces = plan.build().faces();
-        Map<String, Void> last = new LinkedHashMap<>();
+        Map<When, Map<String, Void>> last = new EnumMap<>(When.class);
+        for (When when : When.values()) {
+            last.put(when, new LinkedHashMap<>());
+        }
         List<History.Step> steps = plan.history().steps();
         for (int i = 0; i < steps.size(); i++) {
+            When when = i < step ? When.BEFORE : i == step ? When.NOW : When.LATER;
             int part = 0;
             for (Change change : steps.get(i).changes()) {
                 if (History.isVoid(change)) {
-                    When when = i < step ? When.BEFORE : i == step ? When.NOW : When.LATER;
-                    String key = change.feature() + "/" + part++;
-                    Void now = one(change, when, faces, up);
-                    if (when != When.LATER || !last.containsKey(key) || last.get(key).when() == When.LATER) {
-                        last.put(key, now);
-                    }
+                    last.get(when).put(change.feature() + "/" + part++, one(change, when, faces, up));
                 }
             }
         }
-        return new ArrayList<>(last.values());
+        last.get(When.LATER).keySet().removeAll(last.get(When.BEFORE).keySet());
+        last.get(When.LATER).keySet().removeAll(last.get(When.NOW).keySet());
+        List<Void> all = new ArrayList<>();
+        last.values().forEach(v -> all.addAll(v.values()));
+        return all;
     }
 
     private static Void one(Change change, When when, FinishedFaces faces, Face up) {

@@ -29,11 +29,9 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).text(millimetres, Rounding.NEAREST);
     }
 
-    /** A length without its unit, for drawings: tenths of a millimetre, or 64ths. */
+    /** A length without its unit, for drawings. */
     public String brief(double millimetres) {
-        return unit == LengthUnit.INCH
-                ? new Gauge(unit).number(millimetres, Rounding.NEAREST)
-                : Decimals.plain(millimetres, 1);
+        return new Gauge(unit).number(millimetres, Rounding.NEAREST);
     }
 
     /** A setting's number in the maker's unit, without it. */
