@@ -1,8 +1,12 @@
 package ebauche.app.account;
 
 import ebauche.app.EbaucheProperties;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -30,10 +34,21 @@ class SecuritySetup {
                 .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .csrf(Customizer.withDefaults())
+                .exceptionHandling(e -> e.accessDeniedHandler(SecuritySetup::denied))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .build();
+    }
+
+    /** A form sent after its sign-in ran out goes to the sign-in page; what was typed at the bench is kept there. */
+    private static void denied(HttpServletRequest request, HttpServletResponse response, AccessDeniedException why)
+            throws IOException {
+        if (request.getUserPrincipal() == null) {
+            response.sendRedirect(request.getContextPath() + "/sign-in?expired");
+        } else {
+            response.sendError(HttpServletResponse.SC_FORBIDDEN);
+        }
     }
 
     @Bean

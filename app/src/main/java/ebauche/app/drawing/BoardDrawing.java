@@ -64,9 +64,20 @@ public final class BoardDrawing {
         this.svg = new Svg(WIDTH, HEIGHT, "board", words());
     }
 
-    /** Draws the wood around one step; {@code step} may be the number of steps, for the finished body. */
+    /** Draws the wood around one step, with section lines that can be moved. */
     public static String of(BuildPlan plan, Figures fig, int step, Face up, SectionLines lines) {
-        return new BoardDrawing(plan, fig, step, up, lines).draw();
+        BoardDrawing board = new BoardDrawing(plan, fig, step, up, lines);
+        board.draw();
+        board.handles();
+        return board.svg.done();
+    }
+
+    /** Draws the finished body from the front, with nothing to move. */
+    public static String finished(BuildPlan plan, Figures fig) {
+        BoardDrawing board =
+                new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, SectionLines.within(plan, null, null));
+        board.draw();
+        return board.svg.done();
     }
 
     private String words() {
@@ -89,7 +100,7 @@ public final class BoardDrawing {
                 .anyMatch(Change.Add.class::isInstance);
     }
 
-    private String draw() {
+    private void draw() {
         svg.open("defs");
         svg.hatch("hatch-front", "hatch-line", 6, 45);
         svg.hatch("hatch-back", "hatch-line", 6, -45);
@@ -99,8 +110,6 @@ public final class BoardDrawing {
         lengthwise();
         cross();
         edge();
-        handles();
-        return svg.done();
     }
 
     private void plan() {

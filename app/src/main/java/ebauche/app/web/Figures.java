@@ -7,8 +7,12 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -19,6 +23,8 @@ import java.util.regex.Pattern;
  */
 public record Figures(LengthUnit unit) {
     private static final Pattern FRACTION = Pattern.compile("(?<![\\d/])\\d{1,3}/\\d{1,2}(?![\\d/])");
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
     private LengthUnit otherUnit() {
         return unit == LengthUnit.INCH ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
@@ -39,6 +45,16 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).number(millimetres, rounding);
     }
 
+    /** A depth to set, without its unit: never deeper than it should be. */
+    public String depthToSet(double millimetres) {
+        return setting(millimetres, Rounding.LESS);
+    }
+
+    /** The same depth in the other unit, with it. */
+    public String depthInOtherUnit(double millimetres) {
+        return inOtherUnit(millimetres, Rounding.LESS);
+    }
+
     /** The same setting in the other unit, with it; millimetres to a hundredth. */
     public String inOtherUnit(double millimetres, Rounding rounding) {
         return otherUnit() == LengthUnit.INCH
@@ -57,6 +73,16 @@ public record Figures(LengthUnit unit) {
             case TIME -> time((int) Math.round(value));
             case NUMBER -> Decimals.plain(value, 3);
         };
+    }
+
+    /** A length of a sum. */
+    public String exact(double millimetres) {
+        return exact(millimetres, Quantity.LENGTH);
+    }
+
+    /** A moment, in the shop's own time. */
+    public String moment(String iso) {
+        return iso.isEmpty() ? "" : WHEN.format(Instant.parse(iso).atZone(ZoneId.systemDefault()));
     }
 
     public String value(Finding.Value v) {

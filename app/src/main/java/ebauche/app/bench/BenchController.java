@@ -1,0 +1,282 @@
+package ebauche.app.bench;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.drawing.PassDrawing;
+import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.measure.Quantity;
+import ebauche.core.operation.Inspection;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.Moved;
+import ebauche.core.plan.Planner;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** One step at the bench: its figure, the reading, done, went wrong. */
+@Controller
+@RequestMapping("/bodies/{id}")
+class BenchController {
+    private static final int MOST_WORDS = 2000;
+
+    private final Bodies bodies;
+    private final BodyStore store;
+    private final DepthGauge gauge;
+    private final Clock clock = Clock.systemUTC();
+
+    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge) {
+        this.bodies = bodies;
+        this.store = store;
+        this.gauge = gauge;
+    }
+
+    @GetMapping("/bench")
+    String bench(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) String step,
+            @RequestParam(required = false) String logged,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (logged != null) {
+            acknowledge(current, logged, model);
+        }
+        show(current, step, fig, model);
+        return "bench/bench";
+    }
+
+    private void show(Bodies.Current current, String key, Figures fig, Model model) {
+        BuildPlan plan = current.plan();
+        PlanStep step = Optional.ofNullable(key)
+                .flatMap(plan::step)
+                .or(plan::next)
+                .orElseGet(() -> plan.steps().get(plan.steps().size() - 1));
+        int index = plan.indexOf(step);
+        model.addAttribute("current", current);
+        model.addAttribute("plan", plan);
+        model.addAttribute("step", step);
+        model.addAttribute("index", index);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("picture", PassDrawing.of(plan, fig, index));
+        model.addAttribute("measurands", measurands(step));
+        model.addAttribute("readings", readings(plan, step));
+        model.addAttribute("entryId", UUID.randomUUID().toString());
+        model.addAttribute("waits", waits(plan, step));
+        model.addAttribute("before", index == 0 ? null : plan.steps().get(index - 1).operation().key());
+        model.addAttribute("after", index + 1 == plan.steps().size() ? null : plan.steps().get(index + 1).operation().key());
+        if (!model.containsAttribute("typed")) {
+            model.addAttribute("typed", "");
+        }
+    }
+
+    /** What was just logged and what moved by it. */
+    private void acknowledge(Bodies.Current current, String id, Model model) {
+        List<AsBuilt.Entry> timeline = current.plan().build().asBuilt().timeline();
+        timeline.stream().filter(e -> e.id().equals(id)).findFirst().ifPresent(entry -> {
+            model.addAttribute("logged", entry);
+            if (entry instanceof AsBuilt.Reading r && timeline.get(timeline.size() - 1) == entry) {
+                AsBuilt without = new AsBuilt(timeline.subList(0, timeline.size() - 1));
+                BuildPlan earlier = Planner.plan(Bodies.build(current.revision().file(), without));
+                model.addAttribute("moved", Moved.between(earlier, current.plan()));
+                earlier.step(r.operation())
+                        .flatMap(s -> s.operation().inspections().stream()
+                                .filter(i -> i.measurand().equals(r.measures()))
+                                .findFirst())
+                        .ifPresent(i -> model.addAttribute("judged", i));
+            }
+        });
+    }
+
+    /** What can be measured here: the step's own inspections first. */
+    private static Map<String, String> measurands(PlanStep step) {
+        Map<String, String> out = new LinkedHashMap<>();
+        step.operation().inspections().forEach(i -> out.put(i.measurand().key(), i.measurand().label()));
+        List<Measurand> others = new ArrayList<>(List.of(
+                new Measurand.SandedOff(Face.FRONT), new Measurand.SandedOff(Face.BACK), new Measurand.DepthOf("neck")));
+        others.addAll(List.of(Dimension.values()));
+        others.forEach(m -> out.putIfAbsent(m.key(), m.label()));
+        return out;
+    }
+
+    private static List<AsBuilt.Reading> readings(BuildPlan plan, PlanStep step) {
+        return plan.build().asBuilt().standing().stream()
+                .filter(e -> e instanceof AsBuilt.Reading r && r.operation().equals(step.operation().key()))
+                .map(AsBuilt.Reading.class::cast)
+                .toList();
+    }
+
+    /** A step whose glue or finish still has to rest before this one may start. */
+    public record Waiting(String title, Instant until) {}
+
+    private List<Waiting> waits(BuildPlan plan, PlanStep step) {
+        List<Waiting> waits = new ArrayList<>();
+        plan.reasons(step.operation().key()).stream().filter(l -> l.lagMinutes() > 0).forEach(link -> plan.build()
+                .asBuilt()
+                .done(link.before())
+                .ifPresent(done -> {
+                    Instant until = Instant.parse(done.at()).plus(link.lagMinutes(), ChronoUnit.MINUTES);
+                    if (until.isAfter(clock.instant())) {
+                        waits.add(new Waiting(done.title(), until));
+                    }
+                }));
+        return waits;
+    }
+
+    @PostMapping("/readings")
+    String reading(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam("entry") UUID entry,
+            @RequestParam String measures,
+            @RequestParam String value,
+            @RequestParam String step,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        AsBuilt.Reading reading;
+        try {
+            Measurand measurand = Measurand.parse(measures);
+            String operation = current.plan().step(step).map(s -> s.operation().key()).orElse("");
+            double number = number(measurand, value, fig.unit());
+            refuseAbsurd(measurand, number, fig);
+            reading = new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
+        } catch (IllegalArgumentException e) {
+            return refused(current, step, value, measures, e.getMessage(), fig, model, response);
+        }
+        store.log(current.body(), reading);
+        return "redirect:" + bench(id, step, entry.toString());
+    }
+
+    private static double number(Measurand measurand, String text, LengthUnit unit) {
+        if (measurand.quantity() == Quantity.LENGTH) {
+            return Length.parse(text, unit).millimetres();
+        }
+        try {
+            return Double.parseDouble(text.strip().replace("°", "").replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("“" + text.strip() + "” is no angle. Write degrees, like 2.5.");
+        }
+    }
+
+    /** Says in the maker's unit what core would refuse. */
+    private static void refuseAbsurd(Measurand measurand, double number, Figures fig) {
+        if (!(number >= measurand.least() && number <= measurand.most())) {
+            boolean length = measurand.quantity() == Quantity.LENGTH;
+            throw new IllegalArgumentException(
+                    "Read " + (length ? fig.length(number) : fig.exact(number, measurand.quantity())) + " as the "
+                            + measurand.label() + "; it can be "
+                            + (length
+                                    ? fig.length(measurand.least()) + " to " + fig.length(measurand.most())
+                                    : measurand.least() + " to " + measurand.most() + " degrees")
+                            + ". Check the unit and type it again; nothing was logged.");
+        }
+    }
+
+    private String refused(
+            Bodies.Current current, String step, String value, String measures, String why, Figures fig, Model model,
+            HttpServletResponse response) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        model.addAttribute("trouble", why);
+        model.addAttribute("typed", value.length() > 60 ? "" : value);
+        model.addAttribute("picked", measures);
+        show(current, step, fig, model);
+        return "bench/bench";
+    }
+
+    @PostMapping("/done")
+    String done(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam("entry") UUID entry,
+            @RequestParam String step) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        PlanStep done = current.plan().step(step).orElseThrow(NotHere::new);
+        if (!done.done()) {
+            store.log(current.body(), done.asDone(entry.toString(), now(), maker.name()));
+        }
+        String next = bodies.current(current.body()).plan().next().map(s -> s.operation().key()).orElse(step);
+        return "redirect:" + bench(id, next, entry.toString());
+    }
+
+    @PostMapping("/mishaps")
+    String mishap(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam("entry") UUID entry,
+            @RequestParam String step,
+            @RequestParam String what,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (what.isBlank() || what.length() > MOST_WORDS) {
+            return refused(current, step, "", "", "Say in a few words what went wrong, at most " + MOST_WORDS
+                    + " letters; nothing was logged.", fig, model, response);
+        }
+        store.log(current.body(), new AsBuilt.Mishap(entry.toString(), now(), maker.name(), step, what.strip()));
+        return "redirect:" + bench(id, step, entry.toString());
+    }
+
+    /** The simulated gauge: what it shows for the wood as the plan has it. */
+    @GetMapping(value = "/gauge", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    String gauge(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String step,
+            @RequestParam String measures,
+            @ModelAttribute("fig") Figures fig) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Inspection inspection = current.plan().step(step).stream()
+                .flatMap(s -> s.operation().inspections().stream())
+                .filter(i -> i.measurand().key().equals(measures) && i.measurand().quantity() == Quantity.LENGTH)
+                .findFirst()
+                .orElseThrow(NotHere::new);
+        long seed = current.body().id() * 1_000_003 + current.plan().build().asBuilt().timeline().size();
+        return gauge.read(inspection.expected().value(), seed, fig.unit());
+    }
+
+    private String now() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+    }
+
+    private static String bench(String id, String step, String logged) {
+        return UriComponentsBuilder.fromPath("/bodies/{id}/bench")
+                .queryParam("step", "{step}")
+                .queryParam("logged", "{logged}")
+                .encode()
+                .buildAndExpand(id, step, logged)
+                .toUriString();
+    }
+}

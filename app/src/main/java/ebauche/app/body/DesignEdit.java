@@ -1,0 +1,135 @@
+package ebauche.app.body;
+
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Carries what was typed into a design's JSON, and reads what stands there. Nothing typed is lost, right or wrong. */
+final class DesignEdit {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private DesignEdit() {}
+
+    /** The text at a place of the design, empty if nothing is there. */
+    static String at(JsonNode design, String path) {
+        JsonNode node = find(design, path);
+        return node == null || node.isNull() || node.isMissingNode() ? "" : node.asString("");
+    }
+
+    private static JsonNode find(JsonNode design, String path) {
+        JsonNode node = design;
+        for (String key : path.split("\\.")) {
+            node = node.isArray() ? node.path(Integer.parseInt(key)) : node.path(key);
+        }
+        return node;
+    }
+
+    /**
+     * A copy of the design with every field that was typed put in its place; an empty one is taken out, so that its usual
+     * value stands.
+     *
+     * @param bare the unit of a number typed without one
+     */
+    static ObjectNode apply(ObjectNode design, Map<String, String> typed, LengthUnit bare) {
+        ObjectNode out = design.deepCopy();
+        for (DesignFields.Section section : DesignFields.of(design)) {
+            for (DesignFields.Field field : section.fields()) {
+                String text = typed.get(field.path());
+                if (text != null) {
+                    put(out, field, text.strip(), bare);
+                }
+            }
+        }
+        return out;
+    }
+
+    private static void put(ObjectNode design, DesignFields.Field field, String text, LengthUnit bare) {
+        int dot = field.path().lastIndexOf('.');
+        JsonNode parent = dot < 0 ? design : find(design, field.path().substring(0, dot));
+        String key = field.path().substring(dot + 1);
+        if (!(parent instanceof ObjectNode object)) {
+            return;
+        }
+        if (text.isEmpty()) {
+            object.remove(key);
+        } else {
+            object.set(key, value(field, text, bare));
+        }
+    }
+
+    private static JsonNode value(DesignFields.Field field, String text, LengthUnit bare) {
+        return switch (field.kind()) {
+            case LENGTH -> {
+                try {
+                    yield JSON.stringNode(Length.parse(text, bare).toString());
+                } catch (LengthFormatException e) {
+                    yield JSON.stringNode(text);
+                }
+            }
+            case NUMBER -> {
+                try {
+                    double number = Double.parseDouble(text.replace(',', '.'));
+                    yield Double.isFinite(number) && number == Math.rint(number) && Math.abs(number) < 1e9
+                            ? JSON.numberNode((int) number)
+                            : Double.isFinite(number) ? JSON.numberNode(number) : JSON.stringNode(text);
+                } catch (NumberFormatException e) {
+                    yield JSON.stringNode(text);
+                }
+            }
+            case TEXT, LONG_TEXT, CHOICE -> JSON.stringNode(text);
+        };
+    }
+
+    /** Lengths that are none, by field: all of them at once, before anything is reckoned. */
+    static Map<String, String> troubles(ObjectNode design, Map<String, String> typed, LengthUnit bare) {
+        Map<String, String> troubles = new LinkedHashMap<>();
+        for (DesignFields.Section section : DesignFields.of(design)) {
+            for (DesignFields.Field field : section.fields()) {
+                String text = typed.getOrDefault(field.path(), "").strip();
+                if (field.kind() == DesignFields.Kind.LENGTH && !text.isEmpty()) {
+                    try {
+                        Length.parse(text, bare);
+                    } catch (LengthFormatException e) {
+                        troubles.put(field.path(), e.getMessage());
+                    }
+                }
+            }
+        }
+        return troubles;
+    }
+
+    /** The form's name of a place in a build file: {@code design.pickups[1].depth} is {@code pickups.0.depth}. */
+    static String field(String place) {
+        String path = place.startsWith("design.") ? place.substring("design.".length()) : place;
+        java.util.regex.Matcher m = java.util.regex.Pattern.compile("\\[(\\d+)]").matcher(path);
+        return m.replaceAll(r -> "." + (Integer.parseInt(r.group(1)) - 1));
+    }
+
+    /** Takes an optional part out. */
+    static void leaveOut(ObjectNode design, String path) {
+        int dot = path.lastIndexOf('.');
+        JsonNode parent = dot < 0 ? design : find(design, path.substring(0, dot));
+        String key = path.substring(dot + 1);
+        if (parent instanceof ArrayNode list && Integer.parseInt(key) < list.size()) {
+            list.remove(Integer.parseInt(key));
+        } else if (parent instanceof ObjectNode object) {
+            object.remove(key);
+        }
+    }
+
+    /** The fields whose text differs between two designs. */
+    static List<String> changed(ObjectNode from, ObjectNode to) {
+        return DesignFields.of(to).stream()
+                .flatMap(s -> s.fields().stream())
+                .map(DesignFields.Field::path)
+                .filter(p -> !at(from, p).equals(at(to, p)))
+                .toList();
+    }
+}

@@ -1,0 +1,103 @@
+package ebauche.app.body;
+
+import java.util.HashSet;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Parts to add to a design, with usual sizes of their kind (common practice) at a place to be moved from. */
+final class NewParts {
+    private NewParts() {}
+
+    /** Adds a part of that kind; does nothing for a kind that is not known or already there. */
+    static void add(ObjectNode design, String kind) {
+        switch (kind) {
+            case "pickup" -> pickup(list(design, "pickups"));
+            case "pot" -> pot(list(design, "controls"));
+            case "blade-switch" -> bladeSwitch(list(design, "controls"));
+            case "controlCavity" -> controlCavity(design);
+            case "jack" -> jack(design);
+            case "studs" -> object(design.withObject("/bridge"), "studs", "spacing", "74 mm", "y", "4 mm", "diameter",
+                    "10 mm", "depth", "20 mm");
+            case "vibrato" -> object(design.withObject("/bridge"), "vibrato", "blockLength", "42 mm", "routeAcross", "56 mm",
+                    "routeAlong", "24 mm", "routeY", "-2 mm", "springsAcross", "56 mm", "springsAlong", "92 mm", "springsY",
+                    "60 mm", "springsDepth", "16 mm");
+            default -> {
+                // An unknown kind comes only from a forged form.
+            }
+        }
+    }
+
+    private static ArrayNode list(ObjectNode design, String key) {
+        return design.get(key) instanceof ArrayNode list ? list : design.putArray(key);
+    }
+
+    private static String freeId(ArrayNode list, String wanted) {
+        Set<String> taken = new HashSet<>();
+        list.forEach(p -> taken.add(p.path("id").asString("")));
+        String id = wanted;
+        for (int i = 2; taken.contains(id); i++) {
+            id = wanted + "-" + i;
+        }
+        return id;
+    }
+
+    private static ObjectNode fill(ObjectNode part, String... values) {
+        for (int i = 0; i < values.length; i += 2) {
+            part.put(values[i], values[i + 1]);
+        }
+        return part;
+    }
+
+    private static void object(ObjectNode parent, String key, String... values) {
+        if (!parent.has(key)) {
+            fill(parent.putObject(key), values);
+        }
+    }
+
+    private static void pickup(ArrayNode pickups) {
+        ObjectNode part = pickups.addObject().put("id", freeId(pickups, "pickup"));
+        fill(part.putObject("at"), "x", "0 mm", "y", "80 mm");
+        fill(part, "across", "85 mm", "along", "38 mm", "cornerRadius", "4.8 mm", "depth", "19 mm");
+    }
+
+    private static void pot(ArrayNode controls) {
+        ObjectNode part = controls.addObject().put("id", freeId(controls, "pot")).put("kind", "pot");
+        fill(part.putObject("at"), "x", "100 mm", "y", "-50 mm");
+        fill(part, "opening", "10 mm", "thickestTop", "8 mm", "across", "25 mm", "along", "25 mm", "below", "20 mm");
+    }
+
+    private static void bladeSwitch(ArrayNode controls) {
+        ObjectNode part = controls.addObject().put("id", freeId(controls, "switch")).put("kind", "blade-switch");
+        fill(part.putObject("at"), "x", "80 mm", "y", "-10 mm");
+        fill(part, "opening", "3.2 mm", "slot", "25 mm", "thinnestTop", "1/8 in", "thickestTop", "3/16 in", "across",
+                "13 mm", "along", "44 mm", "below", "25 mm", "woodOver", "4 mm");
+    }
+
+    private static void controlCavity(ObjectNode design) {
+        if (!design.has("controlCavity")) {
+            ObjectNode part = design.putObject("controlCavity");
+            fill(part.putObject("outline"), "unit", "mm", "path",
+                    "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z");
+            fill(part, "woodOver", "6 mm", "coverThickness", "2.5 mm", "coverLip", "5 mm");
+        }
+    }
+
+    private static void jack(ObjectNode design) {
+        if (!design.has("jack")) {
+            ObjectNode part = design.putObject("jack");
+            fill(part.putObject("entry"), "x", "170 mm", "y", "-50 mm");
+            fill(part.putObject("aim"), "x", "110 mm", "y", "-50 mm");
+            fill(part, "diameter", "22.2 mm", "fromFront", "22 mm");
+        }
+    }
+
+    static boolean has(JsonNode design, String kind) {
+        return switch (kind) {
+            case "studs", "vibrato" -> design.path("bridge").has(kind);
+            case "controlCavity", "jack" -> design.has(kind);
+            default -> false;
+        };
+    }
+}

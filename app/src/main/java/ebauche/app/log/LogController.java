@@ -1,0 +1,92 @@
+package ebauche.app.log;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Body;
+import ebauche.app.body.BodyStore;
+import ebauche.app.web.Figures;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.measure.Quantity;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What was done, measured and went wrong, over all bodies of the shop. */
+@Controller
+class LogController {
+    private static final int SHOWN = 300;
+
+    private final BodyStore store;
+
+    LogController(BodyStore store) {
+        this.store = store;
+    }
+
+    /**
+     * One line.
+     *
+     * @param kind done, reading, mishap or withdrawn
+     * @param gone whether a later entry withdrew it
+     */
+    public record Line(Body body, String name, String id, String kind, String when, String by, String words, boolean gone) {}
+
+    @GetMapping("/log")
+    String log(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
+        List<BodyStore.Logged> newest = store.newest(maker.shop(), SHOWN);
+        Set<String> gone = new HashSet<>();
+        newest.forEach(l -> {
+            if (l.entry() instanceof AsBuilt.Withdrawn w) {
+                gone.add(l.body().id() + "/" + w.entry());
+            }
+        });
+        model.addAttribute("lines", newest.stream()
+                .map(l -> line(l, store.head(l.body()).name(), fig, gone.contains(l.body().id() + "/" + l.entry().id())))
+                .toList());
+        model.addAttribute("shown", SHOWN);
+        return "log/log";
+    }
+
+    private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {
+        AsBuilt.Entry entry = logged.entry();
+        String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
+        String kind = entry.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
+        return new Line(logged.body(), name, entry.id(), kind, when, entry.by(), words(entry, fig), gone);
+    }
+
+    private static String words(AsBuilt.Entry entry, Figures fig) {
+        if (entry instanceof AsBuilt.Reading r) {
+            boolean length = r.measures().quantity() == Quantity.LENGTH;
+            return r.measures().label() + " "
+                    + (length ? fig.length(r.value()) : fig.exact(r.value(), r.measures().quantity()));
+        }
+        if (entry instanceof AsBuilt.Done d) {
+            return d.title();
+        }
+        if (entry instanceof AsBuilt.Mishap m) {
+            return m.what();
+        }
+        return "an entry withdrawn";
+    }
+
+    /** Takes an entry back by a later one; the first stays in the record. */
+    @PostMapping("/bodies/{id}/withdrawals")
+    String withdraw(@AuthenticationPrincipal Maker maker, @PathVariable String id, @RequestParam String entry) {
+        Body body = store.find(maker.shop(), id);
+        boolean stands = store.record(body).standing().stream().anyMatch(e -> e.id().equals(entry));
+        if (stands) {
+            String at = Instant.now().truncatedTo(ChronoUnit.SECONDS).toString();
+            store.log(body, new AsBuilt.Withdrawn(UUID.randomUUID().toString(), at, maker.name(), entry));
+        }
+        return "redirect:/log";
+    }
+}
