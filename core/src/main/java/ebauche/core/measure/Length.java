@@ -29,8 +29,9 @@ public final class Length implements Comparable<Length> {
     private final double millimetres;
     private final String written;
 
+    /** Kept to a millionth of a micrometre, so that 1 3/4 in and 44.45 mm are one number whatever the arithmetic. */
     private Length(double millimetres, String written) {
-        this.millimetres = millimetres;
+        this.millimetres = Math.rint(millimetres * 1e9) / 1e9 + 0.0;
         this.written = written;
     }
 
@@ -78,7 +79,7 @@ public final class Length implements Comparable<Length> {
         double value = number * perUnit(unit, m.group("decimal") == null ? LengthUnit.INCH : bare);
         double signed = m.group("sign") == null || m.group("sign").equals("+") ? value : -value;
         checkSize(signed, trimmed);
-        return new Length(signed == 0 ? 0.0 : signed, kept);
+        return new Length(signed, kept);
     }
 
     public double millimetres() {

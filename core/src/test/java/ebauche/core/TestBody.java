@@ -1,0 +1,147 @@
+package ebauche.core;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.design.StringSetup;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.core.shop.Shop;
+import ebauche.core.timber.Species;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** A sound body for tests to change one thing of: a rounded slab with the numbers of C1's second worked example. */
+public final class TestBody {
+    public double thickness = 44.5;
+    public double scale = 640;
+    public String outline = "M -100 -150 L 100 -150 A 60 60 0 0 1 160 -90 L 160 180 A 60 60 0 0 1 100 240"
+            + " L -100 240 A 60 60 0 0 1 -160 180 L -160 -90 A 60 60 0 0 1 -100 -150 Z";
+    public double blankThickness = 50;
+    public int pieces = 2;
+    public double heel = 25.4;
+    public double fingerboard = 6.35;
+    public double fret = 1.2;
+    public double radius = 305;
+    public double angle = 0;
+    public double plateUnderHeel = 0;
+    public double plateUnderBridge = 0;
+    public double endWallToSaddle = 165;
+    public double actionTreble = 1.8;
+    public double actionBass = 1.8;
+    public double nut = 0.5;
+    public double spread = 52;
+    public int strings = 6;
+    public double lowestSaddle = 9;
+    public double highestSaddle = 16;
+    public OptionalDouble wantedSaddle = OptionalDouble.of(12);
+    public double saddleForward = 0;
+    public double saddleTravel = 10;
+    public double offCentre = 0;
+    public double recess = 0;
+    public Optional<Bridge.Studs> studs = Optional.empty();
+    public Optional<Bridge.Vibrato> vibrato = Optional.empty();
+    public List<Pickup> pickups = new ArrayList<>(List.of(pickup("neck", 0, 130, 19), pickup("bridge", 0, 40, 19)));
+    public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
+    public Optional<ControlCavity> cavity = Optional.of(cavity(6));
+    public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
+    public Shop shop = Shop.starter(1);
+    public List<AsBuilt.Entry> timeline = new ArrayList<>();
+
+    public static Pickup pickup(String id, double x, double y, double depth) {
+        return new Pickup(id, new Point(x, y), 80, 30, 4.8, 0, depth, Set.of());
+    }
+
+    public static Control pot(String id, double x, double y, double thickestTop) {
+        return new Control(
+                id, Control.Kind.POT, new Point(x, y), 10, 0, 0, thickestTop, 25, 25, 20, OptionalDouble.empty());
+    }
+
+    public static ControlCavity cavity(double woodOver) {
+        Outline outline = Outline.parse(
+                "M 75 -70 L 125 -70 A 8 8 0 0 1 133 -62 L 133 -18 A 8 8 0 0 1 125 -10 L 75 -10"
+                        + " A 8 8 0 0 1 67 -18 L 67 -62 A 8 8 0 0 1 75 -70 Z",
+                1);
+        return new ControlCavity(outline, woodOver, 2.5, 5);
+    }
+
+    public static Bridge.Vibrato vibrato(double blockLength) {
+        return new Bridge.Vibrato(blockLength, 2, 56, 24, -2, 56, 60, 60, 12);
+    }
+
+    public BodyDesign design() {
+        Outline edge = Outline.parse(outline, 1);
+        return new BodyDesign(
+                "Test",
+                new Blank(Species.of("alder"), pieces, 340, 420, 45, blankThickness),
+                thickness,
+                edge,
+                scale,
+                new NeckJoint(
+                        NeckJoint.Kind.BOLT_ON, heel, fingerboard, fret, radius, angle, plateUnderHeel, plateUnderBridge,
+                        endWallToSaddle, 76, 56, 56, 6.4, List.of(new Point(-19, 180), new Point(19, 180)), 4.76),
+                new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4),
+                new Bridge(
+                        "bridge", lowestSaddle, highestSaddle, wantedSaddle, saddleForward, saddleTravel, offCentre, 80, 40,
+                        -10, recess, studs, vibrato),
+                pickups,
+                controls,
+                cavity,
+                jack);
+    }
+
+    public Build build() {
+        return new Build(design(), shop, new AsBuilt(timeline));
+    }
+
+    public BuildPlan plan() {
+        return Planner.plan(build());
+    }
+
+    /** Logs a step done exactly as planned now. */
+    public TestBody done(String key) {
+        timeline.add(plan().step(key).orElseThrow().asDone("done-" + timeline.size(), "2026-11-01T10:00:00Z", "test"));
+        return this;
+    }
+
+    /** Logs everything up to and including a step. */
+    public TestBody doneUpTo(String key) {
+        for (BuildPlan.PlanStep step : plan().steps()) {
+            if (!step.done()) {
+                done(step.operation().key());
+            }
+            if (step.operation().key().equals(key)) {
+                return this;
+            }
+        }
+        throw new IllegalArgumentException(key);
+    }
+
+    public TestBody read(String measures, double value) {
+        return read(measures, value, "");
+    }
+
+    public TestBody read(String measures, double value, String at) {
+        timeline.add(new AsBuilt.Reading(
+                "read-" + timeline.size(), "2026-11-01T11:00:00Z", "test", at,
+                ebauche.core.design.Measurand.parse(measures), value));
+        return this;
+    }
+
+    /** The rules that find something. */
+    public List<String> rules() {
+        return plan().findings().stream().map(f -> f.rule()).distinct().toList();
+    }
+}

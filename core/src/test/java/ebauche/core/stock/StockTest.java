@@ -1,0 +1,137 @@
+package ebauche.core.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.timber.Species;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class StockTest {
+    private static final Region SLAB = Region.rectangle(new Point(0, 0), 120, 160, 0, 0);
+
+    private static Stock slab(double pitch) {
+        Grid grid = Grid.covering(-62, 62, -82, 82, pitch);
+        return Stock.empty(grid).after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), "alder"));
+    }
+
+    private static Change cut(Solid solid) {
+        return Change.Remove.fromBody("cut", solid);
+    }
+
+    private static Solid random(Random r) {
+        Point at = new Point(r.nextDouble() * 100 - 50, r.nextDouble() * 140 - 70);
+        if (r.nextInt(4) == 0) {
+            return new Solid.Bore(at, at.plus(r.nextDouble() * 60 - 30, 40), 5 + r.nextDouble() * 30, 4 + r.nextDouble() * 12);
+        }
+        Region plan = r.nextBoolean()
+                ? Region.disc(at, 5 + r.nextDouble() * 40)
+                : Region.rectangle(at, 5 + r.nextDouble() * 50, 5 + r.nextDouble() * 50, 2, r.nextDouble() * 90);
+        double top = r.nextInt(3) == 0 ? -1 : r.nextDouble() * 30;
+        double bottom = r.nextInt(3) == 0 ? 41 : top + 2 + r.nextDouble() * 20;
+        return r.nextInt(4) == 0
+                ? new Solid.Prism(plan, Plane.at(top), new Plane(bottom, 0.01, 0.02))
+                : Solid.Prism.between(plan, top, bottom);
+    }
+
+    /** The slow obvious version: is there wood at this point in space? */
+    private static boolean wood(List<Solid> cuts, double x, double y, double z) {
+        boolean solid = z > 0 && z < 40 && SLAB.contains(new Point(x, y));
+        for (Solid cut : cuts) {
+            if (cut instanceof Solid.Prism p) {
+                solid &= !(p.plan().contains(new Point(x, y)) && z > p.top().depthAt(x, y) && z < p.bottom().depthAt(x, y));
+            } else {
+                Solid.Bore b = (Solid.Bore) cut;
+                double half = b.halfChord(x, y);
+                boolean beside = b.plan().contains(new Point(x, y));
+                solid &= !(beside && half > 0 && Math.abs(z - b.depth()) < half);
+            }
+        }
+        return solid;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5})
+    void random_cuts_leave_what_a_point_by_point_search_finds(long seed) {
+        Random r = new Random(seed);
+        List<Solid> cuts = new ArrayList<>();
+        Stock stock = slab(2);
+        for (int i = 0; i < 12; i++) {
+            Solid solid = random(r);
+            cuts.add(solid);
+            stock = stock.after(cut(solid));
+        }
+        Grid grid = stock.grid();
+        for (int row = 0; row < grid.rows(); row += 2) {
+            for (int column = 0; column < grid.columns(); column += 2) {
+                double x = grid.x(column);
+                double y = grid.y(row);
+                double[] in = stock.intervals(column, row);
+                for (double z = 0.313; z < 40; z += 1.71) {
+                    boolean solid = false;
+                    for (int i = 0; i < in.length; i += 2) {
+                        solid |= z > in[i] && z < in[i + 1];
+                    }
+                    assertThat(solid).as("seed %s at %s, %s, depth %s", seed, x, y, z).isEqualTo(wood(cuts, x, y, z));
+                }
+            }
+        }
+    }
+
+    @Test
+    void volume_converges_on_the_exact_area_times_depth_as_the_grid_gets_finer() {
+        Outline outline = Outline.parse(new TestBody().outline, 1);
+        double exact = outline.area() * 40 * Species.of("alder").density() * 1e-6;
+        double last = Double.POSITIVE_INFINITY;
+        for (double pitch : new double[] {2, 1, 0.5, 0.25}) {
+            Grid grid = Grid.covering(-170, 170, -160, 250, pitch);
+            Stock stock = Stock.empty(grid)
+                    .after(new Change.Add("b", Workpiece.BODY, Solid.Prism.between(outline.region(), 0, 40), "alder"));
+            double error = Math.abs(stock.balance().grams() - exact) / exact;
+            double bound = outline.perimeter() * pitch / 2 / outline.area();
+            assertThat(error).as("pitch %s", pitch).isLessThan(bound);
+            last = error;
+        }
+        assertThat(last).isLessThan(1e-4);
+    }
+
+    @Test
+    void mass_and_balance_of_a_block_with_a_hole_are_those_of_its_closed_form() {
+        Stock stock = slab(0.5).after(cut(Solid.Prism.between(Region.rectangle(new Point(30, 0), 40, 40, 0, 0), -1, 20)));
+        double density = Species.of("alder").density() * 1e-6;
+        double whole = 120 * 160 * 40.0;
+        double hole = 40 * 40 * 20.0;
+        Stock.Balance balance = stock.balance();
+        assertThat(balance.grams()).isEqualTo((whole - hole) * density, within(0.01));
+        assertThat(balance.at().x()).isEqualTo(-hole * 30 / (whole - hole), within(1e-3));
+        assertThat(balance.depth()).isEqualTo((whole * 20 - hole * 10) / (whole - hole), within(1e-3));
+    }
+
+    @Test
+    void a_small_cut_copies_only_the_tiles_it_touches_and_leaves_the_old_stock_alone() {
+        Stock before = slab(0.5);
+        double grams = before.balance().grams();
+        Stock after = before.after(cut(Solid.Prism.between(Region.disc(new Point(5, 5), 6), 0, 10)));
+        assertThat(after.tilesUnlike(before)).isBetween(1, 4);
+        assertThat(before.balance().grams()).isEqualTo(grams);
+        assertThat(before.intervalsAt(5, 5)).containsExactly(0, 40);
+        assertThat(after.intervalsAt(5, 5)).containsExactly(10, 40);
+    }
+
+    @Test
+    void a_channel_through_the_middle_leaves_wood_over_and_under_it() {
+        Stock stock = slab(0.5).after(cut(new Solid.Bore(new Point(-70, 0.25), new Point(70, 0.25), 20, 8)));
+        double[] in = stock.intervalsAt(0.2, 0.25);
+        assertThat(in).hasSize(4);
+        assertThat(in[1]).isEqualTo(16, within(0.01));
+        assertThat(in[2]).isEqualTo(24, within(0.01));
+    }
+}
