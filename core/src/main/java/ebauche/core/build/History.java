@@ -67,7 +67,7 @@ public final class History {
         for (Step step : steps) {
             for (Change change : step.changes()) {
                 if (isVoid(change)) {
-                    left.add(change.feature(), change.solid());
+                    left.add(change.feature(), step.operation().face(), change.solid());
                 }
             }
         }

@@ -17,6 +17,7 @@ import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -96,7 +97,7 @@ final class BridgeWork {
             Region route = Region.rectangle(through, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
             pockets.add(pocket(
                     ROUTE, "vibrato route", Face.FRONT, route,
-                    Wanted.typed("vibrato route depth", build.faces().thickness()), Set.of(SPRINGS, RECESS)));
+                    Wanted.typed("vibrato route depth", build.faces().thickness()), Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
         });
         return pockets;
     }

@@ -20,6 +20,7 @@ import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -214,6 +215,7 @@ final class ControlWork {
                             Datum.wood(build, hole))
                     .gives(HOLES)
                     .joins(joins())
+                    .joins(Set.of(WoodLeft.BACK))
                     .caution(Caution.DRILL)
                     .takes(6, 0, 0.003);
             steps.add(step.build());

@@ -40,7 +40,10 @@ final class JackHole {
                 .cuts(Change.Remove.fromBody(Jack.FEATURE, bore))
                 .needs(
                         new Condition.Mark("the outline routed"),
-                        new Condition.Wood(bore.plan().intersection(body), bore.shallowest(), bore.deepest()))
+                        new Condition.Wood(
+                                bore.plan().intersection(body),
+                                Math.max(bore.shallowest(), build.faces().frontFinished()),
+                                Math.min(bore.deepest(), build.faces().backFinished())))
                 .gives(new Condition.Access("jack's hole"))
                 .joins(Set.of(WoodLeft.EDGE, ControlCavity.FEATURE))
                 .caution(Caution.DRILL)

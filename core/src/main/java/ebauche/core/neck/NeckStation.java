@@ -144,7 +144,7 @@ public final class NeckStation implements Station {
                             drill.map(Drill::name).orElse("a drill that the crib lacks"), depth, "of wood to drill through"))
                     .needs(neckIn, pocketCut, Datum.flat(build, Face.BACK, neck.pocket()))
                     .gives(new Condition.Access("neck screws' holes"))
-                    .joins(Set.of(NeckJoint.FEATURE))
+                    .joins(Set.of(NeckJoint.FEATURE, WoodLeft.BACK))
                     .caution(Caution.DRILL)
                     .takes(20, 0, 0.006);
             for (Point at : neck.screws()) {

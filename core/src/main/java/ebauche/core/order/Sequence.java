@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -104,20 +105,26 @@ public final class Sequence {
                 .orElseThrow();
     }
 
+    /** One circle among the steps left: walking back from link to link, the way must meet itself. */
     private Finding circle(List<Operation> rest) {
-        Set<String> left = new java.util.LinkedHashSet<>();
+        Map<String, Link> back = new HashMap<>();
+        Set<String> left = new HashSet<>();
         rest.forEach(o -> left.add(o.key()));
-        StringBuilder names = new StringBuilder();
         links.stream()
                 .filter(l -> left.contains(l.before()) && left.contains(l.after()))
-                .limit(6)
-                .forEach(l -> names.append(names.isEmpty() ? "" : "; ")
-                        .append(l.before())
-                        .append(" before ")
-                        .append(l.after())
-                        .append(" (")
-                        .append(l.because())
-                        .append(')'));
+                .forEach(l -> back.putIfAbsent(l.after(), l));
+        List<String> walked = new ArrayList<>();
+        String at = rest.get(0).key();
+        while (!walked.contains(at)) {
+            walked.add(at);
+            at = back.get(at).before();
+        }
+        StringBuilder names = new StringBuilder();
+        for (String key : walked.subList(walked.indexOf(at), walked.size())) {
+            Link link = back.get(key);
+            names.append(names.isEmpty() ? "“" : "; “").append(title(link.before())).append("” before “").append(title(key))
+                    .append("”, which ").append(link.because());
+        }
         return Finding.stops("order", "circle")
                 .says(
                         "These steps wait for each other: " + names + ".",

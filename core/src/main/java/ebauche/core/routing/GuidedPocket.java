@@ -245,12 +245,13 @@ public record GuidedPocket(
                 .is(depthFinished.value() + toSand, "wanted depth + still to be sanded off");
     }
 
+    /** Least depth at which it wants wood: none outside the body, however deep the design has it. */
     private double top() {
-        return swept(plan, 0).shallowest();
+        return Math.max(swept(plan, 0).shallowest(), build.faces().frontNow());
     }
 
     private double bottom() {
-        return swept(plan, 0).deepest();
+        return Math.min(swept(plan, 0).deepest(), build.faces().backNow());
     }
 
     private Change removed(Region area, double shy) {

@@ -1,5 +1,6 @@
 package ebauche.core.stock;
 
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ public final class WoodLeft {
      */
     public record Thin(Kind kind, String feature, String neighbour, double thickness, Point at) {}
 
-    private record Void(String feature, Solid solid, Region inside) {
+    private record Void(String feature, Face from, Solid solid, Region inside) {
         boolean swallows(Void other) {
             return feature.equals(other.feature)
                     && solid.shallowest() <= other.solid.shallowest()
@@ -71,12 +72,12 @@ public final class WoodLeft {
     }
 
     /**
-     * Adds a void; wood outside the outline does not count. A stage on the way to a larger void of the same feature, such
+     * Adds a void that is cut from a face; wood outside the outline does not count. A stage on the way to a larger void of the same feature, such
      * as drilled waste, is swallowed by it.
      */
-    public void add(String feature, Solid solid) {
+    public void add(String feature, Face from, Solid solid) {
         Region inside = solid.plan().intersection(outline);
-        Void added = new Void(feature, solid, inside);
+        Void added = new Void(feature, from, solid, inside);
         if (!inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
             voids.removeIf(added::swallows);
             voids.add(added);
@@ -112,14 +113,18 @@ public final class WoodLeft {
         return a.kind == b.kind && a.feature.equals(b.feature) && a.neighbour.equals(b.neighbour);
     }
 
-    /** A floor lies opposite the face that a void opens to; a void that opens to both has none. */
+    /**
+     * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a level bore has
+     * both. A void that is meant to go through says so by joining the face.
+     */
     private void floorsToFaces(Void one, List<Thin> out) {
-        boolean opensFront = one.solid.shallowest() <= front + TOUCH;
-        boolean opensBack = one.solid.deepest() >= back - TOUCH;
-        if (!opensBack && !joined.test(one.feature, BACK)) {
+        boolean bore = one.solid instanceof Solid.Bore;
+        boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front + TOUCH;
+        boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back - TOUCH;
+        if ((bore || !opensBack) && !joined.test(one.feature, BACK)) {
             out.add(least(one, BACK, bottom(one.solid), Plane.at(back), one.inside));
         }
-        if (!opensFront && !joined.test(one.feature, FRONT)) {
+        if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
             out.add(least(one, FRONT, Plane.at(front), top(one.solid), one.inside));
         }
     }

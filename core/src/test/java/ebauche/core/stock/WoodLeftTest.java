@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.Random;
@@ -25,7 +26,7 @@ class WoodLeftTest {
     @Test
     void a_pocket_leaves_its_floor_and_its_wall_to_the_edge() {
         WoodLeft left = body();
-        left.add("pocket", Solid.Prism.between(Region.rectangle(new Point(100, 0), 60, 60, 0, 0), 0, 19));
+        left.add("pocket", Face.FRONT, Solid.Prism.between(Region.rectangle(new Point(100, 0), 60, 60, 0, 0), 0, 19));
         assertThat(find(left, WoodLeft.Kind.FLOOR, "pocket", WoodLeft.BACK).thickness()).isEqualTo(25, within(1e-9));
         assertThat(find(left, WoodLeft.Kind.WALL, "pocket", WoodLeft.EDGE).thickness()).isEqualTo(20, within(1e-6));
     }
@@ -35,7 +36,7 @@ class WoodLeftTest {
         WoodLeft left = body();
         Region pocket = Region.rectangle(new Point(0, 100), 50, 75, 0, 0);
         double slope = Math.tan(Math.toRadians(2));
-        left.add("neck", new Solid.Prism(pocket, Plane.at(0), Plane.tilted(20, 62.5, 2)));
+        left.add("neck", Face.FRONT, new Solid.Prism(pocket, Plane.at(0), Plane.tilted(20, 62.5, 2)));
         WoodLeft.Thin thin = find(left, WoodLeft.Kind.FLOOR, "neck", WoodLeft.BACK);
         assertThat(thin.thickness()).isEqualTo(44 - 20 - 75 * slope, within(1e-6));
         assertThat(thin.at().y()).isEqualTo(137.5, within(1e-6));
@@ -44,9 +45,9 @@ class WoodLeftTest {
     @Test
     void a_wall_of_0_8_between_turned_cavities_is_found_though_no_grid_shows_it() {
         WoodLeft left = body();
-        left.add("a", Solid.Prism.between(Region.rectangle(new Point(0, 0), 80, 30, 0, 31), 0, 20));
+        left.add("a", Face.FRONT, Solid.Prism.between(Region.rectangle(new Point(0, 0), 80, 30, 0, 31), 0, 20));
         Point across = new Point(-30.8 * Math.sin(Math.toRadians(31)), 30.8 * Math.cos(Math.toRadians(31)));
-        left.add("b", Solid.Prism.between(Region.rectangle(across, 80, 30, 0, 31), 0, 15));
+        left.add("b", Face.FRONT, Solid.Prism.between(Region.rectangle(across, 80, 30, 0, 31), 0, 15));
         assertThat(find(left, WoodLeft.Kind.WALL, "a", "b").thickness()).isEqualTo(0.8, within(1e-6));
     }
 
@@ -59,8 +60,8 @@ class WoodLeftTest {
             double da = 10 + r.nextDouble() * 20;
             double db = 10 + r.nextDouble() * 20;
             WoodLeft left = body();
-            left.add("a", Solid.Prism.between(Region.disc(a, da), 0, 20));
-            left.add("b", Solid.Prism.between(Region.disc(b, db), 0, 20));
+            left.add("a", Face.FRONT, Solid.Prism.between(Region.disc(a, da), 0, 20));
+            left.add("b", Face.FRONT, Solid.Prism.between(Region.disc(b, db), 0, 20));
             double exact = a.distance(b) - da / 2 - db / 2;
             // a disc drawn with 96 chords lies up to 0.06 % of its radius inside the circle
             assertThat(find(left, WoodLeft.Kind.WALL, "a", "b").thickness()).isEqualTo(exact, within(0.03));
@@ -71,16 +72,23 @@ class WoodLeftTest {
     void cavities_of_different_depths_over_each_other_leave_a_floor_between() {
         WoodLeft left = body();
         Region plan = Region.rectangle(new Point(0, 0), 60, 60, 0, 0);
-        left.add("front", Solid.Prism.between(plan, 0, 19));
-        left.add("rear", Solid.Prism.between(Region.rectangle(new Point(20, 0), 60, 60, 0, 0), 24.5, 44));
+        left.add("front", Face.FRONT, Solid.Prism.between(plan, 0, 19));
+        left.add("rear", Face.BACK, Solid.Prism.between(Region.rectangle(new Point(20, 0), 60, 60, 0, 0), 24.5, 44));
         assertThat(find(left, WoodLeft.Kind.FLOOR, "front", "rear").thickness()).isEqualTo(5.5, within(1e-9));
+    }
+
+    @Test
+    void a_pocket_deeper_than_the_body_has_less_than_no_floor() {
+        WoodLeft left = body();
+        left.add("deep", Face.FRONT, Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 46));
+        assertThat(find(left, WoodLeft.Kind.FLOOR, "deep", WoodLeft.BACK).thickness()).isEqualTo(-2, within(1e-9));
     }
 
     @Test
     void what_is_declared_joined_is_no_wall() {
         WoodLeft left = new WoodLeft(BODY, 0, 44, (a, b) -> true);
-        left.add("a", Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 20));
-        left.add("b", Solid.Prism.between(Region.disc(new Point(21, 0), 40), 0, 20));
+        left.add("a", Face.FRONT, Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 20));
+        left.add("b", Face.FRONT, Solid.Prism.between(Region.disc(new Point(21, 0), 40), 0, 20));
         assertThat(left.thinnest()).noneMatch(t -> t.neighbour().equals("b"));
     }
 }

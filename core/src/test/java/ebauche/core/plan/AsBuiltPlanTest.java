@@ -1,0 +1,137 @@
+package ebauche.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.measure.Reckoning;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What was done and measured is a fact, and every later number follows it. */
+class AsBuiltPlanTest {
+    private static double number(TestBody body, String what) {
+        return body.plan().reckoning(what).map(Reckoning::value).orElseThrow(() -> new AssertionError(what));
+    }
+
+    private static double figure(TestBody body, String step) {
+        return body.plan().step(step).orElseThrow().operation().setting().figure().orElseThrow().value();
+    }
+
+    @Test
+    void a_measured_heel_replaces_the_nominal_and_moves_the_pocket_by_as_much() {
+        TestBody body = new TestBody();
+        double before = figure(body, "neck:rout");
+        body.read("heel-thickness", 25.8);
+        assertThat(figure(body, "neck:rout")).isEqualTo(before + 0.4, within(1e-9));
+    }
+
+    @Test
+    void sanding_the_front_before_the_pocket_is_cut_keeps_its_depth_and_thins_the_body() {
+        TestBody body = new TestBody().doneUpTo("outline:finish");
+        double depth = number(body, "pocket depth");
+        double thick = number(body, "finished thickness");
+        body.read("sanded-off:front", 0.4);
+        assertThat(number(body, "pocket depth")).isEqualTo(depth, within(1e-9));
+        assertThat(number(body, "finished thickness")).isEqualTo(thick - 0.4, within(1e-9));
+        assertThat(figure(body, "neck:rout")).isEqualTo(depth + 0.3, within(1e-9));
+    }
+
+    /** C1: after a depth m was measured and s sanded off, the depth is m - s and p - m + s is still to cut. */
+    @Test
+    void sanding_the_front_after_a_reading_leaves_more_still_to_cut() {
+        TestBody body = new TestBody().doneUpTo("neck:rough").read("depth:neck", 23.5, "neck:rough");
+        double left = number(body, "still to cut in the pocket");
+        double saddle = number(body, "saddle height");
+        body.read("sanded-off:front", 0.4);
+        assertThat(number(body, "still to cut in the pocket")).isEqualTo(left + 0.4, within(1e-9));
+        assertThat(number(body, "saddle height")).isEqualTo(saddle + 0.4, within(1e-9));
+    }
+
+    @Test
+    void a_finished_pocket_that_became_shallow_gets_a_step_that_deepens_it() {
+        TestBody body = new TestBody().doneUpTo("neck:rout");
+        assertThat(body.plan().step("neck:deepen")).isEmpty();
+        body.read("sanded-off:front", 0.5);
+        assertThat(body.plan().step("neck:deepen")).isPresent();
+    }
+
+    @Test
+    void a_pocket_read_too_deep_is_found_and_so_is_the_wood_that_is_missing() {
+        TestBody body = new TestBody().doneUpTo("neck:rout").read("depth:neck", 25.4, "neck:rout");
+        assertThat(body.rules()).contains("pocket-too-deep");
+        double floor = body.plan().thinnest().stream()
+                .filter(t -> t.feature().equals("neck") && t.neighbour().equals("back"))
+                .findFirst().orElseThrow().thickness();
+        // 44.5 finished + 0.3 still on the back are under a floor read at 25.4 from a front that loses 0.3
+        assertThat(floor).isEqualTo(44.5 + 0.3 - 25.4, within(0.01));
+    }
+
+    @Test
+    void what_is_done_stays_as_it_was_cut_when_the_design_changes_and_the_contradiction_is_found() {
+        TestBody body = new TestBody().doneUpTo("pickup-neck:rout");
+        var cut = body.plan().step("pickup-neck:rout").orElseThrow();
+        body.pickups.set(0, TestBody.pickup("neck", 0, 110, 19));
+        BuildPlan plan = body.plan();
+        assertThat(plan.findings()).anySatisfy(f -> {
+            assertThat(f.rule()).isEqualTo("done-contradicted");
+            assertThat(f.where()).isPresent();
+        });
+        assertThat(plan.stops()).isTrue();
+        assertThat(plan.history().steps().get(plan.indexOf(plan.step("pickup-neck:rout").orElseThrow())).changes())
+                .isEqualTo(cut.operation().changes());
+    }
+
+    @Test
+    void a_shallower_pickup_after_it_was_cut_deep_is_a_contradiction_with_its_number() {
+        TestBody body = new TestBody().doneUpTo("pickup-neck:rout");
+        body.pickups.set(0, TestBody.pickup("neck", 0, 130, 16));
+        assertThat(body.plan().findings()).anySatisfy(f -> {
+            assertThat(f.rule()).isEqualTo("done-contradicted");
+            assertThat(f.numbers().get(0).value()).isEqualTo(3, within(1e-6));
+        });
+    }
+
+    @Test
+    void a_withdrawn_entry_counts_no_more_and_stays_in_the_record() {
+        TestBody body = new TestBody().read("heel-thickness", 30);
+        double wrong = number(body, "pocket depth");
+        body.timeline.add(new AsBuilt.Withdrawn("w", "", "test", body.timeline.get(0).id()));
+        assertThat(number(body, "pocket depth")).isEqualTo(wrong - 4.6, within(1e-9));
+        assertThat(body.build().asBuilt().timeline()).hasSize(2);
+    }
+
+    @Test
+    void the_same_id_twice_is_refused() {
+        List<AsBuilt.Entry> twice = List.of(
+                new AsBuilt.Mishap("a", "", "", "", "x"), new AsBuilt.Mishap("a", "", "", "", "y"));
+        assertThatThrownBy(() -> new AsBuilt(twice)).hasMessageContaining("stands twice");
+    }
+
+    @Test
+    void a_reading_of_four_metres_is_refused() {
+        assertThatThrownBy(() -> new TestBody().read("depth:neck", 4000)).hasMessageContaining("between 0 and 120");
+    }
+
+    @Test
+    void a_step_done_before_what_it_needs_is_pointed_out() {
+        TestBody body = new TestBody();
+        body.done("neck:rout");
+        assertThat(body.rules()).contains("done-early");
+    }
+
+    @Test
+    void what_moved_names_the_pocket_and_its_steps_and_nothing_else() {
+        TestBody body = new TestBody();
+        BuildPlan before = body.plan();
+        body.read("fingerboard-thickness", 6.05);
+        List<Moved> moved = Moved.between(before, body.plan());
+        assertThat(moved).extracting(Moved::what)
+                .contains("pocket depth", "Rout the neck pocket to depth", "Drill out the waste of the neck pocket")
+                .noneMatch(w -> w.contains("pickup") || w.contains("control"));
+        assertThat(moved.get(0).after().getAsDouble() - moved.get(0).before().getAsDouble()).isEqualTo(-0.3, within(1e-9));
+        assertThat(Moved.between(before, before)).isEmpty();
+    }
+}
