@@ -38,8 +38,8 @@ form.addEventListener("submit", () => keep({
 }));
 
 const parts = () => {
-  const read = value.value.trim().match(/^(\d*)(?:\s*(\d+)\/(\d+))?\s*in$/);
-  return read ? { whole: +(read[1] || 0), in64: read[2] ? (+read[2] * 64) / +read[3] : 0 } : null;
+  const read = value.value.trim().match(/^(?:(\d+)\s*|(?:(\d+)\s+)?(\d+)\/(\d+)\s*)in$/);
+  return read ? { whole: +(read[1] ?? read[2] ?? 0), in64: read[3] ? (+read[3] * 64) / +read[4] : 0 } : null;
 };
 
 function showInches(whole, in64) {

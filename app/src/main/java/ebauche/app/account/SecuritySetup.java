@@ -9,6 +9,8 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -44,7 +46,8 @@ class SecuritySetup {
     /** A form sent after its sign-in ran out goes to the sign-in page; what was typed at the bench is kept there. */
     private static void denied(HttpServletRequest request, HttpServletResponse response, AccessDeniedException why)
             throws IOException {
-        if (request.getUserPrincipal() == null) {
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        if (who == null || !(who.getPrincipal() instanceof Maker)) {
             response.sendRedirect(request.getContextPath() + "/sign-in?expired");
         } else {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);

@@ -1,0 +1,125 @@
+package ebauche.app.body;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ebauche.app.testing.WithApp;
+import ebauche.app.web.NotHere;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Measurand;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.node.ObjectNode;
+
+class BodyStoreTest extends WithApp {
+    @Autowired
+    private JdbcClient sql;
+
+    private static AsBuilt.Reading reading(String id, double value) {
+        return new AsBuilt.Reading(
+                id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), value);
+    }
+
+    @Test
+    void the_same_reading_sent_twice_is_kept_once_and_answered_with_the_first() {
+        Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        String id = UUID.randomUUID().toString();
+        int before = bodies.recordLength(sedge);
+        assertThat(bodies.log(sedge, reading(id, 24.1))).isEqualTo(reading(id, 24.1));
+        assertThat(bodies.log(sedge, reading(id, 19))).isEqualTo(reading(id, 24.1));
+        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+        assertThat(bodies.record(sedge).latest(Measurand.parse("depth:neck")).orElseThrow().value()).isEqualTo(24.1);
+    }
+
+    @Test
+    void an_id_that_came_with_the_file_is_taken_too() {
+        Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        String first = bodies.record(sedge).timeline().get(0).id();
+        assertThat(bodies.log(sedge, reading(first, 24)).id()).isEqualTo(first);
+        assertThat(bodies.record(sedge).timeline()).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void sixteen_at_once_with_one_id_leave_one_entry() throws Exception {
+        Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        String id = UUID.randomUUID().toString();
+        int before = bodies.recordLength(sedge);
+        ExecutorService hands = Executors.newFixedThreadPool(8);
+        List<Callable<AsBuilt.Entry>> sends =
+                java.util.stream.IntStream.range(0, 16).<Callable<AsBuilt.Entry>>mapToObj(i -> () -> bodies.log(sedge, reading(id, 20 + i))).toList();
+        List<Future<AsBuilt.Entry>> answers = hands.invokeAll(sends);
+        hands.shutdown();
+        AsBuilt.Entry first = answers.get(0).get();
+        for (Future<AsBuilt.Entry> answer : answers) {
+            assertThat(answer.get()).isEqualTo(first);
+        }
+        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+    }
+
+    @Test
+    void of_two_editors_the_second_is_told_and_nothing_of_the_first_is_lost() {
+        Shop shop = openShop(LengthUnit.MILLIMETRE);
+        Body sedge = shop.bodies().get("sedge");
+        ObjectNode mine = bodies.head(sedge).file().deepCopy();
+        ((ObjectNode) mine.get("design")).put("thickness", "43 mm");
+        ObjectNode theirs = bodies.head(sedge).file().deepCopy();
+        ((ObjectNode) theirs.get("design")).put("thickness", "42 mm");
+        assertThat(bodies.save(sedge, 1, theirs, "them")).isEqualTo(2);
+        assertThatThrownBy(() -> bodies.save(sedge, 1, mine, "me")).isInstanceOf(StaleRevision.class);
+        assertThat(bodies.head(sedge).design().path("thickness").asString()).isEqualTo("42 mm");
+        assertThat(bodies.revision(sedge, 1).orElseThrow().design().path("thickness").asString()).isEqualTo("44.5 mm");
+    }
+
+    @Test
+    void another_shops_body_is_not_there() {
+        Body other = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        Shop mine = openShop(LengthUnit.INCH);
+        assertThatThrownBy(() -> bodies.find(mine.maker().shop(), other.publicId())).isInstanceOf(NotHere.class);
+        assertThat(bodies.all(mine.maker().shop())).hasSize(3).allMatch(b -> b.shop() == mine.maker().shop());
+        assertThat(bodies.newest(mine.maker().shop(), 1000)).allMatch(l -> l.body().shop() == mine.maker().shop());
+    }
+
+    @Test
+    void bodies_are_numbered_per_shop() {
+        assertThat(openShop(LengthUnit.INCH).bodies().values()).extracting(Body::number).containsExactly(1, 2, 3);
+    }
+
+    /** The app's own database user cannot change or take out what was done, nor a revision. */
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "update entry set entry = '{}'", "delete from entry", "update revision set made_by = 'x'", "delete from revision",
+        "delete from body", "drop table entry", "update maker set password = 'x'", "create table x (a int)"
+    })
+    void the_record_cannot_be_rewritten(String statement) {
+        assertThatThrownBy(() -> sql.sql(statement).update()).rootCause().hasMessageContaining("denied");
+    }
+
+    @Test
+    void a_revision_that_is_no_json_is_refused_by_the_database_itself() {
+        Body sedge = openShop(LengthUnit.INCH).bodies().get("sedge");
+        assertThatThrownBy(() -> sql.sql("insert into revision (shop, body, number, file, made_by) values (:s, :b, 9, 'no json', 'x')")
+                        .param("s", sedge.shop()).param("b", sedge.id()).update())
+                .hasMessageContaining("CONSTRAINT");
+    }
+
+    @Test
+    void a_stored_body_plans_like_its_file() {
+        Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        AsBuilt record = bodies.record(sedge);
+        assertThat(BuildFile.write(bodies.head(sedge).file(), record))
+                .isEqualTo(BuildFile.write(
+                        DemoBodies.read("sedge").withoutRecord(), DemoBodies.read("sedge").build().asBuilt()));
+    }
+}

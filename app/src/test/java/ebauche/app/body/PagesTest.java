@@ -1,0 +1,189 @@
+package ebauche.app.body;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ebauche.app.testing.Visitor;
+import ebauche.app.testing.WithApp;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.DemoBodies;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Bad input through the real forms: a clear answer, a status that fits, nothing half-saved. */
+class PagesTest extends WithApp {
+    private Shop shop;
+    private Visitor me;
+
+    @BeforeEach
+    void signIn() {
+        shop = openShop(LengthUnit.MILLIMETRE);
+        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
+    }
+
+    private HttpResponse<String> read(String value) {
+        return read(UUID.randomUUID().toString(), "depth:neck", value);
+    }
+
+    private HttpResponse<String> read(String entry, String measures, String value) {
+        return me.post(shop.path("sedge") + "/bench", shop.path("sedge") + "/readings",
+                Map.of("entry", entry, "measures", measures, "value", value, "step", "neck:rout"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "4000 mm | it can be 0 mm to 120 mm", "-3 mm | it can be", "NaN | is no length", "1e9 | is no length",
+        "99999 mm | beyond 10000 mm", "3/0 in | over nought", "1 in 2 mm | more than one unit", "deep | is no length"
+    })
+    void a_reading_that_cannot_be_is_refused_in_words_and_not_logged(String value, String words) {
+        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        HttpResponse<String> answer = read(value);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(words).contains("value=\"" + value + "\"");
+        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before);
+    }
+
+    @Test
+    void a_reading_of_nothing_known_or_with_a_forged_id_is_refused() {
+        assertThat(read(UUID.randomUUID().toString(), "colour", "3 mm").statusCode()).isEqualTo(422);
+        assertThat(read("not-a-uuid", "depth:neck", "24 mm").statusCode()).isEqualTo(400);
+    }
+
+    @Test
+    void the_same_reading_sent_twice_is_answered_alike_and_counts_once() {
+        String id = UUID.randomUUID().toString();
+        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        HttpResponse<String> first = read(id, "sanded-off:front", "0.4 mm");
+        HttpResponse<String> second = read(id, "sanded-off:front", "0.4 mm");
+        assertThat(second.headers().firstValue("Location")).isEqualTo(first.headers().firstValue("Location"));
+        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before + 1);
+    }
+
+    private Map<String, String> form(String... changes) {
+        Map<String, String> fields = new HashMap<>(Map.of("base", "1", "add", ""));
+        for (int i = 0; i < changes.length; i += 2) {
+            fields.put(changes[i], changes[i + 1]);
+        }
+        return fields;
+    }
+
+    private HttpResponse<String> keep(Map<String, String> fields) {
+        return me.post(shop.path("sedge") + "/design", shop.path("sedge") + "/design", fields);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "neck.heelThickness | thick | is no length", "neck.heelThickness | 0 mm | more than nought",
+        "neck.heelThickness | -2 mm | more than nought", "neck.heelThickness | 1/0 in | over nought",
+        "neck.angle | 40 | between -10 and 10", "neck.angle | steep | must be a number", "thickness | 1e9 | is no length",
+        "strings.count | 2.5 | must be a whole number", "outline.path | M 0 0 L 10 10 | open",
+        "outline.path | M 0 0 L 10 10 L 10 0 L 0 10 Z | crosses", "outline.path | nonsense | starts with M",
+        "scale | 5 mm | between 200 and 1200", "name | '' | is missing"
+    })
+    void a_design_with_a_wrong_number_says_so_at_its_field_and_is_not_kept(String field, String value, String words) {
+        HttpResponse<String> answer = keep(form(field, value));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(words).contains("field-trouble");
+        assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
+    }
+
+    @Test
+    void a_bare_number_is_taken_in_the_makers_unit() {
+        assertThat(keep(form("thickness", "43.5")).statusCode()).isEqualTo(302);
+        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("thickness").asString()).isEqualTo("43.5 mm");
+    }
+
+    @Test
+    void parts_are_added_with_usual_sizes_and_left_out_again() {
+        HttpResponse<String> added = keep(form("add", "pickup"));
+        assertThat(added.statusCode()).isEqualTo(200);
+        assertThat(added.body()).contains("Pickup pickup");
+        assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
+        Map<String, String> fields = form("pickups.2.id", "middle", "pickups.2.at.y", "90 mm", "pickups.2.depth", "18 mm");
+        assertThat(keep(fields).statusCode()).isEqualTo(302);
+        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("pickups").size()).isEqualTo(3);
+        Map<String, String> out = form("leave-out", "pickups.2");
+        out.put("base", "2");
+        assertThat(keep(out).statusCode()).isEqualTo(302);
+        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("pickups").size()).isEqualTo(2);
+    }
+
+    @Test
+    void the_second_of_two_editors_is_shown_the_difference_and_loses_nothing() {
+        assertThat(keep(form("neck.heelThickness", "25.9 mm", "thickness", "43 mm")).statusCode()).isEqualTo(302);
+        HttpResponse<String> second = keep(form("strings.spread", "51 mm", "thickness", "42 mm"));
+        assertThat(second.statusCode()).isEqualTo(409);
+        assertThat(second.body()).contains("25.9 mm").contains("43 mm").contains("42 mm").contains("value=\"51 mm\"");
+        Map<String, String> merged = form("neck.heelThickness", "25.9 mm", "strings.spread", "51 mm", "thickness", "42 mm");
+        merged.put("base", "2");
+        assertThat(keep(merged).statusCode()).isEqualTo(302);
+        var design = bodies.head(shop.bodies().get("sedge")).design();
+        assertThat(design.path("neck").path("heelThickness").asString()).isEqualTo("25.9 mm");
+        assertThat(design.path("strings").path("spread").asString()).isEqualTo("51 mm");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "{", "noise \u0000 noise", "[1,2]", "{\"format\":\"ebauche-build\",\"version\":9}"})
+    void a_file_that_is_none_is_refused_and_nothing_taken_on(String text) {
+        HttpResponse<String> answer = me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("Nothing was taken on");
+        assertThat(bodies.all(shop.maker().shop())).hasSize(3);
+    }
+
+    @Test
+    void a_file_of_50_megabytes_and_one_nested_200_000_deep_are_refused() {
+        assertThat(me.upload("/bodies/take-on", "/bodies/from-file", new byte[50_000_000]).statusCode()).isEqualTo(413);
+        byte[] deep = ("[".repeat(200_000) + "]".repeat(200_000)).getBytes(StandardCharsets.UTF_8);
+        assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode()).isEqualTo(422);
+        assertThat(bodies.all(shop.maker().shop())).hasSize(3);
+    }
+
+    @Test
+    void a_body_leaves_as_a_file_and_comes_back() {
+        HttpResponse<String> file = me.get(shop.path("tussock") + "/file");
+        assertThat(file.headers().firstValue("Content-Disposition").orElseThrow()).contains("tussock.ebauche.json");
+        assertThat(file.body()).isEqualTo(new String(
+                ebauche.exchange.BuildFile.write(DemoBodies.read("tussock").withoutRecord(), DemoBodies.read("tussock").build().asBuilt()),
+                StandardCharsets.UTF_8));
+        HttpResponse<String> back = me.upload("/bodies/take-on", "/bodies/from-file", file.body().getBytes(StandardCharsets.UTF_8));
+        assertThat(back.statusCode()).isEqualTo(302);
+        assertThat(bodies.all(shop.maker().shop())).hasSize(4);
+        String again = me.get(back.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "") + "/file").body();
+        assertThat(again).isEqualTo(file.body());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"?step=no-such", "?x=NaN&y=Infinity", "?x=1e300", "?face=BACK&step=outline:saw", "?step=blank:joint"})
+    void an_odd_address_still_shows_the_body(String query) {
+        assertThat(me.get(shop.path("sedge") + query).statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void a_name_full_of_markup_is_only_text() {
+        Map<String, String> fields = form("name", "<script>alert(1)</script>\"'&");
+        assertThat(keep(fields).statusCode()).isEqualTo(302);
+        for (String page : new String[] {"/", shop.path("sedge"), shop.path("sedge") + "/bench", "/log"}) {
+            assertThat(me.get(page).body()).doesNotContain("<script>alert").contains("alert(1)");
+        }
+    }
+
+    @Test
+    void a_slip_is_withdrawn_by_a_later_entry_and_stays_readable() {
+        read(UUID.randomUUID().toString(), "sanded-off:front", "0.7 mm");
+        var record = bodies.record(shop.bodies().get("sedge"));
+        String id = record.timeline().get(record.timeline().size() - 1).id();
+        me.post("/log", shop.path("sedge") + "/withdrawals", Map.of("entry", id));
+        var after = bodies.record(shop.bodies().get("sedge"));
+        assertThat(after.timeline()).hasSize(record.timeline().size() + 1);
+        assertThat(after.standing()).noneMatch(e -> e.id().equals(id));
+        assertThat(me.get("/log").body()).contains("0.7 mm").contains("Withdrawn");
+    }
+}

@@ -1,0 +1,40 @@
+package ebauche.app.stories;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import ebauche.app.testing.Story;
+import ebauche.core.measure.LengthUnit;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Axe finds nothing on any main view, on both screens; at the bench every target is large enough for a glove. */
+class AccessTest extends Story {
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void every_main_view_is_accessible_and_fits_its_screen(Screen screen) {
+        open(screen, LengthUnit.INCH);
+        for (String path : new String[] {
+            "/", "/log", "/bodies/take-on", shop.path("sedge"), shop.path("shale"), shop.path("tussock") + "?step=controls:rout",
+            shop.path("sedge") + "/design", shop.path("sedge") + "/bench", shop.path("shale") + "/bench?step=vibrato:rout"
+        }) {
+            go(path);
+            accessible();
+            fits();
+        }
+        page.context().clearCookies();
+        go("/sign-in");
+        accessible();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void at_the_bench_every_target_is_at_least_48_pixels_high(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/bench");
+        for (Locator target : page.locator(".bench button:visible, .bench a:visible, .bench select:visible, .bench summary:visible").all()) {
+            double height = target.boundingBox().height;
+            assertThat(height).as(target.textContent()).isGreaterThanOrEqualTo(47.5);
+        }
+    }
+}

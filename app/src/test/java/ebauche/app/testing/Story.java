@@ -1,0 +1,103 @@
+package ebauche.app.testing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import ebauche.core.measure.LengthUnit;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+
+/** A story told through the real interface in headless Chromium: things are found as a person finds them. */
+public abstract class Story extends WithApp {
+    private static final Playwright PLAYWRIGHT =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setHeadless(true)
+            .setArgs(List.of(
+                    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+
+    /** The two screens a maker has. */
+    public enum Screen {
+        DESK(1280, 800),
+        TABLET(820, 1180);
+
+        private final int width;
+        private final int height;
+
+        Screen(int width, int height) {
+            this.width = width;
+            this.height = height;
+        }
+    }
+
+    private final List<BrowserContext> contexts = new ArrayList<>();
+    private final List<String> complaints = new ArrayList<>();
+    protected Shop shop;
+    protected Page page;
+
+    /** Opens a shop of this story's own and signs in through the form. */
+    protected Page open(Screen screen, LengthUnit unit) {
+        shop = openShop(unit);
+        page = signIn(screen);
+        return page;
+    }
+
+    /** One more browser, signed in to the same shop. */
+    protected Page signIn(Screen screen) {
+        BrowserContext context = BROWSER.newContext(new Browser.NewContextOptions()
+                .setViewportSize(screen.width, screen.height)
+                .setHasTouch(screen == Screen.TABLET)
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        contexts.add(context);
+        context.setDefaultTimeout(15_000);
+        Page opened = context.newPage();
+        opened.onPageError(complaints::add);
+        opened.onConsoleMessage(m -> {
+            if (m.type().equals("error") && !m.text().contains("the server responded with a status of 4")) {
+                complaints.add(m.text());
+            }
+        });
+        opened.navigate(address() + "/sign-in");
+        opened.locator("form").filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .getByLabel("Name").fill(shop.maker().name());
+        opened.locator("form").filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .getByLabel("Password").fill(PASSWORD);
+        opened.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+        opened.waitForURL(url -> !url.contains("/sign-in"));
+        return opened;
+    }
+
+    protected void go(String path) {
+        page.navigate(address() + path);
+    }
+
+    /** Axe finds nothing on the page as it is. */
+    protected void accessible() {
+        List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
+        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes()).toList()).isEmpty();
+    }
+
+    /** Nothing is cut off sideways: a page never scrolls across. */
+    protected void fits() {
+        Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertThat(((Number) over).intValue()).as("scrolls sideways by").isLessThanOrEqualTo(0);
+    }
+
+    @AfterEach
+    void close() {
+        contexts.forEach(BrowserContext::close);
+        assertThat(complaints).as("what the browser's console complained of").isEmpty();
+    }
+}

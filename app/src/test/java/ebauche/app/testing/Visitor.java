@@ -1,0 +1,100 @@
+package ebauche.app.testing;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Somebody with a browser and no script: reads pages, sends their forms. */
+public final class Visitor {
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private final String address;
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NEVER).build();
+
+    public Visitor(String address) {
+        this.address = address;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET().build());
+    }
+
+    /** Sends a form that stands on a page. */
+    public HttpResponse<String> post(String page, String path, Map<String, String> fields) {
+        String token = token(get(page).body());
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(encoded(fields) + "&_csrf=" + encode(token)))
+                .build());
+    }
+
+    /** Sends a form without the token that a page of ours carries. */
+    public HttpResponse<String> forge(String path, Map<String, String> fields) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(encoded(fields)))
+                .build());
+    }
+
+    /** Sends a file through a page's form. */
+    public HttpResponse<String> upload(String page, String path, byte[] file) {
+        String token = token(get(page).body());
+        String edge = "----edge" + System.nanoTime();
+        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--" + edge
+                + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"b.ebauche.json\"\r\nContent-Type: application/json\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+        byte[] tail = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
+        byte[] all = new byte[head.length + file.length + tail.length];
+        System.arraycopy(head, 0, all, 0, head.length);
+        System.arraycopy(file, 0, all, head.length, file.length);
+        System.arraycopy(tail, 0, all, head.length + file.length, tail.length);
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .POST(HttpRequest.BodyPublishers.ofByteArray(all))
+                .build());
+    }
+
+    public Visitor signIn(String name, String password) {
+        post("/sign-in", "/sign-in", Map.of("username", name, "password", password));
+        return this;
+    }
+
+    private static String token(String page) {
+        Matcher m = TOKEN.matcher(page);
+        if (!m.find()) {
+            throw new IllegalStateException("no form on that page");
+        }
+        return m.group(1);
+    }
+
+    private static String encoded(Map<String, String> fields) {
+        return fields.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    private HttpResponse<String> send(HttpRequest request) {
+        try {
+            return client.send(request, HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package ebauche.app.testing;
+
+import ebauche.app.EbaucheApp;
+import ebauche.app.account.Maker;
+import ebauche.app.account.MakerStore;
+import ebauche.app.body.Body;
+import ebauche.app.body.BodyStore;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The whole app on a free port, over a real MariaDB; one app serves all tests, each test opens a shop of its own. */
+@SpringBootTest(
+        classes = EbaucheApp.class,
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "ebauche.demo=true")
+public abstract class WithApp {
+    protected static final PrivateDatabase DATABASE = new PrivateDatabase();
+    public static final String PASSWORD = "a long enough word";
+    private static final AtomicInteger SHOPS = new AtomicInteger();
+
+    @LocalServerPort
+    protected int port;
+
+    @Autowired
+    protected MakerStore makers;
+
+    @Autowired
+    protected BodyStore bodies;
+
+    @Autowired
+    private PasswordEncoder passwords;
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry properties) {
+        DATABASE.connection().forEach((name, value) -> properties.add(name, () -> value));
+    }
+
+    protected String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** A shop with its maker and the three demo bodies, by name. */
+    public record Shop(Maker maker, Map<String, Body> bodies) {
+        public String path(String body) {
+            return "/bodies/" + bodies.get(body).publicId();
+        }
+    }
+
+    protected Shop openShop(LengthUnit unit) {
+        String name = "maker " + SHOPS.incrementAndGet() + " " + System.nanoTime();
+        Maker maker = makers.open("Test shop", name, passwords.encode(PASSWORD), unit).orElseThrow();
+        Map<String, Body> there = new LinkedHashMap<>();
+        for (String body : DemoBodies.NAMES) {
+            BuildFile file = DemoBodies.read(body);
+            there.put(body, bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name));
+        }
+        return new Shop(maker, there);
+    }
+}
