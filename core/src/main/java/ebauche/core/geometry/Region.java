@@ -1,11 +1,13 @@
 package ebauche.core.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.MultiPolygon;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
@@ -13,6 +15,8 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * An area on the plan: one or more polygons, perhaps with holes. A thin immutable wall around a JTS geometry, so that
@@ -26,13 +30,21 @@ public final class Region {
     private static final int QUARTER = 24;
 
     private final Geometry geometry;
+    /** What was taken away to make this region, if it was made so: it shares nothing with that, nor with any part of it. */
+    private final Region lacks;
+
     /** Indexes for repeated questions, made on demand; a race makes one twice and harms nothing. */
     private volatile PreparedGeometry prepared;
 
     private volatile IndexedFacetDistance edges;
 
     private Region(Geometry geometry) {
+        this(geometry, null);
+    }
+
+    private Region(Geometry geometry, Region lacks) {
         this.geometry = geometry;
+        this.lacks = lacks;
     }
 
     private PreparedGeometry prepared() {
@@ -64,7 +76,7 @@ public final class Region {
 
     /** The area inside a ring of points; the first need not be repeated. */
     public static Region ofRing(List<Point> ring) {
-        java.util.ArrayList<Point> closed = new java.util.ArrayList<>(ring);
+        List<Point> closed = new ArrayList<>(ring);
         if (!closed.get(0).equals(closed.get(closed.size() - 1))) {
             closed.add(closed.get(0));
         }
@@ -161,45 +173,68 @@ public final class Region {
     }
 
     public Region union(Region other) {
-        return of(geometry.union(other.geometry));
+        return areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION));
     }
 
     public Region minus(Region other) {
-        return isEmpty() || other.isEmpty() || apart(other) ? this : of(geometry.difference(other.geometry));
+        if (isEmpty() || other.isEmpty() || apart(other)) {
+            return this;
+        }
+        Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
+        return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other);
     }
 
+    private boolean lacksAllOf(Region other) {
+        return lacks != null && lacks.contains(other);
+    }
+
+    /** The area they share; the questions that an index answers come before the one that needs every edge. */
     public Region intersection(Region other) {
-        if (isEmpty() || other.isEmpty() || apart(other)) {
+        if (isEmpty() || other.isEmpty() || farApart(other) || lacksAllOf(other) || other.lacksAllOf(this)) {
             return EMPTY;
         }
-        if (prepared().covers(other.geometry)) {
+        if (contains(other)) {
             return other;
         }
-        return areas(geometry.intersection(other.geometry));
+        if (other.contains(this)) {
+            return this;
+        }
+        if (apart(other)) {
+            return EMPTY;
+        }
+        return areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
     private boolean apart(Region other) {
-        if (!geometry.getEnvelopeInternal().intersects(other.geometry.getEnvelopeInternal())) {
+        if (farApart(other)) {
             return true;
         }
         boolean larger = geometry.getNumPoints() >= other.geometry.getNumPoints();
         return larger ? !prepared().intersects(other.geometry) : !other.prepared().intersects(geometry);
     }
 
-    /** Keeps polygons only: where two areas merely touch, JTS answers lines and points. */
+    private boolean farApart(Region other) {
+        return !geometry.getEnvelopeInternal().intersects(other.geometry.getEnvelopeInternal());
+    }
+
+    /** Keeps polygons only: where two areas merely touch, JTS answers lines and points too. */
     private static Region areas(Geometry mixed) {
-        Geometry out = FACTORY.createPolygon();
+        if (mixed instanceof Polygon || mixed instanceof MultiPolygon) {
+            return of(mixed);
+        }
+        List<Geometry> polygons = new ArrayList<>();
         for (int i = 0; i < mixed.getNumGeometries(); i++) {
             if (mixed.getGeometryN(i) instanceof Polygon p) {
-                out = out.isEmpty() ? p : out.union(p);
+                polygons.add(p);
             }
         }
-        return of(out);
+        return polygons.isEmpty() ? EMPTY : of(FACTORY.buildGeometry(polygons));
     }
 
     public boolean contains(Region other) {
-        return prepared().covers(other.geometry);
+        boolean larger = geometry.getEnvelopeInternal().covers(other.geometry.getEnvelopeInternal());
+        return this == other || larger && prepared().covers(other.geometry);
     }
 
     public boolean contains(Point p) {

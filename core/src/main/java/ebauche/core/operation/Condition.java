@@ -2,6 +2,8 @@ package ebauche.core.operation;
 
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
+import ebauche.core.geometry.SharedAreas;
 import ebauche.core.measure.Decimals;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -28,7 +30,7 @@ public sealed interface Condition {
     boolean answers(Condition need);
 
     /** Whether a change to the wood takes this condition away, by where it cuts. */
-    default boolean spoiledBy(Change change) {
+    default boolean spoiledBy(Change change, SharedAreas shared) {
         return false;
     }
 
@@ -49,18 +51,19 @@ public sealed interface Condition {
 
         @Override
         public boolean answers(Condition need) {
-            return need instanceof Flat flat && flat.face == face && region.grown(0.01).contains(flat.region);
+            return need instanceof Flat flat && flat.face == face && covers(region, flat.region);
         }
 
         /** A cut over the whole region leaves it flat, only lower; one that takes too great a share of it spoils it. */
         @Override
-        public boolean spoiledBy(Change change) {
+        public boolean spoiledBy(Change change, SharedAreas shared) {
             Solid solid = change.solid();
             boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
-            if (!reaches) {
+            boolean tooSmall = solid.plan().area() <= (1 - share) * region.area();
+            if (!reaches || tooSmall) {
                 return false;
             }
-            double taken = solid.plan().intersection(region).area() / region.area();
+            double taken = shared.of(solid.plan(), region) / region.area();
             return taken < 1 - 1e-6 && taken > 1 - share;
         }
     }
@@ -78,8 +81,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public boolean spoiledBy(Change change) {
-            return meets(change, ring, from, to);
+        public boolean spoiledBy(Change change, SharedAreas shared) {
+            return meets(change, ring, from, to, shared);
         }
     }
 
@@ -98,12 +101,12 @@ public sealed interface Condition {
             return need instanceof Wood wood
                     && from <= wood.from + TOUCH_DEPTH
                     && to >= wood.to - TOUCH_DEPTH
-                    && region.grown(0.01).contains(wood.region);
+                    && covers(region, wood.region);
         }
 
         @Override
-        public boolean spoiledBy(Change change) {
-            return meets(change, region, from, to);
+        public boolean spoiledBy(Change change, SharedAreas shared) {
+            return meets(change, region, from, to, shared);
         }
     }
 
@@ -167,13 +170,15 @@ public sealed interface Condition {
 
         /** A change unsettles a face when it reaches through it somewhere on the body. */
         @Override
-        public boolean spoiledBy(Change change) {
+        public boolean spoiledBy(Change change, SharedAreas shared) {
             Solid solid = change.solid();
-            return switch (surface) {
-                case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH && solid.plan().overlaps(region);
-                case BACK -> solid.deepest() > depth - TOUCH_DEPTH && solid.plan().overlaps(region);
-                case EDGE -> solid.plan().overlaps(region) && !region.contains(solid.plan());
-            };
+            boolean reaches =
+                    switch (surface) {
+                        case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH;
+                        case BACK -> solid.deepest() > depth - TOUCH_DEPTH;
+                        case EDGE -> !region.contains(solid.plan());
+                    };
+            return reaches && shared.of(solid.plan(), region) > TOUCH_AREA;
         }
     }
 
@@ -194,11 +199,16 @@ public sealed interface Condition {
         }
     }
 
-    private static boolean meets(Change change, Region region, double from, double to) {
+    /** Whether one area holds another, but for the chords that stand for its curves. */
+    private static boolean covers(Region one, Region other) {
+        return one.contains(other) || one.grown(Segment.FLATNESS).contains(other);
+    }
+
+    private static boolean meets(Change change, Region region, double from, double to, SharedAreas shared) {
         Solid solid = change.solid();
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
-                && solid.plan().intersection(region).area() > TOUCH_AREA;
+                && shared.of(solid.plan(), region) > TOUCH_AREA;
     }
 }

@@ -1,6 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.build.Finding;
+import ebauche.core.geometry.SharedAreas;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
@@ -25,6 +26,8 @@ public final class Precedence {
     private final List<Finding> findings = new ArrayList<>();
     /** Answers already found; operations of one feature share their conditions. */
     private final Map<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
+
+    private final SharedAreas shared = new SharedAreas();
 
     private Precedence(List<Operation> operations) {
         this.operations = operations;
@@ -108,7 +111,7 @@ public final class Precedence {
         }
         Map<Change, Boolean> asked = spoiled.computeIfAbsent(condition, c -> new IdentityHashMap<>());
         for (Change change : operation.changes()) {
-            if (asked.computeIfAbsent(change, condition::spoiledBy)) {
+            if (asked.computeIfAbsent(change, c -> condition.spoiledBy(c, shared))) {
                 return true;
             }
         }

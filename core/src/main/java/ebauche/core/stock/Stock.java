@@ -131,10 +131,29 @@ public final class Stock {
                 double y = grid.y(row);
                 for (int i = 0; i < spans.length; i += 2) {
                     int end = Math.min(spans[i + 1], left + Tile.SIDE);
+                    if (level && !adding) {
+                        work = run(work, (row - tr * Tile.SIDE) * Tile.SIDE - left, Math.max(spans[i], left), end);
+                        continue;
+                    }
                     for (int column = Math.max(spans[i], left); column < end; column++) {
                         int cell = (row - tr * Tile.SIDE) * Tile.SIDE + column - left;
                         work = cell(work, cell, grid.x(column), y);
                     }
+                }
+            }
+            return work;
+        }
+
+        /** A run of cells cut to one depth: the common case, without asking each cell what it is cut to. */
+        private Tile run(Tile tile, int rowStart, int column, int end) {
+            float from = (float) solid.shallowest();
+            float to = (float) solid.deepest();
+            Tile work = tile;
+            int next = rowStart + column;
+            while (column < end && next < rowStart + end && from < to) {
+                next = work.remove(next, rowStart + end, from, to);
+                if (next < rowStart + end) {
+                    work = work.widened();
                 }
             }
             return work;

@@ -55,6 +55,33 @@ final class Tile {
         return new Tile(slots + 1, z, m);
     }
 
+    /**
+     * Takes the depths from..to out of a run of cells.
+     *
+     * @return the first cell that needs a slot more, that one untouched; {@code end} when all are done
+     */
+    int remove(int first, int end, float from, float to) {
+        if (slots > 1) {
+            int cell = first;
+            while (cell < end && remove(cell, from, to)) {
+                cell++;
+            }
+            return cell;
+        }
+        for (int cell = first; cell < end; cell++) {
+            float top = depths[2 * cell];
+            float bottom = depths[2 * cell + 1];
+            if (top >= from && top < to) {
+                depths[2 * cell] = Math.min(to, bottom);
+            } else if (top < from && bottom > to) {
+                return cell;
+            } else if (top < from && bottom > from) {
+                depths[2 * cell + 1] = from;
+            }
+        }
+        return end;
+    }
+
     /** Takes the depths from..to out of a cell. False, with the cell untouched, if a slot more is needed. */
     boolean remove(int cell, float from, float to) {
         int base = cell * slots;

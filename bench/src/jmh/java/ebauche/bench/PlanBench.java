@@ -1,0 +1,58 @@
+package ebauche.bench;
+
+import ebauche.core.build.Build;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** The whole pipeline from an edited design, beside the baseline of reading the same file's JSON as a tree. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 3)
+@Measurement(iterations = 4, time = 3)
+@Fork(value = 1, jvmArgsAppend = "-Xmx1g")
+public class PlanBench {
+    @Param({"tussock", "sedge", "shale"})
+    public String body;
+
+    private byte[] bytes;
+    private Build build;
+
+    @Setup
+    public void read() {
+        bytes = DemoBodies.bytes(body);
+        build = BuildFile.read(bytes).build();
+    }
+
+    /** Baseline: the file parsed as a tree and no more. */
+    @Benchmark
+    public Object parseOnly() {
+        return BuildFile.tree(bytes);
+    }
+
+    /** A build already read, planned: what follows from one reading. */
+    @Benchmark
+    public BuildPlan plan() {
+        return Planner.plan(build);
+    }
+
+    /** The file read and planned: what follows from an edited design. */
+    @Benchmark
+    public BuildPlan readAndPlan() {
+        return Planner.plan(BuildFile.read(bytes).build());
+    }
+}

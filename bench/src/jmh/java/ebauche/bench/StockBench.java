@@ -1,0 +1,58 @@
+package ebauche.bench;
+
+import ebauche.core.build.History;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.core.stock.Stock;
+import ebauche.exchange.DemoBodies;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** All steps applied to the stock, beside the baseline of copying every touched cell once. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 3)
+@Measurement(iterations = 4, time = 3)
+@Fork(value = 1, jvmArgsAppend = "-Xmx1g")
+public class StockBench {
+    @Param({"tussock", "shale"})
+    public String body;
+
+    private History history;
+
+    @Setup
+    public void plan() {
+        BuildPlan plan = Planner.plan(DemoBodies.read(body).build());
+        history = plan.history();
+    }
+
+    @Benchmark
+    public Stock apply() {
+        Stock stock = history.before(0);
+        for (History.Step step : history.steps()) {
+            stock = stock.after(step.changes());
+        }
+        return stock;
+    }
+
+    /** Baseline: the cells that each step touched, copied and nothing else. */
+    @Benchmark
+    public long copyTouched() {
+        long cells = 0;
+        for (int i = 0; i < history.steps().size(); i++) {
+            cells += history.before(i + 1).copyOfCellsUnlike(history.before(i));
+        }
+        return cells;
+    }
+}
