@@ -12,6 +12,17 @@ work.addEventListener("click", (event) => {
   }
 });
 
+// On a narrow screen the rule is wider than the page: bring the step in hand into view.
+function showChosen() {
+  const rule = work.querySelector(".rule-wrap");
+  const chosen = rule.querySelector(".chosen");
+  if (chosen) {
+    rule.scrollLeft += chosen.getBoundingClientRect().left - rule.getBoundingClientRect().left - rule.clientWidth / 2;
+  }
+}
+showChosen();
+work.addEventListener("htmx:afterSwap", showChosen);
+
 window.addEventListener("popstate", () => location.reload());
 
 let asking = null;

@@ -53,7 +53,7 @@ class BodyController {
         int chosen = chosen(plan, look.step());
         PlanStep step = plan.steps().get(chosen);
         Face face = look.face() == null ? step.operation().face() : look.face();
-        SectionLines lines = SectionLines.within(plan, look.x(), look.y());
+        SectionLines lines = SectionLines.within(plan, chosen, look.x(), look.y());
         String here = "/bodies/" + current.body().publicId();
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);

@@ -10,6 +10,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -20,10 +21,12 @@ import java.util.Locale;
  * plan in both. What the step takes is hatched; what comes later is dotted.
  */
 public final class BoardDrawing {
-    private static final double WIDTH = 640;
+    private static final double WIDTH = 570;
     private static final double HEIGHT = 512;
     private static final double MARGIN = 24;
     private static final double GAP = 26;
+    /** A floor tilted by ten degrees, the steepest that is accepted, changes by less from cell to cell, mm. */
+    private static final double SLOPE = 0.1;
     /** Shorter runs of wood carry no figure, drawing units. */
     private static final double LABELLED_RUN = 20;
 
@@ -75,7 +78,7 @@ public final class BoardDrawing {
     /** Draws the finished body from the front, with nothing to move. */
     public static String finished(BuildPlan plan, Figures fig) {
         BoardDrawing board =
-                new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, SectionLines.within(plan, null, null));
+                new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, SectionLines.within(plan, plan.steps().size(), null, null));
         board.draw();
         return board.svg.done();
     }
@@ -200,12 +203,14 @@ public final class BoardDrawing {
             }
         }
         svg.figure("caption", frame.x(body.minY()), lengthTop() - 7, "start",
-                fig.parts("lengthwise at " + fig.length(Math.abs(lines.acrossAt())) + side(lines.acrossAt())));
+                fig.parts("lengthwise, " + side(lines.acrossAt())));
         svg.close();
     }
 
-    private static String side(double x) {
-        return x == 0 ? ", the centre line" : x > 0 ? " on the treble side" : " on the bass side";
+    private String side(double x) {
+        return x == 0
+                ? "on the centre line"
+                : fig.length(Math.abs(x)) + (x > 0 ? " on the treble side" : " on the bass side");
     }
 
     private static double middle(Section.Run run, int i) {
@@ -222,13 +227,13 @@ public final class BoardDrawing {
         }
     }
 
-    /** Neighbouring runs that differ by less than a tenth, as on a tilted floor, told as one. */
+    /** Neighbouring runs between which the wood hardly changes, as on a tilted floor, told as one by its last cell. */
     private static List<Section.Run> merged(List<Section.Run> runs) {
-        java.util.ArrayList<Section.Run> out = new java.util.ArrayList<>();
+        List<Section.Run> out = new ArrayList<>();
         for (Section.Run run : runs) {
             Section.Run last = out.isEmpty() ? null : out.get(out.size() - 1);
             if (last != null && last.to() == run.from() && close(last.solid(), run.solid())) {
-                out.set(out.size() - 1, new Section.Run(last.from(), run.to(), last.solid()));
+                out.set(out.size() - 1, new Section.Run(last.from(), run.to(), run.solid()));
             } else {
                 out.add(run);
             }
@@ -237,15 +242,12 @@ public final class BoardDrawing {
     }
 
     private static boolean close(double[] a, double[] b) {
-        if (a.length != b.length) {
-            return false;
-        }
-        for (int i = 0; i < a.length; i++) {
-            if (Math.abs(a[i] - b[i]) > 3) {
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
+            if (Math.abs(a[i] - b[i]) > SLOPE) {
                 return false;
             }
         }
-        return true;
+        return a.length == b.length;
     }
 
     private String along(List<Section.Run> runs) {
@@ -276,7 +278,8 @@ public final class BoardDrawing {
                 left(run, i, left + depth(middle(run, i)), (a + b) / 2 + 4);
             }
         }
-        svg.figure("caption", left + deep, MARGIN - 2, "end", fig.parts("across at " + fig.length(lines.alongAt())));
+        svg.figure("caption", left + deep, MARGIN - 2, "end", fig.parts("across, " + fig.length(Math.abs(lines.alongAt()))
+                        + (lines.alongAt() < 0 ? " behind" : " before") + " the saddles"));
         svg.close();
     }
 
