@@ -101,7 +101,9 @@ window.addEventListener("pointermove", (event) => {
   }
 });
 
-window.addEventListener("pointerup", () => { held = null; });
+for (const end of ["pointerup", "pointercancel"]) {
+  window.addEventListener(end, () => { held = null; });
+}
 
 work.addEventListener("keydown", (event) => {
   const line = event.target.closest?.(".cut-line");

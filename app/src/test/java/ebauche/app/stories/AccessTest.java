@@ -2,9 +2,11 @@ package ebauche.app.stories;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
+import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -25,6 +27,19 @@ class AccessTest extends Story {
         page.context().clearCookies();
         go("/sign-in");
         accessible();
+    }
+
+    /** Contrast at the bench is that of the stricter grade, AAA, for dust, glare and safety glasses. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void at_the_bench_contrast_is_of_the_stricter_grade(Screen screen) {
+        open(screen, LengthUnit.INCH);
+        for (String step : new String[] {"", "?step=controls:rout", "?step=blank:glue"}) {
+            go(shop.path("sedge") + "/bench" + step);
+            assertThat(new AxeBuilder(page).withRules(List.of("color-contrast-enhanced")).analyze().getViolations().stream()
+                            .map(v -> v.getNodes().toString()).toList())
+                    .isEmpty();
+        }
     }
 
     @ParameterizedTest

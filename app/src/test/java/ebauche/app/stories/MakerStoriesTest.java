@@ -3,6 +3,9 @@ package ebauche.app.stories;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -30,9 +33,10 @@ class MakerStoriesTest extends Story {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    @Test
-    void a_maker_opens_the_demo_shop_and_sees_three_bodies_in_progress() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_maker_opens_the_demo_shop_and_sees_three_bodies_in_progress(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         button("Sign out " + shop.maker().name()).click();
         assertThat(page.getByText("You are signed out.")).isVisible();
         button("Open the demo shop").click();
@@ -45,9 +49,10 @@ class MakerStoriesTest extends Story {
                 .containsText("Rout the neck pocket to depth");
     }
 
-    @Test
-    void a_maker_opens_a_shop_of_their_own_and_takes_a_body_on() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_maker_opens_a_shop_of_their_own_and_takes_a_body_on(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         button("Sign out " + shop.maker().name()).click();
         Locator form = page.locator("form").filter(new Locator.FilterOptions().setHasText("Open a shop of your own"));
         form.getByLabel("Shop").fill("Far Field");
@@ -86,9 +91,10 @@ class MakerStoriesTest extends Story {
         fits();
     }
 
-    @Test
-    void flipping_the_body_mirrors_it_as_in_the_hand() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void flipping_the_body_mirrors_it_as_in_the_hand(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
         assertThat(page.locator(".board-head")).containsText("Front up");
         String before = page.locator("#board .body-wood").first().getAttribute("d");
@@ -113,9 +119,39 @@ class MakerStoriesTest extends Story {
         assertThat(page.locator("#section-length")).containsText("on the treble side");
         assertThat(page.locator("#section-length .wood").getAttribute("d")).isNotEqualTo(before);
         assertThat(page).hasURL(Pattern.compile("x="));
-        line.focus();
-        page.keyboard().press("ArrowUp");
-        page.waitForCondition(() -> !page.url().isEmpty());
+    }
+
+    @Test
+    void the_section_line_follows_a_finger_on_a_tablet() {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge"));
+        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("lengthwise section"))
+                .locator(".handle").boundingBox();
+        CDPSession touch = page.context().newCDPSession(page);
+        double x = box.x + box.width / 2;
+        touch(touch, "touchStart", x, box.y + box.height / 2);
+        for (int i = 1; i <= 6; i++) {
+            touch(touch, "touchMove", x, box.y + box.height / 2 + 10 * i);
+        }
+        assertThat(page.locator("#section-length")).containsText("on the treble side");
+        touch.send("Input.dispatchTouchEvent", touchEvent("touchEnd"));
+        assertThat(page).hasURL(Pattern.compile("x="));
+    }
+
+    private static void touch(CDPSession session, String type, double x, double y) {
+        JsonObject point = new JsonObject();
+        point.addProperty("x", x);
+        point.addProperty("y", y);
+        JsonObject event = touchEvent(type);
+        event.getAsJsonArray("touchPoints").add(point);
+        session.send("Input.dispatchTouchEvent", event);
+    }
+
+    private static JsonObject touchEvent(String type) {
+        JsonObject event = new JsonObject();
+        event.addProperty("type", type);
+        event.add("touchPoints", new JsonArray());
+        return event;
     }
 
     @Test
@@ -152,9 +188,10 @@ class MakerStoriesTest extends Story {
         fits();
     }
 
-    @Test
-    void a_design_is_kept_as_the_next_revision() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_design_is_kept_as_the_next_revision(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("shale") + "/design");
         assertThat(page.locator("#trial")).containsText("stands 6 mm out of the back");
         page.getByLabel("block reaches down").fill("32 mm");
@@ -165,11 +202,12 @@ class MakerStoriesTest extends Story {
         assertThat(bodies.head(shop.bodies().get("shale")).number()).isEqualTo(2);
     }
 
-    @Test
-    void the_second_of_two_editors_is_shown_the_difference() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void the_second_of_two_editors_is_shown_the_difference(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/design");
-        Page other = signIn(Screen.DESK);
+        Page other = signIn(screen);
         other.navigate(address() + shop.path("sedge") + "/design");
         other.getByLabel("heel thickness, without fingerboard").fill("25.9 mm");
         other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this design")).click();
@@ -221,9 +259,10 @@ class MakerStoriesTest extends Story {
         fits();
     }
 
-    @Test
-    void the_keypad_writes_fractions_of_an_inch() {
-        open(Screen.TABLET, LengthUnit.INCH);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void the_keypad_writes_fractions_of_an_inch(Screen screen) {
+        open(screen, LengthUnit.INCH);
         go(shop.path("sedge") + "/bench?step=neck:rout");
         Locator reading = page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true));
         for (String key : new String[] {"1/2", "1/4", "1/8", "1/16", "1/64"}) {
@@ -235,9 +274,10 @@ class MakerStoriesTest extends Story {
         assertThat(page.locator("#logged")).containsText("61/64 in");
     }
 
-    @Test
-    void a_reading_that_cannot_be_is_answered_at_its_place_and_keeps_what_was_typed() {
-        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_reading_that_cannot_be_is_answered_at_its_place_and_keeps_what_was_typed(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
         Locator reading = page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true));
         reading.fill("4000 mm");
@@ -246,9 +286,10 @@ class MakerStoriesTest extends Story {
         assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true))).hasValue("4000 mm");
     }
 
-    @Test
-    void what_went_wrong_is_logged_and_stands_in_the_log() {
-        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void what_went_wrong_is_logged_and_stands_in_the_log(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
         button("Went wrong").click();
         page.getByLabel("What went wrong?").fill("bit slipped in the collet");
@@ -258,9 +299,10 @@ class MakerStoriesTest extends Story {
         assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("bit slipped"))).containsText("Went wrong");
     }
 
-    @Test
-    void a_reading_typed_when_the_sign_in_had_run_out_is_not_lost_and_counts_once() {
-        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_reading_typed_when_the_sign_in_had_run_out_is_not_lost_and_counts_once(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
         int before = bodies.recordLength(shop.bodies().get("sedge"));
         page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)).fill("24.2 mm");
@@ -280,9 +322,10 @@ class MakerStoriesTest extends Story {
         assertThat(page.getByText("was not acknowledged")).hasCount(0);
     }
 
-    @Test
-    void a_maker_changes_units_and_every_figure_follows() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_maker_changes_units_and_every_figure_follows(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
         assertThat(page.locator(".hero .big")).containsText("24.35");
         button("inches").click();
@@ -291,9 +334,10 @@ class MakerStoriesTest extends Story {
         assertThat(page.locator(".hero .big .frac")).hasCSS("font-variant-numeric", "diagonal-fractions");
     }
 
-    @Test
-    void a_body_leaves_and_comes_back_as_an_open_file(@TempDir Path folder) throws IOException {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_body_leaves_and_comes_back_as_an_open_file(Screen screen, @TempDir Path folder) throws IOException {
+        open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock"));
         Download download = page.waitForDownload(() -> link("Take the file").click());
         Path file = folder.resolve(download.suggestedFilename());
