@@ -65,7 +65,7 @@ final class DesignReader {
     private static Outline outline(Spot spot) {
         LengthUnit unit = spot.word("unit", Map.of("mm", LengthUnit.MILLIMETRE, "in", LengthUnit.INCH));
         return spot.parsed(
-                "path", PathData.MOST_CHARACTERS + 1, text -> Outline.parse(text, unit.millimetres()));
+                "path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
     }
 
     private static Blank blank(Spot spot, Outline outline) {

@@ -95,6 +95,16 @@ class PagesTest extends WithApp {
     }
 
     @Test
+    void a_path_of_a_million_points_is_refused_in_words() {
+        String points = " L 1 1".repeat(40_000);
+        assertThat(keep(form("outline.path", "M 0 0" + points + " Z")).body()).contains("characters; at most 200000 are read");
+        HttpResponse<String> huge = keep(form("outline.path", "M 0 0" + " L 1 1".repeat(1_000_000) + " Z"));
+        assertThat(huge.statusCode()).isEqualTo(413);
+        assertThat(huge.body()).contains("forms up to 1 MB");
+        assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
+    }
+
+    @Test
     void a_bare_number_is_taken_in_the_makers_unit() {
         assertThat(keep(form("thickness", "43.5")).statusCode()).isEqualTo(302);
         assertThat(bodies.head(shop.bodies().get("sedge")).design().path("thickness").asString()).isEqualTo("43.5 mm");
@@ -140,7 +150,9 @@ class PagesTest extends WithApp {
 
     @Test
     void a_file_of_50_megabytes_and_one_nested_200_000_deep_are_refused() {
-        assertThat(me.upload("/bodies/take-on", "/bodies/from-file", new byte[50_000_000]).statusCode()).isEqualTo(413);
+        HttpResponse<String> large = me.upload("/bodies/take-on", "/bodies/from-file", new byte[50_000_000]);
+        assertThat(large.statusCode()).isEqualTo(413);
+        assertThat(large.body()).contains("files up to 4 MB");
         byte[] deep = ("[".repeat(200_000) + "]".repeat(200_000)).getBytes(StandardCharsets.UTF_8);
         assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode()).isEqualTo(422);
         assertThat(bodies.all(shop.maker().shop())).hasSize(3);

@@ -89,7 +89,8 @@ public final class Visitor {
 
     private HttpResponse<String> send(HttpRequest request) {
         try {
-            return client.send(request, HttpResponse.BodyHandlers.ofString());
+            HttpRequest asking = HttpRequest.newBuilder(request, (name, value) -> true).header("Accept", "text/html").build();
+            return client.send(asking, HttpResponse.BodyHandlers.ofString());
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {
