@@ -16,7 +16,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Signing in, opening a shop, and the maker's unit. */
@@ -96,25 +95,11 @@ class AccountController {
         sessions.saveContext(context, request, response);
     }
 
+    /** Changes the unit and goes back to the page it was pressed on, and never to another site. */
     @PostMapping("/unit")
-    String unit(
-            @AuthenticationPrincipal Maker maker,
-            @RequestParam LengthUnit unit,
-            @RequestHeader(value = "Referer", required = false) String from) {
+    String unit(@AuthenticationPrincipal Maker maker, @RequestParam LengthUnit unit, @RequestParam String back) {
         makers.setUnit(maker, unit);
-        return "redirect:" + pathOf(from);
-    }
-
-    /** Back to the page it was pressed on, and never to another site. */
-    private static String pathOf(String referer) {
-        try {
-            java.net.URI from = java.net.URI.create(referer == null ? "/" : referer);
-            String path = from.getRawPath() == null || !from.getRawPath().startsWith("/") || from.getRawPath().startsWith("//")
-                    ? "/"
-                    : from.getRawPath();
-            return from.getRawQuery() == null ? path : path + "?" + from.getRawQuery();
-        } catch (IllegalArgumentException e) {
-            return "/";
-        }
+        boolean ours = back.startsWith("/") && !back.startsWith("//") && back.chars().noneMatch(c -> c == '\\' || c < ' ');
+        return "redirect:" + (ours ? back : "/");
     }
 }

@@ -10,6 +10,7 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -36,7 +37,8 @@ class SecuritySetup {
                 .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .csrf(Customizer.withDefaults())
-                .exceptionHandling(e -> e.accessDeniedHandler(SecuritySetup::denied))
+                .exceptionHandling(e -> e.accessDeniedHandler(SecuritySetup::denied)
+                        .defaultAuthenticationEntryPointFor(SecuritySetup::wholePage, SecuritySetup::isFragment))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
@@ -48,10 +50,25 @@ class SecuritySetup {
             throws IOException {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         if (who == null || !(who.getPrincipal() instanceof Maker)) {
+            if (isFragment(request)) {
+                wholePage(request, response, null);
+                return;
+            }
             response.sendRedirect(request.getContextPath() + "/sign-in?expired");
         } else {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
         }
+    }
+
+    private static boolean isFragment(HttpServletRequest request) {
+        return request.getHeader("HX-Request") != null;
+    }
+
+    /** A fragment that is asked for after the sign-in ran out sends the whole page to the door. */
+    private static void wholePage(
+            HttpServletRequest request, HttpServletResponse response, AuthenticationException why) {
+        response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+        response.setHeader("HX-Redirect", request.getContextPath() + "/sign-in?expired");
     }
 
     @Bean

@@ -7,6 +7,7 @@ import ebauche.core.build.History;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;
@@ -330,7 +331,7 @@ public final class BoardDrawing {
         double y = frame.y(lines.acrossAt());
         double x = frame.x(lines.alongAt());
         svg.open("g", "class", "cut-line", "data-axis", "across", "data-at", Svg.n(lines.acrossAt()), "data-scale",
-                Svg.n(up == Face.FRONT ? frame.scale() : -frame.scale()), "tabindex", "0", "role", "slider",
+                perMillimetre(up == Face.FRONT ? 1 : -1), "tabindex", "0", "role", "slider",
                 "aria-label", "lengthwise section", "aria-orientation", "vertical", "aria-valuemin", Svg.n(body.minX()),
                 "aria-valuemax", Svg.n(body.maxX()), "aria-valuenow", Svg.n(lines.acrossAt()));
         svg.line("grab", 6, y, planRight + 8, y);
@@ -338,12 +339,17 @@ public final class BoardDrawing {
         svg.path("handle", "M2 " + Svg.n(y - 9) + "L18 " + Svg.n(y) + "L2 " + Svg.n(y + 9) + "Z");
         svg.close();
         svg.open("g", "class", "cut-line", "data-axis", "along", "data-at", Svg.n(lines.alongAt()), "data-scale",
-                Svg.n(frame.scale()), "tabindex", "0", "role", "slider", "aria-label", "cross-section",
+                perMillimetre(1), "tabindex", "0", "role", "slider", "aria-label", "cross-section",
                 "aria-orientation", "horizontal", "aria-valuemin", Svg.n(body.minY()), "aria-valuemax",
                 Svg.n(body.maxY()), "aria-valuenow", Svg.n(lines.alongAt()));
         svg.line("grab", x, 10, x, planBottom + 8);
         svg.line("mark", x, 10, x, planBottom + 8);
         svg.path("handle", "M" + Svg.n(x - 9) + " 4L" + Svg.n(x) + " 20L" + Svg.n(x + 9) + " 4Z");
         svg.close();
+    }
+
+    /** The scale as the hand's script needs it: a hundredth would be a millimetre off across a body. */
+    private String perMillimetre(int sign) {
+        return Decimals.plain(sign * frame.scale(), 6);
     }
 }

@@ -3,6 +3,7 @@ package ebauche.app.web;
 import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
 import ebauche.core.measure.LengthUnit;
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -19,6 +20,16 @@ class EveryPage {
     @ModelAttribute("maker")
     Maker maker(@AuthenticationPrincipal Maker maker) {
         return maker;
+    }
+
+    /** Where this page can be read again; a form's answer cannot. */
+    @ModelAttribute("back")
+    String back(HttpServletRequest request) {
+        if (!request.getMethod().equals("GET")) {
+            return "/";
+        }
+        String query = request.getQueryString();
+        return request.getRequestURI() + (query == null ? "" : "?" + query);
     }
 
     @ModelAttribute("fig")

@@ -354,6 +354,34 @@ class MakerStoriesTest extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was taken on");
     }
 
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void after_the_glue_up_the_next_step_waits_with_a_timer(Screen screen) {
+        open(screen, LengthUnit.INCH);
+        go("/bodies/take-on");
+        page.getByLabel("Called").fill("Bracken");
+        page.getByLabel("Tussock").check();
+        button("Take it on").click();
+        link("Back to the body").click();
+        link("To the bench").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Joint the mating edges"))).isVisible();
+        button("Done, next step").click();
+        assertThat(page.locator(".hero .big")).containsText("24 h");
+        button("Done, next step").click();
+        assertThat(page.getByText("must rest until")).isVisible();
+        assertThat(page.locator(".timer")).hasText(Pattern.compile("2[34]:\\d\\d:\\d\\d"));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_change_typed_after_the_sign_in_ran_out_leads_to_the_door_and_not_into_the_page(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/design");
+        page.context().clearCookies();
+        page.getByLabel("fret height").fill("1.3 mm");
+        assertThat(page.getByText("Your sign-in ran out.")).isVisible();
+    }
+
     @Test
     void everything_of_a_build_is_reached_by_keys_alone() {
         open(Screen.DESK, LengthUnit.MILLIMETRE);

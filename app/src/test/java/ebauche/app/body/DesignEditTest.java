@@ -1,0 +1,126 @@
+package ebauche.app.body;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.node.ObjectNode;
+
+class DesignEditTest {
+    private ObjectNode design;
+
+    @BeforeEach
+    void read() {
+        design = DemoBodies.read("tussock").design();
+    }
+
+    private static Map<String, String> form(ObjectNode design) {
+        Map<String, String> typed = new HashMap<>();
+        DesignFields.of(design).forEach(s -> s.fields().forEach(f -> typed.put(f.path(), DesignEdit.at(design, f.path()))));
+        return typed;
+    }
+
+    /** The form sent back as it came changes nothing, whatever the maker's unit: who typed 1 3/4 reads it again. */
+    @ParameterizedTest
+    @ValueSource(strings = {"tussock", "sedge", "shale"})
+    void an_untouched_form_changes_nothing(String name) {
+        ObjectNode before = DemoBodies.read(name).design();
+        for (LengthUnit unit : LengthUnit.values()) {
+            assertThat(DesignEdit.apply(before, form(before), unit)).isEqualTo(before);
+            assertThat(DesignEdit.changed(before, DesignEdit.apply(before, form(before), unit))).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "neck.heelThickness, 30, MILLIMETRE, 30 mm", "neck.heelThickness, 1.25, INCH, 1.25 in",
+        "pickups.1.depth, 5/8, MILLIMETRE, 5/8", "jack.entry.x, -3 in, MILLIMETRE, -3 in", "name, Bracken, INCH, Bracken"
+    })
+    void what_is_typed_lands_in_its_place_as_it_was_written(String path, String typed, LengthUnit unit, String kept) {
+        ObjectNode after = DesignEdit.apply(design, Map.of(path, typed), unit);
+        assertThat(DesignEdit.at(after, path)).isEqualTo(kept);
+        assertThat(DesignEdit.changed(design, after)).containsExactly(path);
+        assertThat(DesignEdit.at(design, path)).as("the old design is left alone").isNotEqualTo(kept);
+    }
+
+    @Test
+    void an_emptied_field_gives_its_usual_value_back() {
+        ObjectNode after = DesignEdit.apply(design, Map.of("bridge.wantedSaddle", " "), LengthUnit.INCH);
+        assertThat(after.path("bridge").has("wantedSaddle")).isFalse();
+        design = after;
+        BuildFile.of(DemoBodies.read("tussock").withoutRecord().deepCopy().set("design", design));
+    }
+
+    @Test
+    void numbers_become_numbers_and_what_is_none_stays_as_typed() {
+        ObjectNode after = DesignEdit.apply(design, Map.of("neck.angle", "1,5", "strings.count", "7"), LengthUnit.INCH);
+        assertThat(after.path("neck").path("angle").doubleValue()).isEqualTo(1.5);
+        assertThat(after.path("strings").path("count").intValue()).isEqualTo(7);
+        ObjectNode odd = DesignEdit.apply(design, Map.of("neck.angle", "steep"), LengthUnit.INCH);
+        assertThat(odd.path("neck").path("angle").asString()).isEqualTo("steep");
+        assertThat(DesignEdit.apply(design, Map.of("neck.angle", "NaN"), LengthUnit.INCH).path("neck").path("angle").isNumber()).isFalse();
+    }
+
+    @Test
+    void every_wrong_length_is_told_at_once() {
+        Map<String, String> typed = new LinkedHashMap<>();
+        typed.put("thickness", "thick");
+        typed.put("neck.fretHeight", "1/0 in");
+        typed.put("scale", "25 1/2 in");
+        assertThat(DesignEdit.troubles(design, typed, LengthUnit.INCH)).containsOnlyKeys("thickness", "neck.fretHeight");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "design.pickups[1].depth, pickups.0.depth", "design.neck.heelThickness, neck.heelThickness", "design, design",
+        "design.controls[12].at.x, controls.11.at.x"
+    })
+    void a_place_in_the_file_is_found_in_the_form(String place, String field) {
+        assertThat(DesignEdit.field(place)).isEqualTo(field);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato"})
+    void an_added_part_can_be_read_and_left_out_again(String kind) {
+        ObjectNode plain = DemoBodies.read("sedge").design().deepCopy();
+        for (String part : new String[] {"pickups", "controls", "controlCavity", "jack"}) {
+            plain.remove(part);
+        }
+        ((ObjectNode) plain.get("bridge")).remove("studs");
+        int before = DesignFields.of(plain).size();
+        NewParts.add(plain, kind);
+        assertThat(DesignFields.of(plain)).hasSize(before + 1);
+        ObjectNode file = DemoBodies.read("sedge").withoutRecord();
+        file.set("design", plain);
+        BuildFile.of(file);
+        DesignFields.Section added = DesignFields.of(plain).stream().filter(DesignFields.Section::optional).findFirst().orElseThrow();
+        DesignEdit.leaveOut(plain, added.path());
+        assertThat(DesignFields.of(plain)).hasSize(before);
+    }
+
+    @Test
+    void two_added_parts_have_two_names() {
+        NewParts.add(design, "pickup");
+        NewParts.add(design, "pickup");
+        assertThat(DesignEdit.at(design, "pickups.2.id")).isEqualTo("pickup");
+        assertThat(DesignEdit.at(design, "pickups.3.id")).isEqualTo("pickup-2");
+    }
+
+    @Test
+    void a_forged_field_or_part_does_nothing() {
+        ObjectNode after = DesignEdit.apply(design, Map.of("neck.colour", "red", "__proto__", "x", "pickups.99.depth", "3 mm"), LengthUnit.INCH);
+        assertThat(after).isEqualTo(design);
+        NewParts.add(after, "engine");
+        DesignEdit.leaveOut(after, "pickups.99");
+        assertThat(after).isEqualTo(design);
+    }
+}

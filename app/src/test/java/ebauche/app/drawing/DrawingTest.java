@@ -1,0 +1,198 @@
+package ebauche.app.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.app.web.Figures;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.core.stock.Stock;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import org.xml.sax.InputSource;
+
+class DrawingTest {
+    private static final Figures MM = new Figures(LengthUnit.MILLIMETRE);
+    private static final BuildPlan SEDGE = Planner.plan(DemoBodies.read("sedge").build());
+
+    private static Document xml(String svg) {
+        try {
+            return DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
+        } catch (Exception e) {
+            throw new AssertionError(svg, e);
+        }
+    }
+
+    private static List<Element> all(Document svg, String tag, String cssClass) {
+        List<Element> out = new ArrayList<>();
+        NodeList nodes = svg.getElementsByTagName(tag);
+        for (int i = 0; i < nodes.getLength(); i++) {
+            Element e = (Element) nodes.item(i);
+            if (List.of(e.getAttribute("class").split(" ")).contains(cssClass)) {
+                out.add(e);
+            }
+        }
+        return out;
+    }
+
+    /** Area inside an SVG path of straight pieces, by the shoelace: how large it is drawn. */
+    private static double drawnArea(String data) {
+        double sum = 0;
+        for (String ring : data.split("Z")) {
+            Matcher m = Pattern.compile("(-?[0-9.]+) (-?[0-9.]+)").matcher(ring);
+            List<double[]> points = new ArrayList<>();
+            while (m.find()) {
+                points.add(new double[] {Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2))});
+            }
+            for (int i = 0; i < points.size(); i++) {
+                double[] a = points.get(i);
+                double[] b = points.get((i + 1) % points.size());
+                sum += a[0] * b[1] - b[0] * a[1];
+            }
+        }
+        return Math.abs(sum) / 2;
+    }
+
+    @ParameterizedTest
+    @EnumSource(Face.class)
+    void the_plan_is_drawn_to_one_scale_and_flipping_mirrors_it(Face up) {
+        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, up, SectionLines.within(SEDGE, 14, null, null)));
+        double scale = Math.abs(Double.parseDouble(all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
+        double drawn = drawnArea(all(svg, "path", "body-wood").get(0).getAttribute("d"));
+        double real = SEDGE.build().design().outline().area();
+        assertThat(drawn / scale / scale).isEqualTo(real, within(real * 1e-3));
+    }
+
+    @Test
+    void the_front_shows_the_bass_horn_above_the_centre_line_and_the_back_below() {
+        Frame front = new Frame(1, 0, 100, Face.FRONT);
+        Frame back = new Frame(1, 0, 100, Face.BACK);
+        assertThat(front.y(-50)).isLessThan(100);
+        assertThat(back.y(-50)).isGreaterThan(100);
+        assertThat(front.x(200)).isGreaterThan(front.x(0));
+        assertThat(back.x(200)).isEqualTo(front.x(200));
+    }
+
+    @Test
+    void a_step_highlights_its_own_cut_and_dots_what_is_to_come() {
+        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+        assertThat(all(svg, "path", "now")).hasSize(1);
+        assertThat(all(svg, "path", "before")).isNotEmpty();
+        assertThat(all(svg, "path", "later").size()).isGreaterThan(5);
+        Document finished = xml(BoardDrawing.finished(SEDGE, MM));
+        assertThat(all(finished, "path", "later")).isEmpty();
+        assertThat(all(finished, "g", "cut-line")).isEmpty();
+    }
+
+    @Test
+    void depth_figures_are_the_designs() {
+        Document finished = xml(BoardDrawing.finished(SEDGE, MM));
+        List<String> figures = all(finished, "text", "figure").stream().map(Element::getTextContent).toList();
+        assertThat(figures).contains("24.05").contains("19");
+    }
+
+    @Test
+    void before_the_saw_the_blank_is_drawn_whole_with_its_seam_and_the_outline_dashed() {
+        Document svg = xml(BoardDrawing.of(SEDGE, MM, 3, Face.FRONT, SectionLines.within(SEDGE, 3, null, null)));
+        assertThat(all(svg, "path", "outline-later")).hasSize(1);
+        assertThat(all(svg, "path", "seam")).hasSize(1);
+    }
+
+    @Test
+    void a_findings_place_is_marked_on_the_drawing() {
+        BuildPlan shale = Planner.plan(DemoBodies.read("shale").build());
+        Document svg = xml(BoardDrawing.of(shale, MM, 0, Face.FRONT, SectionLines.within(shale, 0, null, null)));
+        assertThat(all(svg, "g", "stops")).singleElement().satisfies(g ->
+                assertThat(g.getTextContent()).contains("stands 6 mm out of the back"));
+    }
+
+    @Test
+    void a_section_is_the_stock_under_its_line() {
+        Stock stock = SEDGE.history().finished();
+        for (Section.Run run : Section.lengthwise(stock, 0.25)) {
+            double middle = (run.from() + run.to()) / 2;
+            assertThat(stock.intervalsAt(0.25, middle)).containsExactly(run.solid());
+        }
+        double wood = Section.across(stock, 100).stream()
+                .mapToDouble(r -> (r.to() - r.from()) * (r.solid()[r.solid().length - 1] - r.solid()[0]))
+                .sum();
+        assertThat(wood).isGreaterThan(1000);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, -1e9, 1e9, 0.3})
+    void section_lines_stay_on_the_body_in_half_millimetres(double place) {
+        Region body = SEDGE.build().design().outline().region();
+        SectionLines lines = SectionLines.within(SEDGE, 14, place, place);
+        assertThat(lines.acrossAt()).isBetween(body.minX() - 0.5, body.maxX() + 0.5);
+        assertThat(lines.alongAt() * 2).isEqualTo(Math.rint(lines.alongAt() * 2));
+    }
+
+    @Test
+    void the_rule_has_a_division_for_every_step_as_wide_as_its_hours_and_none_too_narrow() {
+        Document svg = xml(RuleDrawing.of(SEDGE, MM, 14, op -> "/x?step=" + op.key()));
+        List<Element> divisions = all(svg, "a", "division");
+        assertThat(divisions).hasSize(SEDGE.steps().size());
+        double total = 0;
+        double perMinute = -1;
+        for (int i = 0; i < divisions.size(); i++) {
+            Element bar = all(svg, "rect", "bar").get(i);
+            double width = Double.parseDouble(bar.getAttribute("width"));
+            total += width;
+            assertThat(width).isGreaterThanOrEqualTo(9);
+            double rate = (width - 9) / SEDGE.steps().get(i).operation().handsOnMinutes();
+            perMinute = perMinute < 0 ? rate : perMinute;
+            assertThat(rate).isEqualTo(perMinute, within(0.02));
+        }
+        assertThat(total).isEqualTo(1240, within(0.5));
+        assertThat(all(svg, "a", "done")).hasSize(14);
+        assertThat(all(svg, "a", "chosen")).hasSize(1);
+        assertThat(all(svg, "path", "notch").size())
+                .isEqualTo((int) SEDGE.steps().stream().filter(s -> s.operation().cannotBeTakenBack()).count());
+    }
+
+    @Test
+    void the_bench_drawing_shows_which_way_to_feed() {
+        String inside = xml(PassDrawing.of(SEDGE, MM, 14)).getDocumentElement().getTextContent();
+        assertThat(inside).isNotNull();
+        int outline = SEDGE.indexOf(SEDGE.step("outline:rout").orElseThrow());
+        String clockwise = all(xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc").get(0).getAttribute("d");
+        String anticlockwise = all(xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc").get(0).getAttribute("d");
+        // the sweep flag of an SVG arc: 1 turns clockwise on the screen
+        assertThat(clockwise).matches(".* 0 1 1 .*");
+        assertThat(anticlockwise).matches(".* 0 1 0 .*");
+    }
+
+    @Test
+    void no_text_can_become_markup() {
+        BuildFile file = DemoBodies.read("sedge");
+        file.design().put("name", "<script>alert(1)</script>\"'&");
+        BuildPlan plan = Planner.plan(new Build(
+                BuildFile.of(file.withoutRecord()).build().design(), SEDGE.build().shop(), AsBuilt.NOTHING_YET));
+        for (String svg : List.of(
+                BodyThumbnail.of(plan), BoardDrawing.finished(plan, MM), PassDrawing.of(plan, MM, 3),
+                RuleDrawing.of(plan, MM, 0, op -> "/\"><script>"))) {
+            assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("<script");
+            xml(svg);
+        }
+    }
+}

@@ -1,0 +1,89 @@
+package ebauche.core.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.geometry.Face;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** Where the faces are, over every order of sanding and measuring. */
+class FinishedFacesTest {
+    private static FinishedFaces faces(TestBody body) {
+        return body.build().faces();
+    }
+
+    @Test
+    void an_untouched_body_finishes_at_its_wanted_thickness() {
+        FinishedFaces faces = faces(new TestBody());
+        assertThat(faces.thickness()).isEqualTo(44.5, within(1e-9));
+        assertThat(faces.frontNow()).isZero();
+        assertThat(faces.toSand(Face.FRONT)).isEqualTo(0.3, within(1e-9));
+        assertThat(faces.toSand(Face.BACK)).isEqualTo(0.3, within(1e-9));
+    }
+
+    @Test
+    void a_measured_thickness_moves_the_back_and_not_the_front() {
+        FinishedFaces faces = faces(new TestBody().read("body-thickness", 44.8));
+        assertThat(faces.frontNow()).isZero();
+        assertThat(faces.thickness()).isEqualTo(44.8 - 0.6, within(1e-9));
+    }
+
+    @Test
+    void a_thickness_measured_after_sanding_already_knows_of_it() {
+        TestBody before = new TestBody().read("sanded-off:front", 0.5).read("body-thickness", 44.6);
+        TestBody after = new TestBody().read("body-thickness", 44.6).read("sanded-off:front", 0.5);
+        assertThat(faces(before).thickness()).isEqualTo(44.6 - 0.6, within(1e-9));
+        assertThat(faces(after).thickness()).isEqualTo(44.6 - 0.5 - 0.6, within(1e-9));
+    }
+
+    @Test
+    void a_finish_sanding_that_is_done_takes_its_allowance_once() {
+        TestBody body = new TestBody().doneUpTo("sanding:back");
+        FinishedFaces faces = faces(body);
+        assertThat(faces.toSand(Face.BACK)).isZero();
+        assertThat(faces.thickness()).isEqualTo(44.5, within(1e-9));
+        body.read("sanded-off:back", 0.5, "sanding:back");
+        assertThat(faces(body).thickness()).isEqualTo(44.5 - 0.2, within(1e-9));
+    }
+
+    /** Property: front and back sink by what came off them, whatever the order, and depths convert there and back. */
+    @Test
+    void random_sandings_add_up() {
+        Random random = new Random(17);
+        for (int i = 0; i < 100; i++) {
+            TestBody body = new TestBody();
+            double front = 0;
+            double back = 0;
+            for (int k = random.nextInt(6); k > 0; k--) {
+                double off = random.nextDouble() * 0.5;
+                if (random.nextBoolean()) {
+                    body.read("sanded-off:front", off);
+                    front += off;
+                } else {
+                    body.read("sanded-off:back", off);
+                    back += off;
+                }
+            }
+            FinishedFaces faces = faces(body);
+            assertThat(faces.frontNow()).isEqualTo(front, within(1e-9));
+            assertThat(faces.backNow()).isEqualTo(45.1 - back, within(1e-9));
+            for (Face face : Face.values()) {
+                double plane = faces.planeUnderFinished(face, 10);
+                assertThat(faces.fromFaceFinished(face, plane)).isEqualTo(10, within(1e-9));
+                assertThat(faces.fromFaceNow(face, plane)).isEqualTo(10 + faces.toSand(face), within(1e-9));
+            }
+        }
+    }
+
+    @Test
+    void a_measured_floor_comes_nearer_as_its_face_is_sanded() {
+        TestBody body = new TestBody().read("depth:pickup-neck", 19.3);
+        assertThat(body.build().measuredFloor("pickup-neck", Face.FRONT).orElseThrow().plane()).isEqualTo(19.3, within(1e-9));
+        body.read("sanded-off:front", 0.4);
+        FinishedFaces.MeasuredFloor floor = body.build().measuredFloor("pickup-neck", Face.FRONT).orElseThrow();
+        assertThat(floor.sandedSince()).isEqualTo(0.4, within(1e-9));
+        assertThat(floor.plane()).as("the floor itself does not move").isEqualTo(19.3, within(1e-9));
+    }
+}

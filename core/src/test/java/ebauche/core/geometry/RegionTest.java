@@ -1,0 +1,108 @@
+package ebauche.core.geometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class RegionTest {
+    private static Region random(Random r) {
+        Point at = new Point(r.nextDouble() * 100 - 50, r.nextDouble() * 100 - 50);
+        return r.nextBoolean()
+                ? Region.disc(at, 10 + r.nextDouble() * 60)
+                : Region.rectangle(at, 10 + r.nextDouble() * 60, 10 + r.nextDouble() * 60, r.nextDouble() * 4, r.nextDouble() * 180);
+    }
+
+    /** Area by counting fine cells: the slow obvious version. */
+    private static double counted(java.util.function.Predicate<Point> inside) {
+        double cell = 0.8;
+        int n = 0;
+        for (double x = -110; x < 110; x += cell) {
+            for (double y = -110; y < 110; y += cell) {
+                if (inside.test(new Point(x + cell / 2, y + cell / 2))) {
+                    n++;
+                }
+            }
+        }
+        return n * cell * cell;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+    void sets_of_points_come_out_as_counted(long seed) {
+        Random r = new Random(seed);
+        Region a = random(r);
+        Region b = random(r);
+        double slack = 0.8 * (a.perimeter() + b.perimeter()) * 0.5;
+        assertThat(a.intersection(b).area()).isEqualTo(counted(p -> a.contains(p) && b.contains(p)), within(slack));
+        assertThat(a.union(b).area()).isEqualTo(counted(p -> a.contains(p) || b.contains(p)), within(slack));
+        assertThat(a.minus(b).area()).isEqualTo(counted(p -> a.contains(p) && !b.contains(p)), within(slack));
+    }
+
+    /** What was taken away is remembered, and the shortcut answers as the long way would. */
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13, 14, 15, 16, 17, 18})
+    void what_a_region_lacks_it_shares_nothing_with(long seed) {
+        Random r = new Random(seed);
+        Region blank = Region.rectangle(new Point(0, 0), 180, 180, 0, 0);
+        Region body = random(r);
+        Region waste = blank.minus(body);
+        Region part = body.grown(-2);
+        assertThat(waste.intersection(body)).isEqualTo(Region.EMPTY);
+        assertThat(waste.overlaps(part)).isFalse();
+        assertThat(part.overlaps(waste)).isFalse();
+        Region other = random(r);
+        List<double[]> rings = new ArrayList<>();
+        waste.forEachRing(rings::add);
+        Region forgotten = Region.ofRings(rings);
+        assertThat(waste.intersection(other).area()).isEqualTo(forgotten.intersection(other).area(), within(1e-6));
+    }
+
+    @Test
+    void shared_areas_are_what_intersection_gives_and_are_asked_once() {
+        SharedAreas shared = new SharedAreas();
+        Region a = Region.disc(new Point(0, 0), 40);
+        Region b = Region.rectangle(new Point(15, 0), 30, 30, 0, 0);
+        assertThat(shared.of(a, b)).isEqualTo(a.intersection(b).area()).isEqualTo(shared.of(a, b));
+        assertThat(shared.of(a, a)).isEqualTo(a.area());
+    }
+
+    @Test
+    void rings_and_back_keep_holes() {
+        Region ring = Region.disc(new Point(0, 0), 40).minus(Region.disc(new Point(0, 0), 20));
+        List<double[]> rings = new ArrayList<>();
+        ring.forEachRing(rings::add);
+        assertThat(rings).hasSize(2);
+        assertThat(Region.ofRings(rings).area()).isEqualTo(ring.area(), within(1e-9));
+    }
+
+    @Test
+    void areas_that_touch_along_an_edge_share_nothing() {
+        Region left = Region.rectangle(new Point(-10, 0), 20, 20, 0, 0);
+        Region right = Region.rectangle(new Point(10, 0), 20, 20, 0, 0);
+        assertThat(left.overlaps(right)).isFalse();
+        assertThat(left.intersection(right)).isEqualTo(Region.EMPTY);
+        assertThat(left.minus(right).area()).isEqualTo(left.area());
+    }
+
+    @Test
+    void a_round_bit_leaves_round_corners_and_no_narrow_slot() {
+        Region square = Region.rectangle(new Point(0, 0), 40, 40, 0, 0);
+        double corner = 6.35 * 6.35 * (1 - Math.PI / 4);
+        assertThat(square.opened(12.7).area()).isEqualTo(1600 - 4 * corner, within(0.5));
+        assertThat(Region.rectangle(new Point(0, 0), 8, 100, 0, 0).opened(12.7).isEmpty()).isTrue();
+    }
+
+    @Test
+    void a_point_that_is_none_and_an_empty_region_are_harmless() {
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Point(Double.NaN, 0)).hasMessageContaining("finite");
+        assertThat(Region.EMPTY.area()).isZero();
+        assertThat(Region.EMPTY.overlaps(Region.disc(new Point(0, 0), 4))).isFalse();
+        assertThat(Region.disc(new Point(3, 1), 4).mirrored().centroid().x()).isEqualTo(-3, within(1e-9));
+    }
+}

@@ -1,0 +1,100 @@
+package ebauche.core.routing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.build.History;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.stock.Change;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class GuidedPocketTest {
+    private static List<String> steps(TestBody body, String feature) {
+        return body.plan().steps().stream().map(s -> s.operation().key()).filter(k -> k.startsWith(feature + ":")).toList();
+    }
+
+    private static Operation step(TestBody body, String key) {
+        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+    }
+
+    @Test
+    void a_deep_cavity_is_drilled_routed_to_its_last_pass_and_brought_to_depth() {
+        assertThat(steps(new TestBody(), "pickup-bridge"))
+                .contains("pickup-bridge:fit", "pickup-bridge:waste", "pickup-bridge:rough", "pickup-bridge:rout", "pickup-bridge:off");
+    }
+
+    @Test
+    void a_shallow_recess_goes_in_one_pass() {
+        assertThat(steps(new TestBody(), "cover")).containsExactly("cover:fit", "cover:rout", "cover:off");
+    }
+
+    @Test
+    void a_cavity_too_narrow_for_any_forstner_is_not_drilled() {
+        TestBody body = new TestBody();
+        body.pickups.set(1, new ebauche.core.hardware.Pickup(
+                "bridge", new ebauche.core.geometry.Point(0, 40), 80, 12, 4.8, 0, 19, java.util.Set.of()));
+        assertThat(steps(body, "pickup-bridge")).doesNotContain("pickup-bridge:waste");
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {8, 12, 16, 19, 25, 33})
+    void no_step_goes_deeper_than_the_floor_and_the_last_reaches_it(double depth) {
+        TestBody body = new TestBody();
+        body.pickups.set(0, TestBody.pickup("neck", 0, 130, depth));
+        BuildPlan plan = body.plan();
+        double floor = plan.build().faces().frontFinished() + depth;
+        double deepest = 0;
+        for (History.Step step : plan.history().steps()) {
+            for (Change change : step.changes()) {
+                if (change.feature().equals("pickup-neck")) {
+                    assertThat(change.solid().deepest()).as(step.operation().key()).isLessThanOrEqualTo(floor + 1e-9);
+                    deepest = Math.max(deepest, change.solid().deepest());
+                }
+            }
+        }
+        assertThat(deepest).isEqualTo(floor, within(1e-9));
+    }
+
+    @Test
+    void the_card_reads_from_the_face_as_it_is_and_its_sum_says_so() {
+        TestBody body = new TestBody();
+        Setting setting = step(body, "pickup-neck:rout").setting();
+        assertThat(setting.figure().orElseThrow().value()).isEqualTo(19.3, within(1e-9));
+        assertThat(setting.figure().orElseThrow().terms()).anySatisfy(t -> {
+            assertThat(t.name()).contains("still to be sanded off the front");
+            assertThat(t.value()).isEqualTo(0.3, within(1e-9));
+        });
+        assertThat(setting.figureSays()).isEqualTo("deep from the front");
+    }
+
+    @Test
+    void the_band_of_the_last_pass_is_the_shops_and_a_reading_at_its_ends_still_holds() {
+        Inspection inspection = step(new TestBody(), "pickup-neck:rout").inspections().get(0);
+        assertThat(inspection.most() - inspection.least()).isEqualTo(0.3, within(1e-9));
+        assertThat(inspection.holds(inspection.least())).isTrue();
+        assertThat(inspection.holds(inspection.most())).isTrue();
+        assertThat(inspection.holds(inspection.most() + 0.01)).isFalse();
+    }
+
+    @Test
+    void the_rough_pass_may_be_shallow_by_a_whole_last_pass_and_hardly_deep() {
+        Inspection rough = step(new TestBody(), "pickup-neck:rough").inspections().get(0);
+        assertThat(rough.expected().value() - rough.least()).isEqualTo(0.8, within(1e-9));
+        assertThat(rough.most() - rough.expected().value()).isEqualTo(0.15, within(1e-9));
+    }
+
+    @Test
+    void the_tool_turns_in_the_corner() {
+        TestBody body = new TestBody();
+        Setting.Routed routed = (Setting.Routed) step(body, "pickup-neck:rout").setting();
+        double diameter = body.shop.crib().bits().stream().filter(b -> b.name().equals(routed.tool())).findFirst().orElseThrow().diameter();
+        assertThat(diameter / 2).isLessThanOrEqualTo(4.8);
+    }
+}

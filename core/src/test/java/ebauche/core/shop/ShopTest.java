@@ -1,0 +1,67 @@
+package ebauche.core.shop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drill;
+import ebauche.core.timber.Species;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ShopTest {
+    private final Crib crib = Shop.starter(1).crib();
+
+    @Test
+    void there_is_no_other_starter_shop() {
+        assertThatThrownBy(() -> Shop.starter(2)).hasMessageContaining("no starter shop 2");
+    }
+
+    @Test
+    void the_largest_pattern_bit_that_turns_and_reaches_is_taken() {
+        assertThat(crib.patternBit(6.4, 20).orElseThrow().diameter()).isEqualTo(12.7, within(1e-9));
+        assertThat(crib.patternBit(5, 20).orElseThrow().name()).isEqualTo("pattern bit 3/8");
+        assertThat(crib.patternBit(3.2, 20).orElseThrow().name()).isEqualTo("pattern bit 1/4");
+        assertThat(crib.patternBit(3, 20)).isEmpty();
+        assertThat(crib.patternBit(3.2, 60)).isEmpty();
+    }
+
+    @Test
+    void the_largest_forstner_that_fits_is_taken() {
+        assertThat(crib.forstner(30).orElseThrow().name()).isEqualTo("Forstner 1");
+        assertThat(crib.forstner(5)).isEmpty();
+    }
+
+    @Test
+    void a_drill_is_found_by_its_diameter_within_a_tolerance() {
+        assertThat(crib.drill(4.76, 0.3).orElseThrow().name()).isEqualTo("brad point 3/16");
+        assertThat(crib.drill(6, 0.3)).isEmpty();
+    }
+
+    @Test
+    void tools_of_no_size_are_refused() {
+        assertThatThrownBy(() -> new Bit("x", Bit.Bearing.NONE, 0, 10, 6)).hasMessageContaining("more than nought");
+        assertThatThrownBy(() -> new Drill("x", Drill.Kind.TWIST, -3, 0)).hasMessageContaining("more than nought");
+        assertThatThrownBy(() -> new Drill("x", Drill.Kind.TWIST, Double.NaN, 0)).hasMessageContaining("a number");
+        assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1)).hasMessageContaining("between");
+    }
+
+    /** Wood Handbook, table 5-3a, specific gravity at 12 % x 1120 kg/m3 (from memory). */
+    @ParameterizedTest
+    @CsvSource({"ash, 0.60", "alder, 0.41", "maple, 0.63", "red-maple, 0.54", "walnut, 0.55", "cherry, 0.50", "basswood, 0.37", "poplar, 0.42"})
+    void densities_are_the_handbooks(String key, double specificGravity) {
+        assertThat(Species.of(key).density()).isEqualTo(1120 * specificGravity, within(1e-9));
+        assertThat(Species.of(key).source()).contains("Wood Handbook");
+        assertThat(Species.of(key).dust()).isNotBlank();
+    }
+
+    @Test
+    void an_unknown_timber_is_answered_with_those_that_are_known() {
+        assertThatThrownBy(() -> Species.of("cheese")).hasMessageContaining("alder, ash");
+        assertThat(List.copyOf(Species.KNOWN)).hasSize(8);
+    }
+}
