@@ -27,6 +27,8 @@ public final class Precedence {
     /** Answers already found; operations of one feature share their conditions. */
     private final Map<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
 
+    private final Map<Condition, List<Operation>> givers = new IdentityHashMap<>();
+
     private final SharedAreas shared = new SharedAreas();
 
     private Precedence(List<Operation> operations) {
@@ -68,8 +70,8 @@ public final class Precedence {
 
     private void afterGivers(Operation needer, Condition need) {
         boolean given = false;
-        for (Operation giver : operations) {
-            if (giver != needer && giver.gives().stream().anyMatch(g -> g.answers(need))) {
+        for (Operation giver : givers(need)) {
+            if (giver != needer) {
                 given = true;
                 link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives");
             }
@@ -83,14 +85,20 @@ public final class Precedence {
         }
     }
 
+    /** The operations that give a need, in the order given. */
+    private List<Operation> givers(Condition need) {
+        return givers.computeIfAbsent(need, n -> operations.stream()
+                .filter(o -> o.gives().stream().anyMatch(g -> g.answers(n)))
+                .toList());
+    }
+
     private void beforeSpoilers(Operation needer, Condition need, String words) {
         for (Operation spoiler : operations) {
             boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
             if (spoiler == needer || ofWood && joined(spoiler, needer)) {
                 continue;
             }
-            boolean givesItself = spoiler.gives().stream().anyMatch(g -> g.answers(need));
-            if (!givesItself && spoils(spoiler, need)) {
+            if (!givers(need).contains(spoiler) && spoils(spoiler, need)) {
                 link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs");
             }
         }
