@@ -3,6 +3,7 @@ package ebauche.app.body;
 import ebauche.app.account.Maker;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
 import ebauche.core.build.Build;
 import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.PocketState;
@@ -11,12 +12,9 @@ import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -27,7 +25,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Editing a design: every change is planned at once, and kept only when the maker says so. */
@@ -42,8 +39,29 @@ class DesignController {
         this.store = store;
     }
 
-    /** A form's state: the design as typed, what it was based on, what is wrong with it. */
-    private record Draft(ObjectNode design, int base, Map<String, String> typed, Map<String, String> troubles) {}
+    /**
+     * A form's state.
+     *
+     * @param design as typed, with the parts that are marked to be left out
+     * @param leaveOut those parts
+     * @param troubles what is wrong, by field
+     */
+    private record Draft(
+            ObjectNode design, int base, List<String> leaveOut, Map<String, String> typed, Map<String, String> troubles) {
+
+        static Draft of(Revision revision) {
+            return new Draft(revision.design(), revision.number(), List.of(), Map.of(), Map.of());
+        }
+
+        /** The design that would be kept. */
+        ObjectNode kept() {
+            return DesignEdit.without(design, leaveOut);
+        }
+
+        Draft with(Map<String, String> found) {
+            return new Draft(design, base, leaveOut, typed, found);
+        }
+    }
 
     @GetMapping("/design")
     String design(
@@ -52,7 +70,7 @@ class DesignController {
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Draft draft = new Draft(current.revision().design(), current.revision().number(), Map.of(), Map.of());
+        Draft draft = Draft.of(current.revision());
         form(current, draft, model);
         trial(current, draft, fig, model);
         return "body/design";
@@ -64,13 +82,13 @@ class DesignController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
+            @RequestParam(name = "leave-out", defaultValue = "") List<String> leaveOut,
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Draft draft = draft(current, base, typed, fig);
         model.addAttribute("current", current);
-        trial(current, draft, fig, model);
+        trial(current, draft(current, base, leaveOut, typed, fig), fig, model);
         return "body/trial :: trial";
     }
 
@@ -86,26 +104,22 @@ class DesignController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Draft draft = draft(current, base, typed, fig);
-        leaveOut.stream()
-                .sorted(Comparator.<String>naturalOrder().reversed())
-                .filter(p -> DesignFields.of(draft.design()).stream().anyMatch(s -> s.optional() && s.path().equals(p)))
-                .forEach(p -> DesignEdit.leaveOut(draft.design(), p));
-        NewParts.add(draft.design(), add);
-        Map<String, String> troubles = new LinkedHashMap<>(draft.troubles());
-        if (troubles.isEmpty()) {
-            trouble(current, draft.design()).ifPresent(t -> troubles.put(DesignEdit.field(t.place()), t.getMessage()));
+        Draft draft = draft(current, base, leaveOut, typed, fig);
+        if (!add.isEmpty()) {
+            NewParts.add(draft.design(), add);
+            return again(current, draft, fig, model);
         }
-        if (!troubles.isEmpty() || !add.isEmpty()) {
-            response.setStatus((add.isEmpty() ? HttpStatus.UNPROCESSABLE_ENTITY : HttpStatus.OK).value());
-            return again(current, new Draft(draft.design(), base, typed, troubles), fig, model);
+        Draft judged = draft.with(troubles(current, draft));
+        if (!judged.troubles().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return again(current, judged, fig, model);
         }
         try {
-            store.save(current.body(), base, file(current, draft.design()), maker.name());
-            return "redirect:/bodies/" + UriComponentsBuilder.fromPath(id).build().encode().toUriString();
+            store.save(current.body(), base, file(current, draft.kept()), maker.name());
+            return "redirect:/bodies/" + current.body().publicId();
         } catch (StaleRevision stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
-            return difference(current, base, draft, typed, fig, model);
+            return difference(current.body(), draft, fig, model);
         }
     }
 
@@ -116,14 +130,14 @@ class DesignController {
     }
 
     /** What was typed, over the revision that it was typed over. */
-    private Draft draft(Bodies.Current current, int base, Map<String, String> typed, Figures fig) {
-        ObjectNode from = store.revision(current.body(), base)
-                .map(Revision::design)
-                .orElseGet(() -> current.revision().design());
+    private Draft draft(
+            Bodies.Current current, int base, List<String> leaveOut, Map<String, String> typed, Figures fig) {
+        ObjectNode from = store.revision(current.body(), base).orElseThrow(NotHere::new).design();
         ObjectNode skeleton = withAdded(from, typed);
         return new Draft(
                 DesignEdit.apply(skeleton, typed, fig.unit()),
                 base,
+                leaveOut,
                 typed,
                 DesignEdit.troubles(skeleton, typed, fig.unit()));
     }
@@ -152,41 +166,48 @@ class DesignController {
         return file;
     }
 
-    private Optional<BuildFileException> trouble(Bodies.Current current, ObjectNode design) {
-        try {
-            Bodies.build(file(current, design), current.plan().build().asBuilt());
-            return Optional.empty();
-        } catch (BuildFileException e) {
-            return Optional.of(e);
+    /** What is wrong with a draft: every length that is none, else the first thing that the design refuses. */
+    private static Map<String, String> troubles(Bodies.Current current, Draft draft) {
+        if (!draft.troubles().isEmpty()) {
+            return draft.troubles();
         }
+        try {
+            build(current, draft);
+            return Map.of();
+        } catch (BuildFileException e) {
+            return Map.of(DesignEdit.field(e.place()), e.getMessage());
+        }
+    }
+
+    private static Build build(Bodies.Current current, Draft draft) {
+        return Bodies.build(file(current, draft.kept()), current.plan().build().asBuilt());
     }
 
     /** What somebody else changed meanwhile, beside what was typed here; their changes are taken where these are none. */
-    private String difference(
-            Bodies.Current before, int base, Draft draft, Map<String, String> typed, Figures fig, Model model) {
-        Bodies.Current now = bodies.current(before.body());
-        ObjectNode from = store.revision(now.body(), base).orElseThrow().design();
+    private String difference(Body body, Draft draft, Figures fig, Model model) {
+        Bodies.Current now = bodies.current(body);
+        ObjectNode from = store.revision(body, draft.base()).orElseThrow(NotHere::new).design();
         ObjectNode theirs = now.revision().design();
-        ObjectNode merged = theirs.deepCopy();
-        Map<String, String> mine = new LinkedHashMap<>();
-        DesignEdit.changed(from, draft.design()).forEach(p -> mine.put(p, DesignEdit.at(draft.design(), p)));
-        merged = DesignEdit.apply(withAdded(merged, mine), mine, fig.unit());
-        List<Difference> differences = new ArrayList<>();
-        for (String path : DesignEdit.changed(from, theirs)) {
-            differences.add(new Difference(
-                    label(theirs, path), DesignEdit.at(from, path), DesignEdit.at(theirs, path),
-                    mine.getOrDefault(path, "")));
-        }
-        model.addAttribute("differences", differences);
-        model.addAttribute("mine", mine.entrySet().stream()
-                .map(e -> new Difference(label(draft.design(), e.getKey()), DesignEdit.at(from, e.getKey()), DesignEdit.at(theirs, e.getKey()), e.getValue()))
-                .toList());
         model.addAttribute("theirRevision", now.revision());
-        return again(now, new Draft(merged, now.revision().number(), Map.of(), Map.of()), fig, model);
+        model.addAttribute("differences", differences(from, theirs, draft.design(), DesignEdit.changed(from, theirs)));
+        model.addAttribute("mine", differences(from, theirs, draft.design(), DesignEdit.changed(from, draft.design())));
+        List<String> stillOut = draft.leaveOut().stream()
+                .flatMap(p -> DesignMerge.samePlace(draft.design(), theirs, p).stream())
+                .toList();
+        ObjectNode merged = DesignMerge.of(from, draft.design(), theirs);
+        return again(now, new Draft(merged, now.revision().number(), stillOut, Map.of(), Map.of()), fig, model);
     }
 
-    /** One field that two makers see differently. */
+    /** One field as it was, as they have it, and as it was typed here. */
     public record Difference(String field, String was, String theirs, String mine) {}
+
+    private static List<Difference> differences(
+            ObjectNode from, ObjectNode theirs, ObjectNode mine, List<String> paths) {
+        return paths.stream()
+                .map(p -> new Difference(
+                        label(theirs, p), DesignEdit.at(from, p), DesignEdit.at(theirs, p), DesignEdit.at(mine, p)))
+                .toList();
+    }
 
     private static String label(ObjectNode design, String path) {
         for (DesignFields.Section section : DesignFields.of(design)) {
@@ -214,6 +235,7 @@ class DesignController {
         model.addAttribute("troublesElsewhere", draft.troubles().entrySet().stream()
                 .filter(t -> !shown.contains(t.getKey()))
                 .toList());
+        model.addAttribute("leaveOut", draft.leaveOut());
         model.addAttribute("addable", List.of("pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato").stream()
                 .filter(k -> !NewParts.has(draft.design(), k))
                 .toList());
@@ -221,18 +243,12 @@ class DesignController {
 
     private static void trial(Bodies.Current current, Draft draft, Figures fig, Model model) {
         model.addAttribute("here", "/bodies/" + current.body().publicId());
-        if (!draft.troubles().isEmpty()) {
-            model.addAttribute("unreadable", draft.troubles());
+        Map<String, String> troubles = troubles(current, draft);
+        if (!troubles.isEmpty()) {
+            model.addAttribute("unreadable", troubles);
             return;
         }
-        BuildPlan plan;
-        try {
-            Build build = Bodies.build(file(current, draft.design()), current.plan().build().asBuilt());
-            plan = Planner.plan(build);
-        } catch (BuildFileException e) {
-            model.addAttribute("unreadable", Map.of(DesignEdit.field(e.place()), e.getMessage()));
-            return;
-        }
+        BuildPlan plan = Planner.plan(build(current, draft));
         PocketState pocket = PocketState.of(plan.build());
         model.addAttribute("plan", plan);
         model.addAttribute("pocket", pocket);

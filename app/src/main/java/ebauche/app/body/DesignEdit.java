@@ -3,6 +3,9 @@ package ebauche.app.body;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,10 +26,11 @@ final class DesignEdit {
         return node == null || node.isNull() || node.isMissingNode() ? "" : node.asString("");
     }
 
-    private static JsonNode find(JsonNode design, String path) {
+    /** What stands at a place of the design; a missing node if nothing does. */
+    static JsonNode find(JsonNode design, String path) {
         JsonNode node = design;
         for (String key : path.split("\\.")) {
-            node = node.isArray() ? node.path(Integer.parseInt(key)) : node.path(key);
+            node = node.isArray() && key.matches("\\d{1,6}") ? node.path(Integer.parseInt(key)) : node.path(key);
         }
         return node;
     }
@@ -112,12 +116,24 @@ final class DesignEdit {
         return m.replaceAll(r -> "." + (Integer.parseInt(r.group(1)) - 1));
     }
 
-    /** Takes an optional part out. */
-    static void leaveOut(ObjectNode design, String path) {
+    /** A copy without some of its optional parts; what is no such part is left alone. */
+    static ObjectNode without(ObjectNode design, Collection<String> parts) {
+        ObjectNode out = design.deepCopy();
+        List<DesignFields.Section> sections = new ArrayList<>(DesignFields.of(design));
+        Collections.reverse(sections); // later entries of a list first, so that none moves before it is taken out
+        for (DesignFields.Section section : sections) {
+            if (section.optional() && parts.contains(section.path())) {
+                takeOut(out, section.path());
+            }
+        }
+        return out;
+    }
+
+    private static void takeOut(ObjectNode design, String path) {
         int dot = path.lastIndexOf('.');
         JsonNode parent = dot < 0 ? design : find(design, path.substring(0, dot));
         String key = path.substring(dot + 1);
-        if (parent instanceof ArrayNode list && Integer.parseInt(key) < list.size()) {
+        if (parent instanceof ArrayNode list) {
             list.remove(Integer.parseInt(key));
         } else if (parent instanceof ObjectNode object) {
             object.remove(key);

@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -103,8 +105,7 @@ class DesignEditTest {
         file.set("design", plain);
         BuildFile.of(file);
         DesignFields.Section added = DesignFields.of(plain).stream().filter(DesignFields.Section::optional).findFirst().orElseThrow();
-        DesignEdit.leaveOut(plain, added.path());
-        assertThat(DesignFields.of(plain)).hasSize(before);
+        assertThat(DesignFields.of(DesignEdit.without(plain, List.of(added.path())))).hasSize(before);
     }
 
     @Test
@@ -120,7 +121,68 @@ class DesignEditTest {
         ObjectNode after = DesignEdit.apply(design, Map.of("neck.colour", "red", "__proto__", "x", "pickups.99.depth", "3 mm"), LengthUnit.INCH);
         assertThat(after).isEqualTo(design);
         NewParts.add(after, "engine");
-        DesignEdit.leaveOut(after, "pickups.99");
-        assertThat(after).isEqualTo(design);
+        assertThat(DesignEdit.without(after, List.of("pickups.99", "neck", "name"))).isEqualTo(design);
+    }
+
+    @Test
+    void several_parts_left_out_at_once_are_the_ones_that_were_marked() {
+        for (int i = 0; i < 10; i++) {
+            NewParts.add(design, "pickup");
+        }
+        ObjectNode left = DesignEdit.without(design, List.of("pickups.1", "pickups.2", "pickups.10", "jack"));
+        List<String> ids = new ArrayList<>();
+        left.path("pickups").forEach(p -> ids.add(p.path("id").asString()));
+        assertThat(ids).hasSize(9).startsWith("neck", "pickup-2").doesNotContain("bridge", "pickup", "pickup-9");
+        assertThat(left.has("jack")).isFalse();
+    }
+
+    private static ObjectNode changed(ObjectNode design, String... typed) {
+        Map<String, String> fields = new HashMap<>();
+        for (int i = 0; i < typed.length; i += 2) {
+            fields.put(typed[i], typed[i + 1]);
+        }
+        return DesignEdit.apply(design, fields, LengthUnit.INCH);
+    }
+
+    @Test
+    void of_two_makers_changes_both_stand_and_where_both_changed_one_mine_does() {
+        ObjectNode mine = changed(design, "thickness", "1 5/8 in", "scale", "25 in");
+        ObjectNode theirs = changed(design, "thickness", "1 1/2 in", "neck.fretHeight", "0.05 in");
+        ObjectNode merged = DesignMerge.of(design, mine, theirs);
+        assertThat(DesignEdit.at(merged, "thickness")).isEqualTo("1 5/8 in");
+        assertThat(DesignEdit.at(merged, "scale")).isEqualTo("25 in");
+        assertThat(DesignEdit.at(merged, "neck.fretHeight")).isEqualTo("0.05 in");
+        assertThat(DesignMerge.of(design, design, theirs)).isEqualTo(theirs);
+        assertThat(DesignMerge.of(design, mine, design)).isEqualTo(mine);
+    }
+
+    @Test
+    void a_change_to_a_part_follows_the_part_and_not_its_place() {
+        ObjectNode mine = changed(design, "pickups.1.depth", "3/4 in");
+        ObjectNode theirs = DesignEdit.without(design, List.of("pickups.0"));
+        ObjectNode merged = DesignMerge.of(design, mine, theirs);
+        assertThat(merged.path("pickups").size()).isEqualTo(1);
+        assertThat(DesignEdit.at(merged, "pickups.0.id")).isEqualTo("bridge");
+        assertThat(DesignEdit.at(merged, "pickups.0.depth")).isEqualTo("3/4 in");
+    }
+
+    @Test
+    void a_part_changed_here_and_taken_out_there_comes_back_whole() {
+        ObjectNode mine = changed(design, "jack.diameter", "3/4 in", "pickups.0.depth", "1/2 in");
+        ObjectNode theirs = DesignEdit.without(design, List.of("jack", "pickups.0"));
+        ObjectNode merged = DesignMerge.of(design, mine, theirs);
+        assertThat(merged.path("jack")).isEqualTo(mine.path("jack"));
+        assertThat(merged.path("pickups").get(1)).isEqualTo(mine.path("pickups").get(0));
+    }
+
+    @Test
+    void parts_added_on_both_sides_are_all_there() {
+        ObjectNode mine = design.deepCopy();
+        NewParts.add(mine, "pickup");
+        ObjectNode theirs = design.deepCopy();
+        NewParts.add(theirs, "vibrato");
+        ObjectNode merged = DesignMerge.of(design, mine, theirs);
+        assertThat(merged.path("pickups").size()).isEqualTo(3);
+        assertThat(merged.path("bridge").has("vibrato")).isTrue();
     }
 }
