@@ -279,7 +279,7 @@ public final class BoardDrawing {
                 left(run, i, left + depth(middle(run, i)), (a + b) / 2 + 4);
             }
         }
-        svg.figure("caption", left + deep, MARGIN - 2, "end", fig.parts("across, " + fig.length(Math.abs(lines.alongAt()))
+        svg.figure("caption", left + deep, lengthTop() - 7, "end", fig.parts("across, " + fig.length(Math.abs(lines.alongAt()))
                         + (lines.alongAt() < 0 ? " behind" : " before") + " the saddles"));
         svg.close();
     }

@@ -23,7 +23,8 @@ final class Voids {
     /**
      * One void.
      *
-     * @param depthFromUp how deep it reaches from the face that is up, as that face will be
+     * @param depthFromUp how deep it reaches from the face that is up: as that face is now, or, on the finished body, as it
+     *     will be
      * @param opensUp whether it is open on the face that is up
      */
     record Void(String feature, Solid solid, When when, boolean opensUp, boolean through, double depthFromUp) {}
@@ -46,7 +47,7 @@ final class Voids {
             int part = 0;
             for (Change change : steps.get(i).changes()) {
                 if (History.isVoid(change)) {
-                    last.get(when).put(change.feature() + "/" + part++, one(change, when, faces, up));
+                    last.get(when).put(change.feature() + "/" + part++, one(change, when, faces, up, step == steps.size()));
                 }
             }
         }
@@ -57,14 +58,13 @@ final class Voids {
         return all;
     }
 
-    private static Void one(Change change, When when, FinishedFaces faces, Face up) {
+    private static Void one(Change change, When when, FinishedFaces faces, Face up, boolean finished) {
         Solid solid = change.solid();
         boolean front = solid.shallowest() <= faces.frontFinished() + 0.01;
         boolean back = solid.deepest() >= faces.backFinished() - 0.01;
         boolean opensUp = up == Face.FRONT ? front : back;
-        double depth = up == Face.FRONT
-                ? solid.deepest() - faces.frontFinished()
-                : faces.backFinished() - solid.shallowest();
+        double floor = up == Face.FRONT ? solid.deepest() : solid.shallowest();
+        double depth = finished ? faces.fromFaceFinished(up, floor) : faces.fromFaceNow(up, floor);
         return new Void(change.feature(), solid, when, opensUp, front && back, depth);
     }
 }

@@ -80,6 +80,18 @@ public record Figures(LengthUnit unit) {
         return exact(millimetres, Quantity.LENGTH);
     }
 
+    /** A number that is compared with another, finer than a gauge shows: hundredths, or thousandths of an inch. */
+    public String fine(double value, Quantity quantity) {
+        return quantity == Quantity.LENGTH && unit == LengthUnit.INCH
+                ? Decimals.fixed(value / LengthUnit.INCH.millimetres(), 3) + " in"
+                : exact(value, quantity);
+    }
+
+    /** A length that is compared with another. */
+    public String fine(double millimetres) {
+        return fine(millimetres, Quantity.LENGTH);
+    }
+
     /** A moment, in the shop's own time. */
     public String moment(String iso) {
         return iso.isEmpty() ? "" : WHEN.format(Instant.parse(iso).atZone(ZoneId.systemDefault()));

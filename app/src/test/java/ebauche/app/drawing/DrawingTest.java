@@ -111,6 +111,12 @@ class DrawingTest {
     }
 
     @Test
+    void at_a_step_the_figure_on_the_drawing_is_the_one_on_its_card() {
+        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+        assertThat(all(svg, "text", "figure").stream().map(Element::getTextContent)).contains("24.35");
+    }
+
+    @Test
     void before_the_saw_the_blank_is_drawn_whole_with_its_seam_and_the_outline_dashed() {
         Document svg = xml(BoardDrawing.of(SEDGE, MM, 3, Face.FRONT, SectionLines.within(SEDGE, 3, null, null)));
         assertThat(all(svg, "path", "outline-later")).hasSize(1);

@@ -43,6 +43,13 @@ class FiguresTest {
     }
 
     @Test
+    void numbers_that_are_compared_are_finer_than_a_gauge() {
+        assertThat(metric.fine(23.456)).isEqualTo("23.46 mm");
+        assertThat(inches.fine(25.4)).isEqualTo("1.000 in");
+        assertThat(inches.fine(2, Quantity.ANGLE)).isEqualTo("2°");
+    }
+
+    @Test
     void times_and_masses_read_as_people_say_them() {
         assertThat(metric.time(35)).isEqualTo("35 min");
         assertThat(metric.time(60)).isEqualTo("1 h");

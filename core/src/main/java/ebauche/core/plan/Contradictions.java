@@ -9,7 +9,10 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -30,16 +33,19 @@ final class Contradictions {
 
     private Contradictions() {}
 
+    /** At most one for a feature: the last cut tells most. */
     static List<Finding> find(Build build, List<Operation> planned, Collection<AsBuilt.Done> done) {
-        List<Finding> found = new ArrayList<>();
-        for (AsBuilt.Done fact : done) {
+        Map<String, Finding> found = new LinkedHashMap<>();
+        List<AsBuilt.Done> lastFirst = new ArrayList<>(done);
+        Collections.reverse(lastFirst);
+        for (AsBuilt.Done fact : lastFirst) {
             for (Change change : fact.changes()) {
-                if (change instanceof Change.Remove cut) {
-                    compare(build, planned, fact, cut).ifPresent(found::add);
+                if (change instanceof Change.Remove cut && !found.containsKey(cut.feature())) {
+                    compare(build, planned, fact, cut).ifPresent(f -> found.put(cut.feature(), f));
                 }
             }
         }
-        return found;
+        return List.copyOf(found.values());
     }
 
     private static Optional<Finding> compare(

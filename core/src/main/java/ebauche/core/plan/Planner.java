@@ -55,11 +55,12 @@ public final class Planner {
         Precedence precedence = Precedence.of(planned);
         findings.addAll(precedence.findings());
         Sequence sequence = Sequence.of(planned, precedence.links(), List.copyOf(done.keySet()));
-        findings.addAll(sequence.findings());
         History history = replay(sequence.operations(), done);
         for (Station station : Stations.ALL) {
             findings.addAll(station.review(build, history));
         }
+        // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
+        findings.addAll(sequence.findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(
                 build,
