@@ -1,5 +1,7 @@
 package ebauche.app.body;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
 import ebauche.core.build.AsBuilt;
 import ebauche.exchange.BuildFile;
@@ -27,6 +29,15 @@ public class BodyStore {
 
     private final JdbcClient sql;
     private final SecureRandom random = new SecureRandom();
+
+    /** Rows that never change once they are there, as read; by the row's own key. */
+    private final Cache<RevisionKey, Revision> revisions =
+            Caffeine.newBuilder().maximumSize(500).build();
+
+    private final Cache<Long, AsBuilt.Entry> entries =
+            Caffeine.newBuilder().maximumSize(10_000).build();
+
+    private record RevisionKey(long shop, long body, int number) {}
 
     public BodyStore(JdbcClient sql) {
         this.sql = sql;
@@ -83,26 +94,26 @@ public class BodyStore {
 
     /** The newest revision. */
     public Revision head(Body body) {
-        return sql.sql("""
-                select number, based_on, file, made_by, made_at from revision
-                where shop = :shop and body = :body order by number desc limit 1
-                """)
+        int newest = sql.sql("select max(number) from revision where shop = :shop and body = :body")
                 .param("shop", body.shop())
                 .param("body", body.id())
-                .query(BodyStore::revision)
+                .query(Integer.class)
                 .single();
+        return revision(body, newest).orElseThrow();
     }
 
     public Optional<Revision> revision(Body body, int number) {
-        return sql.sql("""
+        RevisionKey key = new RevisionKey(body.shop(), body.id(), number);
+        return Optional.ofNullable(revisions.get(key, k -> sql.sql("""
                 select number, based_on, file, made_by, made_at from revision
                 where shop = :shop and body = :body and number = :number
                 """)
-                .param("shop", body.shop())
-                .param("body", body.id())
-                .param("number", number)
+                .param("shop", k.shop())
+                .param("body", k.body())
+                .param("number", k.number())
                 .query(BodyStore::revision)
-                .optional();
+                .optional()
+                .orElse(null)));
     }
 
     private static Revision revision(ResultSet row, int n) throws SQLException {
@@ -146,14 +157,15 @@ public class BodyStore {
 
     /** Everything done and measured on a body, in order. */
     public AsBuilt record(Body body) {
-        return new AsBuilt(sql.sql("select entry from entry where shop = :shop and body = :body order by id")
+        return new AsBuilt(sql.sql("select id, entry from entry where shop = :shop and body = :body order by id")
                 .param("shop", body.shop())
                 .param("body", body.id())
-                .query(String.class)
-                .list()
-                .stream()
-                .map(BodyStore::entry)
-                .toList());
+                .query((row, n) -> entry(row.getLong("id"), row.getString("entry")))
+                .list());
+    }
+
+    private AsBuilt.Entry entry(long id, String json) {
+        return entries.get(id, i -> entry(json));
     }
 
     private static AsBuilt.Entry entry(String json) {
@@ -225,7 +237,7 @@ public class BodyStore {
                 .query((row, n) -> new Logged(
                         row.getLong("id"),
                         new Body(shop, row.getLong("body"), row.getString("public_id"), row.getInt("number")),
-                        entry(row.getString("entry")),
+                        entry(row.getLong("id"), row.getString("entry")),
                         row.getTimestamp("logged_at").toInstant().toString()))
                 .list();
     }

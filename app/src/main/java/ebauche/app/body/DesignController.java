@@ -50,7 +50,7 @@ class DesignController {
             ObjectNode design, int base, List<String> leaveOut, Map<String, String> typed, Map<String, String> troubles) {
 
         static Draft of(Revision revision) {
-            return new Draft(revision.design(), revision.number(), List.of(), Map.of(), Map.of());
+            return new Draft(revision.design().deepCopy(), revision.number(), List.of(), Map.of(), Map.of());
         }
 
         /** The design that would be kept. */
@@ -248,7 +248,8 @@ class DesignController {
             model.addAttribute("unreadable", troubles);
             return;
         }
-        BuildPlan plan = Planner.plan(build(current, draft));
+        boolean asKept = draft.kept().equals(current.revision().design());
+        BuildPlan plan = asKept ? current.plan() : Planner.plan(build(current, draft));
         PocketState pocket = PocketState.of(plan.build());
         model.addAttribute("plan", plan);
         model.addAttribute("pocket", pocket);

@@ -6,7 +6,7 @@ import tools.jackson.databind.node.ObjectNode;
  * One numbered state of a design, never changed once it is there.
  *
  * @param basedOn the revision that was edited, 0 for the first
- * @param file the build file without what was done
+ * @param file the build file without what was done; shared by all who read it, so copied before anything is changed
  */
 public record Revision(int number, int basedOn, ObjectNode file, String madeBy, String madeAt) {
     public ObjectNode design() {

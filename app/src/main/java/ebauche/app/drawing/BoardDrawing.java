@@ -126,7 +126,7 @@ public final class BoardDrawing {
         seams();
         List<Voids.Void> voids = Voids.of(plan, step, up);
         for (Voids.Void v : voids) {
-            svg.path(cssOf(v), frame.path(v.solid().plan().intersection(body)));
+            svg.path(cssOf(v), frame.path(v.area()));
         }
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
         for (Voids.Void v : voids) {
@@ -141,7 +141,7 @@ public final class BoardDrawing {
     }
 
     private void depthFigure(Voids.Void v) {
-        Region area = v.solid().plan().intersection(body);
+        Region area = v.area();
         double across = (area.maxX() - area.minX()) * frame.scale();
         double along = (area.maxY() - area.minY()) * frame.scale();
         if (v.when() != Voids.When.LATER && v.opensUp() && !v.through() && across > 22 && along > 26) {
@@ -315,14 +315,12 @@ public final class BoardDrawing {
     }
 
     private void hidden(Change change, double top) {
-        Region area = change.solid().plan().intersection(body);
-        if (area.isEmpty()) {
-            return;
-        }
+        Region area = change.solid().plan();
         double a = top + depth(Math.max(change.solid().shallowest(), faces.frontNow()));
         double b = top + depth(Math.min(change.solid().deepest(), faces.backNow()));
         StringBuilder data = new StringBuilder();
-        box(data, frame.x(area.minY()), Math.min(a, b), frame.x(area.maxY()), Math.max(a, b));
+        box(data, frame.x(Math.max(area.minY(), body.minY())), Math.min(a, b), frame.x(Math.min(area.maxY(), body.maxY())),
+                Math.max(a, b));
         svg.path("hidden-edge", data.toString());
     }
 

@@ -27,7 +27,7 @@ public final class BodyThumbnail {
         svg.path("body-wood", frame.path(body));
         for (Voids.Void v : Voids.of(plan, next, Face.FRONT)) {
             boolean cut = v.when() == Voids.When.BEFORE;
-            svg.path(cut ? "void-cut" : "void-later", frame.path(v.solid().plan().intersection(body)));
+            svg.path(cut ? "void-cut" : "void-later", frame.path(v.area()));
         }
         svg.line("centre", frame.x(body.minY()) - 6, frame.y(0), frame.x(body.maxY()) + 6, frame.y(0));
         return svg.done();

@@ -33,10 +33,9 @@ public final class PassDrawing {
         Region now = Region.EMPTY;
         for (Voids.Void v : Voids.of(plan, step, op.face())) {
             if (v.when() != Voids.When.LATER) {
-                Region area = v.solid().plan().intersection(body);
                 svg.path("void " + (v.when() == Voids.When.NOW ? "now" : "before")
-                        + (v.through() ? " through" : v.opensUp() ? " open" : " hidden"), frame.path(area));
-                now = v.when() == Voids.When.NOW ? area : now;
+                        + (v.through() ? " through" : v.opensUp() ? " open" : " hidden"), frame.path(v.area()));
+                now = v.when() == Voids.When.NOW ? v.area() : now;
             }
         }
         svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));

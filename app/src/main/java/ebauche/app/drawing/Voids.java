@@ -3,6 +3,7 @@ package ebauche.app.drawing;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -23,11 +24,12 @@ final class Voids {
     /**
      * One void.
      *
+     * @param area its plan inside the body
      * @param depthFromUp how deep it reaches from the face that is up: as that face is now, or, on the finished body, as it
      *     will be
      * @param opensUp whether it is open on the face that is up
      */
-    record Void(String feature, Solid solid, When when, boolean opensUp, boolean through, double depthFromUp) {}
+    record Void(String feature, Region area, When when, boolean opensUp, boolean through, double depthFromUp) {}
 
     private Voids() {}
 
@@ -37,6 +39,7 @@ final class Voids {
      */
     static List<Void> of(BuildPlan plan, int step, Face up) {
         FinishedFaces faces = plan.build().faces();
+        Region body = plan.build().design().outline().region();
         Map<When, Map<String, Void>> last = new EnumMap<>(When.class);
         for (When when : When.values()) {
             last.put(when, new LinkedHashMap<>());
@@ -47,7 +50,7 @@ final class Voids {
             int part = 0;
             for (Change change : steps.get(i).changes()) {
                 if (History.isVoid(change)) {
-                    last.get(when).put(change.feature() + "/" + part++, one(change, when, faces, up, step == steps.size()));
+                    last.get(when).put(change.feature() + "/" + part++, one(change, when, body, faces, up, step == steps.size()));
                 }
             }
         }
@@ -58,13 +61,14 @@ final class Voids {
         return all;
     }
 
-    private static Void one(Change change, When when, FinishedFaces faces, Face up, boolean finished) {
+    private static Void one(
+            Change change, When when, Region body, FinishedFaces faces, Face up, boolean finished) {
         Solid solid = change.solid();
         boolean front = solid.shallowest() <= faces.frontFinished() + 0.01;
         boolean back = solid.deepest() >= faces.backFinished() - 0.01;
         boolean opensUp = up == Face.FRONT ? front : back;
         double floor = up == Face.FRONT ? solid.deepest() : solid.shallowest();
         double depth = finished ? faces.fromFaceFinished(up, floor) : faces.fromFaceNow(up, floor);
-        return new Void(change.feature(), solid, when, opensUp, front && back, depth);
+        return new Void(change.feature(), solid.plan().intersection(body), when, opensUp, front && back, depth);
     }
 }

@@ -8,8 +8,10 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.measure.Quantity;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,8 +51,9 @@ class LogController {
                 gone.add(l.body().id() + "/" + w.entry());
             }
         });
+        Map<Body, String> names = new HashMap<>();
         model.addAttribute("lines", newest.stream()
-                .map(l -> line(l, store.head(l.body()).name(), fig, gone.contains(l.body().id() + "/" + l.entry().id())))
+                .map(l -> line(l, names.computeIfAbsent(l.body(), b -> store.head(b).name()), fig, gone.contains(l.body().id() + "/" + l.entry().id())))
                 .toList());
         model.addAttribute("shown", SHOWN);
         return "log/log";
