@@ -1,17 +1,13 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Finding;
-import ebauche.core.build.History;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
-import ebauche.core.stock.Stock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -26,10 +22,6 @@ public final class BoardDrawing {
     private static final double HEIGHT = 512;
     private static final double MARGIN = 24;
     private static final double GAP = 26;
-    /** A floor tilted by ten degrees, the steepest that is accepted, changes by less from cell to cell, mm. */
-    private static final double SLOPE = 0.1;
-    /** Shorter runs of wood carry no figure, drawing units. */
-    private static final double LABELLED_RUN = 20;
 
     private final BuildPlan plan;
     private final Figures fig;
@@ -37,7 +29,6 @@ public final class BoardDrawing {
     private final Face up;
     private final SectionLines lines;
     private final Region body;
-    private final FinishedFaces faces;
     private final Frame frame;
     private final double planBottom;
     private final double planRight;
@@ -51,7 +42,6 @@ public final class BoardDrawing {
         this.up = up;
         this.lines = lines;
         this.body = plan.build().design().outline().region();
-        this.faces = plan.build().faces();
         double thick = Math.max(plan.build().design().blank().thickness(), plan.build().thicknessed());
         Region blank = plan.build().design().blank().plan();
         Region sheet = sawn() ? body : body.union(blank);
@@ -111,9 +101,29 @@ public final class BoardDrawing {
         svg.hatch("hatch-now", "hatch-now-line", 5, 45);
         svg.close();
         plan();
-        lengthwise();
-        cross();
-        edge();
+        depthViews();
+    }
+
+    private void depthViews() {
+        SectionDrawing depths = new SectionDrawing(svg, plan, fig, frame, step);
+        double lengthTop = planBottom + GAP;
+        double edgeTop = lengthTop + deep + GAP - 8;
+        double crossLeft = planRight + GAP;
+        double bodyLeft = frame.x(body.minY());
+        depths.lengthwise(lines.acrossAt(), lengthTop);
+        depths.across(lines.alongAt(), crossLeft);
+        depths.edge(edgeTop);
+        svg.figure("caption length-caption", bodyLeft, lengthTop - 7, "start", fig.parts("lengthwise, " + side(lines.acrossAt())));
+        String before = lines.alongAt() < 0 ? " behind the saddles" : " before the saddles";
+        svg.figure("caption", crossLeft + deep, lengthTop - 7, "end",
+                fig.parts("across, " + fig.length(Math.abs(lines.alongAt())) + before));
+        svg.text("caption", bodyLeft, edgeTop - 5, "start", "from the edge");
+    }
+
+    private String side(double x) {
+        return x == 0
+                ? "on the centre line"
+                : fig.length(Math.abs(x)) + (x > 0 ? " on the treble side" : " on the bass side");
     }
 
     private void plan() {
@@ -172,156 +182,6 @@ public final class BoardDrawing {
             svg.text("bang", frame.x(at), frame.y(at) + 5, "middle", "!");
             svg.close();
         });
-    }
-
-    private double depth(double stockDepth) {
-        double zero = up == Face.FRONT ? -plan.build().roughAboveFront() : plan.build().design().blank().thickness()
-                - plan.build().roughAboveFront();
-        return Math.abs(stockDepth - zero) * frame.scale();
-    }
-
-    private Stock before() {
-        return plan.history().before(Math.min(step, plan.steps().size()));
-    }
-
-    private Stock after() {
-        return plan.history().before(Math.min(step + 1, plan.steps().size()));
-    }
-
-    private double lengthTop() {
-        return planBottom + GAP;
-    }
-
-    private void lengthwise() {
-        svg.open("g", "class", "section", "id", "section-length");
-        svg.path("taken", along(Section.lengthwise(before(), lines.acrossAt())));
-        svg.path("wood", along(Section.lengthwise(after(), lines.acrossAt())));
-        for (Section.Run run : merged(Section.lengthwise(after(), lines.acrossAt()))) {
-            double a = frame.x(run.from());
-            double b = frame.x(run.to());
-            for (int i = 0; i < run.solid().length && b - a > LABELLED_RUN; i += 2) {
-                left(run, i, (a + b) / 2, lengthTop() + depth(middle(run, i)) + 4);
-            }
-        }
-        svg.figure("caption", frame.x(body.minY()), lengthTop() - 7, "start",
-                fig.parts("lengthwise, " + side(lines.acrossAt())));
-        svg.close();
-    }
-
-    private String side(double x) {
-        return x == 0
-                ? "on the centre line"
-                : fig.length(Math.abs(x)) + (x > 0 ? " on the treble side" : " on the bass side");
-    }
-
-    private static double middle(Section.Run run, int i) {
-        return (run.solid()[i] + run.solid()[i + 1]) / 2;
-    }
-
-    /** The figure of what is left, where something was cut away; in the warning colour under the shop's limit. */
-    private void left(Section.Run run, int i, double x, double y) {
-        double thick = run.solid()[i + 1] - run.solid()[i];
-        boolean whole = run.solid().length == 2 && thick > faces.backNow() - faces.frontNow() - 1;
-        if (!whole && thick > 0.05) {
-            boolean thin = thick < plan.build().shop().limits().thinnestFloor();
-            svg.figure(thin ? "figure thin" : "figure", x, y, "middle", fig.parts(fig.brief(thick)));
-        }
-    }
-
-    /** Neighbouring runs between which the wood hardly changes, as on a tilted floor, told as one by its last cell. */
-    private static List<Section.Run> merged(List<Section.Run> runs) {
-        List<Section.Run> out = new ArrayList<>();
-        for (Section.Run run : runs) {
-            Section.Run last = out.isEmpty() ? null : out.get(out.size() - 1);
-            if (last != null && last.to() == run.from() && close(last.solid(), run.solid())) {
-                out.set(out.size() - 1, new Section.Run(last.from(), run.to(), run.solid()));
-            } else {
-                out.add(run);
-            }
-        }
-        return out;
-    }
-
-    private static boolean close(double[] a, double[] b) {
-        for (int i = 0; i < Math.min(a.length, b.length); i++) {
-            if (Math.abs(a[i] - b[i]) > SLOPE) {
-                return false;
-            }
-        }
-        return a.length == b.length;
-    }
-
-    private String along(List<Section.Run> runs) {
-        StringBuilder data = new StringBuilder();
-        for (Section.Run run : runs) {
-            for (int i = 0; i < run.solid().length; i += 2) {
-                box(data, frame.x(run.from()), lengthTop() + depth(run.solid()[i]), frame.x(run.to()),
-                        lengthTop() + depth(run.solid()[i + 1]));
-            }
-        }
-        return data.toString();
-    }
-
-    private static void box(StringBuilder data, double x1, double y1, double x2, double y2) {
-        data.append('M').append(Svg.n(x1)).append(' ').append(Svg.n(y1)).append('H').append(Svg.n(x2));
-        data.append('V').append(Svg.n(y2)).append('H').append(Svg.n(x1)).append('Z');
-    }
-
-    private void cross() {
-        double left = planRight + GAP;
-        svg.open("g", "class", "section", "id", "section-cross");
-        svg.path("taken", acrossPath(Section.across(before(), lines.alongAt()), left));
-        svg.path("wood", acrossPath(Section.across(after(), lines.alongAt()), left));
-        for (Section.Run run : merged(Section.across(after(), lines.alongAt()))) {
-            double a = frame.y(run.from());
-            double b = frame.y(run.to());
-            for (int i = 0; i < run.solid().length && Math.abs(b - a) > LABELLED_RUN; i += 2) {
-                left(run, i, left + depth(middle(run, i)), (a + b) / 2 + 4);
-            }
-        }
-        svg.figure("caption", left + deep, lengthTop() - 7, "end", fig.parts("across, " + fig.length(Math.abs(lines.alongAt()))
-                        + (lines.alongAt() < 0 ? " behind" : " before") + " the saddles"));
-        svg.close();
-    }
-
-    private String acrossPath(List<Section.Run> runs, double left) {
-        StringBuilder data = new StringBuilder();
-        for (Section.Run run : runs) {
-            for (int i = 0; i < run.solid().length; i += 2) {
-                box(data, left + depth(run.solid()[i]), frame.y(run.from()), left + depth(run.solid()[i + 1]),
-                        frame.y(run.to()));
-            }
-        }
-        return data.toString();
-    }
-
-    /** The body seen from its near edge: what lies inside is dashed, as hidden edges are. */
-    private void edge() {
-        double top = lengthTop() + deep + GAP - 8;
-        svg.group("edge");
-        double front = top + depth(faces.frontNow());
-        double back = top + depth(faces.backNow());
-        svg.rect("wood", frame.x(body.minY()), Math.min(front, back), (body.maxY() - body.minY()) * frame.scale(),
-                Math.abs(back - front));
-        for (History.Step s : plan.history().steps().subList(0, Math.min(step + 1, plan.steps().size()))) {
-            for (Change change : s.changes()) {
-                if (History.isVoid(change)) {
-                    hidden(change, top);
-                }
-            }
-        }
-        svg.text("caption", frame.x(body.minY()), top - 5, "start", "from the edge");
-        svg.close();
-    }
-
-    private void hidden(Change change, double top) {
-        Region area = change.solid().plan();
-        double a = top + depth(Math.max(change.solid().shallowest(), faces.frontNow()));
-        double b = top + depth(Math.min(change.solid().deepest(), faces.backNow()));
-        StringBuilder data = new StringBuilder();
-        box(data, frame.x(Math.max(area.minY(), body.minY())), Math.min(a, b), frame.x(Math.min(area.maxY(), body.maxY())),
-                Math.max(a, b));
-        svg.path("hidden-edge", data.toString());
     }
 
     /** The section lines last, so that they lie over everything and can be taken hold of. */

@@ -8,6 +8,9 @@ import java.util.List;
 
 /** The wood under one straight line across the grid, as runs of cells with the same solid intervals. */
 final class Section {
+    /** A floor tilted by ten degrees, the steepest that is accepted, changes by less from cell to cell, mm. */
+    private static final double SLOPE = 0.1;
+
     /**
      * Neighbouring cells that hold the same wood.
      *
@@ -53,5 +56,28 @@ final class Section {
             }
         }
         return runs;
+    }
+
+    /** Neighbouring runs between which the wood hardly changes, as on a tilted floor, told as one by its last cell. */
+    static List<Run> merged(List<Run> runs) {
+        List<Run> out = new ArrayList<>();
+        for (Run run : runs) {
+            Run last = out.isEmpty() ? null : out.get(out.size() - 1);
+            if (last != null && last.to() == run.from() && close(last.solid(), run.solid())) {
+                out.set(out.size() - 1, new Run(last.from(), run.to(), run.solid()));
+            } else {
+                out.add(run);
+            }
+        }
+        return out;
+    }
+
+    private static boolean close(double[] a, double[] b) {
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
+            if (Math.abs(a[i] - b[i]) > SLOPE) {
+                return false;
+            }
+        }
+        return a.length == b.length;
     }
 }

@@ -1,12 +1,14 @@
 package ebauche.app.web;
 
 import ebauche.core.build.Finding;
+import ebauche.core.design.FeatureName;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -107,6 +109,14 @@ public record Figures(LengthUnit unit) {
 
     public String cure(Finding finding) {
         return finding.cure(this::value);
+    }
+
+    /** What is left somewhere, as a line of words: which floor or wall. */
+    public String place(WoodLeft.Thin thin) {
+        boolean face = List.of(WoodLeft.FRONT, WoodLeft.BACK, WoodLeft.EDGE).contains(thin.neighbour());
+        return FeatureName.said(thin.feature())
+                + (thin.kind() == WoodLeft.Kind.FLOOR ? ", floor to the " : ", wall to the ")
+                + (face ? thin.neighbour() : FeatureName.said(thin.neighbour()));
     }
 
     /** {@code 2 h 40}, {@code 35 min}. */

@@ -116,7 +116,7 @@ class MakerStoriesTest extends Story {
         page.mouse().down();
         page.mouse().move(box.x + box.width / 2, box.y + 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
         page.mouse().up();
-        assertThat(page.locator("#section-length")).containsText("on the treble side");
+        assertThat(page.locator("#board .length-caption")).containsText("on the treble side");
         assertThat(page.locator("#section-length .wood").getAttribute("d")).isNotEqualTo(before);
         assertThat(page).hasURL(Pattern.compile("x="));
     }
@@ -133,7 +133,7 @@ class MakerStoriesTest extends Story {
         for (int i = 1; i <= 6; i++) {
             touch(touch, "touchMove", x, box.y + box.height / 2 + 10 * i);
         }
-        assertThat(page.locator("#section-length")).containsText("on the treble side");
+        assertThat(page.locator("#board .length-caption")).containsText("on the treble side");
         touch.send("Input.dispatchTouchEvent", touchEvent("touchEnd"));
         assertThat(page).hasURL(Pattern.compile("x="));
     }

@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.History;
+import ebauche.core.design.FeatureName;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.shop.Limits;
@@ -36,10 +37,10 @@ final class ThinWood {
                 .at(thin.at())
                 .length("overlap", -thin.thickness())
                 .says(
-                        "The " + said(thin.feature()) + " breaks "
+                        "The " + FeatureName.said(thin.feature()) + " breaks "
                                 + (edge ? "out of the edge." : face
                                         ? "through the " + thin.neighbour() + " by {0}."
-                                        : "into the " + said(thin.neighbour()) + "."),
+                                        : "into the " + FeatureName.said(thin.neighbour()) + "."),
                         edge || face
                                 ? "Move it, make it smaller or shallower."
                                 : "Move one of them, or declare that they join.");
@@ -51,8 +52,8 @@ final class ThinWood {
                 ? Finding.goodToKnow("cavity", "thin-on-purpose")
                 : Finding.thinkAgain("cavity", floor ? "thin-floor" : "thin-wall");
         String place = floor
-                ? "Only {0} of wood is left between the " + said(thin.feature()) + " and the " + said(thin.neighbour())
-                : "The wall between the " + said(thin.feature()) + " and the " + said(thin.neighbour()) + " is only {0}";
+                ? "Only {0} of wood is left between the " + FeatureName.said(thin.feature()) + " and the " + FeatureName.said(thin.neighbour())
+                : "The wall between the " + FeatureName.said(thin.feature()) + " and the " + FeatureName.said(thin.neighbour()) + " is only {0}";
         return finding.on(thin.feature())
                 .at(thin.at())
                 .length(floor ? "floor left" : "wall left", thin.thickness())
@@ -69,9 +70,5 @@ final class ThinWood {
         return build.design().controls().stream()
                 .filter(c -> c.kind() == Control.Kind.BLADE_SWITCH)
                 .anyMatch(c -> feature.equals("step-" + c.id()) || feature.equals(ControlCavity.FEATURE));
-    }
-
-    private static String said(String feature) {
-        return feature.replace('-', ' ');
     }
 }

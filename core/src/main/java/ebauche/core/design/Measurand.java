@@ -89,7 +89,7 @@ public sealed interface Measurand {
 
         @Override
         public String label() {
-            return "depth of " + feature;
+            return "depth of the " + FeatureName.said(feature);
         }
 
         @Override

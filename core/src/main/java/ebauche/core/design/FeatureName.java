@@ -1,0 +1,37 @@
+package ebauche.core.design;
+
+/** A feature's lasting name, such as {@code pickup-neck}, as it is said at the bench: {@code neck pickup cavity}. */
+public final class FeatureName {
+    private FeatureName() {}
+
+    public static String said(String feature) {
+        return switch (feature) {
+            case "neck" -> "neck pocket";
+            case "neck-screws" -> "neck screw holes";
+            case "controls" -> "control cavity";
+            case "cover" -> "cover recess";
+            case "jack" -> "jack hole";
+            case "springs" -> "spring cavity";
+            case "vibrato" -> "vibrato route";
+            case "bridge-studs" -> "bridge stud holes";
+            default -> composed(feature);
+        };
+    }
+
+    private static String composed(String feature) {
+        if (feature.startsWith("pickup-")) {
+            return rest(feature) + " pickup cavity";
+        }
+        if (feature.startsWith("control-")) {
+            return rest(feature) + " hole";
+        }
+        if (feature.startsWith("step-")) {
+            return "step under the " + rest(feature);
+        }
+        return feature.replace('-', ' ');
+    }
+
+    private static String rest(String feature) {
+        return feature.substring(feature.indexOf('-') + 1).replace('-', ' ');
+    }
+}
