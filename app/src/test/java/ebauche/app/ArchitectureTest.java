@@ -15,31 +15,46 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule modules_point_down = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()
-            .layer("app").definedBy("ebauche.app..")
-            .layer("exchange").definedBy("ebauche.exchange..")
-            .layer("core").definedBy("ebauche.core..")
-            .whereLayer("app").mayNotBeAccessedByAnyLayer()
-            .whereLayer("exchange").mayOnlyBeAccessedByLayers("app");
+            .layer("app")
+            .definedBy("ebauche.app..")
+            .layer("exchange")
+            .definedBy("ebauche.exchange..")
+            .layer("core")
+            .definedBy("ebauche.core..")
+            .whereLayer("app")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("exchange")
+            .mayOnlyBeAccessedByLayers("app");
 
     @ArchTest
     static final ArchRule sql_lives_in_stores = noClasses()
-            .that().haveSimpleNameNotEndingWith("Store")
-            .and().resideInAPackage("ebauche.app..")
-            .and().doNotHaveFullyQualifiedName("ebauche.app.body.BodyStore$Logged")
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+            .that()
+            .haveSimpleNameNotEndingWith("Store")
+            .and()
+            .resideInAPackage("ebauche.app..")
+            .and()
+            .doNotHaveFullyQualifiedName("ebauche.app.body.BodyStore$Logged")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
 
     @ArchTest
     static final ArchRule drawings_know_no_web = noClasses()
-            .that().resideInAPackage("ebauche.app.drawing..")
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..");
+            .that()
+            .resideInAPackage("ebauche.app.drawing..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "jakarta..");
 
     @ArchTest
     static final ArchRule the_plan_command_needs_no_spring = noClasses()
-            .that().resideInAPackage("ebauche.exchange..")
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "java.sql..");
+            .that()
+            .resideInAPackage("ebauche.exchange..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "java.sql..");
 
     @ArchTest
-    static final ArchRule controllers_are_thin_and_not_public = classes()
-            .that().haveSimpleNameEndingWith("Controller")
-            .should().notBePublic();
+    static final ArchRule controllers_are_thin_and_not_public =
+            classes().that().haveSimpleNameEndingWith("Controller").should().notBePublic();
 }

@@ -27,7 +27,8 @@ class CommandTest {
         builder.environment().put("EBAUCHE_HOME", home.toString());
         Path out = home.resolve("out");
         Path err = home.resolve("err");
-        Process process = builder.redirectOutput(out.toFile()).redirectError(err.toFile()).start();
+        Process process =
+                builder.redirectOutput(out.toFile()).redirectError(err.toFile()).start();
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
         return new Answer(process.exitValue(), Files.readString(out), Files.readString(err));
     }
@@ -66,7 +67,13 @@ class CommandTest {
         Files.writeString(home.resolve("address"), "http://127.0.0.1:1/");
         Process holder = new ProcessBuilder("flock", lock.toString(), "sleep", "30").start();
         try {
-            for (int i = 0; i < 50 && new ProcessBuilder("flock", "-n", lock.toString(), "true").start().waitFor() == 0; i++) {
+            for (int i = 0;
+                    i < 50
+                            && new ProcessBuilder("flock", "-n", lock.toString(), "true")
+                                            .start()
+                                            .waitFor()
+                                    == 0;
+                    i++) {
                 Thread.sleep(50);
             }
             Answer answer = ebauche("run");

@@ -44,19 +44,26 @@ class KillTest {
             assertThat(read(me, sedge, id).statusCode()).isEqualTo(302);
             String file = me.get(sedge + "/file").body();
             assertThat(Pattern.compile(id).matcher(file).results().count()).isEqualTo(1);
-            assertThat(Pattern.compile("<article").matcher(me.get("/").body()).results().count()).isEqualTo(3);
+            assertThat(Pattern.compile("<article")
+                            .matcher(me.get("/").body())
+                            .results()
+                            .count())
+                    .isEqualTo(3);
             app.destroy();
             assertThat(app.waitFor(20, TimeUnit.SECONDS)).isTrue();
         }
     }
 
     private static HttpResponse<String> read(Visitor me, String sedge, String id) {
-        return me.post(sedge + "/bench", sedge + "/readings",
+        return me.post(
+                sedge + "/bench",
+                sedge + "/readings",
                 Map.of("entry", id, "measures", "depth:neck", "value", "24.15 mm", "step", "neck:rout"));
     }
 
     private static String sedge(Visitor me) {
-        Matcher m = Pattern.compile("href=\"(/bodies/[a-z0-9]{16})\" aria-label=\"Open Sedge\"").matcher(me.get("/").body());
+        Matcher m = Pattern.compile("href=\"(/bodies/[a-z0-9]{16})\" aria-label=\"Open Sedge\"")
+                .matcher(me.get("/").body());
         assertThat(m.find()).isTrue();
         return m.group(1);
     }
@@ -71,8 +78,14 @@ class KillTest {
         File log = folder.resolve("app.log").toFile();
         Files.deleteIfExists(log.toPath());
         ProcessBuilder builder = new ProcessBuilder(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1",
-                "-cp", System.getProperty("java.class.path"), "ebauche.app.EbaucheApp", "--server.port=" + port, "--ebauche.demo=true"));
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "ebauche.app.EbaucheApp",
+                "--server.port=" + port,
+                "--ebauche.demo=true"));
         builder.environment().putAll(database.connection());
         Process app = builder.redirectErrorStream(true).redirectOutput(log).start();
         for (int i = 0; i < 600; i++) {

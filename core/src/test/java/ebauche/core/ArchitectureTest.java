@@ -23,41 +23,73 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule imports_point_down = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()
-            .layer("plan").definedBy(core("plan"))
-            .layer("stations").definedBy(STATIONS)
-            .layer("order").definedBy(core("order"))
-            .layer("routing").definedBy(core("routing"))
-            .layer("build").definedBy(core("build"))
-            .layer("operation").definedBy(core("operation"))
-            .layer("shop").definedBy(core("shop"))
-            .layer("design").definedBy(core("design"))
-            .layer("things").definedBy(core("stock"), core("crib"), core("hardware"), core("timber"))
-            .layer("ground").definedBy(core("measure"), core("geometry"))
-            .whereLayer("plan").mayNotBeAccessedByAnyLayer()
-            .whereLayer("stations").mayOnlyBeAccessedByLayers("plan")
-            .whereLayer("order").mayOnlyBeAccessedByLayers("plan")
-            .whereLayer("routing").mayOnlyBeAccessedByLayers("stations")
-            .whereLayer("build").mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing")
-            .whereLayer("operation").mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build")
-            .whereLayer("shop").mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation")
-            .whereLayer("design").mayOnlyBeAccessedByLayers(
-                    "plan", "stations", "order", "routing", "build", "operation", "shop")
-            .whereLayer("things").mayOnlyBeAccessedByLayers(
-                    "plan", "stations", "order", "routing", "build", "operation", "shop", "design");
+            .layer("plan")
+            .definedBy(core("plan"))
+            .layer("stations")
+            .definedBy(STATIONS)
+            .layer("order")
+            .definedBy(core("order"))
+            .layer("routing")
+            .definedBy(core("routing"))
+            .layer("build")
+            .definedBy(core("build"))
+            .layer("operation")
+            .definedBy(core("operation"))
+            .layer("shop")
+            .definedBy(core("shop"))
+            .layer("design")
+            .definedBy(core("design"))
+            .layer("things")
+            .definedBy(core("stock"), core("crib"), core("hardware"), core("timber"))
+            .layer("ground")
+            .definedBy(core("measure"), core("geometry"))
+            .whereLayer("plan")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("stations")
+            .mayOnlyBeAccessedByLayers("plan")
+            .whereLayer("order")
+            .mayOnlyBeAccessedByLayers("plan")
+            .whereLayer("routing")
+            .mayOnlyBeAccessedByLayers("stations")
+            .whereLayer("build")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing")
+            .whereLayer("operation")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build")
+            .whereLayer("shop")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation")
+            .whereLayer("design")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop")
+            .whereLayer("things")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop", "design");
 
     @ArchTest
-    static final ArchRule stations_do_not_know_each_other = slices().matching("ebauche.core.(blank|thickness|outline|neck|cavity|sanding)..")
-            .should().notDependOnEachOther();
+    static final ArchRule stations_do_not_know_each_other = slices().matching(
+                    "ebauche.core.(blank|thickness|outline|neck|cavity|sanding)..")
+            .should()
+            .notDependOnEachOther();
 
     @ArchTest
     static final ArchRule core_knows_no_screen_store_framework_or_file_format = noClasses()
-            .should().dependOnClassesThat()
-            .resideInAnyPackage("org.springframework..", "java.sql..", "tools.jackson..", "com.fasterxml..", "jakarta..", "java.net..", "java.nio.file..", "ebauche.app..", "ebauche.exchange..");
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.springframework..",
+                    "java.sql..",
+                    "tools.jackson..",
+                    "com.fasterxml..",
+                    "jakarta..",
+                    "java.net..",
+                    "java.nio.file..",
+                    "ebauche.app..",
+                    "ebauche.exchange..");
 
     /** A plan is a pure function: no clock, no chance. */
     @ArchTest
     static final ArchRule core_has_no_clock_and_no_chance = noClasses()
-            .should().dependOnClassesThat()
+            .should()
+            .dependOnClassesThat()
             .haveFullyQualifiedName("java.util.Random")
-            .orShould().dependOnClassesThat().resideInAPackage("java.time..");
+            .orShould()
+            .dependOnClassesThat()
+            .resideInAPackage("java.time..");
 }

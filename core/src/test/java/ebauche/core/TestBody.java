@@ -90,12 +90,36 @@ public final class TestBody {
                 edge,
                 scale,
                 new NeckJoint(
-                        NeckJoint.Kind.BOLT_ON, heel, fingerboard, fret, radius, angle, plateUnderHeel, plateUnderBridge,
-                        endWallToSaddle, 76, 56, 56, 6.4, List.of(new Point(-19, 180), new Point(19, 180)), 4.76),
+                        NeckJoint.Kind.BOLT_ON,
+                        heel,
+                        fingerboard,
+                        fret,
+                        radius,
+                        angle,
+                        plateUnderHeel,
+                        plateUnderBridge,
+                        endWallToSaddle,
+                        76,
+                        56,
+                        56,
+                        6.4,
+                        List.of(new Point(-19, 180), new Point(19, 180)),
+                        4.76),
                 new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4),
                 new Bridge(
-                        "bridge", lowestSaddle, highestSaddle, wantedSaddle, saddleForward, saddleTravel, offCentre, 80, 40,
-                        -10, recess, studs, vibrato),
+                        "bridge",
+                        lowestSaddle,
+                        highestSaddle,
+                        wantedSaddle,
+                        saddleForward,
+                        saddleTravel,
+                        offCentre,
+                        80,
+                        40,
+                        -10,
+                        recess,
+                        studs,
+                        vibrato),
                 pickups,
                 controls,
                 cavity,
@@ -135,8 +159,12 @@ public final class TestBody {
 
     public TestBody read(String measures, double value, String at) {
         timeline.add(new AsBuilt.Reading(
-                "read-" + timeline.size(), "2026-11-01T11:00:00Z", "test", at,
-                ebauche.core.design.Measurand.parse(measures), value));
+                "read-" + timeline.size(),
+                "2026-11-01T11:00:00Z",
+                "test",
+                at,
+                ebauche.core.design.Measurand.parse(measures),
+                value));
         return this;
     }
 

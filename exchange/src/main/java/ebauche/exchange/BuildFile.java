@@ -51,7 +51,8 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
      */
     public static BuildFile read(byte[] bytes) {
         if (bytes.length > MOST_BYTES) {
-            throw new BuildFileException("", "the file has " + bytes.length + " bytes; at most " + MOST_BYTES + " are read");
+            throw new BuildFileException(
+                    "", "the file has " + bytes.length + " bytes; at most " + MOST_BYTES + " are read");
         }
         return of(tree(bytes));
     }
@@ -90,11 +91,11 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         }
         BodyDesign design = root.object("design", DesignReader::read);
         Shop shop = root.optionalObject("shop", ShopReader::read).orElseGet(() -> Shop.starter(Shop.STARTER));
-        List<AsBuilt.Entry> entries = root.optionalObject("asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))
+        List<AsBuilt.Entry> entries = root.optionalObject(
+                        "asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))
                 .orElse(List.of());
         ObjectNode shopJson = root.has("shop") ? (ObjectNode) root.at("shop").node() : MAPPER.createObjectNode();
-        return new BuildFile(
-                (ObjectNode) root.at("design").node(), shopJson, new Build(design, shop, record(entries)));
+        return new BuildFile((ObjectNode) root.at("design").node(), shopJson, new Build(design, shop, record(entries)));
     }
 
     private static AsBuilt record(List<AsBuilt.Entry> entries) {
@@ -121,7 +122,9 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
 
     private static String plain(String message) {
         String first = message.lines().findFirst().orElse("").replaceAll("\\(through reference.*", "");
-        first = first.replaceAll("`[^`]*`", "").replaceAll("\\(for [^)]*\\)", "").strip();
+        first = first.replaceAll("`[^`]*`", "")
+                .replaceAll("\\(for [^)]*\\)", "")
+                .strip();
         return first.length() > 160 ? first.substring(0, 157) + "..." : first;
     }
 

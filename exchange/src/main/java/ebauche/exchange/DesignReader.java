@@ -5,7 +5,6 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.StringSetup;
 import ebauche.core.geometry.Outline;
-import ebauche.core.geometry.PathData;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
@@ -64,8 +63,7 @@ final class DesignReader {
 
     private static Outline outline(Spot spot) {
         LengthUnit unit = spot.word("unit", Map.of("mm", LengthUnit.MILLIMETRE, "in", LengthUnit.INCH));
-        return spot.parsed(
-                "path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
+        return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
     }
 
     private static Blank blank(Spot spot, Outline outline) {

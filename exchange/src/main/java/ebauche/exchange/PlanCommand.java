@@ -60,7 +60,8 @@ public final class PlanCommand {
             byte[] bytes = in.readNBytes(BuildFile.MOST_BYTES + 1);
             if (bytes.length > BuildFile.MOST_BYTES) {
                 throw new BuildFileException(
-                        "", "the file has " + Files.size(file) + " bytes; at most " + BuildFile.MOST_BYTES + " are read");
+                        "",
+                        "the file has " + Files.size(file) + " bytes; at most " + BuildFile.MOST_BYTES + " are read");
             }
             return bytes;
         }

@@ -40,7 +40,9 @@ public final class PlanJson {
 
     private static ObjectNode finding(Finding finding) {
         ObjectNode out = JSON.objectNode();
-        out.put("severity", word(finding.severity())).put("station", finding.station()).put("rule", finding.rule());
+        out.put("severity", word(finding.severity()))
+                .put("station", finding.station())
+                .put("rule", finding.rule());
         out.put("what", finding.what(PlanJson::said)).put("feature", finding.feature());
         finding.where().ifPresentOrElse(p -> out.set("where", point(p)), () -> out.putNull("where"));
         ArrayNode numbers = out.putArray("numbers");
@@ -51,7 +53,8 @@ public final class PlanJson {
     }
 
     private static String said(Finding.Value value) {
-        return Decimals.plain(value.value(), 2) + (value.quantity() == Quantity.NUMBER ? "" : " " + unit(value.quantity()));
+        return Decimals.plain(value.value(), 2)
+                + (value.quantity() == Quantity.NUMBER ? "" : " " + unit(value.quantity()));
     }
 
     private static String unit(Quantity quantity) {
@@ -66,7 +69,10 @@ public final class PlanJson {
 
     private static ObjectNode operation(BuildPlan plan, BuildPlan.PlanStep step) {
         Operation op = step.operation();
-        ObjectNode out = JSON.objectNode().put("id", op.key()).put("station", op.station()).put("title", op.title());
+        ObjectNode out = JSON.objectNode()
+                .put("id", op.key())
+                .put("station", op.station())
+                .put("title", op.title());
         out.put("face", op.face().word()).put("done", step.done());
         out.set("setting", setting(op.setting()));
         out.set("needs", words(op.needs()));
@@ -84,7 +90,9 @@ public final class PlanJson {
         op.cautions().forEach(c -> cautions.add(c.words()));
         out.put("cannotBeTakenBack", op.cannotBeTakenBack());
         out.put("handsOnMinutes", op.handsOnMinutes()).put("waitMinutes", op.waitMinutes());
-        out.putObject("slip").put("minutes", step.slip().minutes()).put("timberGrams", step.slip().timberGrams());
+        out.putObject("slip")
+                .put("minutes", step.slip().minutes())
+                .put("timberGrams", step.slip().timberGrams());
         return out;
     }
 
@@ -109,7 +117,9 @@ public final class PlanJson {
     }
 
     private static ObjectNode inspection(Inspection i) {
-        ObjectNode out = JSON.objectNode().put("measures", i.measurand().key()).put("what", i.measurand().label());
+        ObjectNode out = JSON.objectNode()
+                .put("measures", i.measurand().key())
+                .put("what", i.measurand().label());
         return out.put("expected", i.expected().value())
                 .put("least", i.least())
                 .put("most", i.most())
@@ -117,7 +127,8 @@ public final class PlanJson {
     }
 
     private static ObjectNode reckoning(Reckoning r) {
-        ObjectNode out = JSON.objectNode().put("what", r.what()).put("value", r.value()).put("unit", unit(r.quantity()));
+        ObjectNode out =
+                JSON.objectNode().put("what", r.what()).put("value", r.value()).put("unit", unit(r.quantity()));
         out.put("formula", r.formula());
         ArrayNode terms = out.putArray("terms");
         for (Reckoning.Term t : r.terms()) {

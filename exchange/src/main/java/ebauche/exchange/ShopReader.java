@@ -22,8 +22,8 @@ final class ShopReader {
             Map.of("screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE, "tape", Practice.HoldDown.TAPE);
     static final Map<String, Bit.Bearing> BEARING =
             Map.of("none", Bit.Bearing.NONE, "at-shank", Bit.Bearing.AT_SHANK, "at-tip", Bit.Bearing.AT_TIP);
-    static final Map<String, Drill.Kind> DRILL = Map.of(
-            "forstner", Drill.Kind.FORSTNER, "brad-point", Drill.Kind.BRAD_POINT, "twist", Drill.Kind.TWIST);
+    static final Map<String, Drill.Kind> DRILL =
+            Map.of("forstner", Drill.Kind.FORSTNER, "brad-point", Drill.Kind.BRAD_POINT, "twist", Drill.Kind.TWIST);
 
     private ShopReader() {}
 
@@ -35,15 +35,20 @@ final class ShopReader {
         Shop starter = Shop.starter(version);
         return new Shop(
                 spot.optionalObject("crib", s -> crib(s, starter.crib())).orElse(starter.crib()),
-                spot.optionalObject("practice", s -> practice(s, starter.practice())).orElse(starter.practice()),
+                spot.optionalObject("practice", s -> practice(s, starter.practice()))
+                        .orElse(starter.practice()),
                 spot.optionalObject("limits", s -> limits(s, starter.limits())).orElse(starter.limits()));
     }
 
     private static Crib crib(Spot spot, Crib starter) {
         return new Crib(
-                spot.has("routers") ? spot.list("routers", MOST_TOOLS, s -> s.asObject(ShopReader::router)) : starter.routers(),
+                spot.has("routers")
+                        ? spot.list("routers", MOST_TOOLS, s -> s.asObject(ShopReader::router))
+                        : starter.routers(),
                 spot.has("bits") ? spot.list("bits", MOST_TOOLS, s -> s.asObject(ShopReader::bit)) : starter.bits(),
-                spot.has("drills") ? spot.list("drills", MOST_TOOLS, s -> s.asObject(ShopReader::drill)) : starter.drills());
+                spot.has("drills")
+                        ? spot.list("drills", MOST_TOOLS, s -> s.asObject(ShopReader::drill))
+                        : starter.drills());
     }
 
     private static Router router(Spot spot) {

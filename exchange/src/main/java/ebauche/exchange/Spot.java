@@ -173,7 +173,8 @@ final class Spot {
         Spot spot = needed(key);
         T value = words.get(spot.asText(60));
         if (value == null) {
-            throw spot.trouble("“" + spot.asText(60) + "” is none of " + String.join(", ", new TreeSet<>(words.keySet())));
+            throw spot.trouble(
+                    "“" + spot.asText(60) + "” is none of " + String.join(", ", new TreeSet<>(words.keySet())));
         }
         return value;
     }

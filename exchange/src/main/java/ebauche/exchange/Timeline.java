@@ -43,10 +43,16 @@ public final class Timeline {
         String by = spot.text("by", 80, "");
         return switch (spot.text("kind", 20)) {
             case "reading" -> reading(spot, id, at, by);
-            case "done" -> new AsBuilt.Done(
-                    id, at, by, spot.text("operation", 80), spot.text("title", 200, ""), spot.word("face", FACES),
-                    spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
-                    spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
+            case "done" ->
+                new AsBuilt.Done(
+                        id,
+                        at,
+                        by,
+                        spot.text("operation", 80),
+                        spot.text("title", 200, ""),
+                        spot.word("face", FACES),
+                        spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
+                        spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
             case "mishap" -> new AsBuilt.Mishap(id, at, by, spot.text("operation", 80, ""), spot.text("what", 2000));
             case "withdrawn" -> new AsBuilt.Withdrawn(id, at, by, spot.text("entry", 80));
             default -> throw spot.at("kind").trouble("must be reading, done, mishap or withdrawn");
@@ -74,7 +80,9 @@ public final class Timeline {
     private static Change change(Spot spot) {
         String feature = spot.text("feature", 60);
         Workpiece piece = spot.has("workpiece")
-                ? spot.word("workpiece", Map.of("body", Workpiece.BODY, "cap", Workpiece.CAP, "back-plate", Workpiece.BACK_PLATE))
+                ? spot.word(
+                        "workpiece",
+                        Map.of("body", Workpiece.BODY, "cap", Workpiece.CAP, "back-plate", Workpiece.BACK_PLATE))
                 : Workpiece.BODY;
         Solid solid = spot.object("solid", Timeline::solid);
         return switch (spot.text("kind", 20)) {
@@ -90,12 +98,14 @@ public final class Timeline {
 
     private static Solid solid(Spot spot) {
         return switch (spot.text("kind", 20)) {
-            case "prism" -> new Solid.Prism(
-                    Region.ofRings(spot.list("rings", MOST_RINGS, Timeline::ring)),
-                    plane(spot.at("top")),
-                    plane(spot.at("bottom")));
-            case "bore" -> new Solid.Bore(
-                    point(spot.at("from")), point(spot.at("to")), spot.number("depth"), spot.number("diameter"));
+            case "prism" ->
+                new Solid.Prism(
+                        Region.ofRings(spot.list("rings", MOST_RINGS, Timeline::ring)),
+                        plane(spot.at("top")),
+                        plane(spot.at("bottom")));
+            case "bore" ->
+                new Solid.Bore(
+                        point(spot.at("from")), point(spot.at("to")), spot.number("depth"), spot.number("diameter"));
             default -> throw spot.at("kind").trouble("must be prism or bore");
         };
     }
@@ -141,7 +151,9 @@ public final class Timeline {
             }
         } else if (entry instanceof AsBuilt.Done d) {
             out.put("kind", "done").put("at", d.at()).put("by", d.by());
-            out.put("operation", d.operation()).put("title", d.title()).put("face", d.face().word());
+            out.put("operation", d.operation())
+                    .put("title", d.title())
+                    .put("face", d.face().word());
             ArrayNode changes = out.putArray("changes");
             d.changes().forEach(c -> changes.add(write(c)));
             ObjectNode expected = out.putObject("expected");
@@ -179,7 +191,9 @@ public final class Timeline {
         Solid.Prism prism = (Solid.Prism) solid;
         out.put("kind", "prism");
         List<ArrayNode> rings = new ArrayList<>();
-        prism.plan().forEachRing(ring -> rings.add(numbers(Arrays.stream(ring).map(Timeline::micrometre).toArray())));
+        prism.plan()
+                .forEachRing(ring -> rings.add(
+                        numbers(Arrays.stream(ring).map(Timeline::micrometre).toArray())));
         out.putArray("rings").addAll(rings);
         out.set("top", plane(prism.top()));
         out.set("bottom", plane(prism.bottom()));

@@ -27,28 +27,54 @@ class BuildFileTest {
     static Stream<Arguments> mistakes() {
         return Stream.of(
                 mistake("design.thickness", "no length", s -> s.replace("\"36 mm\"", "\"thick\"")),
-                mistake("design.thickness", "bare number", s -> s.replace("\"thickness\": \"36 mm\"", "\"thickness\": 36")),
+                mistake(
+                        "design.thickness",
+                        "bare number",
+                        s -> s.replace("\"thickness\": \"36 mm\"", "\"thickness\": 36")),
                 mistake("design.thickness", "between 5 and 120", s -> s.replace("\"36 mm\"", "\"-36 mm\"")),
                 mistake("design.thickness", "over nought", s -> s.replace("\"36 mm\"", "\"3/0 in\"")),
                 mistake("design.thickness", "more than one unit", s -> s.replace("\"36 mm\"", "\"1 in 3 mm\"")),
                 mistake("design.thickness", "no length", s -> s.replace("\"36 mm\"", "\"NaN mm\"")),
                 mistake("design.thickness", "no length", s -> s.replace("\"36 mm\"", "\"1e9 mm\"")),
-                mistake("design.neck.heelThickness", "is missing", s -> s.replace("\"heelThickness\": \"25.4 mm\",", "")),
-                mistake("design.neck.heelThickness", "more than nought", s -> s.replace("\"heelThickness\": \"25.4 mm\"", "\"heelThickness\": \"0 mm\"")),
+                mistake(
+                        "design.neck.heelThickness",
+                        "is missing",
+                        s -> s.replace("\"heelThickness\": \"25.4 mm\",", "")),
+                mistake(
+                        "design.neck.heelThickness",
+                        "more than nought",
+                        s -> s.replace("\"heelThickness\": \"25.4 mm\"", "\"heelThickness\": \"0 mm\"")),
                 mistake("design.neck.angle", "between -10 and 10", s -> s.replace("\"angle\": 2", "\"angle\": 40")),
-                mistake("design.neck.kind", "none of bolt-on, set", s -> s.replace("\"kind\": \"set\"", "\"kind\": \"glued\"")),
+                mistake(
+                        "design.neck.kind",
+                        "none of bolt-on, set",
+                        s -> s.replace("\"kind\": \"set\"", "\"kind\": \"glued\"")),
                 mistake("design.blank.species", "no timber known here", s -> s.replace("\"walnut\"", "\"cheese\"")),
-                mistake("design.colour", "is not known here", s -> s.replace("\"name\": \"Shale\"", "\"name\": \"Shale\", \"colour\": \"red\"")),
-                mistake("design.pickups[2].depth", "more than nought", s -> s.replace("\"cornerRadius\": \"4.8 mm\", \"depth\": \"16 mm\" }\n    ]", "\"cornerRadius\": \"4.8 mm\", \"depth\": \"-2 mm\" }\n    ]")),
+                mistake(
+                        "design.colour",
+                        "is not known here",
+                        s -> s.replace("\"name\": \"Shale\"", "\"name\": \"Shale\", \"colour\": \"red\"")),
+                mistake(
+                        "design.pickups[2].depth",
+                        "more than nought",
+                        s -> s.replace(
+                                "\"cornerRadius\": \"4.8 mm\", \"depth\": \"16 mm\" }\n    ]",
+                                "\"cornerRadius\": \"4.8 mm\", \"depth\": \"-2 mm\" }\n    ]")),
                 mistake("design", "two parts are called", s -> s.replace("\"id\": \"bridge\"", "\"id\": \"neck\"")),
                 mistake("design.outline.path", "open", s -> s.replace("224 Z\"", "220\"")),
-                mistake("design.outline.path", "crosses", s -> s.replaceFirst("\"M -30 224[^\"]*\"", "\"M 0 0 L 100 100 L 100 0 L 0 100 Z\"")),
+                mistake(
+                        "design.outline.path",
+                        "crosses",
+                        s -> s.replaceFirst("\"M -30 224[^\"]*\"", "\"M 0 0 L 100 100 L 100 0 L 0 100 Z\"")),
                 mistake("design.outline", "larger than", s -> s.replaceFirst("\"unit\": \"mm\"", "\"unit\": \"in\"")),
                 mistake("version", "newer program", s -> s.replace("\"version\": 1", "\"version\": 7")),
                 mistake("version", "whole number", s -> s.replace("\"version\": 1", "\"version\": 1.5")),
                 mistake("format", "another kind of file", s -> s.replace("ebauche-build", "something-else")),
                 mistake("shop.starter", "no starter shop 9", s -> s.replace("\"starter\": 1", "\"starter\": 9")),
-                mistake("design", "object in braces", s -> s.replaceFirst("(?s)\"design\": \\{.*\"shop\"", "\"design\": 5, \"shop\"")));
+                mistake(
+                        "design",
+                        "object in braces",
+                        s -> s.replaceFirst("(?s)\"design\": \\{.*\"shop\"", "\"design\": 5, \"shop\"")));
     }
 
     private static Arguments mistake(String place, String words, UnaryOperator<String> slip) {
@@ -67,10 +93,28 @@ class BuildFileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "   \n ", "null", "[]", "17", "\"text\"", "{", "{\"format\"", "\u0000\u0001\u0002", "{\"format\": \"ebauche-build\"} {}", "{\"a\":1,\"a\":2}"})
+    @ValueSource(
+            strings = {
+                "",
+                "   \n ",
+                "null",
+                "[]",
+                "17",
+                "\"text\"",
+                "{",
+                "{\"format\"",
+                "\u0000\u0001\u0002",
+                "{\"format\": \"ebauche-build\"} {}",
+                "{\"a\":1,\"a\":2}"
+            })
     void what_is_no_build_file_is_refused_in_words(String junk) {
-        assertThatThrownBy(() -> read(junk)).isInstanceOfSatisfying(BuildFileException.class, e ->
-                assertThat(e.inWords()).isNotBlank().doesNotContain("tools.jackson").doesNotContain("Exception"));
+        assertThatThrownBy(() -> read(junk))
+                .isInstanceOfSatisfying(
+                        BuildFileException.class,
+                        e -> assertThat(e.inWords())
+                                .isNotBlank()
+                                .doesNotContain("tools.jackson")
+                                .doesNotContain("Exception"));
     }
 
     @Test
@@ -112,9 +156,11 @@ class BuildFileTest {
     @ValueSource(strings = {"tussock", "sedge", "shale"})
     void a_body_leaves_and_comes_back_as_the_same_body(String name) {
         BuildFile first = DemoBodies.read(name);
-        BuildFile again = BuildFile.read(BuildFile.write(first.withoutRecord(), first.build().asBuilt()));
+        BuildFile again = BuildFile.read(
+                BuildFile.write(first.withoutRecord(), first.build().asBuilt()));
         assertThat(again.design()).isEqualTo(first.design());
-        assertThat(again.build().asBuilt().timeline()).hasSameSizeAs(first.build().asBuilt().timeline());
+        assertThat(again.build().asBuilt().timeline())
+                .hasSameSizeAs(first.build().asBuilt().timeline());
         BuildPlan one = Planner.plan(first.build());
         BuildPlan two = Planner.plan(again.build());
         assertThat(PlanJson.write(two)).isEqualTo(PlanJson.write(one));
@@ -167,6 +213,10 @@ class BuildFileTest {
     }
 
     private static double angle(ebauche.core.measure.Reckoning r) {
-        return Math.toRadians(r.terms().stream().filter(t -> t.name().startsWith("neck angle")).findFirst().orElseThrow().value());
+        return Math.toRadians(r.terms().stream()
+                .filter(t -> t.name().startsWith("neck angle"))
+                .findFirst()
+                .orElseThrow()
+                .value());
     }
 }

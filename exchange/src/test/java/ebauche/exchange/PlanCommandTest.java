@@ -46,7 +46,10 @@ class PlanCommandTest {
         assertThat(stopped.json().path("operations").size()).isGreaterThan(20);
         JsonNode finding = stopped.json().path("findings").get(0);
         assertThat(finding.path("severity").asString()).isEqualTo("stops");
-        assertThat(finding.path("what").asString()).contains("42 mm").contains("36 mm").contains("6 mm");
+        assertThat(finding.path("what").asString())
+                .contains("42 mm")
+                .contains("36 mm")
+                .contains("6 mm");
         assertThat(finding.path("cure").asString()).isNotBlank();
     }
 
@@ -56,7 +59,11 @@ class PlanCommandTest {
         Answer answer = plan(file(text.getBytes(StandardCharsets.UTF_8)).toString());
         assertThat(answer.exit()).isEqualTo(2);
         assertThat(answer.out()).isEmpty();
-        assertThat(answer.err().strip()).isNotBlank().doesNotContain("\n").doesNotContain("\tat ").doesNotContain("Exception");
+        assertThat(answer.err().strip())
+                .isNotBlank()
+                .doesNotContain("\n")
+                .doesNotContain("\tat ")
+                .doesNotContain("Exception");
     }
 
     @Test
@@ -72,8 +79,20 @@ class PlanCommandTest {
         JsonNode plan = plan(file(DemoBodies.bytes(name)).toString()).json();
         List<String> keys = new ArrayList<>();
         for (JsonNode op : plan.path("operations")) {
-            for (String field : List.of("id", "station", "title", "face", "setting", "needs", "gives", "spoils", "after",
-                    "because", "inspections", "handsOnMinutes", "waitMinutes")) {
+            for (String field : List.of(
+                    "id",
+                    "station",
+                    "title",
+                    "face",
+                    "setting",
+                    "needs",
+                    "gives",
+                    "spoils",
+                    "after",
+                    "because",
+                    "inspections",
+                    "handsOnMinutes",
+                    "waitMinutes")) {
                 assertThat(op.has(field)).as(field).isTrue();
             }
             assertThat(op.path("because").size()).isEqualTo(op.path("after").size());

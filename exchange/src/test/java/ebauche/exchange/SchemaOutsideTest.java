@@ -34,7 +34,8 @@ class SchemaOutsideTest {
     @ValueSource(strings = {"tussock", "sedge", "shale"})
     void the_demo_bodies_hold_to_the_schema_as_shipped_and_as_written_again(String name) {
         BuildFile file = DemoBodies.read(name);
-        assertThat(errors(new String(DemoBodies.bytes(name), StandardCharsets.UTF_8))).isEmpty();
+        assertThat(errors(new String(DemoBodies.bytes(name), StandardCharsets.UTF_8)))
+                .isEmpty();
         assertThat(errors(new String(
                         BuildFile.write(file.withoutRecord(), file.build().asBuilt()), StandardCharsets.UTF_8)))
                 .isEmpty();
@@ -43,13 +44,16 @@ class SchemaOutsideTest {
     @ParameterizedTest
     @ValueSource(strings = {"\"36\"x", "36", "\"thick\"", "\"1/2/3 in\"", "\"12 furlongs\""})
     void what_the_reader_refuses_as_a_length_the_schema_refuses_too(String length) {
-        assertThat(errors(BuildFileTest.SHALE.replace("\"thickness\": \"36 mm\"", "\"thickness\": " + (length.endsWith("x") ? "true" : length))))
+        assertThat(errors(BuildFileTest.SHALE.replace(
+                        "\"thickness\": \"36 mm\"", "\"thickness\": " + (length.endsWith("x") ? "true" : length))))
                 .isNotEmpty();
     }
 
     @Test
     void unknown_keys_and_missing_parts_are_refused_by_the_schema_too() {
-        assertThat(errors(BuildFileTest.SHALE.replace("\"name\": \"Shale\"", "\"name\": \"Shale\", \"colour\": \"red\""))).isNotEmpty();
+        assertThat(errors(
+                        BuildFileTest.SHALE.replace("\"name\": \"Shale\"", "\"name\": \"Shale\", \"colour\": \"red\"")))
+                .isNotEmpty();
         assertThat(errors("{\"format\": \"ebauche-build\", \"version\": 1}")).isNotEmpty();
     }
 }

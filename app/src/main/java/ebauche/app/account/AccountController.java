@@ -79,7 +79,8 @@ class AccountController {
         if (name.isEmpty() || name.length() > 60 || name.equalsIgnoreCase(Maker.DEMO)) {
             return "Give a name of up to 60 letters to sign in with; “demo” is the demo's.";
         }
-        if (password.length() < SHORTEST_PASSWORD || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+        if (password.length() < SHORTEST_PASSWORD
+                || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
             return "Take a password of " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters.";
         }
         return null;
@@ -90,7 +91,8 @@ class AccountController {
             request.changeSessionId();
         }
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(maker, null, maker.getAuthorities()));
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(maker, null, maker.getAuthorities()));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
     }
@@ -99,7 +101,8 @@ class AccountController {
     @PostMapping("/unit")
     String unit(@AuthenticationPrincipal Maker maker, @RequestParam LengthUnit unit, @RequestParam String back) {
         makers.setUnit(maker, unit);
-        boolean ours = back.startsWith("/") && !back.startsWith("//") && back.chars().noneMatch(c -> c == '\\' || c < ' ');
+        boolean ours =
+                back.startsWith("/") && !back.startsWith("//") && back.chars().noneMatch(c -> c == '\\' || c < ' ');
         return "redirect:" + (ours ? back : "/");
     }
 }

@@ -31,7 +31,9 @@ public class MakerStore {
             return Optional.empty();
         }
         GeneratedKeyHolder key = new GeneratedKeyHolder();
-        sql.sql("insert into shop (name) values (:name)").param("name", shopName).update(key, "id");
+        sql.sql("insert into shop (name) values (:name)")
+                .param("name", shopName)
+                .update(key, "id");
         long shop = key.getKey().longValue();
         try {
             sql.sql("""

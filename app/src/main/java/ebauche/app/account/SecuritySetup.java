@@ -24,13 +24,21 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 @Configuration
 class SecuritySetup {
     /** Everything ships with the app; no inline script or style runs. */
-    private static final String CONTENT = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
-            + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    private static final String CONTENT =
+            "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+                    + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SignInThrottle throttle) throws Exception {
         return http.authorizeHttpRequests(r -> r.requestMatchers(
-                                "/sign-in", "/new-shop", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/error", "/favicon.ico")
+                                "/sign-in",
+                                "/new-shop",
+                                "/css/**",
+                                "/js/**",
+                                "/fonts/**",
+                                "/webjars/**",
+                                "/error",
+                                "/favicon.ico")
                         .permitAll()
                         .anyRequest()
                         .authenticated())

@@ -28,7 +28,8 @@ public class SignInThrottle extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean signingIn = request.getMethod().equals("POST") && request.getServletPath().equals("/sign-in");
+        boolean signingIn =
+                request.getMethod().equals("POST") && request.getServletPath().equals("/sign-in");
         if (signingIn && tries(request.getParameter("username")) >= TRIES) {
             response.sendRedirect(request.getContextPath() + "/sign-in?wait");
             return;

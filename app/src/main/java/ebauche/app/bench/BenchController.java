@@ -92,8 +92,14 @@ class BenchController {
         model.addAttribute("readings", readings(plan, step));
         model.addAttribute("entryId", UUID.randomUUID().toString());
         model.addAttribute("waits", waits(plan, step));
-        model.addAttribute("before", index == 0 ? null : plan.steps().get(index - 1).operation().key());
-        model.addAttribute("after", index + 1 == plan.steps().size() ? null : plan.steps().get(index + 1).operation().key());
+        model.addAttribute(
+                "before",
+                index == 0 ? null : plan.steps().get(index - 1).operation().key());
+        model.addAttribute(
+                "after",
+                index + 1 == plan.steps().size()
+                        ? null
+                        : plan.steps().get(index + 1).operation().key());
         if (!model.containsAttribute("typed")) {
             model.addAttribute("typed", "");
         }
@@ -120,9 +126,13 @@ class BenchController {
     /** What can be measured here: the step's own inspections first. */
     private static Map<String, String> measurands(PlanStep step) {
         Map<String, String> out = new LinkedHashMap<>();
-        step.operation().inspections().forEach(i -> out.put(i.measurand().key(), i.measurand().label()));
+        step.operation()
+                .inspections()
+                .forEach(i -> out.put(i.measurand().key(), i.measurand().label()));
         List<Measurand> others = new ArrayList<>(List.of(
-                new Measurand.SandedOff(Face.FRONT), new Measurand.SandedOff(Face.BACK), new Measurand.DepthOf("neck")));
+                new Measurand.SandedOff(Face.FRONT),
+                new Measurand.SandedOff(Face.BACK),
+                new Measurand.DepthOf("neck")));
         others.addAll(List.of(Dimension.values()));
         others.forEach(m -> out.putIfAbsent(m.key(), m.label()));
         return out;
@@ -130,7 +140,8 @@ class BenchController {
 
     private static List<AsBuilt.Reading> readings(BuildPlan plan, PlanStep step) {
         return plan.build().asBuilt().standing().stream()
-                .filter(e -> e instanceof AsBuilt.Reading r && r.operation().equals(step.operation().key()))
+                .filter(e -> e instanceof AsBuilt.Reading r
+                        && r.operation().equals(step.operation().key()))
                 .map(AsBuilt.Reading.class::cast)
                 .toList();
     }
@@ -140,10 +151,9 @@ class BenchController {
 
     private List<Waiting> waits(BuildPlan plan, PlanStep step) {
         List<Waiting> waits = new ArrayList<>();
-        plan.reasons(step.operation().key()).stream().filter(l -> l.lagMinutes() > 0).forEach(link -> plan.build()
-                .asBuilt()
-                .done(link.before())
-                .ifPresent(done -> {
+        plan.reasons(step.operation().key()).stream()
+                .filter(l -> l.lagMinutes() > 0)
+                .forEach(link -> plan.build().asBuilt().done(link.before()).ifPresent(done -> {
                     Instant until = Instant.parse(done.at()).plus(link.lagMinutes(), ChronoUnit.MINUTES);
                     if (until.isAfter(clock.instant())) {
                         waits.add(new Waiting(done.title(), until));
@@ -167,7 +177,8 @@ class BenchController {
         AsBuilt.Reading reading;
         try {
             Measurand measurand = Measurand.parse(measures);
-            String operation = current.plan().step(step).map(s -> s.operation().key()).orElse("");
+            String operation =
+                    current.plan().step(step).map(s -> s.operation().key()).orElse("");
             double number = number(measurand, value, fig.unit());
             refuseAbsurd(measurand, number, fig);
             reading = new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
@@ -204,7 +215,13 @@ class BenchController {
     }
 
     private String refused(
-            Bodies.Current current, String step, String value, String measures, String why, Figures fig, Model model,
+            Bodies.Current current,
+            String step,
+            String value,
+            String measures,
+            String why,
+            Figures fig,
+            Model model,
             HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
         model.addAttribute("trouble", why);
@@ -225,7 +242,11 @@ class BenchController {
         if (!done.done()) {
             store.log(current.body(), done.asDone(entry.toString(), now(), maker.name()));
         }
-        String next = bodies.current(current.body()).plan().next().map(s -> s.operation().key()).orElse(step);
+        String next = bodies.current(current.body())
+                .plan()
+                .next()
+                .map(s -> s.operation().key())
+                .orElse(step);
         return "redirect:" + bench(id, next, entry.toString());
     }
 
@@ -241,8 +262,15 @@ class BenchController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         if (what.isBlank() || what.length() > MOST_WORDS) {
-            return refused(current, step, "", "", "Say in a few words what went wrong, at most " + MOST_WORDS
-                    + " letters; nothing was logged.", fig, model, response);
+            return refused(
+                    current,
+                    step,
+                    "",
+                    "",
+                    "Say in a few words what went wrong, at most " + MOST_WORDS + " letters; nothing was logged.",
+                    fig,
+                    model,
+                    response);
         }
         store.log(current.body(), new AsBuilt.Mishap(entry.toString(), now(), maker.name(), step, what.strip()));
         return "redirect:" + bench(id, step, entry.toString());
@@ -260,10 +288,12 @@ class BenchController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Inspection inspection = current.plan().step(step).stream()
                 .flatMap(s -> s.operation().inspections().stream())
-                .filter(i -> i.measurand().key().equals(measures) && i.measurand().quantity() == Quantity.LENGTH)
+                .filter(i ->
+                        i.measurand().key().equals(measures) && i.measurand().quantity() == Quantity.LENGTH)
                 .findFirst()
                 .orElseThrow(NotHere::new);
-        long seed = current.body().id() * 1_000_003 + current.plan().build().asBuilt().timeline().size();
+        long seed = current.body().id() * 1_000_003
+                + current.plan().build().asBuilt().timeline().size();
         return gauge.read(inspection.expected().value(), seed, fig.unit());
     }
 

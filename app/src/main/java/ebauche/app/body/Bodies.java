@@ -46,7 +46,13 @@ public class Bodies {
         if (plan == null) {
             AsBuilt record = store.record(body);
             plan = Planner.plan(build(head.file(), record));
-            plans.put(new State(body.shop(), body.id(), head.number(), record.timeline().size()), plan);
+            plans.put(
+                    new State(
+                            body.shop(),
+                            body.id(),
+                            head.number(),
+                            record.timeline().size()),
+                    plan);
         }
         return new Current(body, head, plan);
     }

@@ -68,7 +68,10 @@ public class BodyStore {
     @Transactional
     public Body add(long shop, ObjectNode file, AsBuilt record, String by) {
         // The shop's row is the queue for its numbers.
-        sql.sql("select id from shop where id = :shop for update").param("shop", shop).query(Long.class).single();
+        sql.sql("select id from shop where id = :shop for update")
+                .param("shop", shop)
+                .query(Long.class)
+                .single();
         int number = sql.sql("select coalesce(max(number), 0) + 1 from body where shop = :shop")
                 .param("shop", shop)
                 .query(Integer.class)
@@ -104,22 +107,27 @@ public class BodyStore {
 
     public Optional<Revision> revision(Body body, int number) {
         RevisionKey key = new RevisionKey(body.shop(), body.id(), number);
-        return Optional.ofNullable(revisions.get(key, k -> sql.sql("""
+        return Optional.ofNullable(revisions.get(
+                key,
+                k -> sql.sql("""
                 select number, based_on, file, made_by, made_at from revision
                 where shop = :shop and body = :body and number = :number
                 """)
-                .param("shop", k.shop())
-                .param("body", k.body())
-                .param("number", k.number())
-                .query(BodyStore::revision)
-                .optional()
-                .orElse(null)));
+                        .param("shop", k.shop())
+                        .param("body", k.body())
+                        .param("number", k.number())
+                        .query(BodyStore::revision)
+                        .optional()
+                        .orElse(null)));
     }
 
     private static Revision revision(ResultSet row, int n) throws SQLException {
         ObjectNode file = (ObjectNode) BuildFile.tree(row.getString("file").getBytes(StandardCharsets.UTF_8));
         return new Revision(
-                row.getInt("number"), row.getInt("based_on"), file, row.getString("made_by"),
+                row.getInt("number"),
+                row.getInt("based_on"),
+                file,
+                row.getString("made_by"),
                 row.getTimestamp("made_at").toInstant().toString());
     }
 

@@ -47,7 +47,11 @@ class DesignController {
      * @param troubles what is wrong, by field
      */
     private record Draft(
-            ObjectNode design, int base, List<String> leaveOut, Map<String, String> typed, Map<String, String> troubles) {
+            ObjectNode design,
+            int base,
+            List<String> leaveOut,
+            Map<String, String> typed,
+            Map<String, String> troubles) {
 
         static Draft of(Revision revision) {
             return new Draft(revision.design().deepCopy(), revision.number(), List.of(), Map.of(), Map.of());
@@ -132,7 +136,8 @@ class DesignController {
     /** What was typed, over the revision that it was typed over. */
     private Draft draft(
             Bodies.Current current, int base, List<String> leaveOut, Map<String, String> typed, Figures fig) {
-        ObjectNode from = store.revision(current.body(), base).orElseThrow(NotHere::new).design();
+        ObjectNode from =
+                store.revision(current.body(), base).orElseThrow(NotHere::new).design();
         ObjectNode skeleton = withAdded(from, typed);
         return new Draft(
                 DesignEdit.apply(skeleton, typed, fig.unit()),
@@ -186,7 +191,8 @@ class DesignController {
     /** What somebody else changed meanwhile, beside what was typed here; their changes are taken where these are none. */
     private String difference(Body body, Draft draft, Figures fig, Model model) {
         Bodies.Current now = bodies.current(body);
-        ObjectNode from = store.revision(body, draft.base()).orElseThrow(NotHere::new).design();
+        ObjectNode from =
+                store.revision(body, draft.base()).orElseThrow(NotHere::new).design();
         ObjectNode theirs = now.revision().design();
         model.addAttribute("theirRevision", now.revision());
         model.addAttribute("differences", differences(from, theirs, draft.design(), DesignEdit.changed(from, theirs)));
@@ -223,22 +229,32 @@ class DesignController {
     private static void form(Bodies.Current current, Draft draft, Model model) {
         Map<String, String> values = new LinkedHashMap<>();
         List<DesignFields.Section> sections = DesignFields.of(draft.design());
-        sections.forEach(s -> s.fields().forEach(f -> values.put(f.path(), draft.troubles().containsKey(f.path())
-                ? draft.typed().getOrDefault(f.path(), "")
-                : DesignEdit.at(draft.design(), f.path()))));
-        List<String> shown = sections.stream().flatMap(s -> s.fields().stream()).map(DesignFields.Field::path).toList();
+        sections.forEach(s -> s.fields()
+                .forEach(f -> values.put(
+                        f.path(),
+                        draft.troubles().containsKey(f.path())
+                                ? draft.typed().getOrDefault(f.path(), "")
+                                : DesignEdit.at(draft.design(), f.path()))));
+        List<String> shown = sections.stream()
+                .flatMap(s -> s.fields().stream())
+                .map(DesignFields.Field::path)
+                .toList();
         model.addAttribute("current", current);
         model.addAttribute("sections", sections);
         model.addAttribute("values", values);
         model.addAttribute("base", draft.base());
         model.addAttribute("troubles", draft.troubles());
-        model.addAttribute("troublesElsewhere", draft.troubles().entrySet().stream()
-                .filter(t -> !shown.contains(t.getKey()))
-                .toList());
+        model.addAttribute(
+                "troublesElsewhere",
+                draft.troubles().entrySet().stream()
+                        .filter(t -> !shown.contains(t.getKey()))
+                        .toList());
         model.addAttribute("leaveOut", draft.leaveOut());
-        model.addAttribute("addable", List.of("pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato").stream()
-                .filter(k -> !NewParts.has(draft.design(), k))
-                .toList());
+        model.addAttribute(
+                "addable",
+                List.of("pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato").stream()
+                        .filter(k -> !NewParts.has(draft.design(), k))
+                        .toList());
     }
 
     private static void trial(Bodies.Current current, Draft draft, Figures fig, Model model) {
@@ -253,8 +269,10 @@ class DesignController {
         PocketState pocket = PocketState.of(plan.build());
         model.addAttribute("plan", plan);
         model.addAttribute("pocket", pocket);
-        model.addAttribute("window", pocket.geometry().window(plan.build().design().bridge()));
-        model.addAttribute("budget", pocket.geometry().errorBudget(plan.build().shop().limits()));
+        model.addAttribute(
+                "window", pocket.geometry().window(plan.build().design().bridge()));
+        model.addAttribute(
+                "budget", pocket.geometry().errorBudget(plan.build().shop().limits()));
         List<NeckPocket.Sensitivity> matters = pocket.geometry().sensitivities();
         model.addAttribute("sensitivities", matters);
         model.addAttribute("moved", Moved.between(current.plan(), plan));

@@ -112,7 +112,8 @@ final class DesignEdit {
     /** The form's name of a place in a build file: {@code design.pickups[1].depth} is {@code pickups.0.depth}. */
     static String field(String place) {
         String path = place.startsWith("design.") ? place.substring("design.".length()) : place;
-        java.util.regex.Matcher m = java.util.regex.Pattern.compile("\\[(\\d+)]").matcher(path);
+        java.util.regex.Matcher m =
+                java.util.regex.Pattern.compile("\\[(\\d+)]").matcher(path);
         return m.replaceAll(r -> "." + (Integer.parseInt(r.group(1)) - 1));
     }
 

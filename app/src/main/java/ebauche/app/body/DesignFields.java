@@ -55,7 +55,10 @@ final class DesignFields {
     }
 
     private void neckAndBridge() {
-        section("Neck", "neck", false,
+        section(
+                "Neck",
+                "neck",
+                false,
                 new Field("neck.kind", "joint", Kind.CHOICE, List.of("bolt-on", "set")),
                 Field.length("neck.heelThickness", "heel thickness, without fingerboard"),
                 Field.length("neck.fingerboardThickness", "fingerboard thickness"),
@@ -69,7 +72,10 @@ final class DesignFields {
                 Field.length("neck.cornerRadius", "pocket corner radius"),
                 Field.length("neck.plateUnderHeel", "plate under the heel"),
                 Field.length("neck.plateUnderBridge", "plate under the bridge"));
-        section("Strings", "strings", false,
+        section(
+                "Strings",
+                "strings",
+                false,
                 Field.number("strings.count", "how many"),
                 Field.length("scale", "scale length"),
                 Field.length("strings.spread", "spread at the saddles"),
@@ -78,7 +84,10 @@ final class DesignFields {
                 Field.length("strings.nutHeight", "over the frets at the nut"),
                 Field.length("strings.compensationTreble", "compensation, treble"),
                 Field.length("strings.compensationBass", "compensation, bass"));
-        section("Bridge", "bridge", false,
+        section(
+                "Bridge",
+                "bridge",
+                false,
                 new Field("bridge.name", "called", Kind.TEXT, List.of()),
                 Field.length("bridge.lowestSaddle", "lowest saddle"),
                 Field.length("bridge.highestSaddle", "highest saddle"),
@@ -91,12 +100,20 @@ final class DesignFields {
                 Field.length("bridge.footprintY", "footprint's middle from the saddle line"),
                 Field.length("bridge.recess", "let into the front by"));
         if (design.path("bridge").has("studs")) {
-            section("Bridge studs", "bridge.studs", true,
-                    Field.length("bridge.studs.spacing", "spacing"), Field.length("bridge.studs.y", "from the saddle line"),
-                    Field.length("bridge.studs.diameter", "hole"), Field.length("bridge.studs.depth", "depth"));
+            section(
+                    "Bridge studs",
+                    "bridge.studs",
+                    true,
+                    Field.length("bridge.studs.spacing", "spacing"),
+                    Field.length("bridge.studs.y", "from the saddle line"),
+                    Field.length("bridge.studs.diameter", "hole"),
+                    Field.length("bridge.studs.depth", "depth"));
         }
         if (design.path("bridge").has("vibrato")) {
-            section("Vibrato", "bridge.vibrato", true,
+            section(
+                    "Vibrato",
+                    "bridge.vibrato",
+                    true,
                     Field.length("bridge.vibrato.blockLength", "block reaches down"),
                     Field.length("bridge.vibrato.blockClearance", "room behind the block"),
                     Field.length("bridge.vibrato.routeAcross", "route across"),
@@ -110,14 +127,29 @@ final class DesignFields {
     }
 
     private void bodyAndBlank() {
-        section("Body", "", false,
+        section(
+                "Body",
+                "",
+                false,
                 new Field("name", "name", Kind.TEXT, List.of()),
                 Field.length("thickness", "finished thickness"),
                 new Field("outline.unit", "outline's unit", Kind.CHOICE, List.of("mm", "in")),
-                new Field("outline.path", "outline as path data, x to the treble side, y to the nut", Kind.LONG_TEXT, List.of()));
-        section("Blank", "blank", false,
-                new Field("blank.species", "timber", Kind.CHOICE,
-                        ebauche.core.timber.Species.KNOWN.stream().map(ebauche.core.timber.Species::key).toList()),
+                new Field(
+                        "outline.path",
+                        "outline as path data, x to the treble side, y to the nut",
+                        Kind.LONG_TEXT,
+                        List.of()));
+        section(
+                "Blank",
+                "blank",
+                false,
+                new Field(
+                        "blank.species",
+                        "timber",
+                        Kind.CHOICE,
+                        ebauche.core.timber.Species.KNOWN.stream()
+                                .map(ebauche.core.timber.Species::key)
+                                .toList()),
                 Field.number("blank.pieces", "pieces"),
                 Field.length("blank.across", "width"),
                 Field.length("blank.along", "length"),
@@ -128,36 +160,64 @@ final class DesignFields {
     private void parts() {
         for (int i = 0; i < design.path("pickups").size(); i++) {
             String p = "pickups." + i;
-            section("Pickup " + design.path("pickups").get(i).path("id").asString(""), p, true,
+            section(
+                    "Pickup " + design.path("pickups").get(i).path("id").asString(""),
+                    p,
+                    true,
                     new Field(p + ".id", "called", Kind.TEXT, List.of()),
-                    Field.length(p + ".at.x", "x"), Field.length(p + ".at.y", "y"), Field.length(p + ".across", "across"),
-                    Field.length(p + ".along", "along"), Field.length(p + ".cornerRadius", "corner radius"),
-                    Field.number(p + ".turned", "turned, degrees"), Field.length(p + ".depth", "depth"));
+                    Field.length(p + ".at.x", "x"),
+                    Field.length(p + ".at.y", "y"),
+                    Field.length(p + ".across", "across"),
+                    Field.length(p + ".along", "along"),
+                    Field.length(p + ".cornerRadius", "corner radius"),
+                    Field.number(p + ".turned", "turned, degrees"),
+                    Field.length(p + ".depth", "depth"));
         }
         for (int i = 0; i < design.path("controls").size(); i++) {
             String p = "controls." + i;
-            section("Control " + design.path("controls").get(i).path("id").asString(""), p, true,
+            section(
+                    "Control " + design.path("controls").get(i).path("id").asString(""),
+                    p,
+                    true,
                     new Field(p + ".id", "called", Kind.TEXT, List.of()),
                     new Field(p + ".kind", "kind", Kind.CHOICE, List.of("pot", "blade-switch")),
-                    Field.length(p + ".at.x", "x"), Field.length(p + ".at.y", "y"), Field.length(p + ".opening", "hole or slot width"),
-                    Field.length(p + ".slot", "slot length"), Field.length(p + ".thinnestTop", "wants at least this top"),
-                    Field.length(p + ".thickestTop", "passes at most this top"), Field.length(p + ".across", "across"),
-                    Field.length(p + ".along", "along"), Field.length(p + ".below", "reaches below"),
+                    Field.length(p + ".at.x", "x"),
+                    Field.length(p + ".at.y", "y"),
+                    Field.length(p + ".opening", "hole or slot width"),
+                    Field.length(p + ".slot", "slot length"),
+                    Field.length(p + ".thinnestTop", "wants at least this top"),
+                    Field.length(p + ".thickestTop", "passes at most this top"),
+                    Field.length(p + ".across", "across"),
+                    Field.length(p + ".along", "along"),
+                    Field.length(p + ".below", "reaches below"),
                     Field.length(p + ".woodOver", "wood over it (empty: the cavity's)"));
         }
         if (design.has("controlCavity")) {
-            section("Control cavity, from the back", "controlCavity", true,
+            section(
+                    "Control cavity, from the back",
+                    "controlCavity",
+                    true,
                     Field.length("controlCavity.woodOver", "wood left over it"),
                     Field.length("controlCavity.coverThickness", "cover thickness"),
                     Field.length("controlCavity.coverLip", "cover lip"),
                     new Field("controlCavity.outline.unit", "outline's unit", Kind.CHOICE, List.of("mm", "in")),
-                    new Field("controlCavity.outline.path", "outline as path data, seen from the front", Kind.LONG_TEXT, List.of()));
+                    new Field(
+                            "controlCavity.outline.path",
+                            "outline as path data, seen from the front",
+                            Kind.LONG_TEXT,
+                            List.of()));
         }
         if (design.has("jack")) {
-            section("Jack", "jack", true,
-                    Field.length("jack.entry.x", "enters at x"), Field.length("jack.entry.y", "enters at y"),
-                    Field.length("jack.aim.x", "ends at x"), Field.length("jack.aim.y", "ends at y"),
-                    Field.length("jack.diameter", "hole"), Field.length("jack.fromFront", "middle from the front"));
+            section(
+                    "Jack",
+                    "jack",
+                    true,
+                    Field.length("jack.entry.x", "enters at x"),
+                    Field.length("jack.entry.y", "enters at y"),
+                    Field.length("jack.aim.x", "ends at x"),
+                    Field.length("jack.aim.y", "ends at y"),
+                    Field.length("jack.diameter", "hole"),
+                    Field.length("jack.fromFront", "middle from the front"));
         }
     }
 

@@ -109,6 +109,9 @@ final class DesignMerge {
         if (list.matches()) {
             return list.group(1) + "." + list.group(2);
         }
-        return OBJECT_PARTS.stream().filter(p -> path.equals(p) || path.startsWith(p + ".")).findFirst().orElse("");
+        return OBJECT_PARTS.stream()
+                .filter(p -> path.equals(p) || path.startsWith(p + "."))
+                .findFirst()
+                .orElse("");
     }
 }

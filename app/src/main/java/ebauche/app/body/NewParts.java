@@ -18,11 +18,38 @@ final class NewParts {
             case "blade-switch" -> bladeSwitch(list(design, "controls"));
             case "controlCavity" -> controlCavity(design);
             case "jack" -> jack(design);
-            case "studs" -> object(design.withObject("/bridge"), "studs", "spacing", "74 mm", "y", "4 mm", "diameter",
-                    "10 mm", "depth", "20 mm");
-            case "vibrato" -> object(design.withObject("/bridge"), "vibrato", "blockLength", "42 mm", "routeAcross", "56 mm",
-                    "routeAlong", "24 mm", "routeY", "-2 mm", "springsAcross", "56 mm", "springsAlong", "92 mm", "springsY",
-                    "60 mm", "springsDepth", "16 mm");
+            case "studs" ->
+                object(
+                        design.withObject("/bridge"),
+                        "studs",
+                        "spacing",
+                        "74 mm",
+                        "y",
+                        "4 mm",
+                        "diameter",
+                        "10 mm",
+                        "depth",
+                        "20 mm");
+            case "vibrato" ->
+                object(
+                        design.withObject("/bridge"),
+                        "vibrato",
+                        "blockLength",
+                        "42 mm",
+                        "routeAcross",
+                        "56 mm",
+                        "routeAlong",
+                        "24 mm",
+                        "routeY",
+                        "-2 mm",
+                        "springsAcross",
+                        "56 mm",
+                        "springsAlong",
+                        "92 mm",
+                        "springsY",
+                        "60 mm",
+                        "springsDepth",
+                        "16 mm");
             default -> {
                 // An unknown kind comes only from a forged form.
             }
@@ -63,22 +90,44 @@ final class NewParts {
     }
 
     private static void pot(ArrayNode controls) {
-        ObjectNode part = controls.addObject().put("id", freeId(controls, "pot")).put("kind", "pot");
+        ObjectNode part =
+                controls.addObject().put("id", freeId(controls, "pot")).put("kind", "pot");
         fill(part.putObject("at"), "x", "100 mm", "y", "-50 mm");
         fill(part, "opening", "10 mm", "thickestTop", "8 mm", "across", "25 mm", "along", "25 mm", "below", "20 mm");
     }
 
     private static void bladeSwitch(ArrayNode controls) {
-        ObjectNode part = controls.addObject().put("id", freeId(controls, "switch")).put("kind", "blade-switch");
+        ObjectNode part =
+                controls.addObject().put("id", freeId(controls, "switch")).put("kind", "blade-switch");
         fill(part.putObject("at"), "x", "80 mm", "y", "-10 mm");
-        fill(part, "opening", "3.2 mm", "slot", "25 mm", "thinnestTop", "1/8 in", "thickestTop", "3/16 in", "across",
-                "13 mm", "along", "44 mm", "below", "25 mm", "woodOver", "4 mm");
+        fill(
+                part,
+                "opening",
+                "3.2 mm",
+                "slot",
+                "25 mm",
+                "thinnestTop",
+                "1/8 in",
+                "thickestTop",
+                "3/16 in",
+                "across",
+                "13 mm",
+                "along",
+                "44 mm",
+                "below",
+                "25 mm",
+                "woodOver",
+                "4 mm");
     }
 
     private static void controlCavity(ObjectNode design) {
         if (!design.has("controlCavity")) {
             ObjectNode part = design.putObject("controlCavity");
-            fill(part.putObject("outline"), "unit", "mm", "path",
+            fill(
+                    part.putObject("outline"),
+                    "unit",
+                    "mm",
+                    "path",
                     "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z");
             fill(part, "woodOver", "6 mm", "coverThickness", "2.5 mm", "coverLip", "5 mm");
         }

@@ -14,7 +14,9 @@ public record Revision(int number, int basedOn, ObjectNode file, String madeBy, 
     }
 
     public ObjectNode shop() {
-        return file.path("shop") instanceof ObjectNode shop ? shop : tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
+        return file.path("shop") instanceof ObjectNode shop
+                ? shop
+                : tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
     }
 
     public String name() {

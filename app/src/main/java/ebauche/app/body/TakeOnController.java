@@ -48,7 +48,9 @@ class TakeOnController {
             @RequestParam String name,
             Model model,
             HttpServletResponse response) {
-        if (!DemoBodies.NAMES.contains(pattern) || name.isBlank() || name.strip().length() > 120) {
+        if (!DemoBodies.NAMES.contains(pattern)
+                || name.isBlank()
+                || name.strip().length() > 120) {
             return refused("Give the body a name of up to 120 letters.", model, response);
         }
         ObjectNode file = DemoBodies.read(pattern).withoutRecord();
@@ -66,7 +68,8 @@ class TakeOnController {
             throws IOException {
         try {
             BuildFile read = BuildFile.read(file.getBytes());
-            Body body = store.add(maker.shop(), read.withoutRecord(), read.build().asBuilt(), maker.name());
+            Body body =
+                    store.add(maker.shop(), read.withoutRecord(), read.build().asBuilt(), maker.name());
             return "redirect:/bodies/" + body.publicId();
         } catch (BuildFileException e) {
             return refused(e.inWords() + " Nothing was taken on.", model, response);

@@ -42,13 +42,15 @@ public final class BoardDrawing {
         this.up = up;
         this.lines = lines;
         this.body = plan.build().design().outline().region();
-        double thick = Math.max(plan.build().design().blank().thickness(), plan.build().thicknessed());
+        double thick =
+                Math.max(plan.build().design().blank().thickness(), plan.build().thicknessed());
         Region blank = plan.build().design().blank().plan();
         Region sheet = sawn() ? body : body.union(blank);
         double along = sheet.maxY() - sheet.minY();
         double across = sheet.maxX() - sheet.minX();
         double scale = Math.min(
-                (WIDTH - 2 * MARGIN - GAP) / (along + thick), (HEIGHT - 2 * MARGIN - 2 * GAP - 8) / (across + 2 * thick));
+                (WIDTH - 2 * MARGIN - GAP) / (along + thick),
+                (HEIGHT - 2 * MARGIN - 2 * GAP - 8) / (across + 2 * thick));
         this.deep = thick * scale;
         double top = MARGIN + 8;
         double middle = up == Face.FRONT ? top - sheet.minX() * scale : top + sheet.maxX() * scale;
@@ -68,8 +70,12 @@ public final class BoardDrawing {
 
     /** Draws the finished body from the front, with nothing to move. */
     public static String finished(BuildPlan plan, Figures fig) {
-        BoardDrawing board =
-                new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, SectionLines.within(plan, plan.steps().size(), null, null));
+        BoardDrawing board = new BoardDrawing(
+                plan,
+                fig,
+                plan.steps().size(),
+                Face.FRONT,
+                SectionLines.within(plan, plan.steps().size(), null, null));
         board.draw();
         return board.svg.done();
     }
@@ -113,9 +119,18 @@ public final class BoardDrawing {
         depths.lengthwise(lines.acrossAt(), lengthTop);
         depths.across(lines.alongAt(), crossLeft);
         depths.edge(edgeTop);
-        svg.figure("caption length-caption", bodyLeft, lengthTop - 7, "start", fig.parts("lengthwise, " + side(lines.acrossAt())));
+        svg.figure(
+                "caption length-caption",
+                bodyLeft,
+                lengthTop - 7,
+                "start",
+                fig.parts("lengthwise, " + side(lines.acrossAt())));
         String before = lines.alongAt() < 0 ? " behind the saddles" : " before the saddles";
-        svg.figure("caption", crossLeft + deep, lengthTop - 7, "end",
+        svg.figure(
+                "caption",
+                crossLeft + deep,
+                lengthTop - 7,
+                "end",
                 fig.parts("across, " + fig.length(Math.abs(lines.alongAt())) + before));
         svg.text("caption", bodyLeft, edgeTop - 5, "start", "from the edge");
     }
@@ -167,7 +182,8 @@ public final class BoardDrawing {
         for (int i = 1; i < pieces && glued(); i++) {
             double x = plan.build().design().blank().plan().minX() + i * width;
             if (x > sheet.minX() && x < sheet.maxX()) {
-                Region strip = Region.rectangle(new Point(x, (sheet.minY() + sheet.maxY()) / 2), 0.2, sheet.maxY() - sheet.minY(), 0, 0);
+                Region strip = Region.rectangle(
+                        new Point(x, (sheet.minY() + sheet.maxY()) / 2), 0.2, sheet.maxY() - sheet.minY(), 0, 0);
                 svg.path("seam", frame.path(strip.intersection(sheet)));
             }
         }
@@ -188,18 +204,58 @@ public final class BoardDrawing {
     private void handles() {
         double y = frame.y(lines.acrossAt());
         double x = frame.x(lines.alongAt());
-        svg.open("g", "class", "cut-line", "data-axis", "across", "data-at", Svg.n(lines.acrossAt()), "data-scale",
-                perMillimetre(up == Face.FRONT ? 1 : -1), "tabindex", "0", "role", "slider",
-                "aria-label", "lengthwise section", "aria-orientation", "vertical", "aria-valuemin", Svg.n(body.minX()),
-                "aria-valuemax", Svg.n(body.maxX()), "aria-valuenow", Svg.n(lines.acrossAt()));
+        svg.open(
+                "g",
+                "class",
+                "cut-line",
+                "data-axis",
+                "across",
+                "data-at",
+                Svg.n(lines.acrossAt()),
+                "data-scale",
+                perMillimetre(up == Face.FRONT ? 1 : -1),
+                "tabindex",
+                "0",
+                "role",
+                "slider",
+                "aria-label",
+                "lengthwise section",
+                "aria-orientation",
+                "vertical",
+                "aria-valuemin",
+                Svg.n(body.minX()),
+                "aria-valuemax",
+                Svg.n(body.maxX()),
+                "aria-valuenow",
+                Svg.n(lines.acrossAt()));
         svg.line("grab", 6, y, planRight + 8, y);
         svg.line("mark", 6, y, planRight + 8, y);
         svg.path("handle", "M2 " + Svg.n(y - 9) + "L18 " + Svg.n(y) + "L2 " + Svg.n(y + 9) + "Z");
         svg.close();
-        svg.open("g", "class", "cut-line", "data-axis", "along", "data-at", Svg.n(lines.alongAt()), "data-scale",
-                perMillimetre(1), "tabindex", "0", "role", "slider", "aria-label", "cross-section",
-                "aria-orientation", "horizontal", "aria-valuemin", Svg.n(body.minY()), "aria-valuemax",
-                Svg.n(body.maxY()), "aria-valuenow", Svg.n(lines.alongAt()));
+        svg.open(
+                "g",
+                "class",
+                "cut-line",
+                "data-axis",
+                "along",
+                "data-at",
+                Svg.n(lines.alongAt()),
+                "data-scale",
+                perMillimetre(1),
+                "tabindex",
+                "0",
+                "role",
+                "slider",
+                "aria-label",
+                "cross-section",
+                "aria-orientation",
+                "horizontal",
+                "aria-valuemin",
+                Svg.n(body.minY()),
+                "aria-valuemax",
+                Svg.n(body.maxY()),
+                "aria-valuenow",
+                Svg.n(lines.alongAt()));
         svg.line("grab", x, 10, x, planBottom + 8);
         svg.line("mark", x, 10, x, planBottom + 8);
         svg.path("handle", "M" + Svg.n(x - 9) + " 4L" + Svg.n(x) + " 20L" + Svg.n(x + 9) + " 4Z");

@@ -15,7 +15,8 @@ public final class BodyThumbnail {
     public static String of(BuildPlan plan) {
         Region body = plan.build().design().outline().region();
         double scale = Math.min(
-                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()), (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
+                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()),
+                (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
         Frame frame = new Frame(
                 scale,
                 WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale,

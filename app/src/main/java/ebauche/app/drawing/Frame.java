@@ -28,7 +28,10 @@ record Frame(double scale, double left, double middle, Face up) {
         StringBuilder data = new StringBuilder();
         region.forEachRing(ring -> {
             for (int i = 0; i < ring.length - 2; i += 2) {
-                data.append(i == 0 ? 'M' : 'L').append(Svg.n(x(ring[i + 1]))).append(' ').append(Svg.n(y(ring[i])));
+                data.append(i == 0 ? 'M' : 'L')
+                        .append(Svg.n(x(ring[i + 1])))
+                        .append(' ')
+                        .append(Svg.n(y(ring[i])));
             }
             data.append('Z');
         });

@@ -19,7 +19,8 @@ public final class PassDrawing {
         Operation op = plan.steps().get(step).operation();
         Region body = plan.build().design().outline().region();
         double scale = Math.min(
-                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()), (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
+                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()),
+                (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
         double middleX = (body.maxX() + body.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
         Frame frame = new Frame(
                 scale, WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
@@ -33,8 +34,10 @@ public final class PassDrawing {
         Region now = Region.EMPTY;
         for (Voids.Void v : Voids.of(plan, step, op.face())) {
             if (v.when() != Voids.When.LATER) {
-                svg.path("void " + (v.when() == Voids.When.NOW ? "now" : "before")
-                        + (v.through() ? " through" : v.opensUp() ? " open" : " hidden"), frame.path(v.area()));
+                svg.path(
+                        "void " + (v.when() == Voids.When.NOW ? "now" : "before")
+                                + (v.through() ? " through" : v.opensUp() ? " open" : " hidden"),
+                        frame.path(v.area()));
                 now = v.when() == Voids.When.NOW ? v.area() : now;
             }
         }
@@ -52,9 +55,13 @@ public final class PassDrawing {
         double r = Math.max(18, Math.min(70, (about.maxX() - about.minX()) * frame.scale() * 0.3));
         boolean clockwise = feed == Setting.Feed.CLOCKWISE;
         double side = clockwise ? 1 : -1;
-        svg.path("feed-arc", "M" + Svg.n(x - side * r) + " " + Svg.n(y) + "A" + Svg.n(r) + " " + Svg.n(r) + " 0 1 "
-                + (clockwise ? 1 : 0) + " " + Svg.n(x) + " " + Svg.n(y + r));
-        svg.path("feed-head", "M" + Svg.n(x + side * 11) + " " + Svg.n(y + r - 9) + "L" + Svg.n(x - side * 7) + " "
-                + Svg.n(y + r) + "L" + Svg.n(x + side * 11) + " " + Svg.n(y + r + 9) + "Z");
+        svg.path(
+                "feed-arc",
+                "M" + Svg.n(x - side * r) + " " + Svg.n(y) + "A" + Svg.n(r) + " " + Svg.n(r) + " 0 1 "
+                        + (clockwise ? 1 : 0) + " " + Svg.n(x) + " " + Svg.n(y + r));
+        svg.path(
+                "feed-head",
+                "M" + Svg.n(x + side * 11) + " " + Svg.n(y + r - 9) + "L" + Svg.n(x - side * 7) + " " + Svg.n(y + r)
+                        + "L" + Svg.n(x + side * 11) + " " + Svg.n(y + r + 9) + "Z");
     }
 }

@@ -36,8 +36,12 @@ public final class RuleDrawing {
         this.fig = fig;
         this.chosen = chosen;
         this.address = address;
-        this.svg = new Svg(WIDTH, HEIGHT, "rule", "The steps of the build in order, as wide as their hours. "
-                + plan.steps().size() + " steps, " + fig.time(plan.totalMinutes()) + " of work.");
+        this.svg = new Svg(
+                WIDTH,
+                HEIGHT,
+                "rule",
+                "The steps of the build in order, as wide as their hours. "
+                        + plan.steps().size() + " steps, " + fig.time(plan.totalMinutes()) + " of work.");
     }
 
     /**
@@ -83,8 +87,10 @@ public final class RuleDrawing {
             svg.rect("bar", x, BAR, width, LABELS - BAR);
             if (op.cannotBeTakenBack()) {
                 double end = edges.get(i + 1);
-                svg.path("notch", "M" + Svg.n(end - 4) + " " + LABELS + "L" + Svg.n(end) + " " + (LABELS - 7) + "L"
-                        + Svg.n(end + 4) + " " + LABELS + "Z");
+                svg.path(
+                        "notch",
+                        "M" + Svg.n(end - 4) + " " + LABELS + "L" + Svg.n(end) + " " + (LABELS - 7) + "L"
+                                + Svg.n(end + 4) + " " + LABELS + "Z");
             }
             svg.close();
         }
@@ -109,7 +115,8 @@ public final class RuleDrawing {
             boolean ends = i == plan.steps().size() || !station(i).equals(station(from));
             if (ends) {
                 svg.line("station-edge", edges.get(from), TOP, edges.get(from), BOTTOM);
-                String name = station(from).substring(0, 1).toUpperCase(java.util.Locale.ROOT) + station(from).substring(1);
+                String name = station(from).substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+                        + station(from).substring(1);
                 if (edges.get(i) - edges.get(from) > 8 * name.length() + 8) {
                     svg.text("station", edges.get(from) + 5, BOTTOM - 6, "start", name);
                 }

@@ -110,7 +110,12 @@ final class SectionDrawing {
     }
 
     private static void box(StringBuilder data, double[] a, double[] b) {
-        data.append('M').append(Svg.n(a[0])).append(' ').append(Svg.n(a[1])).append('H').append(Svg.n(b[0]));
+        data.append('M')
+                .append(Svg.n(a[0]))
+                .append(' ')
+                .append(Svg.n(a[1]))
+                .append('H')
+                .append(Svg.n(b[0]));
         data.append('V').append(Svg.n(b[1])).append('H').append(Svg.n(a[0])).append('Z');
     }
 
@@ -121,7 +126,9 @@ final class SectionDrawing {
         StringBuilder whole = new StringBuilder();
         box(whole, placing.at(body.minY(), faces.frontNow()), placing.at(body.maxY(), faces.backNow()));
         svg.path("wood", whole.toString());
-        for (History.Step s : plan.history().steps().subList(0, Math.min(step + 1, plan.steps().size()))) {
+        for (History.Step s : plan.history()
+                .steps()
+                .subList(0, Math.min(step + 1, plan.steps().size()))) {
             for (Change change : s.changes()) {
                 if (History.isVoid(change)) {
                     hidden(change, placing);
@@ -136,8 +143,12 @@ final class SectionDrawing {
         StringBuilder data = new StringBuilder();
         box(
                 data,
-                placing.at(Math.max(area.minY(), body.minY()), Math.max(change.solid().shallowest(), faces.frontNow())),
-                placing.at(Math.min(area.maxY(), body.maxY()), Math.min(change.solid().deepest(), faces.backNow())));
+                placing.at(
+                        Math.max(area.minY(), body.minY()),
+                        Math.max(change.solid().shallowest(), faces.frontNow())),
+                placing.at(
+                        Math.min(area.maxY(), body.maxY()),
+                        Math.min(change.solid().deepest(), faces.backNow())));
         svg.path("hidden-edge", data.toString());
     }
 }

@@ -26,7 +26,14 @@ final class Svg {
         } catch (XMLStreamException e) {
             throw new IllegalStateException(e);
         }
-        open("svg", "xmlns", "http://www.w3.org/2000/svg", "viewBox", "0 0 " + n(width) + " " + n(height), "class", cssClass);
+        open(
+                "svg",
+                "xmlns",
+                "http://www.w3.org/2000/svg",
+                "viewBox",
+                "0 0 " + n(width) + " " + n(height),
+                "class",
+                cssClass);
         attribute("role", "group");
         attribute("aria-label", words);
     }
@@ -82,15 +89,18 @@ final class Svg {
     }
 
     Svg line(String cssClass, double x1, double y1, double x2, double y2) {
-        return open("line", "class", cssClass, "x1", n(x1), "y1", n(y1), "x2", n(x2), "y2", n(y2)).close();
+        return open("line", "class", cssClass, "x1", n(x1), "y1", n(y1), "x2", n(x2), "y2", n(y2))
+                .close();
     }
 
     Svg rect(String cssClass, double x, double y, double width, double height) {
-        return open("rect", "class", cssClass, "x", n(x), "y", n(y), "width", n(width), "height", n(height)).close();
+        return open("rect", "class", cssClass, "x", n(x), "y", n(y), "width", n(width), "height", n(height))
+                .close();
     }
 
     Svg circle(String cssClass, double x, double y, double radius) {
-        return open("circle", "class", cssClass, "cx", n(x), "cy", n(y), "r", n(radius)).close();
+        return open("circle", "class", cssClass, "cx", n(x), "cy", n(y), "r", n(radius))
+                .close();
     }
 
     /** Text; anchor is start, middle or end. */
@@ -113,8 +123,18 @@ final class Svg {
 
     /** A hatch of parallel lines to fill with as {@code url(#id)}. */
     Svg hatch(String id, String cssClass, double spacing, double degrees) {
-        open("pattern", "id", id, "width", n(spacing), "height", n(spacing), "patternUnits", "userSpaceOnUse",
-                "patternTransform", "rotate(" + n(degrees) + ")");
+        open(
+                "pattern",
+                "id",
+                id,
+                "width",
+                n(spacing),
+                "height",
+                n(spacing),
+                "patternUnits",
+                "userSpaceOnUse",
+                "patternTransform",
+                "rotate(" + n(degrees) + ")");
         line(cssClass, 0, 0, 0, spacing);
         return close();
     }

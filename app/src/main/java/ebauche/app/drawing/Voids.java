@@ -50,7 +50,10 @@ final class Voids {
             int part = 0;
             for (Change change : steps.get(i).changes()) {
                 if (History.isVoid(change)) {
-                    last.get(when).put(change.feature() + "/" + part++, one(change, when, body, faces, up, step == steps.size()));
+                    last.get(when)
+                            .put(
+                                    change.feature() + "/" + part++,
+                                    one(change, when, body, faces, up, step == steps.size()));
                 }
             }
         }
@@ -61,8 +64,7 @@ final class Voids {
         return all;
     }
 
-    private static Void one(
-            Change change, When when, Region body, FinishedFaces faces, Face up, boolean finished) {
+    private static Void one(Change change, When when, Region body, FinishedFaces faces, Face up, boolean finished) {
         Solid solid = change.solid();
         boolean front = solid.shallowest() <= faces.frontFinished() + 0.01;
         boolean back = solid.deepest() >= faces.backFinished() - 0.01;

@@ -40,7 +40,8 @@ class LogController {
      * @param kind done, reading, mishap or withdrawn
      * @param gone whether a later entry withdrew it
      */
-    public record Line(Body body, String name, String id, String kind, String when, String by, String words, boolean gone) {}
+    public record Line(
+            Body body, String name, String id, String kind, String when, String by, String words, boolean gone) {}
 
     @GetMapping("/log")
     String log(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
@@ -52,9 +53,16 @@ class LogController {
             }
         });
         Map<Body, String> names = new HashMap<>();
-        model.addAttribute("lines", newest.stream()
-                .map(l -> line(l, names.computeIfAbsent(l.body(), b -> store.head(b).name()), fig, gone.contains(l.body().id() + "/" + l.entry().id())))
-                .toList());
+        model.addAttribute(
+                "lines",
+                newest.stream()
+                        .map(l -> line(
+                                l,
+                                names.computeIfAbsent(
+                                        l.body(), b -> store.head(b).name()),
+                                fig,
+                                gone.contains(l.body().id() + "/" + l.entry().id())))
+                        .toList());
         model.addAttribute("shown", SHOWN);
         return "log/log";
     }
@@ -70,7 +78,9 @@ class LogController {
         if (entry instanceof AsBuilt.Reading r) {
             boolean length = r.measures().quantity() == Quantity.LENGTH;
             return r.measures().label() + " "
-                    + (length ? fig.length(r.value()) : fig.exact(r.value(), r.measures().quantity()));
+                    + (length
+                            ? fig.length(r.value())
+                            : fig.exact(r.value(), r.measures().quantity()));
         }
         if (entry instanceof AsBuilt.Done d) {
             return d.title();

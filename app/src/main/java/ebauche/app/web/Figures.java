@@ -67,9 +67,11 @@ public record Figures(LengthUnit unit) {
     /** The number of a sum, exact to a hundredth: a fraction would hide how it adds up. */
     public String exact(double value, Quantity quantity) {
         return switch (quantity) {
-            case LENGTH -> unit == LengthUnit.INCH
-                    ? Decimals.plain(value, 2) + " mm = " + Decimals.fixed(value / LengthUnit.INCH.millimetres(), 4) + " in"
-                    : Decimals.plain(value, 2) + " mm";
+            case LENGTH ->
+                unit == LengthUnit.INCH
+                        ? Decimals.plain(value, 2) + " mm = " + Decimals.fixed(value / LengthUnit.INCH.millimetres(), 4)
+                                + " in"
+                        : Decimals.plain(value, 2) + " mm";
             case ANGLE -> Decimals.plain(value, 2) + "°";
             case MASS -> mass(value);
             case TIME -> time((int) Math.round(value));

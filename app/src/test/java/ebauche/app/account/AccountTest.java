@@ -17,7 +17,8 @@ class AccountTest extends WithApp {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/log", "/bodies/take-on", "/bodies/abcdefghijkmnpqr", "/bodies/abcdefghijkmnpqr/bench"})
+    @ValueSource(
+            strings = {"/", "/log", "/bodies/take-on", "/bodies/abcdefghijkmnpqr", "/bodies/abcdefghijkmnpqr/bench"})
     void nothing_is_shown_to_who_is_not_signed_in(String path) {
         HttpResponse<String> answer = visitor().get(path);
         assertThat(answer.statusCode()).isEqualTo(302);
@@ -34,8 +35,18 @@ class AccountTest extends WithApp {
             HttpResponse<String> answer = me.get(other.path("sedge") + page);
             assertThat(answer.statusCode()).as(page).isEqualTo(404);
         }
-        assertThat(me.post(mine.path("sedge") + "/bench", other.path("sedge") + "/readings", Map.of(
-                                "entry", java.util.UUID.randomUUID().toString(), "measures", "depth:neck", "value", "24 mm", "step", "neck:rout"))
+        assertThat(me.post(
+                                mine.path("sedge") + "/bench",
+                                other.path("sedge") + "/readings",
+                                Map.of(
+                                        "entry",
+                                        java.util.UUID.randomUUID().toString(),
+                                        "measures",
+                                        "depth:neck",
+                                        "value",
+                                        "24 mm",
+                                        "step",
+                                        "neck:rout"))
                         .statusCode())
                 .isEqualTo(404);
     }
@@ -44,9 +55,18 @@ class AccountTest extends WithApp {
     void a_form_without_its_token_is_refused_and_an_expired_sign_in_leads_back_to_the_door() {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         Visitor me = visitor().signIn(shop.maker().name(), PASSWORD);
-        Map<String, String> reading = Map.of("entry", java.util.UUID.randomUUID().toString(), "measures", "depth:neck", "value", "24 mm", "step", "neck:rout");
+        Map<String, String> reading = Map.of(
+                "entry",
+                java.util.UUID.randomUUID().toString(),
+                "measures",
+                "depth:neck",
+                "value",
+                "24 mm",
+                "step",
+                "neck:rout");
         int before = bodies.recordLength(shop.bodies().get("sedge"));
-        assertThat(me.forge(shop.path("sedge") + "/readings", reading).statusCode()).isEqualTo(403);
+        assertThat(me.forge(shop.path("sedge") + "/readings", reading).statusCode())
+                .isEqualTo(403);
         HttpResponse<String> stranger = visitor().forge(shop.path("sedge") + "/readings", reading);
         assertThat(stranger.statusCode()).isEqualTo(302);
         assertThat(stranger.headers().firstValue("Location").orElseThrow()).endsWith("/sign-in?expired");
@@ -57,10 +77,14 @@ class AccountTest extends WithApp {
     void pages_carry_the_headers_that_keep_foreign_script_out() {
         HttpResponse<String> page = visitor().get("/sign-in");
         assertThat(page.headers().firstValue("Content-Security-Policy").orElseThrow())
-                .contains("script-src 'self'").doesNotContain("unsafe");
+                .contains("script-src 'self'")
+                .doesNotContain("unsafe");
         assertThat(page.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
         assertThat(page.headers().firstValue("X-Frame-Options")).isPresent();
-        assertThat(page.body()).doesNotContain(" style=\"").doesNotContain("<script>").doesNotContain("onclick");
+        assertThat(page.body())
+                .doesNotContain(" style=\"")
+                .doesNotContain("<script>")
+                .doesNotContain("onclick");
     }
 
     @Test
@@ -68,19 +92,25 @@ class AccountTest extends WithApp {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         Visitor me = visitor();
         for (int i = 0; i < SignInThrottle.TRIES; i++) {
-            HttpResponse<String> wrong = me.post("/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", "wrong"));
+            HttpResponse<String> wrong = me.post(
+                    "/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", "wrong"));
             assertThat(wrong.headers().firstValue("Location").orElseThrow()).endsWith("?wrong");
         }
-        HttpResponse<String> right = me.post("/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", PASSWORD));
+        HttpResponse<String> right =
+                me.post("/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", PASSWORD));
         assertThat(right.headers().firstValue("Location").orElseThrow()).endsWith("?wait");
     }
 
     @Test
     void a_shop_of_ones_own_is_opened_and_signed_into_at_once_and_a_taken_name_is_said() {
         Visitor me = visitor();
-        Map<String, String> fields = new java.util.HashMap<>(Map.of(
-                "shop", "Hill End", "name", "nora " + System.nanoTime(), "password", PASSWORD, "unit", "INCH"));
-        assertThat(me.post("/sign-in", "/new-shop", fields).headers().firstValue("Location").orElseThrow()).endsWith("/");
+        Map<String, String> fields = new java.util.HashMap<>(
+                Map.of("shop", "Hill End", "name", "nora " + System.nanoTime(), "password", PASSWORD, "unit", "INCH"));
+        assertThat(me.post("/sign-in", "/new-shop", fields)
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .endsWith("/");
         assertThat(me.get("/").body()).contains("Hill End").contains("Take a body on");
         HttpResponse<String> again = visitor().post("/sign-in", "/new-shop", fields);
         assertThat(again.statusCode()).isEqualTo(422);

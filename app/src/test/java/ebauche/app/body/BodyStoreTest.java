@@ -28,8 +28,7 @@ class BodyStoreTest extends WithApp {
     private JdbcClient sql;
 
     private static AsBuilt.Reading reading(String id, double value) {
-        return new AsBuilt.Reading(
-                id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), value);
+        return new AsBuilt.Reading(id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), value);
     }
 
     @Test
@@ -40,7 +39,11 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.log(sedge, reading(id, 24.1))).isEqualTo(reading(id, 24.1));
         assertThat(bodies.log(sedge, reading(id, 19))).isEqualTo(reading(id, 24.1));
         assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
-        assertThat(bodies.record(sedge).latest(Measurand.parse("depth:neck")).orElseThrow().value()).isEqualTo(24.1);
+        assertThat(bodies.record(sedge)
+                        .latest(Measurand.parse("depth:neck"))
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(24.1);
     }
 
     @Test
@@ -57,8 +60,9 @@ class BodyStoreTest extends WithApp {
         String id = UUID.randomUUID().toString();
         int before = bodies.recordLength(sedge);
         ExecutorService hands = Executors.newFixedThreadPool(8);
-        List<Callable<AsBuilt.Entry>> sends =
-                java.util.stream.IntStream.range(0, 16).<Callable<AsBuilt.Entry>>mapToObj(i -> () -> bodies.log(sedge, reading(id, 20 + i))).toList();
+        List<Callable<AsBuilt.Entry>> sends = java.util.stream.IntStream.range(0, 16)
+                .<Callable<AsBuilt.Entry>>mapToObj(i -> () -> bodies.log(sedge, reading(id, 20 + i)))
+                .toList();
         List<Future<AsBuilt.Entry>> answers = hands.invokeAll(sends);
         hands.shutdown();
         AsBuilt.Entry first = answers.get(0).get();
@@ -79,29 +83,42 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.save(sedge, 1, theirs, "them")).isEqualTo(2);
         assertThatThrownBy(() -> bodies.save(sedge, 1, mine, "me")).isInstanceOf(StaleRevision.class);
         assertThat(bodies.head(sedge).design().path("thickness").asString()).isEqualTo("42 mm");
-        assertThat(bodies.revision(sedge, 1).orElseThrow().design().path("thickness").asString()).isEqualTo("44.5 mm");
+        assertThat(bodies.revision(sedge, 1)
+                        .orElseThrow()
+                        .design()
+                        .path("thickness")
+                        .asString())
+                .isEqualTo("44.5 mm");
     }
 
     @Test
     void another_shops_body_is_not_there() {
         Body other = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
         Shop mine = openShop(LengthUnit.INCH);
-        assertThatThrownBy(() -> bodies.find(mine.maker().shop(), other.publicId())).isInstanceOf(NotHere.class);
-        assertThat(bodies.all(mine.maker().shop())).hasSize(3).allMatch(b -> b.shop() == mine.maker().shop());
-        assertThat(bodies.newest(mine.maker().shop(), 1000)).allMatch(l -> l.body().shop() == mine.maker().shop());
+        assertThatThrownBy(() -> bodies.find(mine.maker().shop(), other.publicId()))
+                .isInstanceOf(NotHere.class);
+        assertThat(bodies.all(mine.maker().shop()))
+                .hasSize(3)
+                .allMatch(b -> b.shop() == mine.maker().shop());
+        assertThat(bodies.newest(mine.maker().shop(), 1000))
+                .allMatch(l -> l.body().shop() == mine.maker().shop());
     }
 
     @Test
     void bodies_are_numbered_per_shop() {
-        assertThat(openShop(LengthUnit.INCH).bodies().values()).extracting(Body::number).containsExactly(1, 2, 3);
+        assertThat(openShop(LengthUnit.INCH).bodies().values())
+                .extracting(Body::number)
+                .containsExactly(1, 2, 3);
     }
 
     /** The app's own database user cannot change or take out what was done, nor a revision. */
     @ParameterizedTest
-    @ValueSource(strings = {
-        "update entry set entry = '{}'", "delete from entry", "update revision set made_by = 'x'", "delete from revision",
-        "delete from body", "drop table entry", "update maker set password = 'x'", "create table x (a int)"
-    })
+    @ValueSource(
+            strings = {
+                "update entry set entry = '{}'", "delete from entry", "update revision set made_by = 'x'",
+                        "delete from revision",
+                "delete from body", "drop table entry", "update maker set password = 'x'", "create table x (a int)"
+            })
     void the_record_cannot_be_rewritten(String statement) {
         assertThatThrownBy(() -> sql.sql(statement).update()).rootCause().hasMessageContaining("denied");
     }
@@ -109,8 +126,11 @@ class BodyStoreTest extends WithApp {
     @Test
     void a_revision_that_is_no_json_is_refused_by_the_database_itself() {
         Body sedge = openShop(LengthUnit.INCH).bodies().get("sedge");
-        assertThatThrownBy(() -> sql.sql("insert into revision (shop, body, number, file, made_by) values (:s, :b, 9, 'no json', 'x')")
-                        .param("s", sedge.shop()).param("b", sedge.id()).update())
+        assertThatThrownBy(() -> sql.sql(
+                                "insert into revision (shop, body, number, file, made_by) values (:s, :b, 9, 'no json', 'x')")
+                        .param("s", sedge.shop())
+                        .param("b", sedge.id())
+                        .update())
                 .hasMessageContaining("CONSTRAINT");
     }
 
@@ -120,6 +140,7 @@ class BodyStoreTest extends WithApp {
         AsBuilt record = bodies.record(sedge);
         assertThat(BuildFile.write(bodies.head(sedge).file(), record))
                 .isEqualTo(BuildFile.write(
-                        DemoBodies.read("sedge").withoutRecord(), DemoBodies.read("sedge").build().asBuilt()));
+                        DemoBodies.read("sedge").withoutRecord(),
+                        DemoBodies.read("sedge").build().asBuilt()));
     }
 }

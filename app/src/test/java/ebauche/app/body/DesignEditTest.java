@@ -27,7 +27,8 @@ class DesignEditTest {
 
     private static Map<String, String> form(ObjectNode design) {
         Map<String, String> typed = new HashMap<>();
-        DesignFields.of(design).forEach(s -> s.fields().forEach(f -> typed.put(f.path(), DesignEdit.at(design, f.path()))));
+        DesignFields.of(design)
+                .forEach(s -> s.fields().forEach(f -> typed.put(f.path(), DesignEdit.at(design, f.path()))));
         return typed;
     }
 
@@ -38,20 +39,26 @@ class DesignEditTest {
         ObjectNode before = DemoBodies.read(name).design();
         for (LengthUnit unit : LengthUnit.values()) {
             assertThat(DesignEdit.apply(before, form(before), unit)).isEqualTo(before);
-            assertThat(DesignEdit.changed(before, DesignEdit.apply(before, form(before), unit))).isEmpty();
+            assertThat(DesignEdit.changed(before, DesignEdit.apply(before, form(before), unit)))
+                    .isEmpty();
         }
     }
 
     @ParameterizedTest
     @CsvSource({
-        "neck.heelThickness, 30, MILLIMETRE, 30 mm", "neck.heelThickness, 1.25, INCH, 1.25 in",
-        "pickups.1.depth, 5/8, MILLIMETRE, 5/8", "jack.entry.x, -3 in, MILLIMETRE, -3 in", "name, Bracken, INCH, Bracken"
+        "neck.heelThickness, 30, MILLIMETRE, 30 mm",
+        "neck.heelThickness, 1.25, INCH, 1.25 in",
+        "pickups.1.depth, 5/8, MILLIMETRE, 5/8",
+        "jack.entry.x, -3 in, MILLIMETRE, -3 in",
+        "name, Bracken, INCH, Bracken"
     })
     void what_is_typed_lands_in_its_place_as_it_was_written(String path, String typed, LengthUnit unit, String kept) {
         ObjectNode after = DesignEdit.apply(design, Map.of(path, typed), unit);
         assertThat(DesignEdit.at(after, path)).isEqualTo(kept);
         assertThat(DesignEdit.changed(design, after)).containsExactly(path);
-        assertThat(DesignEdit.at(design, path)).as("the old design is left alone").isNotEqualTo(kept);
+        assertThat(DesignEdit.at(design, path))
+                .as("the old design is left alone")
+                .isNotEqualTo(kept);
     }
 
     @Test
@@ -69,7 +76,11 @@ class DesignEditTest {
         assertThat(after.path("strings").path("count").intValue()).isEqualTo(7);
         ObjectNode odd = DesignEdit.apply(design, Map.of("neck.angle", "steep"), LengthUnit.INCH);
         assertThat(odd.path("neck").path("angle").asString()).isEqualTo("steep");
-        assertThat(DesignEdit.apply(design, Map.of("neck.angle", "NaN"), LengthUnit.INCH).path("neck").path("angle").isNumber()).isFalse();
+        assertThat(DesignEdit.apply(design, Map.of("neck.angle", "NaN"), LengthUnit.INCH)
+                        .path("neck")
+                        .path("angle")
+                        .isNumber())
+                .isFalse();
     }
 
     @Test
@@ -78,12 +89,15 @@ class DesignEditTest {
         typed.put("thickness", "thick");
         typed.put("neck.fretHeight", "1/0 in");
         typed.put("scale", "25 1/2 in");
-        assertThat(DesignEdit.troubles(design, typed, LengthUnit.INCH)).containsOnlyKeys("thickness", "neck.fretHeight");
+        assertThat(DesignEdit.troubles(design, typed, LengthUnit.INCH))
+                .containsOnlyKeys("thickness", "neck.fretHeight");
     }
 
     @ParameterizedTest
     @CsvSource({
-        "design.pickups[1].depth, pickups.0.depth", "design.neck.heelThickness, neck.heelThickness", "design, design",
+        "design.pickups[1].depth, pickups.0.depth",
+        "design.neck.heelThickness, neck.heelThickness",
+        "design, design",
         "design.controls[12].at.x, controls.11.at.x"
     })
     void a_place_in_the_file_is_found_in_the_form(String place, String field) {
@@ -104,8 +118,12 @@ class DesignEditTest {
         ObjectNode file = DemoBodies.read("sedge").withoutRecord();
         file.set("design", plain);
         BuildFile.of(file);
-        DesignFields.Section added = DesignFields.of(plain).stream().filter(DesignFields.Section::optional).findFirst().orElseThrow();
-        assertThat(DesignFields.of(DesignEdit.without(plain, List.of(added.path())))).hasSize(before);
+        DesignFields.Section added = DesignFields.of(plain).stream()
+                .filter(DesignFields.Section::optional)
+                .findFirst()
+                .orElseThrow();
+        assertThat(DesignFields.of(DesignEdit.without(plain, List.of(added.path()))))
+                .hasSize(before);
     }
 
     @Test
@@ -118,10 +136,12 @@ class DesignEditTest {
 
     @Test
     void a_forged_field_or_part_does_nothing() {
-        ObjectNode after = DesignEdit.apply(design, Map.of("neck.colour", "red", "__proto__", "x", "pickups.99.depth", "3 mm"), LengthUnit.INCH);
+        ObjectNode after = DesignEdit.apply(
+                design, Map.of("neck.colour", "red", "__proto__", "x", "pickups.99.depth", "3 mm"), LengthUnit.INCH);
         assertThat(after).isEqualTo(design);
         NewParts.add(after, "engine");
-        assertThat(DesignEdit.without(after, List.of("pickups.99", "neck", "name"))).isEqualTo(design);
+        assertThat(DesignEdit.without(after, List.of("pickups.99", "neck", "name")))
+                .isEqualTo(design);
     }
 
     @Test

@@ -33,15 +33,20 @@ class PagesTest extends WithApp {
     }
 
     private HttpResponse<String> read(String entry, String measures, String value) {
-        return me.post(shop.path("sedge") + "/bench", shop.path("sedge") + "/readings",
+        return me.post(
+                shop.path("sedge") + "/bench",
+                shop.path("sedge") + "/readings",
                 Map.of("entry", entry, "measures", measures, "value", value, "step", "neck:rout"));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "4000 mm | it can be 0 mm to 120 mm", "-3 mm | it can be", "NaN | is no length", "1e9 | is no length",
-        "99999 mm | beyond 10000 mm", "3/0 in | over nought", "1 in 2 mm | more than one unit", "deep | is no length"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "4000 mm | it can be 0 mm to 120 mm", "-3 mm | it can be", "NaN | is no length", "1e9 | is no length",
+                "99999 mm | beyond 10000 mm", "3/0 in | over nought", "1 in 2 mm | more than one unit",
+                        "deep | is no length"
+            })
     void a_reading_that_cannot_be_is_refused_in_words_and_not_logged(String value, String words) {
         int before = bodies.recordLength(shop.bodies().get("sedge"));
         HttpResponse<String> answer = read(value);
@@ -52,7 +57,8 @@ class PagesTest extends WithApp {
 
     @Test
     void a_reading_of_nothing_known_or_with_a_forged_id_is_refused() {
-        assertThat(read(UUID.randomUUID().toString(), "colour", "3 mm").statusCode()).isEqualTo(422);
+        assertThat(read(UUID.randomUUID().toString(), "colour", "3 mm").statusCode())
+                .isEqualTo(422);
         assertThat(read("not-a-uuid", "depth:neck", "24 mm").statusCode()).isEqualTo(400);
     }
 
@@ -62,7 +68,8 @@ class PagesTest extends WithApp {
         int before = bodies.recordLength(shop.bodies().get("sedge"));
         HttpResponse<String> first = read(id, "sanded-off:front", "0.4 mm");
         HttpResponse<String> second = read(id, "sanded-off:front", "0.4 mm");
-        assertThat(second.headers().firstValue("Location")).isEqualTo(first.headers().firstValue("Location"));
+        assertThat(second.headers().firstValue("Location"))
+                .isEqualTo(first.headers().firstValue("Location"));
         assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before + 1);
     }
 
@@ -79,14 +86,23 @@ class PagesTest extends WithApp {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "neck.heelThickness | thick | is no length", "neck.heelThickness | 0 mm | more than nought",
-        "neck.heelThickness | -2 mm | more than nought", "neck.heelThickness | 1/0 in | over nought",
-        "neck.angle | 40 | between -10 and 10", "neck.angle | steep | must be a number", "thickness | 1e9 | is no length",
-        "strings.count | 2.5 | must be a whole number", "outline.path | M 0 0 L 10 10 | open",
-        "outline.path | M 0 0 L 10 10 L 10 0 L 0 10 Z | crosses", "outline.path | nonsense | starts with M",
-        "scale | 5 mm | between 200 and 1200", "name | '' | is missing"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "neck.heelThickness | thick | is no length",
+                "neck.heelThickness | 0 mm | more than nought",
+                "neck.heelThickness | -2 mm | more than nought",
+                "neck.heelThickness | 1/0 in | over nought",
+                "neck.angle | 40 | between -10 and 10",
+                "neck.angle | steep | must be a number",
+                "thickness | 1e9 | is no length",
+                "strings.count | 2.5 | must be a whole number",
+                "outline.path | M 0 0 L 10 10 | open",
+                "outline.path | M 0 0 L 10 10 L 10 0 L 0 10 Z | crosses",
+                "outline.path | nonsense | starts with M",
+                "scale | 5 mm | between 200 and 1200",
+                "name | '' | is missing"
+            })
     void a_design_with_a_wrong_number_says_so_at_its_field_and_is_not_kept(String field, String value, String words) {
         HttpResponse<String> answer = keep(form(field, value));
         assertThat(answer.statusCode()).isEqualTo(422);
@@ -97,7 +113,8 @@ class PagesTest extends WithApp {
     @Test
     void a_path_of_a_million_points_is_refused_in_words() {
         String points = " L 1 1".repeat(40_000);
-        assertThat(keep(form("outline.path", "M 0 0" + points + " Z")).body()).contains("characters; at most 200000 are read");
+        assertThat(keep(form("outline.path", "M 0 0" + points + " Z")).body())
+                .contains("characters; at most 200000 are read");
         HttpResponse<String> huge = keep(form("outline.path", "M 0 0" + " L 1 1".repeat(1_000_000) + " Z"));
         assertThat(huge.statusCode()).isEqualTo(413);
         assertThat(huge.body()).contains("forms up to 1 MB");
@@ -107,7 +124,11 @@ class PagesTest extends WithApp {
     @Test
     void a_bare_number_is_taken_in_the_makers_unit() {
         assertThat(keep(form("thickness", "43.5")).statusCode()).isEqualTo(302);
-        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("thickness").asString()).isEqualTo("43.5 mm");
+        assertThat(bodies.head(shop.bodies().get("sedge"))
+                        .design()
+                        .path("thickness")
+                        .asString())
+                .isEqualTo("43.5 mm");
     }
 
     @Test
@@ -116,22 +137,38 @@ class PagesTest extends WithApp {
         assertThat(added.statusCode()).isEqualTo(200);
         assertThat(added.body()).contains("Pickup pickup");
         assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
-        Map<String, String> fields = form("pickups.2.id", "middle", "pickups.2.at.y", "90 mm", "pickups.2.depth", "18 mm");
+        Map<String, String> fields =
+                form("pickups.2.id", "middle", "pickups.2.at.y", "90 mm", "pickups.2.depth", "18 mm");
         assertThat(keep(fields).statusCode()).isEqualTo(302);
-        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("pickups").size()).isEqualTo(3);
+        assertThat(bodies.head(shop.bodies().get("sedge"))
+                        .design()
+                        .path("pickups")
+                        .size())
+                .isEqualTo(3);
         Map<String, String> out = form("leave-out", "pickups.2");
         out.put("base", "2");
         assertThat(keep(out).statusCode()).isEqualTo(302);
-        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("pickups").size()).isEqualTo(2);
+        assertThat(bodies.head(shop.bodies().get("sedge"))
+                        .design()
+                        .path("pickups")
+                        .size())
+                .isEqualTo(2);
     }
 
     @Test
     void the_second_of_two_editors_is_shown_the_difference_and_loses_nothing() {
-        assertThat(keep(form("neck.heelThickness", "25.9 mm", "thickness", "43 mm")).statusCode()).isEqualTo(302);
+        assertThat(keep(form("neck.heelThickness", "25.9 mm", "thickness", "43 mm"))
+                        .statusCode())
+                .isEqualTo(302);
         HttpResponse<String> second = keep(form("strings.spread", "51 mm", "thickness", "42 mm"));
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("25.9 mm").contains("43 mm").contains("42 mm").contains("value=\"51 mm\"");
-        Map<String, String> merged = form("neck.heelThickness", "25.9 mm", "strings.spread", "51 mm", "thickness", "42 mm");
+        assertThat(second.body())
+                .contains("25.9 mm")
+                .contains("43 mm")
+                .contains("42 mm")
+                .contains("value=\"51 mm\"");
+        Map<String, String> merged =
+                form("neck.heelThickness", "25.9 mm", "strings.spread", "51 mm", "thickness", "42 mm");
         merged.put("base", "2");
         assertThat(keep(merged).statusCode()).isEqualTo(302);
         var design = bodies.head(shop.bodies().get("sedge")).design();
@@ -142,7 +179,8 @@ class PagesTest extends WithApp {
     @ParameterizedTest
     @ValueSource(strings = {"", "{", "noise \u0000 noise", "[1,2]", "{\"format\":\"ebauche-build\",\"version\":9}"})
     void a_file_that_is_none_is_refused_and_nothing_taken_on(String text) {
-        HttpResponse<String> answer = me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
+        HttpResponse<String> answer =
+                me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("Nothing was taken on");
         assertThat(bodies.all(shop.maker().shop())).hasSize(3);
@@ -154,26 +192,41 @@ class PagesTest extends WithApp {
         assertThat(large.statusCode()).isEqualTo(413);
         assertThat(large.body()).contains("files up to 4 MB");
         byte[] deep = ("[".repeat(200_000) + "]".repeat(200_000)).getBytes(StandardCharsets.UTF_8);
-        assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode()).isEqualTo(422);
+        assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode())
+                .isEqualTo(422);
         assertThat(bodies.all(shop.maker().shop())).hasSize(3);
     }
 
     @Test
     void a_body_leaves_as_a_file_and_comes_back() {
         HttpResponse<String> file = me.get(shop.path("tussock") + "/file");
-        assertThat(file.headers().firstValue("Content-Disposition").orElseThrow()).contains("tussock.ebauche.json");
-        assertThat(file.body()).isEqualTo(new String(
-                ebauche.exchange.BuildFile.write(DemoBodies.read("tussock").withoutRecord(), DemoBodies.read("tussock").build().asBuilt()),
-                StandardCharsets.UTF_8));
-        HttpResponse<String> back = me.upload("/bodies/take-on", "/bodies/from-file", file.body().getBytes(StandardCharsets.UTF_8));
+        assertThat(file.headers().firstValue("Content-Disposition").orElseThrow())
+                .contains("tussock.ebauche.json");
+        assertThat(file.body())
+                .isEqualTo(new String(
+                        ebauche.exchange.BuildFile.write(
+                                DemoBodies.read("tussock").withoutRecord(),
+                                DemoBodies.read("tussock").build().asBuilt()),
+                        StandardCharsets.UTF_8));
+        HttpResponse<String> back =
+                me.upload("/bodies/take-on", "/bodies/from-file", file.body().getBytes(StandardCharsets.UTF_8));
         assertThat(back.statusCode()).isEqualTo(302);
         assertThat(bodies.all(shop.maker().shop())).hasSize(4);
-        String again = me.get(back.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "") + "/file").body();
+        String again = me.get(
+                        back.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "") + "/file")
+                .body();
         assertThat(again).isEqualTo(file.body());
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"?step=no-such", "?x=NaN&y=Infinity", "?x=1e300", "?face=BACK&step=outline:saw", "?step=blank:joint"})
+    @ValueSource(
+            strings = {
+                "?step=no-such",
+                "?x=NaN&y=Infinity",
+                "?x=1e300",
+                "?face=BACK&step=outline:saw",
+                "?step=blank:joint"
+            })
     void an_odd_address_still_shows_the_body(String query) {
         assertThat(me.get(shop.path("sedge") + query).statusCode()).isEqualTo(200);
     }

@@ -36,7 +36,9 @@ class DrawingTest {
 
     private static Document xml(String svg) {
         try {
-            return DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
+            return DocumentBuilderFactory.newInstance()
+                    .newDocumentBuilder()
+                    .parse(new InputSource(new StringReader(svg)));
         } catch (Exception e) {
             throw new AssertionError(svg, e);
         }
@@ -76,7 +78,8 @@ class DrawingTest {
     @EnumSource(Face.class)
     void the_plan_is_drawn_to_one_scale_and_flipping_mirrors_it(Face up) {
         Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, up, SectionLines.within(SEDGE, 14, null, null)));
-        double scale = Math.abs(Double.parseDouble(all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
+        double scale =
+                Math.abs(Double.parseDouble(all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
         double drawn = drawnArea(all(svg, "path", "body-wood").get(0).getAttribute("d"));
         double real = SEDGE.build().design().outline().area();
         assertThat(drawn / scale / scale).isEqualTo(real, within(real * 1e-3));
@@ -106,14 +109,17 @@ class DrawingTest {
     @Test
     void depth_figures_are_the_designs() {
         Document finished = xml(BoardDrawing.finished(SEDGE, MM));
-        List<String> figures = all(finished, "text", "figure").stream().map(Element::getTextContent).toList();
+        List<String> figures = all(finished, "text", "figure").stream()
+                .map(Element::getTextContent)
+                .toList();
         assertThat(figures).contains("24.05").contains("19");
     }
 
     @Test
     void at_a_step_the_figure_on_the_drawing_is_the_one_on_its_card() {
         Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
-        assertThat(all(svg, "text", "figure").stream().map(Element::getTextContent)).contains("24.35");
+        assertThat(all(svg, "text", "figure").stream().map(Element::getTextContent))
+                .contains("24.35");
     }
 
     @Test
@@ -127,8 +133,9 @@ class DrawingTest {
     void a_findings_place_is_marked_on_the_drawing() {
         BuildPlan shale = Planner.plan(DemoBodies.read("shale").build());
         Document svg = xml(BoardDrawing.of(shale, MM, 0, Face.FRONT, SectionLines.within(shale, 0, null, null)));
-        assertThat(all(svg, "g", "stops")).singleElement().satisfies(g ->
-                assertThat(g.getTextContent()).contains("stands 6 mm out of the back"));
+        assertThat(all(svg, "g", "stops"))
+                .singleElement()
+                .satisfies(g -> assertThat(g.getTextContent()).contains("stands 6 mm out of the back"));
     }
 
     @Test
@@ -172,8 +179,9 @@ class DrawingTest {
         assertThat(total).isEqualTo(1240, within(0.5));
         assertThat(all(svg, "a", "done")).hasSize(14);
         assertThat(all(svg, "a", "chosen")).hasSize(1);
-        assertThat(all(svg, "path", "notch").size())
-                .isEqualTo((int) SEDGE.steps().stream().filter(s -> s.operation().cannotBeTakenBack()).count());
+        assertThat(all(svg, "path", "notch").size()).isEqualTo((int) SEDGE.steps().stream()
+                .filter(s -> s.operation().cannotBeTakenBack())
+                .count());
     }
 
     @Test
@@ -181,8 +189,12 @@ class DrawingTest {
         String inside = xml(PassDrawing.of(SEDGE, MM, 14)).getDocumentElement().getTextContent();
         assertThat(inside).isNotNull();
         int outline = SEDGE.indexOf(SEDGE.step("outline:rout").orElseThrow());
-        String clockwise = all(xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc").get(0).getAttribute("d");
-        String anticlockwise = all(xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc").get(0).getAttribute("d");
+        String clockwise = all(xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc")
+                .get(0)
+                .getAttribute("d");
+        String anticlockwise = all(xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc")
+                .get(0)
+                .getAttribute("d");
         // the sweep flag of an SVG arc: 1 turns clockwise on the screen
         assertThat(clockwise).matches(".* 0 1 1 .*");
         assertThat(anticlockwise).matches(".* 0 1 0 .*");
@@ -193,9 +205,13 @@ class DrawingTest {
         BuildFile file = DemoBodies.read("sedge");
         file.design().put("name", "<script>alert(1)</script>\"'&");
         BuildPlan plan = Planner.plan(new Build(
-                BuildFile.of(file.withoutRecord()).build().design(), SEDGE.build().shop(), AsBuilt.NOTHING_YET));
+                BuildFile.of(file.withoutRecord()).build().design(),
+                SEDGE.build().shop(),
+                AsBuilt.NOTHING_YET));
         for (String svg : List.of(
-                BodyThumbnail.of(plan), BoardDrawing.finished(plan, MM), PassDrawing.of(plan, MM, 3),
+                BodyThumbnail.of(plan),
+                BoardDrawing.finished(plan, MM),
+                PassDrawing.of(plan, MM, 3),
                 RuleDrawing.of(plan, MM, 0, op -> "/\"><script>"))) {
             assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("<script");
             xml(svg);

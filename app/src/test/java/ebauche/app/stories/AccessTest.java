@@ -17,8 +17,15 @@ class AccessTest extends Story {
     void every_main_view_is_accessible_and_fits_its_screen(Screen screen) {
         open(screen, LengthUnit.INCH);
         for (String path : new String[] {
-            "/", "/log", "/bodies/take-on", shop.path("sedge"), shop.path("shale"), shop.path("tussock") + "?step=controls:rout",
-            shop.path("sedge") + "/design", shop.path("sedge") + "/bench", shop.path("shale") + "/bench?step=vibrato:rout"
+            "/",
+            "/log",
+            "/bodies/take-on",
+            shop.path("sedge"),
+            shop.path("shale"),
+            shop.path("tussock") + "?step=controls:rout",
+            shop.path("sedge") + "/design",
+            shop.path("sedge") + "/bench",
+            shop.path("shale") + "/bench?step=vibrato:rout"
         }) {
             go(path);
             accessible();
@@ -36,8 +43,10 @@ class AccessTest extends Story {
         open(screen, LengthUnit.INCH);
         for (String step : new String[] {"", "?step=controls:rout", "?step=blank:glue"}) {
             go(shop.path("sedge") + "/bench" + step);
-            assertThat(new AxeBuilder(page).withRules(List.of("color-contrast-enhanced")).analyze().getViolations().stream()
-                            .map(v -> v.getNodes().toString()).toList())
+            assertThat(new AxeBuilder(page)
+                            .withRules(List.of("color-contrast-enhanced")).analyze().getViolations().stream()
+                                    .map(v -> v.getNodes().toString())
+                                    .toList())
                     .isEmpty();
         }
     }
@@ -47,7 +56,9 @@ class AccessTest extends Story {
     void at_the_bench_every_target_is_at_least_48_pixels_high(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
-        for (Locator target : page.locator(".bench button:visible, .bench a:visible, .bench select:visible, .bench summary:visible").all()) {
+        for (Locator target : page.locator(
+                        ".bench button:visible, .bench a:visible, .bench select:visible, .bench summary:visible")
+                .all()) {
             double height = target.boundingBox().height;
             assertThat(height).as(target.textContent()).isGreaterThanOrEqualTo(47.5);
         }

@@ -26,11 +26,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** The first slice, as a maker walks it: one story a test. */
 class MakerStoriesTest extends Story {
     private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator link(String name) {
-        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @ParameterizedTest
@@ -40,7 +42,8 @@ class MakerStoriesTest extends Story {
         button("Sign out " + shop.maker().name()).click();
         assertThat(page.getByText("You are signed out.")).isVisible();
         button("Open the demo shop").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Low Barn Bodies"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Low Barn Bodies")))
+                .isVisible();
         assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(3);
         Locator shale = page.getByRole(AriaRole.ARTICLE).filter(new Locator.FilterOptions().setHasText("Shale"));
         assertThat(shale).containsText("stops the build");
@@ -65,7 +68,8 @@ class MakerStoriesTest extends Story {
         page.getByLabel("Called").fill("Bramble");
         page.getByLabel("Sedge").check();
         button("Take it on").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 1 Bramble"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 1 Bramble")))
+                .isVisible();
         assertThat(page.locator("#pocket-depth")).containsText("15/16");
     }
 
@@ -81,13 +85,17 @@ class MakerStoriesTest extends Story {
         page.getByLabel("Step after").click();
         assertThat(page.getByText("Step 16 of 44")).isVisible();
         page.locator("a.division[data-step='outline:saw']").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line"))).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
+                .isVisible();
         assertThat(page.locator(".rule")).containsText("a slip here costs");
         page.getByText("Why now?").click();
         assertThat(page.locator(".reasons")).containsText("needs the outline drawn on the front");
         assertThat(page).hasURL(Pattern.compile("step=outline"));
         page.reload();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line"))).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
+                .isVisible();
         fits();
     }
 
@@ -114,7 +122,8 @@ class MakerStoriesTest extends Story {
         BoundingBox box = line.locator(".handle").boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.mouse().down();
-        page.mouse().move(box.x + box.width / 2, box.y + 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
+        page.mouse()
+                .move(box.x + box.width / 2, box.y + 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
         page.mouse().up();
         assertThat(page.locator("#board .length-caption")).containsText("on the treble side");
         assertThat(page.locator("#section-length .wood").getAttribute("d")).isNotEqualTo(before);
@@ -126,7 +135,8 @@ class MakerStoriesTest extends Story {
         open(Screen.TABLET, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
         BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("lengthwise section"))
-                .locator(".handle").boundingBox();
+                .locator(".handle")
+                .boundingBox();
         CDPSession touch = page.context().newCDPSession(page);
         double x = box.x + box.width / 2;
         touch(touch, "touchStart", x, box.y + box.height / 2);
@@ -210,7 +220,8 @@ class MakerStoriesTest extends Story {
         Page other = signIn(screen);
         other.navigate(address() + shop.path("sedge") + "/design");
         other.getByLabel("heel thickness, without fingerboard").fill("25.9 mm");
-        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this design")).click();
+        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this design"))
+                .click();
         other.waitForURL(url -> url.endsWith(shop.path("sedge")));
         page.getByLabel("finished thickness").fill("43 mm");
         button("Keep this design").click();
@@ -219,7 +230,12 @@ class MakerStoriesTest extends Story {
         assertThat(page.getByLabel("finished thickness")).hasValue("43 mm");
         button("Keep this design").click();
         page.waitForURL(url -> url.endsWith(shop.path("sedge")));
-        assertThat(bodies.head(shop.bodies().get("sedge")).design().path("neck").path("heelThickness").asString()).isEqualTo("25.9 mm");
+        assertThat(bodies.head(shop.bodies().get("sedge"))
+                        .design()
+                        .path("neck")
+                        .path("heelThickness")
+                        .asString())
+                .isEqualTo("25.9 mm");
     }
 
     /** The issue's own story: 0.4 mm sanded off the front moves what is still to cut and the saddles. */
@@ -246,16 +262,21 @@ class MakerStoriesTest extends Story {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
         link("To the bench").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Rout the neck pocket to depth"))).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName("Rout the neck pocket to depth")))
+                .isVisible();
         assertThat(page.locator(".hero .big")).containsText("24.35");
         button("Read the gauge").click();
-        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true))).hasValue(Pattern.compile("24\\.\\d\\d mm"));
+        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(Pattern.compile("24\\.\\d\\d mm"));
         assertThat(page.locator(".band")).hasAttribute("data-state", "in band");
         button("Log reading").click();
         assertThat(page.locator("#logged")).containsText("in band");
         button("Done, next step").click();
         assertThat(page.locator("#logged")).containsText("Done: Rout the neck pocket to depth");
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Take the neck pocket template off"))).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName("Take the neck pocket template off")))
+                .isVisible();
         fits();
     }
 
@@ -283,7 +304,8 @@ class MakerStoriesTest extends Story {
         reading.fill("4000 mm");
         button("Log reading").click();
         assertThat(page.locator("#trouble")).containsText("it can be 0 mm to 120 mm");
-        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true))).hasValue("4000 mm");
+        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("4000 mm");
     }
 
     @ParameterizedTest
@@ -296,7 +318,8 @@ class MakerStoriesTest extends Story {
         button("Log it").click();
         assertThat(page.locator("#logged")).containsText("bit slipped in the collet");
         go("/log");
-        assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("bit slipped"))).containsText("Went wrong");
+        assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("bit slipped")))
+                .containsText("Went wrong");
     }
 
     @ParameterizedTest
@@ -314,7 +337,8 @@ class MakerStoriesTest extends Story {
         form.getByLabel("Password").fill(PASSWORD);
         button("Sign in").click();
         page.getByText("The reading 24.2 mm was not acknowledged.").click();
-        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true))).hasValue("24.2 mm");
+        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("24.2 mm");
         button("Log reading").click();
         assertThat(page.locator("#logged")).containsText("24.2 mm");
         assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before + 1);
@@ -342,11 +366,13 @@ class MakerStoriesTest extends Story {
         Download download = page.waitForDownload(() -> link("Take the file").click());
         Path file = folder.resolve(download.suggestedFilename());
         download.saveAs(file);
-        assertThat(BuildFile.read(Files.readAllBytes(file)).build().design().name()).isEqualTo("Tussock");
+        assertThat(BuildFile.read(Files.readAllBytes(file)).build().design().name())
+                .isEqualTo("Tussock");
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(file);
         button("Bring it in").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 4 Tussock"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 4 Tussock")))
+                .isVisible();
         Path half = Files.write(folder.resolve("half.json"), java.util.Arrays.copyOf(Files.readAllBytes(file), 400));
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(half);
@@ -364,7 +390,8 @@ class MakerStoriesTest extends Story {
         button("Take it on").click();
         link("Back to the body").click();
         link("To the bench").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Joint the mating edges"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Joint the mating edges")))
+                .isVisible();
         button("Done, next step").click();
         assertThat(page.locator(".hero .big")).containsText("24 h");
         button("Done, next step").click();

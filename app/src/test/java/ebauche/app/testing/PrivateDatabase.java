@@ -45,7 +45,8 @@ public final class PrivateDatabase implements AutoCloseable {
     /** As a power cut would: no word to the server. */
     public void kill() {
         try {
-            long pid = Long.parseLong(Files.readString(folder.resolve("mariadb.pid")).strip());
+            long pid = Long.parseLong(
+                    Files.readString(folder.resolve("mariadb.pid")).strip());
             ProcessHandle server = ProcessHandle.of(pid).orElseThrow();
             server.destroyForcibly();
             server.onExit().join();
@@ -58,7 +59,8 @@ public final class PrivateDatabase implements AutoCloseable {
         Path root = Path.of("").toAbsolutePath();
         Path script = Files.exists(root.resolve("tools")) ? root.resolve("tools") : root.resolve("../tools");
         try {
-            Process process = new ProcessBuilder(List.of(script.resolve("database.sh").toString(), verb, folder.toString()))
+            Process process = new ProcessBuilder(
+                            List.of(script.resolve("database.sh").toString(), verb, folder.toString()))
                     .inheritIO()
                     .start();
             if (process.waitFor() != 0) {
@@ -79,7 +81,8 @@ public final class PrivateDatabase implements AutoCloseable {
         }
         script("stop");
         try (Stream<Path> all = Files.walk(folder)) {
-            all.sorted(java.util.Comparator.reverseOrder()).forEach(p -> p.toFile().delete());
+            all.sorted(java.util.Comparator.reverseOrder())
+                    .forEach(p -> p.toFile().delete());
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }

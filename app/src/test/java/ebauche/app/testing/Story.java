@@ -21,12 +21,19 @@ import org.junit.jupiter.api.AfterEach;
 public abstract class Story extends WithApp {
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setHeadless(true)
-            .setArgs(List.of(
-                    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    private static final Browser BROWSER = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setHeadless(true)
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
 
     /** The two screens a maker has. */
     public enum Screen {
@@ -70,11 +77,18 @@ public abstract class Story extends WithApp {
             }
         });
         opened.navigate(address() + "/sign-in");
-        opened.locator("form").filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
-                .getByLabel("Name").fill(shop.maker().name());
-        opened.locator("form").filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
-                .getByLabel("Password").fill(PASSWORD);
-        opened.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+        opened.locator("form")
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .getByLabel("Name")
+                .fill(shop.maker().name());
+        opened.locator("form")
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .getByLabel("Password")
+                .fill(PASSWORD);
+        opened.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                .click();
         opened.waitForURL(url -> !url.contains("/sign-in"));
         return opened;
     }
@@ -86,7 +100,8 @@ public abstract class Story extends WithApp {
     /** Axe finds nothing on the page as it is. */
     protected void accessible() {
         List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
-        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes()).toList()).isEmpty();
+        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes()).toList())
+                .isEmpty();
     }
 
     /** Nothing is cut off sideways: a page never scrolls across. */

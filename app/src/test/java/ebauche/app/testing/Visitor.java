@@ -18,8 +18,10 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final String address;
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NEVER).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .build();
 
     public Visitor(String address) {
         this.address = address;
@@ -50,8 +52,9 @@ public final class Visitor {
     public HttpResponse<String> upload(String page, String path, byte[] file) {
         String token = token(get(page).body());
         String edge = "----edge" + System.nanoTime();
-        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--" + edge
-                + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"b.ebauche.json\"\r\nContent-Type: application/json\r\n\r\n")
+        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--"
+                        + edge
+                        + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"b.ebauche.json\"\r\nContent-Type: application/json\r\n\r\n")
                 .getBytes(StandardCharsets.UTF_8);
         byte[] tail = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
         byte[] all = new byte[head.length + file.length + tail.length];
@@ -89,7 +92,9 @@ public final class Visitor {
 
     private HttpResponse<String> send(HttpRequest request) {
         try {
-            HttpRequest asking = HttpRequest.newBuilder(request, (name, value) -> true).header("Accept", "text/html").build();
+            HttpRequest asking = HttpRequest.newBuilder(request, (name, value) -> true)
+                    .header("Accept", "text/html")
+                    .build();
             return client.send(asking, HttpResponse.BodyHandlers.ofString());
         } catch (IOException e) {
             throw new IllegalStateException(e);

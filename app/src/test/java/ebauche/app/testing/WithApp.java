@@ -58,11 +58,14 @@ public abstract class WithApp {
 
     protected Shop openShop(LengthUnit unit) {
         String name = "maker " + SHOPS.incrementAndGet() + " " + System.nanoTime();
-        Maker maker = makers.open("Test shop", name, passwords.encode(PASSWORD), unit).orElseThrow();
+        Maker maker =
+                makers.open("Test shop", name, passwords.encode(PASSWORD), unit).orElseThrow();
         Map<String, Body> there = new LinkedHashMap<>();
         for (String body : DemoBodies.NAMES) {
             BuildFile file = DemoBodies.read(body);
-            there.put(body, bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name));
+            there.put(
+                    body,
+                    bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name));
         }
         return new Shop(maker, there);
     }

@@ -60,9 +60,13 @@ class FiguresTest {
 
     @Test
     void fractions_are_found_in_text_and_nothing_is_lost() {
-        assertThat(metric.parts("from 1 3/4 in to 61/64 in")).containsExactly(
-                new Figures.Part("from 1 ", false), new Figures.Part("3/4", true), new Figures.Part(" in to ", false),
-                new Figures.Part("61/64", true), new Figures.Part(" in", false));
+        assertThat(metric.parts("from 1 3/4 in to 61/64 in"))
+                .containsExactly(
+                        new Figures.Part("from 1 ", false),
+                        new Figures.Part("3/4", true),
+                        new Figures.Part(" in to ", false),
+                        new Figures.Part("61/64", true),
+                        new Figures.Part(" in", false));
         assertThat(metric.parts("24.05 mm")).containsExactly(new Figures.Part("24.05 mm", false));
         assertThat(metric.parts("2026/11/25")).noneMatch(Figures.Part::fraction);
         assertThat(metric.parts("")).isEmpty();
@@ -70,7 +74,9 @@ class FiguresTest {
 
     @Test
     void a_findings_numbers_are_written_in_the_makers_unit() {
-        Finding finding = Finding.stops("cavity", "x").length("block", 42).number("angle", 2, Quantity.ANGLE)
+        Finding finding = Finding.stops("cavity", "x")
+                .length("block", 42)
+                .number("angle", 2, Quantity.ANGLE)
                 .says("reaches {0} at {1}", "less than {0}");
         assertThat(metric.what(finding)).isEqualTo("reaches 42 mm at 2°");
         assertThat(inches.what(finding)).isEqualTo("reaches 1 21/32 in at 2°");

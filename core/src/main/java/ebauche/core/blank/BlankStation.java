@@ -88,7 +88,8 @@ public final class BlankStation implements Station {
         double top = -build.roughAboveFront();
         double bottom = top + blank.thickness();
         Solid wood = Solid.Prism.between(blank.plan(), top, bottom);
-        return step.cuts(new Change.Add(FEATURE, Workpiece.BODY, wood, blank.species().key()))
+        return step.cuts(new Change.Add(
+                        FEATURE, Workpiece.BODY, wood, blank.species().key()))
                 .gives(new Condition.Wood(blank.plan(), top, bottom));
     }
 }

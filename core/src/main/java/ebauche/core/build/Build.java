@@ -44,7 +44,9 @@ public final class Build {
 
     /** Thickness that the blank is brought to: finished plus both sanding allowances. */
     public double thicknessed() {
-        return design.thickness() + shop.practice().frontSanding() + shop.practice().backSanding();
+        return design.thickness()
+                + shop.practice().frontSanding()
+                + shop.practice().backSanding();
     }
 
     /** Rough wood over the first flattened front: half of what the blank has to spare. */

@@ -98,7 +98,10 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
                 .length("back now", backNow)
                 .length("still to sand off the front", toSand(Face.FRONT))
                 .length("still to sand off the back", toSand(Face.BACK))
-                .length(start.source() == ebauche.core.measure.Source.MEASURED ? "thickness as measured" : "thickness wanted",
+                .length(
+                        start.source() == ebauche.core.measure.Source.MEASURED
+                                ? "thickness as measured"
+                                : "thickness wanted",
                         start)
                 .is(thickness(), "back now - front now - still to sand off both");
     }

@@ -62,9 +62,8 @@ final class BridgeWork {
             return;
         }
         double proud = vibrato.blockLength() - thickness;
-        Finding.Builder finding = proud > 0
-                ? Finding.stops("cavity", "block-too-long")
-                : Finding.thinkAgain("cavity", "block-near-back");
+        Finding.Builder finding =
+                proud > 0 ? Finding.stops("cavity", "block-too-long") : Finding.thinkAgain("cavity", "block-near-back");
         found.add(finding.on(ROUTE)
                 .at(new Point(bridge.offCentre(), vibrato.routeY()))
                 .length("block", vibrato.blockLength())
@@ -84,20 +83,32 @@ final class BridgeWork {
         List<GuidedPocket> pockets = new ArrayList<>();
         if (bridge.recess() > 0) {
             pockets.add(pocket(
-                    RECESS, "bridge recess", Face.FRONT, bridge.footprint().opened(2 * ROUTE_CORNER),
-                    Wanted.typed("bridge recess depth", bridge.recess()), Set.of(STUDS, ROUTE)));
+                    RECESS,
+                    "bridge recess",
+                    Face.FRONT,
+                    bridge.footprint().opened(2 * ROUTE_CORNER),
+                    Wanted.typed("bridge recess depth", bridge.recess()),
+                    Set.of(STUDS, ROUTE)));
         }
         bridge.vibrato().ifPresent(v -> {
             Point at = new Point(bridge.offCentre(), v.springsY());
             Region springs = Region.rectangle(at, v.springsAcross(), v.springsAlong(), ROUTE_CORNER, 0);
             pockets.add(pocket(
-                    SPRINGS, "spring cavity", Face.BACK, springs, Wanted.typed("spring cavity depth", v.springsDepth()),
+                    SPRINGS,
+                    "spring cavity",
+                    Face.BACK,
+                    springs,
+                    Wanted.typed("spring cavity depth", v.springsDepth()),
                     Set.of(ROUTE)));
             Point through = new Point(bridge.offCentre(), v.routeY());
             Region route = Region.rectangle(through, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
             pockets.add(pocket(
-                    ROUTE, "vibrato route", Face.FRONT, route,
-                    Wanted.typed("vibrato route depth", build.faces().thickness()), Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
+                    ROUTE,
+                    "vibrato route",
+                    Face.FRONT,
+                    route,
+                    Wanted.typed("vibrato route depth", build.faces().thickness()),
+                    Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
         });
         return pockets;
     }
@@ -108,9 +119,18 @@ final class BridgeWork {
                 ? new Condition.Access("bridge's stud holes")
                 : face == Face.FRONT ? Datum.BRIDGE_MARKED : Datum.centreLine(face);
         return new GuidedPocket(
-                build, "cavity", feature, noun, face, plan,
+                build,
+                "cavity",
+                feature,
+                noun,
+                face,
+                plan,
                 Plane.at(build.faces().planeUnderFinished(face, depth.value())),
-                depth, ROUTE_CORNER, joins, located, false);
+                depth,
+                ROUTE_CORNER,
+                joins,
+                located,
+                false);
     }
 
     List<Operation> operations() {
@@ -124,7 +144,10 @@ final class BridgeWork {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
         Reckoning depth = Wanted.typed("stud hole depth", studs.depth());
-        String drill = build.shop().crib().drill(studs.diameter(), DRILL_MATCH).map(Drill::name)
+        String drill = build.shop()
+                .crib()
+                .drill(studs.diameter(), DRILL_MATCH)
+                .map(Drill::name)
                 .orElse("a drill that the crib lacks");
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
                 .set(new Setting.Drilled(drill, depth, "deep from the finished front"))

@@ -99,8 +99,8 @@ final class ControlWork {
                     .on(control.feature())
                     .at(control.at())
                     .says(
-                            "The body of the " + control.id() + " " + control.kind().word()
-                                    + " does not fit in the control cavity.",
+                            "The body of the " + control.id() + " "
+                                    + control.kind().word() + " does not fit in the control cavity.",
                             "Move it, or widen the cavity there."));
         }
         double inside = build.faces().thickness() - woodOver(control) - pit.coverThickness();
@@ -129,7 +129,8 @@ final class ControlWork {
     }
 
     List<Reckoning> reckonings() {
-        return cavity.map(pit -> List.of(depthLeaving("control cavity depth", pit.woodOver()))).orElse(List.of());
+        return cavity.map(pit -> List.of(depthLeaving("control cavity depth", pit.woodOver())))
+                .orElse(List.of());
     }
 
     private Reckoning depthLeaving(String what, double over) {
@@ -147,21 +148,37 @@ final class ControlWork {
             double corner = Math.min(pit.outline().smallestInsideCorner(), 50);
             if (pit.coverThickness() > 0) {
                 pockets.add(rear(
-                        ControlCavity.COVER, "cover recess", plan.grown(pit.coverLip()),
+                        ControlCavity.COVER,
+                        "cover recess",
+                        plan.grown(pit.coverLip()),
                         Wanted.typed("cover recess depth", pit.coverThickness()),
-                        corner + pit.coverLip(), false));
+                        corner + pit.coverLip(),
+                        false));
             }
             pockets.add(rear(
-                    ControlCavity.FEATURE, "control cavity", plan, depthLeaving("control cavity depth", pit.woodOver()),
-                    corner, true));
+                    ControlCavity.FEATURE,
+                    "control cavity",
+                    plan,
+                    depthLeaving("control cavity depth", pit.woodOver()),
+                    corner,
+                    true));
             for (Control control : controls) {
                 if (control.woodOver().isPresent() && control.woodOver().getAsDouble() < pit.woodOver()) {
                     Region under = Region.rectangle(
-                            control.at(), control.across() + 2 * STEP_CLEARANCE,
-                            control.along() + 2 * STEP_CLEARANCE, STEP_CORNER, 0).intersection(plan);
+                                    control.at(),
+                                    control.across() + 2 * STEP_CLEARANCE,
+                                    control.along() + 2 * STEP_CLEARANCE,
+                                    STEP_CORNER,
+                                    0)
+                            .intersection(plan);
                     pockets.add(rear(
-                            step(control), "step under the " + control.id() + " " + control.kind().word(), under,
-                            depthLeaving("step depth", control.woodOver().getAsDouble()), STEP_CORNER, true));
+                            step(control),
+                            "step under the " + control.id() + " "
+                                    + control.kind().word(),
+                            under,
+                            depthLeaving("step depth", control.woodOver().getAsDouble()),
+                            STEP_CORNER,
+                            true));
                 }
             }
         });
@@ -171,9 +188,18 @@ final class ControlWork {
     private GuidedPocket rear(
             String feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
         return new GuidedPocket(
-                build, "cavity", feature, noun, Face.BACK, plan,
+                build,
+                "cavity",
+                feature,
+                noun,
+                Face.BACK,
+                plan,
                 Plane.at(build.faces().planeUnderFinished(Face.BACK, depth.value())),
-                depth, corner, joins(), controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES, floorIsTop);
+                depth,
+                corner,
+                joins(),
+                controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES,
+                floorIsTop);
     }
 
     List<Operation> operations() {
@@ -202,16 +228,27 @@ final class ControlWork {
                     : Region.disc(control.at(), control.opening());
             Solid bore = Solid.Prism.between(hole, front, back);
             Operation.Builder step = Operation.of(
-                            "cavity", control.feature(), "drill",
+                            "cavity",
+                            control.feature(),
+                            "drill",
                             "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
                     .set(new Setting.Drilled(
-                            build.shop().crib().drill(control.opening(), DRILL_MATCH).map(Drill::name)
+                            build.shop()
+                                    .crib()
+                                    .drill(control.opening(), DRILL_MATCH)
+                                    .map(Drill::name)
                                     .orElse("a drill that the crib lacks"),
-                            through, "right through, onto scrap"))
+                            through,
+                            "right through, onto scrap"))
                     .cuts(Change.Remove.fromBody(control.feature(), bore))
                     .needs(
                             Datum.centreLine(Face.FRONT),
-                            Datum.flat(build, Face.FRONT, hole.grown(10).intersection(build.design().outline().region())),
+                            Datum.flat(
+                                    build,
+                                    Face.FRONT,
+                                    hole.grown(10)
+                                            .intersection(
+                                                    build.design().outline().region())),
                             Datum.wood(build, hole))
                     .gives(HOLES)
                     .joins(joins())

@@ -32,7 +32,10 @@ final class JackHole {
                 .length("wanted under the finished front", Fact.typed(jack.fromFront()))
                 .length("still to be sanded off the front", build.faces().toSand(Face.FRONT))
                 .is(fromFrontNow, "wanted + still to be sanded off");
-        String drill = build.shop().crib().drill(jack.diameter(), DRILL_MATCH).map(Drill::name)
+        String drill = build.shop()
+                .crib()
+                .drill(jack.diameter(), DRILL_MATCH)
+                .map(Drill::name)
                 .orElse("a drill that the crib lacks");
         Region body = build.design().outline().region();
         return Operation.of("cavity", Jack.FEATURE, "drill", "Drill the jack's hole, square to the edge")

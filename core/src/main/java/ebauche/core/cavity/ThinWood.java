@@ -31,16 +31,19 @@ final class ThinWood {
 
     private static Finding broken(WoodLeft.Thin thin) {
         boolean edge = thin.neighbour().equals(WoodLeft.EDGE);
-        boolean face = thin.neighbour().equals(WoodLeft.FRONT) || thin.neighbour().equals(WoodLeft.BACK);
+        boolean face =
+                thin.neighbour().equals(WoodLeft.FRONT) || thin.neighbour().equals(WoodLeft.BACK);
         return Finding.stops("cavity", edge ? "breaks-out" : face ? "comes-through" : "breaks-in")
                 .on(thin.feature())
                 .at(thin.at())
                 .length("overlap", -thin.thickness())
                 .says(
                         "The " + FeatureName.said(thin.feature()) + " breaks "
-                                + (edge ? "out of the edge." : face
-                                        ? "through the " + thin.neighbour() + " by {0}."
-                                        : "into the " + FeatureName.said(thin.neighbour()) + "."),
+                                + (edge
+                                        ? "out of the edge."
+                                        : face
+                                                ? "through the " + thin.neighbour() + " by {0}."
+                                                : "into the " + FeatureName.said(thin.neighbour()) + "."),
                         edge || face
                                 ? "Move it, make it smaller or shallower."
                                 : "Move one of them, or declare that they join.");
@@ -52,8 +55,10 @@ final class ThinWood {
                 ? Finding.goodToKnow("cavity", "thin-on-purpose")
                 : Finding.thinkAgain("cavity", floor ? "thin-floor" : "thin-wall");
         String place = floor
-                ? "Only {0} of wood is left between the " + FeatureName.said(thin.feature()) + " and the " + FeatureName.said(thin.neighbour())
-                : "The wall between the " + FeatureName.said(thin.feature()) + " and the " + FeatureName.said(thin.neighbour()) + " is only {0}";
+                ? "Only {0} of wood is left between the " + FeatureName.said(thin.feature()) + " and the "
+                        + FeatureName.said(thin.neighbour())
+                : "The wall between the " + FeatureName.said(thin.feature()) + " and the "
+                        + FeatureName.said(thin.neighbour()) + " is only {0}";
         return finding.on(thin.feature())
                 .at(thin.at())
                 .length(floor ? "floor left" : "wall left", thin.thickness())

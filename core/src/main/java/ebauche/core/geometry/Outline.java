@@ -71,7 +71,8 @@ public final class Outline {
     }
 
     private static List<Segment> turned(List<Segment> pieces) {
-        List<Segment> out = new ArrayList<>(pieces.stream().map(Segment::reversed).toList());
+        List<Segment> out =
+                new ArrayList<>(pieces.stream().map(Segment::reversed).toList());
         Collections.reverse(out);
         return List.copyOf(out);
     }
@@ -108,7 +109,8 @@ public final class Outline {
      * {@value #CURVATURE_SAMPLES} places a piece.
      */
     public InsideRadius smallestInsideRadius() {
-        InsideRadius least = new InsideRadius(Double.POSITIVE_INFINITY, segments.get(0).start());
+        InsideRadius least =
+                new InsideRadius(Double.POSITIVE_INFINITY, segments.get(0).start());
         for (int i = 0; i < segments.size(); i++) {
             Segment piece = segments.get(i);
             Segment following = segments.get((i + 1) % segments.size());

@@ -70,7 +70,8 @@ public final class Region {
     }
 
     static Polygon polygon(List<Point> closed) {
-        Coordinate[] ring = closed.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+        Coordinate[] ring =
+                closed.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
         return FACTORY.createPolygon(ring);
     }
 
@@ -114,8 +115,8 @@ public final class Region {
         double r = Math.max(0, Math.min(radius, Math.min(across, along) / 2 - 1e-6));
         double w = across / 2 - r;
         double h = along / 2 - r;
-        Geometry core = polygon(List.of(
-                new Point(-w, -h), new Point(w, -h), new Point(w, h), new Point(-w, h), new Point(-w, -h)));
+        Geometry core = polygon(
+                List.of(new Point(-w, -h), new Point(w, -h), new Point(w, h), new Point(-w, h), new Point(-w, -h)));
         Geometry round = r > 0 ? core.buffer(r, QUARTER) : core;
         AffineTransformation move = AffineTransformation.rotationInstance(Math.toRadians(turned));
         move.translate(centre.x(), centre.y());
@@ -211,7 +212,9 @@ public final class Region {
             return true;
         }
         boolean larger = geometry.getNumPoints() >= other.geometry.getNumPoints();
-        return larger ? !prepared().intersects(other.geometry) : !other.prepared().intersects(geometry);
+        return larger
+                ? !prepared().intersects(other.geometry)
+                : !other.prepared().intersects(geometry);
     }
 
     private boolean farApart(Region other) {
@@ -302,7 +305,6 @@ public final class Region {
 
     @Override
     public String toString() {
-        return String.format(
-                java.util.Locale.ROOT, "region x %.1f..%.1f y %.1f..%.1f", minX(), maxX(), minY(), maxY());
+        return String.format(java.util.Locale.ROOT, "region x %.1f..%.1f y %.1f..%.1f", minX(), maxX(), minY(), maxY());
     }
 }

@@ -191,8 +191,12 @@ public sealed interface Segment {
         /** Closed form: the integrals of products of Bernstein polynomials and their derivatives. */
         @Override
         public double areaShare() {
-            return (6 * start.cross(first) + 3 * start.cross(second) + start.cross(end) + 3 * first.cross(second)
-                            + 3 * first.cross(end) + 6 * second.cross(end))
+            return (6 * start.cross(first)
+                            + 3 * start.cross(second)
+                            + start.cross(end)
+                            + 3 * first.cross(second)
+                            + 3 * first.cross(end)
+                            + 6 * second.cross(end))
                     / 20;
         }
 

@@ -37,8 +37,7 @@ public record InchFraction(boolean negative, int whole, int top, int bottom, dou
             top /= 2;
             bottom /= 2;
         }
-        return new InchFraction(
-                steps < 0, (int) (size / 64), top, top == 0 ? 1 : bottom, millimetres - steps * STEP);
+        return new InchFraction(steps < 0, (int) (size / 64), top, top == 0 ? 1 : bottom, millimetres - steps * STEP);
     }
 
     /** The length this fraction stands for, millimetres. */

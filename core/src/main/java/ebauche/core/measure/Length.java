@@ -65,7 +65,8 @@ public final class Length implements Comparable<Length> {
         }
         Matcher m = trimmed.length() > 60 ? null : WRITTEN.matcher(trimmed.toLowerCase(java.util.Locale.ROOT));
         if (m == null || !m.matches()) {
-            throw new LengthFormatException(trimmed, countUnits(trimmed) > 1 ? "has more than one unit" : "is no length");
+            throw new LengthFormatException(
+                    trimmed, countUnits(trimmed) > 1 ? "has more than one unit" : "is no length");
         }
         double number = m.group("decimal") != null ? decimal(m.group("decimal"), trimmed) : fraction(m, trimmed);
         String unit = m.group("unit");

@@ -103,9 +103,8 @@ final class NeckChecks {
         NeckPocket.Window window = geometry.window(design.bridge());
         double over = now.get().value() - state.target().value();
         boolean served = window.holds(now.get().value());
-        Finding.Builder deep = served
-                ? Finding.thinkAgain("neck", "pocket-too-deep")
-                : Finding.stops("neck", "pocket-too-deep");
+        Finding.Builder deep =
+                served ? Finding.thinkAgain("neck", "pocket-too-deep") : Finding.stops("neck", "pocket-too-deep");
         found.add(deep.on(NeckJoint.FEATURE)
                 .at(endWall())
                 .length("too deep by", over)

@@ -48,7 +48,8 @@ public final class NeckStation implements Station {
 
     private static GuidedPocket pocket(Build build, PocketState state) {
         NeckJoint neck = build.design().neck();
-        double floor = build.faces().planeUnderFinished(Face.FRONT, state.target().value());
+        double floor =
+                build.faces().planeUnderFinished(Face.FRONT, state.target().value());
         return new GuidedPocket(
                 build,
                 "neck",
@@ -56,7 +57,8 @@ public final class NeckStation implements Station {
                 "neck pocket",
                 Face.FRONT,
                 neck.pocket(),
-                Plane.tilted(floor, neck.endWallToSaddle(), state.geometry().angle().value()),
+                Plane.tilted(
+                        floor, neck.endWallToSaddle(), state.geometry().angle().value()),
                 state.target(),
                 neck.cornerRadius(),
                 Set.of(WoodLeft.EDGE, NeckHoles.FEATURE),
@@ -94,20 +96,29 @@ public final class NeckStation implements Station {
             return Optional.empty();
         }
         NeckJoint neck = build.design().neck();
-        double floor = build.faces().planeUnderFinished(Face.FRONT, state.target().value());
+        double floor =
+                build.faces().planeUnderFinished(Face.FRONT, state.target().value());
         Solid rest = new Solid.Prism(
                 neck.pocket(),
                 Plane.at(build.faces().frontNow()),
-                Plane.tilted(floor, neck.endWallToSaddle(), state.geometry().angle().value()));
+                Plane.tilted(
+                        floor, neck.endWallToSaddle(), state.geometry().angle().value()));
         return Optional.of(Operation.of("neck", NeckJoint.FEATURE, "deepen", "Deepen the neck pocket to its new depth")
                 .set(new Setting.Routed(
-                        "the bit that cut it", "the wall just cut", Setting.Feed.CLOCKWISE, pocket.depthNow(),
+                        "the bit that cut it",
+                        "the wall just cut",
+                        Setting.Feed.CLOCKWISE,
+                        pocket.depthNow(),
                         "deep from the front"))
                 .cuts(Change.Remove.fromBody(NeckJoint.FEATURE, rest))
                 .needs(Datum.surround(build, Face.FRONT, neck.pocket()), pocket.cut())
                 .joins(Set.of(WoodLeft.EDGE, NeckHoles.FEATURE))
                 .inspect(new Inspection(
-                        new Measurand.DepthOf(NeckJoint.FEATURE), pocket.depthNow(), tolerance, tolerance, "depth gauge"))
+                        new Measurand.DepthOf(NeckJoint.FEATURE),
+                        pocket.depthNow(),
+                        tolerance,
+                        tolerance,
+                        "depth gauge"))
                 .caution(Caution.ROUTER, Caution.DUST)
                 .takes(12, 0, 0.012)
                 .build());
@@ -141,7 +152,9 @@ public final class NeckStation implements Station {
                     .is(through - state.target().value(), "body - pocket");
             Operation.Builder step = Operation.of("neck", FEATURE, "drill", "Drill the neck screws' holes")
                     .set(new Setting.Drilled(
-                            drill.map(Drill::name).orElse("a drill that the crib lacks"), depth, "of wood to drill through"))
+                            drill.map(Drill::name).orElse("a drill that the crib lacks"),
+                            depth,
+                            "of wood to drill through"))
                     .needs(neckIn, pocketCut, Datum.flat(build, Face.BACK, neck.pocket()))
                     .gives(new Condition.Access("neck screws' holes"))
                     .joins(Set.of(NeckJoint.FEATURE, WoodLeft.BACK))
@@ -149,9 +162,13 @@ public final class NeckStation implements Station {
                     .takes(20, 0, 0.006);
             for (Point at : neck.screws()) {
                 Region hole = Region.disc(at, neck.screwHole());
-                Solid bore = Solid.Prism.between(hole, build.faces().frontNow(), build.faces().backNow());
+                Solid bore = Solid.Prism.between(
+                        hole, build.faces().frontNow(), build.faces().backNow());
                 step.cuts(Change.Remove.fromBody(FEATURE, bore))
-                        .needs(new Condition.Wood(hole, build.faces().backFinished() - 1, build.faces().backFinished()));
+                        .needs(new Condition.Wood(
+                                hole,
+                                build.faces().backFinished() - 1,
+                                build.faces().backFinished()));
             }
             return Optional.of(step.build());
         }

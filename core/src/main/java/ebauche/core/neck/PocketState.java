@@ -41,7 +41,9 @@ public record PocketState(
             return Optional.of(Reckoning.of("pocket depth as it is", Quantity.LENGTH)
                     .length(
                             "measured depth, m",
-                            Fact.measured(measured.reading().value(), "read " + measured.reading().at()))
+                            Fact.measured(
+                                    measured.reading().value(),
+                                    "read " + measured.reading().at()))
                     .length("sanded off the front since, s", measured.sandedSince())
                     .length("still to be sanded off the front", toSand())
                     .is(depth, "m − s − still to be sanded off"));

@@ -2,7 +2,8 @@ package ebauche.core.operation;
 
 /** What can hurt someone, or ruin the wood, said where it can. Local codes and the tool's manual come first. */
 public enum Caution {
-    ROUTER("Unplug before you touch the bit or its stop. Start with the bit clear of the wood, both hands on the router."),
+    ROUTER(
+            "Unplug before you touch the bit or its stop. Start with the bit clear of the wood, both hands on the router."),
     ROUTER_CLIMB("Never feed with the rotation on a full-depth edge: the bit pulls itself along."),
     ROUTER_TIP("Narrow wings and horns tip the base. Support it or use the table."),
     BIT_SPEED("Large bit: turn the speed down, and take light bites."),

@@ -172,12 +172,11 @@ public sealed interface Condition {
         @Override
         public boolean spoiledBy(Change change, SharedAreas shared) {
             Solid solid = change.solid();
-            boolean reaches =
-                    switch (surface) {
-                        case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH;
-                        case BACK -> solid.deepest() > depth - TOUCH_DEPTH;
-                        case EDGE -> !region.contains(solid.plan());
-                    };
+            boolean reaches = switch (surface) {
+                case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH;
+                case BACK -> solid.deepest() > depth - TOUCH_DEPTH;
+                case EDGE -> !region.contains(solid.plan());
+            };
             return reaches && shared.of(solid.plan(), region) > TOUCH_AREA;
         }
     }

@@ -145,8 +145,22 @@ public record Operation(
 
         public Operation build() {
             return new Operation(
-                    feature + ":" + step, station, feature, title, face, setting, changes, needs, gives, spoils, joins,
-                    inspections, cautions, handsOn, wait, risk);
+                    feature + ":" + step,
+                    station,
+                    feature,
+                    title,
+                    face,
+                    setting,
+                    changes,
+                    needs,
+                    gives,
+                    spoils,
+                    joins,
+                    inspections,
+                    cautions,
+                    handsOn,
+                    wait,
+                    risk);
         }
     }
 }

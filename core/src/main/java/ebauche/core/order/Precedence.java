@@ -87,9 +87,11 @@ public final class Precedence {
 
     /** The operations that give a need, in the order given. */
     private List<Operation> givers(Condition need) {
-        return givers.computeIfAbsent(need, n -> operations.stream()
-                .filter(o -> o.gives().stream().anyMatch(g -> g.answers(n)))
-                .toList());
+        return givers.computeIfAbsent(
+                need,
+                n -> operations.stream()
+                        .filter(o -> o.gives().stream().anyMatch(g -> g.answers(n)))
+                        .toList());
     }
 
     private void beforeSpoilers(Operation needer, Condition need, String words) {
@@ -150,7 +152,6 @@ public final class Precedence {
 
     private void link(Operation before, Operation after, String because) {
         links.putIfAbsent(
-                before.key() + " > " + after.key(),
-                new Link(before.key(), after.key(), because, before.waitMinutes()));
+                before.key() + " > " + after.key(), new Link(before.key(), after.key(), because, before.waitMinutes()));
     }
 }

@@ -93,7 +93,8 @@ public final class Sequence {
         return Comparator.<Operation, Boolean>comparing(
                         o -> last == null || !o.feature().equals(last.feature()))
                 .thenComparing(o -> last == null || o.face() != last.face())
-                .thenComparing(o -> last == null || !o.setting().tool().equals(last.setting().tool()))
+                .thenComparing(o -> last == null
+                        || !o.setting().tool().equals(last.setting().tool()))
                 .thenComparing(o -> rank.get(o.key()))
                 .thenComparing(Operation::key);
     }
@@ -122,8 +123,12 @@ public final class Sequence {
         StringBuilder names = new StringBuilder();
         for (String key : walked.subList(walked.indexOf(at), walked.size())) {
             Link link = back.get(key);
-            names.append(names.isEmpty() ? "“" : "; “").append(title(link.before())).append("” before “").append(title(key))
-                    .append("”, which ").append(link.because());
+            names.append(names.isEmpty() ? "“" : "; “")
+                    .append(title(link.before()))
+                    .append("” before “")
+                    .append(title(key))
+                    .append("”, which ")
+                    .append(link.because());
         }
         return Finding.stops("order", "circle")
                 .says(
@@ -171,7 +176,8 @@ public final class Sequence {
         for (int i = 0; i < ordered.size(); i++) {
             BitSet reached = new BitSet();
             List<Link> latestFirst = new ArrayList<>(into.get(i));
-            latestFirst.sort(Comparator.comparing((Link l) -> place.get(l.before())).reversed());
+            latestFirst.sort(
+                    Comparator.comparing((Link l) -> place.get(l.before())).reversed());
             List<Link> mine = new ArrayList<>();
             for (Link link : latestFirst) {
                 int from = place.get(link.before());

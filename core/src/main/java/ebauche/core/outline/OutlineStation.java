@@ -104,7 +104,8 @@ public final class OutlineStation implements Station {
         Region waste = blank.minus(body.grown(allowance));
         return Operation.of("outline", FEATURE, "saw", "Saw the outline outside the line")
                 .set(new Setting.Sawn("bandsaw or jigsaw", outside))
-                .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(waste, build.faces().frontNow(), thick)))
+                .cuts(Change.Remove.fromBody(
+                        FEATURE, Solid.Prism.between(waste, build.faces().frontNow(), thick)))
                 .needs(
                         Datum.OUTLINE_DRAWN,
                         Datum.flat(build, Face.BACK, body),
@@ -168,7 +169,13 @@ public final class OutlineStation implements Station {
                 .length("blank thickness", thick)
                 .length("routed from the front", reach)
                 .is(thick - reach, "thickness - routed from the front");
-        return routing(build, "finish", "Flip, and rout the rest with the bearing on the cut wall", bit, depth, Face.BACK)
+        return routing(
+                        build,
+                        "finish",
+                        "Flip, and rout the rest with the bearing on the cut wall",
+                        bit,
+                        depth,
+                        Face.BACK)
                 .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(waste, reach, thick)))
                 .needs(UPPER_ROUTED, Datum.flat(build, Face.BACK, body), edgeWall(build, body, thick))
                 .gives(ROUTED)
@@ -178,7 +185,8 @@ public final class OutlineStation implements Station {
 
     /** The body's own edge, whole: a bearing dives into every hole that crosses it. */
     private static Condition edgeWall(Build build, Region body, double to) {
-        return new Condition.Wall("outline", body.minus(body.grown(-2)), build.faces().frontNow(), to);
+        return new Condition.Wall(
+                "outline", body.minus(body.grown(-2)), build.faces().frontNow(), to);
     }
 
     private static Operation.Builder routing(
@@ -187,8 +195,7 @@ public final class OutlineStation implements Station {
         String guide = up == Face.FRONT ? "outline template" : "the wall just cut";
         return Operation.of("outline", FEATURE, step, title)
                 .face(up)
-                .set(new Setting.Routed(
-                        tool, guide, Setting.Feed.ANTICLOCKWISE, depth, "deep from the " + up.word()))
+                .set(new Setting.Routed(tool, guide, Setting.Feed.ANTICLOCKWISE, depth, "deep from the " + up.word()))
                 .caution(Caution.ROUTER, Caution.ROUTER_CLIMB, Caution.ROUTER_TIP, Caution.DUST);
     }
 

@@ -50,7 +50,9 @@ public record BuildPlan(
         /** The record of this step done as planned. */
         public AsBuilt.Done asDone(String id, String at, String by) {
             Map<Measurand, Double> expected = new LinkedHashMap<>();
-            operation.inspections().forEach(i -> expected.put(i.measurand(), i.expected().value()));
+            operation
+                    .inspections()
+                    .forEach(i -> expected.put(i.measurand(), i.expected().value()));
             return new AsBuilt.Done(
                     id, at, by, operation.key(), operation.title(), operation.face(), operation.changes(), expected);
         }

@@ -60,9 +60,14 @@ final class Contradictions {
         double deepest = Double.NEGATIVE_INFINITY;
         for (Operation operation : planned) {
             for (Change change : operation.changes()) {
-                boolean sameWork = operation.face() == fact.face() || fact.operation().equals(operation.key());
-                if (sameWork && change instanceof Change.Remove plan && plan.feature().equals(cut.feature())) {
-                    wanted = wanted.isEmpty() ? plan.solid().plan() : wanted.union(plan.solid().plan());
+                boolean sameWork =
+                        operation.face() == fact.face() || fact.operation().equals(operation.key());
+                if (sameWork
+                        && change instanceof Change.Remove plan
+                        && plan.feature().equals(cut.feature())) {
+                    wanted = wanted.isEmpty()
+                            ? plan.solid().plan()
+                            : wanted.union(plan.solid().plan());
                     shallowest = Math.min(shallowest, plan.solid().shallowest());
                     deepest = Math.max(deepest, plan.solid().deepest());
                 }

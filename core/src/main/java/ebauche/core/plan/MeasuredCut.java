@@ -17,8 +17,11 @@ final class MeasuredCut {
     static List<Change> of(Build build, AsBuilt.Done done) {
         for (Measurand measured : done.expected().keySet()) {
             if (measured instanceof DepthOf depth && reading(build, done, depth).isPresent()) {
-                double miss = miss(build, done, depth, reading(build, done, depth).get());
-                return done.changes().stream().map(c -> moved(c, done.face(), miss)).toList();
+                double miss =
+                        miss(build, done, depth, reading(build, done, depth).get());
+                return done.changes().stream()
+                        .map(c -> moved(c, done.face(), miss))
+                        .toList();
             }
         }
         return done.changes();

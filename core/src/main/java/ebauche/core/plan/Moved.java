@@ -42,10 +42,12 @@ public record Moved(String what, Quantity quantity, OptionalDouble before, Optio
     private static Map<String, Reckoning> numbers(BuildPlan plan) {
         Map<String, Reckoning> numbers = new LinkedHashMap<>();
         plan.reckonings().forEach(r -> numbers.put(r.what(), r));
-        plan.steps().stream().filter(s -> !s.done()).forEach(s -> s.operation()
-                .setting()
-                .figure()
-                .ifPresent(f -> numbers.put(s.operation().title(), f)));
+        plan.steps().stream()
+                .filter(s -> !s.done())
+                .forEach(s -> s.operation()
+                        .setting()
+                        .figure()
+                        .ifPresent(f -> numbers.put(s.operation().title(), f)));
         return numbers;
     }
 }

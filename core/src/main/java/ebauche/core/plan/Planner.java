@@ -63,12 +63,7 @@ public final class Planner {
         findings.addAll(sequence.findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(
-                build,
-                findings,
-                steps(sequence.operations(), done),
-                history,
-                sequence.telling(),
-                reckonings);
+                build, findings, steps(sequence.operations(), done), history, sequence.telling(), reckonings);
     }
 
     /** The standing steps by key, in the order of doing; the last record of a step counts. */

@@ -36,7 +36,8 @@ public final class Datum {
 
     /** Wood through the whole body over a region. */
     public static Condition.Wood wood(Build build, Region region) {
-        return new Condition.Wood(region, build.faces().frontFinished(), build.faces().backFinished());
+        return new Condition.Wood(
+                region, build.faces().frontFinished(), build.faces().backFinished());
     }
 
     /** The wall that a cavity leaves inside the body, between two depths. */

@@ -127,7 +127,8 @@ public record GuidedPocket(
         private Operation fit() {
             return Operation.of(station, feature, "fit", "Fix the " + noun + " template on the " + face.word())
                     .face(face)
-                    .set(new Setting.ByHand("clamps, " + build.shop().practice().holdDown().words()))
+                    .set(new Setting.ByHand(
+                            "clamps, " + build.shop().practice().holdDown().words()))
                     .needs(located, surround)
                     .gives(template())
                     .joins(joins)
@@ -143,7 +144,9 @@ public record GuidedPocket(
         private Operation drillWaste(Drill drill, Region core) {
             double shy = build.shop().practice().wasteShy() + drill.spur();
             Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
-                    .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
+                    .length(
+                            "depth from the " + face.word() + " as it is now",
+                            depthNow().asFact())
                     .length("the drill's spur", drill.spur())
                     .length("kept for the router", build.shop().practice().wasteShy())
                     .is(depthNow().value() - shy, "depth - spur - kept for the router");
@@ -160,7 +163,9 @@ public record GuidedPocket(
         private Operation rough(boolean drilled) {
             double keep = build.shop().practice().lastPass();
             Reckoning depth = Reckoning.of("depth before the last pass", Quantity.LENGTH)
-                    .length("depth from the " + face.word() + " as it is now", depthNow().asFact())
+                    .length(
+                            "depth from the " + face.word() + " as it is now",
+                            depthNow().asFact())
                     .length("last pass", keep)
                     .is(depthNow().value() - keep, "depth - last pass");
             return routing("rough", "Rout the " + noun + " to its last pass", depth, drilled)
@@ -262,7 +267,8 @@ public record GuidedPocket(
     private Solid swept(Region area, double shy) {
         return face == Face.FRONT
                 ? new Solid.Prism(area, Plane.at(build.faces().frontNow()), floor.lowered(-shy))
-                : new Solid.Prism(area, floor.lowered(shy), Plane.at(build.faces().backNow()));
+                : new Solid.Prism(
+                        area, floor.lowered(shy), Plane.at(build.faces().backNow()));
     }
 
     private static int minutes(Region area, double depth) {

@@ -1,8 +1,8 @@
 package ebauche.core.sanding;
 
 import ebauche.core.build.Build;
-import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Finding;
+import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Station;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;

@@ -16,7 +16,8 @@ public record Grid(double pitch, double x0, double y0, int columns, int rows) {
             throw new IllegalArgumentException("a grid needs a pitch, columns and rows");
         }
         if ((long) columns * rows > MOST_CELLS) {
-            throw new IllegalArgumentException("a stock of " + (long) columns * rows + " cells is beyond " + MOST_CELLS);
+            throw new IllegalArgumentException(
+                    "a stock of " + (long) columns * rows + " cells is beyond " + MOST_CELLS);
         }
     }
 

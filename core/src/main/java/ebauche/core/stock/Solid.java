@@ -70,7 +70,10 @@ public sealed interface Solid {
             double sideX = -(to.y() - from.y()) / length * diameter / 2;
             double sideY = (to.x() - from.x()) / length * diameter / 2;
             return Region.ofRing(List.of(
-                    from.plus(sideX, sideY), from.plus(-sideX, -sideY), to.plus(-sideX, -sideY), to.plus(sideX, sideY)));
+                    from.plus(sideX, sideY),
+                    from.plus(-sideX, -sideY),
+                    to.plus(-sideX, -sideY),
+                    to.plus(sideX, sideY)));
         }
 
         @Override

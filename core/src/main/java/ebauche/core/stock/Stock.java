@@ -120,7 +120,9 @@ public final class Stock {
         }
 
         private Tile swept(Tile tile, int tr, int tc, boolean whole) {
-            boolean level = solid instanceof Solid.Prism p && p.top().isLevel() && p.bottom().isLevel();
+            boolean level = solid instanceof Solid.Prism p
+                    && p.top().isLevel()
+                    && p.bottom().isLevel();
             if (whole && level && tile.isUniform()) {
                 return cell(tile.copy(true), 0, 0, 0);
             }

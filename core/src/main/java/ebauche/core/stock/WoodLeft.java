@@ -143,8 +143,8 @@ public final class WoodLeft {
                 - Math.max(one.solid.shallowest(), other.solid.shallowest());
         Region shared = one.inside.intersection(other.inside);
         if (shared.area() > 1e-3) {
-            boolean oneAbove = one.solid.shallowest() + one.solid.deepest()
-                    <= other.solid.shallowest() + other.solid.deepest();
+            boolean oneAbove =
+                    one.solid.shallowest() + one.solid.deepest() <= other.solid.shallowest() + other.solid.deepest();
             Void above = oneAbove ? one : other;
             Void below = oneAbove ? other : one;
             out.add(least(above, below.feature, bottom(above.solid), top(below.solid), shared));

@@ -67,13 +67,14 @@ public final class ThicknessStation implements Station {
         double left = build.faces().thickness();
         double wanted = build.design().thickness();
         if (build.asBuilt().latest(Dimension.BODY_THICKNESS).isPresent() && left < wanted - BAND) {
-            found.add(Finding.thinkAgain("thickness", "thinner-than-wanted")
-                    .on(FEATURE)
-                    .length("finished thickness now", left)
-                    .length("wanted", wanted)
-                    .says(
-                            "As measured, the body will finish at {0} instead of {1}.",
-                            "Depths from the front stay; check what is left under the rear cavities, or change the thickness."));
+            found.add(
+                    Finding.thinkAgain("thickness", "thinner-than-wanted")
+                            .on(FEATURE)
+                            .length("finished thickness now", left)
+                            .length("wanted", wanted)
+                            .says(
+                                    "As measured, the body will finish at {0} instead of {1}.",
+                                    "Depths from the front stay; check what is left under the rear cavities, or change the thickness."));
         }
     }
 
@@ -85,10 +86,15 @@ public final class ThicknessStation implements Station {
         double above = build.roughAboveFront();
         double rough = build.design().blank().thickness();
         return List.of(
-                surface("front", "Flatten the front", Face.FRONT, machine, Reckoning.of("left after flattening", Quantity.LENGTH)
-                                .length("rough thickness", Fact.typed(rough))
-                                .length("taken off the front", above)
-                                .is(rough - above, "rough thickness - half of what there is to spare"))
+                surface(
+                                "front",
+                                "Flatten the front",
+                                Face.FRONT,
+                                machine,
+                                Reckoning.of("left after flattening", Quantity.LENGTH)
+                                        .length("rough thickness", Fact.typed(rough))
+                                        .length("taken off the front", above)
+                                        .is(rough - above, "rough thickness - half of what there is to spare"))
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, -above - 1, 0)))
                         .needs(new Condition.Wood(blank, 0, thick))
                         .gives(FRONT_FLAT, new Condition.Flat(Face.FRONT, 0, blank.grown(1), 0.5))

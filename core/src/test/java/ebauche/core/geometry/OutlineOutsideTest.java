@@ -26,9 +26,13 @@ class OutlineOutsideTest {
         double a = 150;
         double b = 90;
         double k = 0.5522847498;
-        String path = String.format(java.util.Locale.ROOT,
+        String path = String.format(
+                java.util.Locale.ROOT,
                 "M %1$f 0 C %1$f %3$f %4$f %2$f 0 %2$f C -%4$f %2$f -%1$f %3$f -%1$f 0 C -%1$f -%3$f -%4$f -%2$f 0 -%2$f C %4$f -%2$f %1$f -%3$f %1$f 0 Z",
-                a, b, k * b, k * a);
+                a,
+                b,
+                k * b,
+                k * a);
         Outline ellipse = Outline.parse(path, 1);
         GeometricShapeFactory shapes = new GeometricShapeFactory();
         shapes.setCentre(new Coordinate(0, 0));
@@ -50,7 +54,8 @@ class OutlineOutsideTest {
         assertThat(region.area()).isEqualTo(disc.getArea(), within(1e-9));
         Region other = Region.rectangle(new Point(10, 4), 12, 12, 0, 0);
         Geometry square = jts.toGeometry(new org.locationtech.jts.geom.Envelope(4, 16, -2, 10));
-        assertThat(region.intersection(other).area()).isEqualTo(disc.intersection(square).getArea(), within(1e-6));
+        assertThat(region.intersection(other).area())
+                .isEqualTo(disc.intersection(square).getArea(), within(1e-6));
         assertThat(region.minus(other).area()).isEqualTo(disc.difference(square).getArea(), within(1e-6));
         assertThat(region.union(other).area()).isEqualTo(disc.union(square).getArea(), within(1e-6));
     }

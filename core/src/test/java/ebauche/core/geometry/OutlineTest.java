@@ -26,7 +26,8 @@ class OutlineTest {
     void a_notch_turns_inward_by_its_radius() {
         Outline notched = Outline.parse("M -50 0 L -8 0 A 8 8 0 0 0 8 0 L 50 0 L 50 -60 L -50 -60 Z", 1);
         assertThat(notched.smallestInsideRadius().radius()).isZero();
-        Outline smooth = Outline.parse("M -50 0 L -20 0 C -10 0 -10 -20 0 -20 C 10 -20 10 0 20 0 L 50 0 L 50 -60 L -50 -60 Z", 1);
+        Outline smooth = Outline.parse(
+                "M -50 0 L -20 0 C -10 0 -10 -20 0 -20 C 10 -20 10 0 20 0 L 50 0 L 50 -60 L -50 -60 Z", 1);
         assertThat(smooth.smallestInsideRadius().radius()).isBetween(3.0, 12.0);
     }
 
@@ -53,11 +54,22 @@ class OutlineTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "M 0 0 L 10 0 L 10 10", "", "nonsense", "L 0 0 L 1 1 Z", "M 0 0 L 10 0 Z", "M 0 0 L 10 10 L 10 0 L 0 10 Z",
-        "M 0 0 L NaN 0 L 1 1 Z", "M 0 0 L 1e9 0 L 1 1 Z", "M 0 0 L 10 0 L 10 10 Z M 1 1 L 2 1 L 2 2 Z", "M 0 0 Q 1 1 2 2 Z",
-        "M 0 0 A 5 9 0 0 1 10 0 L 5 -5 Z", "M 0 0 L 10 0 L 10 10 L", "M 0 0 A 5 5 0 7 1 10 0 Z"
-    })
+    @ValueSource(
+            strings = {
+                "M 0 0 L 10 0 L 10 10",
+                "",
+                "nonsense",
+                "L 0 0 L 1 1 Z",
+                "M 0 0 L 10 0 Z",
+                "M 0 0 L 10 10 L 10 0 L 0 10 Z",
+                "M 0 0 L NaN 0 L 1 1 Z",
+                "M 0 0 L 1e9 0 L 1 1 Z",
+                "M 0 0 L 10 0 L 10 10 Z M 1 1 L 2 1 L 2 2 Z",
+                "M 0 0 Q 1 1 2 2 Z",
+                "M 0 0 A 5 9 0 0 1 10 0 L 5 -5 Z",
+                "M 0 0 L 10 0 L 10 10 L",
+                "M 0 0 A 5 5 0 7 1 10 0 Z"
+            })
     void open_crossing_and_foreign_paths_are_refused_in_words(String path) {
         assertThatThrownBy(() -> Outline.parse(path, 1))
                 .isInstanceOf(PathFormatException.class)
@@ -67,7 +79,8 @@ class OutlineTest {
     @Test
     void an_open_path_says_where_it_is_open_and_a_crossing_where_it_crosses() {
         assertThatThrownBy(() -> Outline.parse("M 0 0 L 10 0 L 10 10", 1)).hasMessageContaining("open");
-        assertThatThrownBy(() -> Outline.parse("M 0 0 L 10 10 L 10 0 L 0 10 Z", 1)).hasMessageContaining("x 5.0, y 5.0");
+        assertThatThrownBy(() -> Outline.parse("M 0 0 L 10 10 L 10 0 L 0 10 Z", 1))
+                .hasMessageContaining("x 5.0, y 5.0");
     }
 
     @Test

@@ -15,7 +15,12 @@ class RegionTest {
         Point at = new Point(r.nextDouble() * 100 - 50, r.nextDouble() * 100 - 50);
         return r.nextBoolean()
                 ? Region.disc(at, 10 + r.nextDouble() * 60)
-                : Region.rectangle(at, 10 + r.nextDouble() * 60, 10 + r.nextDouble() * 60, r.nextDouble() * 4, r.nextDouble() * 180);
+                : Region.rectangle(
+                        at,
+                        10 + r.nextDouble() * 60,
+                        10 + r.nextDouble() * 60,
+                        r.nextDouble() * 4,
+                        r.nextDouble() * 180);
     }
 
     /** Area by counting fine cells: the slow obvious version. */
@@ -60,7 +65,8 @@ class RegionTest {
         List<double[]> rings = new ArrayList<>();
         waste.forEachRing(rings::add);
         Region forgotten = Region.ofRings(rings);
-        assertThat(waste.intersection(other).area()).isEqualTo(forgotten.intersection(other).area(), within(1e-6));
+        assertThat(waste.intersection(other).area())
+                .isEqualTo(forgotten.intersection(other).area(), within(1e-6));
     }
 
     @Test
@@ -95,12 +101,14 @@ class RegionTest {
         Region square = Region.rectangle(new Point(0, 0), 40, 40, 0, 0);
         double corner = 6.35 * 6.35 * (1 - Math.PI / 4);
         assertThat(square.opened(12.7).area()).isEqualTo(1600 - 4 * corner, within(0.5));
-        assertThat(Region.rectangle(new Point(0, 0), 8, 100, 0, 0).opened(12.7).isEmpty()).isTrue();
+        assertThat(Region.rectangle(new Point(0, 0), 8, 100, 0, 0).opened(12.7).isEmpty())
+                .isTrue();
     }
 
     @Test
     void a_point_that_is_none_and_an_empty_region_are_harmless() {
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Point(Double.NaN, 0)).hasMessageContaining("finite");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Point(Double.NaN, 0))
+                .hasMessageContaining("finite");
         assertThat(Region.EMPTY.area()).isZero();
         assertThat(Region.EMPTY.overlaps(Region.disc(new Point(0, 0), 4))).isFalse();
         assertThat(Region.disc(new Point(3, 1), 4).mirrored().centroid().x()).isEqualTo(-3, within(1e-9));

@@ -18,7 +18,16 @@ class InchOutsideTest {
 
     /** Decimal equivalents of fractions as drill tables print them, to three decimals of a millimetre (from memory). */
     @ParameterizedTest
-    @CsvSource({"1/64, 0.397", "1/32, 0.794", "1/16, 1.588", "1/8, 3.175", "3/16, 4.763", "5/16, 7.938", "3/8, 9.525", "7/8, 22.225"})
+    @CsvSource({
+        "1/64, 0.397",
+        "1/32, 0.794",
+        "1/16, 1.588",
+        "1/8, 3.175",
+        "3/16, 4.763",
+        "5/16, 7.938",
+        "3/8, 9.525",
+        "7/8, 22.225"
+    })
     void fractions_agree_with_a_drill_table(String fraction, double millimetres) {
         assertThat(Length.parse(fraction).millimetres()).isEqualTo(millimetres, within(0.0006));
     }

@@ -11,20 +11,52 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class LengthTest {
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "44.5 mm | 44.5", "44,5 mm | 44.5", "4.45cm | 44.5", "1 3/4 in | 44.45", "1-3/4\" | 44.45", "3/64\" | 1.190625",
-        "23 thou | 0.5842", "1 3/4 | 44.45", "-1/8 in | -3.175", "0 mm | 0", "2 in. | 50.8", "1⁄2 in | 12.7", ".5 in | 12.7",
-        "5 millimetres | 5", "7/8 inches | 22.225"
-    })
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "44.5 mm | 44.5",
+                "44,5 mm | 44.5",
+                "4.45cm | 44.5",
+                "1 3/4 in | 44.45",
+                "1-3/4\" | 44.45",
+                "3/64\" | 1.190625",
+                "23 thou | 0.5842",
+                "1 3/4 | 44.45",
+                "-1/8 in | -3.175",
+                "0 mm | 0",
+                "2 in. | 50.8",
+                "1⁄2 in | 12.7",
+                ".5 in | 12.7",
+                "5 millimetres | 5",
+                "7/8 inches | 22.225"
+            })
     void reads_lengths_as_makers_write_them(String written, double millimetres) {
         assertThat(Length.parse(written).millimetres()).isEqualTo(millimetres, within(1e-9));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "", " ", "deep", "12", "1/0 in", "1 in 3 mm", "12 mm 4", "NaN mm", "Infinity mm", "1e9 mm", "1e3", "20000 mm", "1,234 mm",
-        "3 ft", "5'", "--3 mm", "1 3/4/2 in", "0x10 mm"
-    })
+    @ValueSource(
+            strings = {
+                "",
+                " ",
+                "deep",
+                "12",
+                "1/0 in",
+                "1 in 3 mm",
+                "12 mm 4",
+                "NaN mm",
+                "Infinity mm",
+                "1e9 mm",
+                "1e3",
+                "20000 mm",
+                "1,234 mm",
+                "3 ft",
+                "5'",
+                "--3 mm",
+                "1 3/4/2 in",
+                "0x10 mm"
+            })
     void refuses_what_is_no_length_and_says_how_to_write_one(String written) {
         assertThatThrownBy(() -> Length.parse(written))
                 .isInstanceOf(LengthFormatException.class)
@@ -56,14 +88,17 @@ class LengthTest {
     @Test
     void who_typed_inches_reads_inches_again_and_equality_is_by_length() {
         assertThat(Length.parse("1 3/4\"")).hasToString("1 3/4\"");
-        assertThat(Length.parse("1 3/4\"")).isEqualTo(Length.parse("44.45 mm")).hasSameHashCodeAs(Length.parse("44.45 mm"));
+        assertThat(Length.parse("1 3/4\""))
+                .isEqualTo(Length.parse("44.45 mm"))
+                .hasSameHashCodeAs(Length.parse("44.45 mm"));
         assertThat(Length.parse("1 in")).isGreaterThan(Length.parse("25 mm"));
     }
 
     @Test
     void what_a_length_prints_it_parses_again() {
         for (double mm : new double[] {0, 0.0001, 1.190625, 24.05, 999.5, -3.175}) {
-            assertThat(Length.parse(Length.ofMillimetres(mm).toString()).millimetres()).isEqualTo(mm, within(1e-4));
+            assertThat(Length.parse(Length.ofMillimetres(mm).toString()).millimetres())
+                    .isEqualTo(mm, within(1e-4));
         }
     }
 }

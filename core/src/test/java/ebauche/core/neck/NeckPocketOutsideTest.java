@@ -87,7 +87,14 @@ class NeckPocketOutsideTest {
             double p = 10 + random.nextDouble() * 20;
             double reckoned = of(body).saddleHeightFor(Fact.typed(p)).value();
             double drawn = drawnSaddleHeight(
-                    body.heel, body.fingerboard, body.fret, body.actionBass, body.nut, body.angle, body.endWallToSaddle, p);
+                    body.heel,
+                    body.fingerboard,
+                    body.fret,
+                    body.actionBass,
+                    body.nut,
+                    body.angle,
+                    body.endWallToSaddle,
+                    p);
             // The string leans against the fret plane by (2 a12 - 2 a0) / S, a hundredth at most, and the sum takes its
             // height where the scale ends along the plane: the difference is that lean times a few millimetres.
             assertThat(reckoned).isEqualTo(drawn, within(0.01));

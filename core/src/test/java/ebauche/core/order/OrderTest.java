@@ -46,7 +46,8 @@ class OrderTest {
     @Test
     void who_needs_wood_comes_before_who_cuts_it_away_because_of_where_the_cut_is() {
         Change away = Change.Remove.fromBody("big", Solid.Prism.between(HERE, 0, 20));
-        Change elsewhere = Change.Remove.fromBody("far", Solid.Prism.between(Region.disc(new Point(200, 0), 40), 0, 20));
+        Change elsewhere =
+                Change.Remove.fromBody("far", Solid.Prism.between(Region.disc(new Point(200, 0), 40), 0, 20));
         Condition.Wood wood = new Condition.Wood(Region.disc(new Point(5, 0), 10), 0, 12);
         List<Operation> operations = List.of(
                 step("big").cuts(away).build(),
@@ -54,7 +55,8 @@ class OrderTest {
                 step("seat").needs(wood).build(),
                 step("blank").gives(new Condition.Wood(HERE.grown(300), 0, 45)).build());
         List<Link> links = Precedence.of(operations).links();
-        assertThat(links).anyMatch(l -> l.before().equals("seat:do") && l.after().equals("big:do"));
+        assertThat(links)
+                .anyMatch(l -> l.before().equals("seat:do") && l.after().equals("big:do"));
         assertThat(links).noneMatch(l -> l.after().equals("far:do"));
         List<String> order = order(operations);
         assertThat(order.indexOf("seat")).isLessThan(order.indexOf("big"));
@@ -73,7 +75,8 @@ class OrderTest {
 
     @Test
     void a_need_that_nobody_gives_is_named_and_the_rest_is_still_ordered() {
-        List<Operation> operations = List.of(step("rout").needs(LINE).build(), step("sand").build());
+        List<Operation> operations =
+                List.of(step("rout").needs(LINE).build(), step("sand").build());
         Precedence precedence = Precedence.of(operations);
         assertThat(precedence.findings()).singleElement().satisfies(f -> {
             assertThat(f.rule()).isEqualTo("nobody-gives");
@@ -87,7 +90,9 @@ class OrderTest {
         Condition.Mark a = new Condition.Mark("a");
         Condition.Mark b = new Condition.Mark("b");
         List<Operation> operations = List.of(
-                step("one").needs(b).gives(a).build(), step("two").needs(a).gives(b).build(), step("three").build());
+                step("one").needs(b).gives(a).build(),
+                step("two").needs(a).gives(b).build(),
+                step("three").build());
         Sequence sequence = Sequence.of(operations, Precedence.of(operations).links(), List.of());
         assertThat(sequence.operations()).hasSize(3);
         assertThat(sequence.findings()).anySatisfy(f -> {
@@ -104,7 +109,9 @@ class OrderTest {
         }
         Change atFirst = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
         List<Operation> operations = List.of(
-                step("template").needs(new Condition.AtLeast(2, "screw seats", seats)).build(),
+                step("template")
+                        .needs(new Condition.AtLeast(2, "screw seats", seats))
+                        .build(),
                 step("pocket").cuts(atFirst).build());
         assertThat(Precedence.of(operations).links()).isEmpty();
     }
@@ -116,7 +123,8 @@ class OrderTest {
         Random random = new Random(seed);
         List<Operation> operations = new ArrayList<>();
         for (int i = 0; i < 40; i++) {
-            Operation.Builder step = step("s" + i).gives(new Condition.Mark("m" + i)).face(Face.values()[random.nextInt(2)]);
+            Operation.Builder step =
+                    step("s" + i).gives(new Condition.Mark("m" + i)).face(Face.values()[random.nextInt(2)]);
             for (int k = 0; k < 2 && i > 0; k++) {
                 step.needs(new Condition.Mark("m" + random.nextInt(i)));
             }

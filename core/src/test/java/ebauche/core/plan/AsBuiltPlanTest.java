@@ -17,7 +17,14 @@ class AsBuiltPlanTest {
     }
 
     private static double figure(TestBody body, String step) {
-        return body.plan().step(step).orElseThrow().operation().setting().figure().orElseThrow().value();
+        return body.plan()
+                .step(step)
+                .orElseThrow()
+                .operation()
+                .setting()
+                .figure()
+                .orElseThrow()
+                .value();
     }
 
     @Test
@@ -64,7 +71,9 @@ class AsBuiltPlanTest {
         assertThat(body.rules()).contains("pocket-too-deep");
         double floor = body.plan().thinnest().stream()
                 .filter(t -> t.feature().equals("neck") && t.neighbour().equals("back"))
-                .findFirst().orElseThrow().thickness();
+                .findFirst()
+                .orElseThrow()
+                .thickness();
         // 44.5 finished + 0.3 still on the back are under a floor read at 25.4 from a front that loses 0.3
         assertThat(floor).isEqualTo(44.5 + 0.3 - 25.4, within(0.01));
     }
@@ -80,7 +89,10 @@ class AsBuiltPlanTest {
             assertThat(f.where()).isPresent();
         });
         assertThat(plan.stops()).isTrue();
-        assertThat(plan.history().steps().get(plan.indexOf(plan.step("pickup-neck:rout").orElseThrow())).changes())
+        assertThat(plan.history()
+                        .steps()
+                        .get(plan.indexOf(plan.step("pickup-neck:rout").orElseThrow()))
+                        .changes())
                 .isEqualTo(cut.operation().changes());
     }
 
@@ -98,15 +110,16 @@ class AsBuiltPlanTest {
     void a_withdrawn_entry_counts_no_more_and_stays_in_the_record() {
         TestBody body = new TestBody().read("heel-thickness", 30);
         double wrong = number(body, "pocket depth");
-        body.timeline.add(new AsBuilt.Withdrawn("w", "", "test", body.timeline.get(0).id()));
+        body.timeline.add(
+                new AsBuilt.Withdrawn("w", "", "test", body.timeline.get(0).id()));
         assertThat(number(body, "pocket depth")).isEqualTo(wrong - 4.6, within(1e-9));
         assertThat(body.build().asBuilt().timeline()).hasSize(2);
     }
 
     @Test
     void the_same_id_twice_is_refused() {
-        List<AsBuilt.Entry> twice = List.of(
-                new AsBuilt.Mishap("a", "", "", "", "x"), new AsBuilt.Mishap("a", "", "", "", "y"));
+        List<AsBuilt.Entry> twice =
+                List.of(new AsBuilt.Mishap("a", "", "", "", "x"), new AsBuilt.Mishap("a", "", "", "", "y"));
         assertThatThrownBy(() -> new AsBuilt(twice)).hasMessageContaining("stands twice");
     }
 
@@ -128,10 +141,12 @@ class AsBuiltPlanTest {
         BuildPlan before = body.plan();
         body.read("fingerboard-thickness", 6.05);
         List<Moved> moved = Moved.between(before, body.plan());
-        assertThat(moved).extracting(Moved::what)
+        assertThat(moved)
+                .extracting(Moved::what)
                 .contains("pocket depth", "Rout the neck pocket to depth", "Drill out the waste of the neck pocket")
                 .noneMatch(w -> w.contains("pickup") || w.contains("control"));
-        assertThat(moved.get(0).after().getAsDouble() - moved.get(0).before().getAsDouble()).isEqualTo(-0.3, within(1e-9));
+        assertThat(moved.get(0).after().getAsDouble() - moved.get(0).before().getAsDouble())
+                .isEqualTo(-0.3, within(1e-9));
         assertThat(Moved.between(before, before)).isEmpty();
     }
 }

@@ -40,8 +40,22 @@ class FindingsTest {
                 fault("block-near-back", b -> b.vibrato = Optional.of(TestBody.vibrato(43.5))),
                 fault("control-top", b -> b.controls.set(0, TestBody.pot("volume", 100, -40, 5))),
                 fault("control-outside", b -> b.controls.set(0, TestBody.pot("volume", 72, -40, 8))),
-                fault("control-too-tall", b -> b.controls.set(0, new Control("deep", Control.Kind.POT, new Point(100, -40), 10,
-                        0, 0, 8, 25, 25, 39, OptionalDouble.empty()))),
+                fault(
+                        "control-too-tall",
+                        b -> b.controls.set(
+                                0,
+                                new Control(
+                                        "deep",
+                                        Control.Kind.POT,
+                                        new Point(100, -40),
+                                        10,
+                                        0,
+                                        0,
+                                        8,
+                                        25,
+                                        25,
+                                        39,
+                                        OptionalDouble.empty()))),
                 fault("no-cavity", b -> b.cavity = Optional.empty()),
                 fault("thin-floor", b -> b.pickups.add(TestBody.pickup("deep", 0, 85, 42.5))),
                 fault("thin-wall", b -> b.pickups.add(TestBody.pickup("near", 0, 72.5, 19))),
@@ -64,8 +78,13 @@ class FindingsTest {
                 fault("blank-too-thin", b -> b.blankThickness = 44),
                 fault("blank-only-just", b -> b.blankThickness = 45.5),
                 fault("outline-off-blank", b -> b.outline = b.outline.replace("160", "185")),
-                fault("corner-too-tight", b -> b.outline = "M -100 -150 L 100 -150 L 160 180 L 20 180 L 20 150 L -20 150 L -20 240 L -160 240 Z"),
-                fault("no-bit", b -> b.pickups.set(0, new Pickup("sharp", new Point(0, 130), 80, 30, 1, 0, 19, Set.of()))));
+                fault(
+                        "corner-too-tight",
+                        b -> b.outline =
+                                "M -100 -150 L 100 -150 L 160 180 L 20 180 L 20 150 L -20 150 L -20 240 L -160 240 Z"),
+                fault(
+                        "no-bit",
+                        b -> b.pickups.set(0, new Pickup("sharp", new Point(0, 130), 80, 30, 1, 0, 19, Set.of()))));
     }
 
     private static Arguments fault(String rule, Consumer<TestBody> change) {
@@ -104,7 +123,17 @@ class FindingsTest {
     @Test
     void a_thin_top_under_a_blade_switch_is_on_purpose() {
         TestBody body = new TestBody();
-        body.controls.add(new Control("selector", Control.Kind.BLADE_SWITCH, new Point(82, -40), 3.2, 25, 1.5, 4.8, 13, 40, 20,
+        body.controls.add(new Control(
+                "selector",
+                Control.Kind.BLADE_SWITCH,
+                new Point(82, -40),
+                3.2,
+                25,
+                1.5,
+                4.8,
+                13,
+                40,
+                20,
                 OptionalDouble.of(2.5)));
         assertThat(body.plan().findings()).allMatch(f -> f.severity() == Finding.Severity.GOOD_TO_KNOW);
         assertThat(body.rules()).containsExactly("thin-on-purpose");

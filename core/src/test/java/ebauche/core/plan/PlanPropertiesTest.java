@@ -30,7 +30,10 @@ class PlanPropertiesTest {
         body.pieces = 1 + random.nextInt(4);
         body.angle = random.nextInt(3);
         body.wantedSaddle = java.util.OptionalDouble.empty();
-        body.pickups.set(0, TestBody.pickup("neck", random.nextDouble() * 4, 128 + random.nextDouble() * 4, 16 + random.nextDouble() * 6));
+        body.pickups.set(
+                0,
+                TestBody.pickup(
+                        "neck", random.nextDouble() * 4, 128 + random.nextDouble() * 4, 16 + random.nextDouble() * 6));
         if (random.nextBoolean()) {
             body.studs = Optional.of(new Bridge.Studs(74, 4, 10, 20));
         }
@@ -55,7 +58,8 @@ class PlanPropertiesTest {
                 .isEqualTo(one.steps().stream().map(s -> s.operation().key()).toList());
         assertThat(two.findings()).isEqualTo(one.findings());
         assertThat(two.links()).isEqualTo(one.links());
-        assertThat(two.history().finished().balance()).isEqualTo(one.history().finished().balance());
+        assertThat(two.history().finished().balance())
+                .isEqualTo(one.history().finished().balance());
     }
 
     @ParameterizedTest
@@ -76,12 +80,20 @@ class PlanPropertiesTest {
         for (BuildPlan.PlanStep step : body.plan().steps()) {
             Operation op = step.operation();
             if (op.cannotBeTakenBack()) {
-                assertThat(op.needs()).as(op.key() + " has no reference").anyMatch(n -> n instanceof Condition.Mark
-                        || n instanceof Condition.Flat || n instanceof Condition.Held || n instanceof Condition.Access
-                        || op.station().equals("thickness") || op.station().equals("sanding"));
-                assertThat(op.needs()).as(op.key() + " needs no wood").anyMatch(n -> n instanceof Condition.Wood
-                        || n instanceof Condition.Wall || n instanceof Condition.Settled
-                        || op.key().equals("neck:deepen"));
+                assertThat(op.needs())
+                        .as(op.key() + " has no reference")
+                        .anyMatch(n -> n instanceof Condition.Mark
+                                || n instanceof Condition.Flat
+                                || n instanceof Condition.Held
+                                || n instanceof Condition.Access
+                                || op.station().equals("thickness")
+                                || op.station().equals("sanding"));
+                assertThat(op.needs())
+                        .as(op.key() + " needs no wood")
+                        .anyMatch(n -> n instanceof Condition.Wood
+                                || n instanceof Condition.Wall
+                                || n instanceof Condition.Settled
+                                || op.key().equals("neck:deepen"));
             }
         }
     }

@@ -35,7 +35,10 @@ class TradeFactsOutsideTest {
         body.thickness = inches * INCH;
         body.jack = Optional.empty();
         body.vibrato = Optional.of(TestBody.vibrato(2 * INCH));
-        Finding finding = body.plan().findings().stream().filter(f -> f.rule().equals("block-too-long")).findFirst().orElseThrow();
+        Finding finding = body.plan().findings().stream()
+                .filter(f -> f.rule().equals("block-too-long"))
+                .findFirst()
+                .orElseThrow();
         assertThat(finding.severity()).isEqualTo(Finding.Severity.STOPS);
         assertThat(finding.numbers().get(2).value()).isGreaterThanOrEqualTo(INCH / 2 - 1e-9);
     }
@@ -44,12 +47,35 @@ class TradeFactsOutsideTest {
     @Test
     void one_floor_does_not_serve_pots_and_a_blade_switch() {
         TestBody body = new TestBody();
-        Control blade = new Control("selector", Control.Kind.BLADE_SWITCH, new Point(82, -40), 3.2, 25, INCH / 8, INCH * 3 / 16,
-                13, 40, 20, OptionalDouble.empty());
+        Control blade = new Control(
+                "selector",
+                Control.Kind.BLADE_SWITCH,
+                new Point(82, -40),
+                3.2,
+                25,
+                INCH / 8,
+                INCH * 3 / 16,
+                13,
+                40,
+                20,
+                OptionalDouble.empty());
         body.controls.add(blade);
-        assertThat(body.plan().findings()).anyMatch(f -> f.rule().equals("control-top") && f.feature().equals("control-selector"));
-        body.controls.set(1, new Control("selector", Control.Kind.BLADE_SWITCH, new Point(82, -40), 3.2, 25, INCH / 8,
-                INCH * 3 / 16, 13, 40, 20, OptionalDouble.of(INCH * 5 / 32)));
+        assertThat(body.plan().findings())
+                .anyMatch(f -> f.rule().equals("control-top") && f.feature().equals("control-selector"));
+        body.controls.set(
+                1,
+                new Control(
+                        "selector",
+                        Control.Kind.BLADE_SWITCH,
+                        new Point(82, -40),
+                        3.2,
+                        25,
+                        INCH / 8,
+                        INCH * 3 / 16,
+                        13,
+                        40,
+                        20,
+                        OptionalDouble.of(INCH * 5 / 32)));
         assertThat(body.plan().findings()).noneMatch(f -> f.rule().equals("control-top"));
         assertThat(body.plan().step("step-selector:rout")).isPresent();
     }
@@ -61,8 +87,16 @@ class TradeFactsOutsideTest {
         body.thickness = INCH * 1.75;
         body.jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), INCH * 7 / 8, INCH * 7 / 8));
         List<WoodLeft.Thin> thin = body.plan().thinnest();
-        double front = thin.stream().filter(t -> t.feature().equals("jack") && t.neighbour().equals("front")).findFirst().orElseThrow().thickness();
-        double back = thin.stream().filter(t -> t.feature().equals("jack") && t.neighbour().equals("back")).findFirst().orElseThrow().thickness();
+        double front = thin.stream()
+                .filter(t -> t.feature().equals("jack") && t.neighbour().equals("front"))
+                .findFirst()
+                .orElseThrow()
+                .thickness();
+        double back = thin.stream()
+                .filter(t -> t.feature().equals("jack") && t.neighbour().equals("back"))
+                .findFirst()
+                .orElseThrow()
+                .thickness();
         assertThat(front).isEqualTo(back, within(1e-6)).isEqualTo(INCH * 7 / 16, within(1e-6));
     }
 
@@ -72,8 +106,12 @@ class TradeFactsOutsideTest {
         for (BuildPlan.PlanStep step : new TestBody().plan().steps()) {
             Setting setting = step.operation().setting();
             if (setting instanceof Setting.Routed routed) {
-                assertThat(routed.feed()).as(step.operation().key()).isEqualTo(
-                        step.operation().station().equals("outline") ? Setting.Feed.ANTICLOCKWISE : Setting.Feed.CLOCKWISE);
+                assertThat(routed.feed())
+                        .as(step.operation().key())
+                        .isEqualTo(
+                                step.operation().station().equals("outline")
+                                        ? Setting.Feed.ANTICLOCKWISE
+                                        : Setting.Feed.CLOCKWISE);
             }
         }
     }
@@ -84,7 +122,8 @@ class TradeFactsOutsideTest {
         BuildPlan plan = new TestBody().plan();
         Operation glue = plan.step("blank:glue").orElseThrow().operation();
         assertThat(glue.waitMinutes()).isEqualTo(24 * 60);
-        assertThat(plan.reasons("thickness:front")).anyMatch(l -> l.before().equals("blank:glue") && l.lagMinutes() == 24 * 60);
+        assertThat(plan.reasons("thickness:front"))
+                .anyMatch(l -> l.before().equals("blank:glue") && l.lagMinutes() == 24 * 60);
     }
 
     /** Common practice: the pocket first, then the neck in it locates the bridge, and the studs locate the vibrato's route. */
@@ -105,7 +144,8 @@ class TradeFactsOutsideTest {
     void control_holes_come_before_the_rear_template() {
         BuildPlan plan = new TestBody().plan();
         assertThat(place(plan, "control-volume:drill")).isLessThan(place(plan, "controls:fit"));
-        assertThat(plan.step("controls:rout").orElseThrow().operation().face()).isEqualTo(ebauche.core.geometry.Face.BACK);
+        assertThat(plan.step("controls:rout").orElseThrow().operation().face())
+                .isEqualTo(ebauche.core.geometry.Face.BACK);
     }
 
     /** Common practice: the jack hole crosses the edge that a bearing rides, so the outline is routed first. */
@@ -129,9 +169,27 @@ class TradeFactsOutsideTest {
     @Test
     void waste_is_drilled_short_of_the_floor_and_the_last_pass_is_light() {
         BuildPlan plan = new TestBody().plan();
-        double waste = plan.step("neck:waste").orElseThrow().operation().setting().figure().orElseThrow().value();
-        double rough = plan.step("neck:rough").orElseThrow().operation().setting().figure().orElseThrow().value();
-        double depth = plan.step("neck:rout").orElseThrow().operation().setting().figure().orElseThrow().value();
+        double waste = plan.step("neck:waste")
+                .orElseThrow()
+                .operation()
+                .setting()
+                .figure()
+                .orElseThrow()
+                .value();
+        double rough = plan.step("neck:rough")
+                .orElseThrow()
+                .operation()
+                .setting()
+                .figure()
+                .orElseThrow()
+                .value();
+        double depth = plan.step("neck:rout")
+                .orElseThrow()
+                .operation()
+                .setting()
+                .figure()
+                .orElseThrow()
+                .value();
         assertThat(depth - waste).isGreaterThanOrEqualTo(2.5);
         assertThat(depth - rough).isBetween(0.3, 1.6);
     }

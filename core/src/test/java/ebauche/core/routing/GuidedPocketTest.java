@@ -17,7 +17,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class GuidedPocketTest {
     private static List<String> steps(TestBody body, String feature) {
-        return body.plan().steps().stream().map(s -> s.operation().key()).filter(k -> k.startsWith(feature + ":")).toList();
+        return body.plan().steps().stream()
+                .map(s -> s.operation().key())
+                .filter(k -> k.startsWith(feature + ":"))
+                .toList();
     }
 
     private static Operation step(TestBody body, String key) {
@@ -27,7 +30,12 @@ class GuidedPocketTest {
     @Test
     void a_deep_cavity_is_drilled_routed_to_its_last_pass_and_brought_to_depth() {
         assertThat(steps(new TestBody(), "pickup-bridge"))
-                .contains("pickup-bridge:fit", "pickup-bridge:waste", "pickup-bridge:rough", "pickup-bridge:rout", "pickup-bridge:off");
+                .contains(
+                        "pickup-bridge:fit",
+                        "pickup-bridge:waste",
+                        "pickup-bridge:rough",
+                        "pickup-bridge:rout",
+                        "pickup-bridge:off");
     }
 
     @Test
@@ -38,8 +46,10 @@ class GuidedPocketTest {
     @Test
     void a_cavity_too_narrow_for_any_forstner_is_not_drilled() {
         TestBody body = new TestBody();
-        body.pickups.set(1, new ebauche.core.hardware.Pickup(
-                "bridge", new ebauche.core.geometry.Point(0, 40), 80, 12, 4.8, 0, 19, java.util.Set.of()));
+        body.pickups.set(
+                1,
+                new ebauche.core.hardware.Pickup(
+                        "bridge", new ebauche.core.geometry.Point(0, 40), 80, 12, 4.8, 0, 19, java.util.Set.of()));
         assertThat(steps(body, "pickup-bridge")).doesNotContain("pickup-bridge:waste");
     }
 
@@ -54,7 +64,9 @@ class GuidedPocketTest {
         for (History.Step step : plan.history().steps()) {
             for (Change change : step.changes()) {
                 if (change.feature().equals("pickup-neck")) {
-                    assertThat(change.solid().deepest()).as(step.operation().key()).isLessThanOrEqualTo(floor + 1e-9);
+                    assertThat(change.solid().deepest())
+                            .as(step.operation().key())
+                            .isLessThanOrEqualTo(floor + 1e-9);
                     deepest = Math.max(deepest, change.solid().deepest());
                 }
             }
@@ -76,7 +88,8 @@ class GuidedPocketTest {
 
     @Test
     void the_band_of_the_last_pass_is_the_shops_and_a_reading_at_its_ends_still_holds() {
-        Inspection inspection = step(new TestBody(), "pickup-neck:rout").inspections().get(0);
+        Inspection inspection =
+                step(new TestBody(), "pickup-neck:rout").inspections().get(0);
         assertThat(inspection.most() - inspection.least()).isEqualTo(0.3, within(1e-9));
         assertThat(inspection.holds(inspection.least())).isTrue();
         assertThat(inspection.holds(inspection.most())).isTrue();
@@ -85,7 +98,8 @@ class GuidedPocketTest {
 
     @Test
     void the_rough_pass_may_be_shallow_by_a_whole_last_pass_and_hardly_deep() {
-        Inspection rough = step(new TestBody(), "pickup-neck:rough").inspections().get(0);
+        Inspection rough =
+                step(new TestBody(), "pickup-neck:rough").inspections().get(0);
         assertThat(rough.expected().value() - rough.least()).isEqualTo(0.8, within(1e-9));
         assertThat(rough.most() - rough.expected().value()).isEqualTo(0.15, within(1e-9));
     }
@@ -94,7 +108,11 @@ class GuidedPocketTest {
     void the_tool_turns_in_the_corner() {
         TestBody body = new TestBody();
         Setting.Routed routed = (Setting.Routed) step(body, "pickup-neck:rout").setting();
-        double diameter = body.shop.crib().bits().stream().filter(b -> b.name().equals(routed.tool())).findFirst().orElseThrow().diameter();
+        double diameter = body.shop.crib().bits().stream()
+                .filter(b -> b.name().equals(routed.tool()))
+                .findFirst()
+                .orElseThrow()
+                .diameter();
         assertThat(diameter / 2).isLessThanOrEqualTo(4.8);
     }
 }

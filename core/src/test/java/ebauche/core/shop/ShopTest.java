@@ -46,13 +46,23 @@ class ShopTest {
     void tools_of_no_size_are_refused() {
         assertThatThrownBy(() -> new Bit("x", Bit.Bearing.NONE, 0, 10, 6)).hasMessageContaining("more than nought");
         assertThatThrownBy(() -> new Drill("x", Drill.Kind.TWIST, -3, 0)).hasMessageContaining("more than nought");
-        assertThatThrownBy(() -> new Drill("x", Drill.Kind.TWIST, Double.NaN, 0)).hasMessageContaining("a number");
+        assertThatThrownBy(() -> new Drill("x", Drill.Kind.TWIST, Double.NaN, 0))
+                .hasMessageContaining("a number");
         assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1)).hasMessageContaining("between");
     }
 
     /** Wood Handbook, table 5-3a, specific gravity at 12 % x 1120 kg/m3 (from memory). */
     @ParameterizedTest
-    @CsvSource({"ash, 0.60", "alder, 0.41", "maple, 0.63", "red-maple, 0.54", "walnut, 0.55", "cherry, 0.50", "basswood, 0.37", "poplar, 0.42"})
+    @CsvSource({
+        "ash, 0.60",
+        "alder, 0.41",
+        "maple, 0.63",
+        "red-maple, 0.54",
+        "walnut, 0.55",
+        "cherry, 0.50",
+        "basswood, 0.37",
+        "poplar, 0.42"
+    })
     void densities_are_the_handbooks(String key, double specificGravity) {
         assertThat(Species.of(key).density()).isEqualTo(1120 * specificGravity, within(1e-9));
         assertThat(Species.of(key).source()).contains("Wood Handbook");

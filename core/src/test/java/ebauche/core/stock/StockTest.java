@@ -20,7 +20,8 @@ class StockTest {
 
     private static Stock slab(double pitch) {
         Grid grid = Grid.covering(-62, 62, -82, 82, pitch);
-        return Stock.empty(grid).after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), "alder"));
+        return Stock.empty(grid)
+                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), "alder"));
     }
 
     private static Change cut(Solid solid) {
@@ -30,7 +31,8 @@ class StockTest {
     private static Solid random(Random r) {
         Point at = new Point(r.nextDouble() * 100 - 50, r.nextDouble() * 140 - 70);
         if (r.nextInt(4) == 0) {
-            return new Solid.Bore(at, at.plus(r.nextDouble() * 60 - 30, 40), 5 + r.nextDouble() * 30, 4 + r.nextDouble() * 12);
+            return new Solid.Bore(
+                    at, at.plus(r.nextDouble() * 60 - 30, 40), 5 + r.nextDouble() * 30, 4 + r.nextDouble() * 12);
         }
         Region plan = r.nextBoolean()
                 ? Region.disc(at, 5 + r.nextDouble() * 40)
@@ -47,7 +49,9 @@ class StockTest {
         boolean solid = z > 0 && z < 40 && SLAB.contains(new Point(x, y));
         for (Solid cut : cuts) {
             if (cut instanceof Solid.Prism p) {
-                solid &= !(p.plan().contains(new Point(x, y)) && z > p.top().depthAt(x, y) && z < p.bottom().depthAt(x, y));
+                solid &= !(p.plan().contains(new Point(x, y))
+                        && z > p.top().depthAt(x, y)
+                        && z < p.bottom().depthAt(x, y));
             } else {
                 Solid.Bore b = (Solid.Bore) cut;
                 double half = b.halfChord(x, y);
@@ -80,7 +84,9 @@ class StockTest {
                     for (int i = 0; i < in.length; i += 2) {
                         solid |= z > in[i] && z < in[i + 1];
                     }
-                    assertThat(solid).as("seed %s at %s, %s, depth %s", seed, x, y, z).isEqualTo(wood(cuts, x, y, z));
+                    assertThat(solid)
+                            .as("seed %s at %s, %s, depth %s", seed, x, y, z)
+                            .isEqualTo(wood(cuts, x, y, z));
                 }
             }
         }
@@ -105,7 +111,8 @@ class StockTest {
 
     @Test
     void mass_and_balance_of_a_block_with_a_hole_are_those_of_its_closed_form() {
-        Stock stock = slab(0.5).after(cut(Solid.Prism.between(Region.rectangle(new Point(30, 0), 40, 40, 0, 0), -1, 20)));
+        Stock stock =
+                slab(0.5).after(cut(Solid.Prism.between(Region.rectangle(new Point(30, 0), 40, 40, 0, 0), -1, 20)));
         double density = Species.of("alder").density() * 1e-6;
         double whole = 120 * 160 * 40.0;
         double hole = 40 * 40 * 20.0;

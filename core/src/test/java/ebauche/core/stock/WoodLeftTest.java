@@ -18,7 +18,9 @@ class WoodLeftTest {
 
     private static WoodLeft.Thin find(WoodLeft left, WoodLeft.Kind kind, String feature, String neighbour) {
         return left.thinnest().stream()
-                .filter(t -> t.kind() == kind && t.feature().equals(feature) && t.neighbour().equals(neighbour))
+                .filter(t -> t.kind() == kind
+                        && t.feature().equals(feature)
+                        && t.neighbour().equals(neighbour))
                 .findFirst()
                 .orElseThrow();
     }
@@ -27,8 +29,10 @@ class WoodLeftTest {
     void a_pocket_leaves_its_floor_and_its_wall_to_the_edge() {
         WoodLeft left = body();
         left.add("pocket", Face.FRONT, Solid.Prism.between(Region.rectangle(new Point(100, 0), 60, 60, 0, 0), 0, 19));
-        assertThat(find(left, WoodLeft.Kind.FLOOR, "pocket", WoodLeft.BACK).thickness()).isEqualTo(25, within(1e-9));
-        assertThat(find(left, WoodLeft.Kind.WALL, "pocket", WoodLeft.EDGE).thickness()).isEqualTo(20, within(1e-6));
+        assertThat(find(left, WoodLeft.Kind.FLOOR, "pocket", WoodLeft.BACK).thickness())
+                .isEqualTo(25, within(1e-9));
+        assertThat(find(left, WoodLeft.Kind.WALL, "pocket", WoodLeft.EDGE).thickness())
+                .isEqualTo(20, within(1e-6));
     }
 
     @Test
@@ -81,7 +85,8 @@ class WoodLeftTest {
     void a_pocket_deeper_than_the_body_has_less_than_no_floor() {
         WoodLeft left = body();
         left.add("deep", Face.FRONT, Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 46));
-        assertThat(find(left, WoodLeft.Kind.FLOOR, "deep", WoodLeft.BACK).thickness()).isEqualTo(-2, within(1e-9));
+        assertThat(find(left, WoodLeft.Kind.FLOOR, "deep", WoodLeft.BACK).thickness())
+                .isEqualTo(-2, within(1e-9));
     }
 
     @Test
