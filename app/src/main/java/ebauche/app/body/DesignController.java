@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
+import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.PocketState;
@@ -249,6 +250,11 @@ class DesignController {
                 draft.troubles().entrySet().stream()
                         .filter(t -> !shown.contains(t.getKey()))
                         .toList());
+        Map<String, AsBuilt.Reading> measured = new LinkedHashMap<>();
+        AsBuilt record = current.plan().build().asBuilt();
+        DesignFields.MEASURED.forEach(
+                (path, size) -> record.latest(size).ifPresent(reading -> measured.put(path, reading)));
+        model.addAttribute("measured", measured);
         model.addAttribute("leaveOut", draft.leaveOut());
         model.addAttribute(
                 "addable",

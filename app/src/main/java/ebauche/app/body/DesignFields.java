@@ -1,7 +1,9 @@
 package ebauche.app.body;
 
+import ebauche.core.design.Measurand.Dimension;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** The fields of a design, as its form shows them: which place of the build file each stands for, and its label. */
@@ -37,6 +39,18 @@ final class DesignFields {
      * @param optional whether it can be left out of the design
      */
     public record Section(String title, String path, boolean optional, List<Field> fields) {}
+
+    /** The sizes that a reading at the bench replaces, by their field. */
+    static final Map<String, Dimension> MEASURED = Map.of(
+            "thickness", Dimension.BODY_THICKNESS,
+            "neck.heelThickness", Dimension.HEEL_THICKNESS,
+            "neck.fingerboardThickness", Dimension.FINGERBOARD_THICKNESS,
+            "neck.fretHeight", Dimension.FRET_HEIGHT,
+            "neck.angle", Dimension.NECK_ANGLE,
+            "neck.endWallToSaddle", Dimension.END_WALL_TO_SADDLE,
+            "strings.actionTreble", Dimension.ACTION_TREBLE,
+            "strings.actionBass", Dimension.ACTION_BASS,
+            "strings.nutHeight", Dimension.NUT_HEIGHT);
 
     private final JsonNode design;
     private final List<Section> sections = new ArrayList<>();

@@ -5,7 +5,6 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
-import ebauche.core.measure.Quantity;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -76,11 +75,7 @@ class LogController {
 
     private static String words(AsBuilt.Entry entry, Figures fig) {
         if (entry instanceof AsBuilt.Reading r) {
-            boolean length = r.measures().quantity() == Quantity.LENGTH;
-            return r.measures().label() + " "
-                    + (length
-                            ? fig.length(r.value())
-                            : fig.exact(r.value(), r.measures().quantity()));
+            return r.measures().label() + " " + fig.reading(r);
         }
         if (entry instanceof AsBuilt.Done d) {
             return d.title();

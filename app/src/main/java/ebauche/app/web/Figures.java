@@ -1,5 +1,6 @@
 package ebauche.app.web;
 
+import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Finding;
 import ebauche.core.design.FeatureName;
 import ebauche.core.measure.Decimals;
@@ -8,6 +9,7 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import ebauche.core.measure.Source;
 import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -26,6 +28,7 @@ import java.util.regex.Pattern;
 public record Figures(LengthUnit unit) {
     private static final Pattern FRACTION = Pattern.compile("(?<![\\d/])\\d{1,3}/\\d{1,2}(?![\\d/])");
 
+    private static final Pattern MOMENT = Pattern.compile("\\d{4}-\\d\\d-\\d\\dT[0-9:.]+Z");
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
     private LengthUnit otherUnit() {
@@ -94,6 +97,22 @@ public record Figures(LengthUnit unit) {
     /** A length that is compared with another. */
     public String fine(double millimetres) {
         return fine(millimetres, Quantity.LENGTH);
+    }
+
+    /** What a gauge read. */
+    public String reading(AsBuilt.Reading reading) {
+        return reading.measures().quantity() == Quantity.LENGTH
+                ? length(reading.value())
+                : exact(reading.value(), reading.measures().quantity());
+    }
+
+    /** Where a term of a sum comes from, its moment written in the shop's own time. */
+    public String origin(Reckoning.Term term) {
+        if (term.source() == Source.COMPUTED) {
+            return term.source().words();
+        }
+        String from = MOMENT.matcher(term.origin()).replaceAll(m -> Matcher.quoteReplacement(moment(m.group())));
+        return term.source().words() + ", " + from;
     }
 
     /** A moment, in the shop's own time. */

@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -78,11 +79,11 @@ public abstract class Story extends WithApp {
         });
         opened.navigate(address() + "/sign-in");
         opened.locator("form")
-                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .filter(new Locator.FilterOptions().setHasText("Sign in"))
                 .getByLabel("Name")
                 .fill(shop.maker().name());
         opened.locator("form")
-                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Sign in"))
+                .filter(new Locator.FilterOptions().setHasText("Sign in"))
                 .getByLabel("Password")
                 .fill(PASSWORD);
         opened.getByRole(
@@ -91,6 +92,16 @@ public abstract class Story extends WithApp {
                 .click();
         opened.waitForURL(url -> !url.contains("/sign-in"));
         return opened;
+    }
+
+    protected Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    protected Locator link(String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     protected void go(String path) {
