@@ -21,6 +21,9 @@ public final class Outline {
      */
     private static final double SMOOTH = Math.toRadians(5.0);
 
+    /** A body's outline needs some hundreds; far more are a slip of the unit or a hostile file. */
+    static final int MOST_POINTS = 100_000;
+
     private static final int CURVATURE_SAMPLES = 96;
 
     private final List<Segment> segments;
@@ -42,6 +45,11 @@ public final class Outline {
      * @throws PathFormatException if they are open or cross themselves, naming the place
      */
     public static Outline of(List<Segment> pieces) {
+        long chords = pieces.stream().mapToLong(Segment::chords).sum();
+        if (chords > MOST_POINTS) {
+            throw new PathFormatException("the path needs " + chords + " points to follow its curves; at most "
+                    + MOST_POINTS + " are drawn. Is its unit right? Else simplify it");
+        }
         List<Point> points = new ArrayList<>();
         points.add(pieces.get(0).start());
         Point last = pieces.get(0).start();

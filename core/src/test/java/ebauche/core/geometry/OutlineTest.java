@@ -98,6 +98,15 @@ class OutlineTest {
     }
 
     @Test
+    void curves_that_would_need_millions_of_points_are_refused_before_they_are_drawn() {
+        StringBuilder path = new StringBuilder("M0 0");
+        for (int i = 0; i < 4000; i++) {
+            path.append("C9e4 9e4 -9e4 9e4 ").append(i % 7).append(' ').append(i % 5);
+        }
+        assertThatThrownBy(() -> Outline.parse(path + "Z", 1)).hasMessageContaining("at most 100000 are drawn");
+    }
+
+    @Test
     void an_offset_outward_and_back_covers_the_round_outline_again() {
         Outline circle = Outline.parse(CIRCLE, 1);
         assertThat(circle.offset(4).area()).isEqualTo(Math.PI * 54 * 54, within(8.0));
