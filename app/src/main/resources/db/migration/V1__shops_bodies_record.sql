@@ -46,7 +46,7 @@ create table entry (
     id bigint not null auto_increment unique,
     body bigint not null,
     -- made by whoever enters it: a repeat gets the first answer
-    client_id varchar(120) character set utf8mb4 collate utf8mb4_bin not null,
+    client_id varchar(120) character set utf8mb4 collate utf8mb4_nopad_bin not null,
     entry json not null check (json_valid(entry)),
     logged_at timestamp(3) not null default current_timestamp(3),
     primary key (shop, id),

@@ -54,6 +54,17 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.record(sedge).timeline()).doesNotHaveDuplicates();
     }
 
+    /** Ids are compared letter by letter: what differs in case or by a space is another entry. */
+    @Test
+    void ids_that_only_look_alike_are_different_entries() {
+        Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
+        int before = bodies.recordLength(sedge);
+        for (String id : new String[] {"a", "A", "a ", "ä"}) {
+            assertThat(bodies.log(sedge, reading(id, 24)).id()).isEqualTo(id);
+        }
+        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 4);
+    }
+
     @Test
     void sixteen_at_once_with_one_id_leave_one_entry() throws Exception {
         Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
