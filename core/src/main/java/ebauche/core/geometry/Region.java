@@ -33,18 +33,24 @@ public final class Region {
     /** What was taken away to make this region, if it was made so: it shares nothing with that, nor with any part of it. */
     private final Region lacks;
 
+    /** What this region was cut to, if it was made so: it lies wholly inside that. */
+    private final Region within;
+
     /** Indexes for repeated questions, made on demand; a race makes one twice and harms nothing. */
     private volatile PreparedGeometry prepared;
+
+    private volatile double area = Double.NaN;
 
     private volatile IndexedFacetDistance edges;
 
     private Region(Geometry geometry) {
-        this(geometry, null);
+        this(geometry, null, null);
     }
 
-    private Region(Geometry geometry, Region lacks) {
+    private Region(Geometry geometry, Region lacks, Region within) {
         this.geometry = geometry;
         this.lacks = lacks;
+        this.within = within;
     }
 
     private PreparedGeometry prepared() {
@@ -133,7 +139,12 @@ public final class Region {
     }
 
     public double area() {
-        return geometry.getArea();
+        double known = area;
+        if (Double.isNaN(known)) {
+            known = geometry.getArea();
+            area = known;
+        }
+        return known;
     }
 
     /** Length of all its edges, mm. */
@@ -182,7 +193,7 @@ public final class Region {
             return this;
         }
         Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
-        return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other);
+        return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
     }
 
     private boolean lacksAllOf(Region other) {
@@ -203,7 +214,8 @@ public final class Region {
         if (apart(other)) {
             return EMPTY;
         }
-        return areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
+        Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
+        return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
@@ -235,9 +247,11 @@ public final class Region {
         return polygons.isEmpty() ? EMPTY : of(FACTORY.buildGeometry(polygons));
     }
 
+    /** Whether it holds all of another; a smaller area or a narrower box cannot. */
     public boolean contains(Region other) {
-        boolean larger = geometry.getEnvelopeInternal().covers(other.geometry.getEnvelopeInternal());
-        return this == other || larger && prepared().covers(other.geometry);
+        boolean may = area() >= other.area() * (1 - 1e-9)
+                && geometry.getEnvelopeInternal().covers(other.geometry.getEnvelopeInternal());
+        return this == other || this == other.within || may && prepared().covers(other.geometry);
     }
 
     public boolean contains(Point p) {
