@@ -12,10 +12,12 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.timber.Species;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 
 /** The {@code design} part of a build file. Every value left out has its usual value named here. */
 final class DesignReader {
@@ -51,8 +53,8 @@ final class DesignReader {
                 spot.optionalObject("jack", DesignReader::jack));
     }
 
-    private static <T> List<T> distinct(Spot spot, List<T> parts, java.util.function.Function<T, String> id) {
-        Set<String> seen = new java.util.HashSet<>();
+    private static <T> List<T> distinct(Spot spot, List<T> parts, Function<T, String> id) {
+        Set<String> seen = new HashSet<>();
         for (T part : parts) {
             if (!seen.add(id.apply(part))) {
                 throw spot.trouble("two parts are called “" + id.apply(part) + "”; give each its own id");

@@ -6,6 +6,7 @@ import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -169,7 +170,7 @@ final class Spot {
     }
 
     /** One of some words. */
-    <T> T word(String key, java.util.Map<String, T> words) {
+    <T> T word(String key, Map<String, T> words) {
         Spot spot = needed(key);
         T value = words.get(spot.asText(60));
         if (value == null) {

@@ -11,6 +11,7 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
+import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -93,7 +94,7 @@ public final class Timeline {
     }
 
     private static String knownSpecies(String key) {
-        return ebauche.core.timber.Species.of(key).key();
+        return Species.of(key).key();
     }
 
     private static Solid solid(Spot spot) {

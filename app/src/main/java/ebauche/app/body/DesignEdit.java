@@ -9,6 +9,8 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -112,8 +114,7 @@ final class DesignEdit {
     /** The form's name of a place in a build file: {@code design.pickups[1].depth} is {@code pickups.0.depth}. */
     static String field(String place) {
         String path = place.startsWith("design.") ? place.substring("design.".length()) : place;
-        java.util.regex.Matcher m =
-                java.util.regex.Pattern.compile("\\[(\\d+)]").matcher(path);
+        Matcher m = Pattern.compile("\\[(\\d+)]").matcher(path);
         return m.replaceAll(r -> "." + (Integer.parseInt(r.group(1)) - 1));
     }
 

@@ -1,6 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -161,9 +162,7 @@ final class DesignFields {
                         "blank.species",
                         "timber",
                         Kind.CHOICE,
-                        ebauche.core.timber.Species.KNOWN.stream()
-                                .map(ebauche.core.timber.Species::key)
-                                .toList()),
+                        Species.KNOWN.stream().map(Species::key).toList()),
                 Field.number("blank.pieces", "pieces"),
                 Field.length("blank.across", "width"),
                 Field.length("blank.along", "length"),

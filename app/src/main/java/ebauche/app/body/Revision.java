@@ -1,5 +1,6 @@
 package ebauche.app.body;
 
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -14,9 +15,7 @@ public record Revision(int number, int basedOn, ObjectNode file, String madeBy, 
     }
 
     public ObjectNode shop() {
-        return file.path("shop") instanceof ObjectNode shop
-                ? shop
-                : tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
+        return file.path("shop") instanceof ObjectNode shop ? shop : JsonNodeFactory.instance.objectNode();
     }
 
     public String name() {

@@ -1,6 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.app.account.Maker;
+import ebauche.core.build.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.BuildFileException;
@@ -55,7 +56,7 @@ class TakeOnController {
         }
         ObjectNode file = DemoBodies.read(pattern).withoutRecord();
         ((ObjectNode) file.get("design")).put("name", name.strip());
-        Body body = store.add(maker.shop(), file, ebauche.core.build.AsBuilt.NOTHING_YET, maker.name());
+        Body body = store.add(maker.shop(), file, AsBuilt.NOTHING_YET, maker.name());
         return "redirect:/bodies/" + body.publicId() + "/design";
     }
 

@@ -6,6 +6,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 
 /**
@@ -115,7 +116,7 @@ public final class RuleDrawing {
             boolean ends = i == plan.steps().size() || !station(i).equals(station(from));
             if (ends) {
                 svg.line("station-edge", edges.get(from), TOP, edges.get(from), BOTTOM);
-                String name = station(from).substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+                String name = station(from).substring(0, 1).toUpperCase(Locale.ROOT)
                         + station(from).substring(1);
                 if (edges.get(i) - edges.get(from) > 8 * name.length() + 8) {
                     svg.text("station", edges.get(from) + 5, BOTTOM - 6, "start", name);

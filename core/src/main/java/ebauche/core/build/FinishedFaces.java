@@ -6,6 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.shop.Practice;
 import java.util.List;
 import java.util.Optional;
@@ -98,11 +99,7 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
                 .length("back now", backNow)
                 .length("still to sand off the front", toSand(Face.FRONT))
                 .length("still to sand off the back", toSand(Face.BACK))
-                .length(
-                        start.source() == ebauche.core.measure.Source.MEASURED
-                                ? "thickness as measured"
-                                : "thickness wanted",
-                        start)
+                .length(start.source() == Source.MEASURED ? "thickness as measured" : "thickness wanted", start)
                 .is(thickness(), "back now - front now - still to sand off both");
     }
 

@@ -3,6 +3,7 @@ package ebauche.core.geometry;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
@@ -86,7 +87,7 @@ public final class Outline {
     }
 
     private static String place(Point p) {
-        return String.format(java.util.Locale.ROOT, "x %.1f, y %.1f", p.x(), p.y());
+        return String.format(Locale.ROOT, "x %.1f, y %.1f", p.x(), p.y());
     }
 
     public List<Segment> segments() {

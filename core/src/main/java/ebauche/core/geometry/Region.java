@@ -2,6 +2,7 @@ package ebauche.core.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -319,6 +320,6 @@ public final class Region {
 
     @Override
     public String toString() {
-        return String.format(java.util.Locale.ROOT, "region x %.1f..%.1f y %.1f..%.1f", minX(), maxX(), minY(), maxY());
+        return String.format(Locale.ROOT, "region x %.1f..%.1f y %.1f..%.1f", minX(), maxX(), minY(), maxY());
     }
 }

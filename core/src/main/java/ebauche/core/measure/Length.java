@@ -1,5 +1,6 @@
 package ebauche.core.measure;
 
+import java.util.Locale;
 import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -63,7 +64,7 @@ public final class Length implements Comparable<Length> {
         if (trimmed.isEmpty()) {
             throw new LengthFormatException(trimmed, "is empty, and a length is wanted here");
         }
-        Matcher m = trimmed.length() > 60 ? null : WRITTEN.matcher(trimmed.toLowerCase(java.util.Locale.ROOT));
+        Matcher m = trimmed.length() > 60 ? null : WRITTEN.matcher(trimmed.toLowerCase(Locale.ROOT));
         if (m == null || !m.matches()) {
             throw new LengthFormatException(
                     trimmed, countUnits(trimmed) > 1 ? "has more than one unit" : "is no length");

@@ -8,6 +8,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.shop.Limits;
 import java.util.List;
 
@@ -176,10 +177,7 @@ public record NeckPocket(
         }
         Window window = window(bridge);
         double middle = (window.shallowest() + window.deepest()) / 2;
-        return new Fact(
-                heightAndDepth(actionAtCentre(), 0) - middle,
-                ebauche.core.measure.Source.COMPUTED,
-                "middle of the bridge's window");
+        return new Fact(heightAndDepth(actionAtCentre(), 0) - middle, Source.COMPUTED, "middle of the bridge's window");
     }
 
     /**

@@ -8,6 +8,7 @@ import ebauche.core.measure.Decimals;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Something about the work that an operation needs, gives or takes away. The order of a build and its reasons follow
@@ -160,7 +161,7 @@ public sealed interface Condition {
     record Settled(Surface surface, double depth, Region region) implements Condition {
         @Override
         public String words() {
-            return "the " + surface.name().toLowerCase(java.util.Locale.ROOT) + " settled: nothing more cut into it";
+            return "the " + surface.name().toLowerCase(Locale.ROOT) + " settled: nothing more cut into it";
         }
 
         @Override
