@@ -69,6 +69,22 @@ public final class TestBody {
                 id, Control.Kind.POT, new Point(x, y), 10, 0, 0, thickestTop, 25, 25, 20, OptionalDouble.empty());
     }
 
+    /** A blade switch beside the pot of {@link #controls}. */
+    public static Control bladeSwitch(double thinnestTop, double thickestTop, OptionalDouble woodOver) {
+        return new Control(
+                "selector",
+                Control.Kind.BLADE_SWITCH,
+                new Point(82, -40),
+                3.2,
+                25,
+                thinnestTop,
+                thickestTop,
+                13,
+                40,
+                20,
+                woodOver);
+    }
+
     public static ControlCavity cavity(double woodOver) {
         Outline outline = Outline.parse(
                 "M 75 -70 L 125 -70 A 8 8 0 0 1 133 -62 L 133 -18 A 8 8 0 0 1 125 -10 L 75 -10"
@@ -166,6 +182,17 @@ public final class TestBody {
                 ebauche.core.design.Measurand.parse(measures),
                 value));
         return this;
+    }
+
+    /** The figure on a step's card, mm. */
+    public double figure(String step) {
+        return plan().step(step)
+                .orElseThrow(() -> new AssertionError(step))
+                .operation()
+                .setting()
+                .figure()
+                .orElseThrow()
+                .value();
     }
 
     /** The rules that find something. */

@@ -22,6 +22,8 @@ public final class BoardDrawing {
     private static final double HEIGHT = 512;
     private static final double MARGIN = 24;
     private static final double GAP = 26;
+    /** Width of a seam as it is drawn, mm. */
+    private static final double PENCIL = 0.2;
 
     private final BuildPlan plan;
     private final Figures fig;
@@ -176,14 +178,12 @@ public final class BoardDrawing {
     }
 
     private void seams() {
-        int pieces = plan.build().design().blank().pieces();
-        double width = plan.build().design().blank().across() / pieces;
         Region sheet = sawn() ? body : plan.build().design().blank().plan();
-        for (int i = 1; i < pieces && glued(); i++) {
-            double x = plan.build().design().blank().plan().minX() + i * width;
-            if (x > sheet.minX() && x < sheet.maxX()) {
-                Region strip = Region.rectangle(
-                        new Point(x, (sheet.minY() + sheet.maxY()) / 2), 0.2, sheet.maxY() - sheet.minY(), 0, 0);
+        double middle = (sheet.minY() + sheet.maxY()) / 2;
+        double length = sheet.maxY() - sheet.minY();
+        for (double x : plan.build().design().blank().seams()) {
+            if (glued() && x > sheet.minX() && x < sheet.maxX()) {
+                Region strip = Region.rectangle(new Point(x, middle), PENCIL, length, 0, 0);
                 svg.path("seam", frame.path(strip.intersection(sheet)));
             }
         }
@@ -204,61 +204,32 @@ public final class BoardDrawing {
     private void handles() {
         double y = frame.y(lines.acrossAt());
         double x = frame.x(lines.alongAt());
-        svg.open(
-                "g",
-                "class",
-                "cut-line",
-                "data-axis",
-                "across",
-                "data-at",
-                Svg.n(lines.acrossAt()),
-                "data-scale",
-                perMillimetre(up == Face.FRONT ? 1 : -1),
-                "tabindex",
-                "0",
-                "role",
-                "slider",
-                "aria-label",
+        cutLine(
                 "lengthwise section",
-                "aria-orientation",
+                "across",
                 "vertical",
-                "aria-valuemin",
-                Svg.n(body.minX()),
-                "aria-valuemax",
-                Svg.n(body.maxX()),
-                "aria-valuenow",
-                Svg.n(lines.acrossAt()));
-        svg.line("grab", 6, y, planRight + 8, y);
-        svg.line("mark", 6, y, planRight + 8, y);
-        svg.path("handle", "M2 " + Svg.n(y - 9) + "L18 " + Svg.n(y) + "L2 " + Svg.n(y + 9) + "Z");
-        svg.close();
-        svg.open(
-                "g",
-                "class",
-                "cut-line",
-                "data-axis",
-                "along",
-                "data-at",
-                Svg.n(lines.alongAt()),
-                "data-scale",
-                perMillimetre(1),
-                "tabindex",
-                "0",
-                "role",
-                "slider",
-                "aria-label",
-                "cross-section",
-                "aria-orientation",
-                "horizontal",
-                "aria-valuemin",
-                Svg.n(body.minY()),
-                "aria-valuemax",
-                Svg.n(body.maxY()),
-                "aria-valuenow",
-                Svg.n(lines.alongAt()));
-        svg.line("grab", x, 10, x, planBottom + 8);
-        svg.line("mark", x, 10, x, planBottom + 8);
-        svg.path("handle", "M" + Svg.n(x - 9) + " 4L" + Svg.n(x) + " 20L" + Svg.n(x + 9) + " 4Z");
+                lines.acrossAt(),
+                body.minX(),
+                body.maxX(),
+                up == Face.FRONT ? 1 : -1);
+        lineAndHandle(6, y, planRight + 8, y, "M2 " + Svg.n(y - 9) + "L18 " + Svg.n(y) + "L2 " + Svg.n(y + 9) + "Z");
+        cutLine("cross-section", "along", "horizontal", lines.alongAt(), body.minY(), body.maxY(), 1);
+        lineAndHandle(x, 10, x, planBottom + 8, "M" + Svg.n(x - 9) + " 4L" + Svg.n(x) + " 20L" + Svg.n(x + 9) + " 4Z");
+    }
+
+    /** Opens a section line as a slider; the script moves it by its axis, place and scale. */
+    private void cutLine(
+            String words, String axis, String orientation, double at, double least, double most, int sign) {
+        svg.open("g", "class", "cut-line", "data-axis", axis, "data-at", Svg.n(at), "data-scale", perMillimetre(sign));
+        svg.attribute("tabindex", "0").attribute("role", "slider").attribute("aria-label", words);
+        svg.attribute("aria-orientation", orientation).attribute("aria-valuenow", Svg.n(at));
+        svg.attribute("aria-valuemin", Svg.n(least)).attribute("aria-valuemax", Svg.n(most));
+    }
+
+    private void lineAndHandle(double x1, double y1, double x2, double y2, String handle) {
+        svg.line("grab", x1, y1, x2, y2);
+        svg.line("mark", x1, y1, x2, y2);
+        svg.path("handle", handle);
         svg.close();
     }
 

@@ -8,6 +8,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;
+import ebauche.core.stock.WoodLeft;
 import java.util.List;
 
 /**
@@ -19,6 +20,9 @@ final class SectionDrawing {
     private static final double LABELLED_RUN = 20;
     /** Thinner wood than this is the grid's rounding and carries no figure, mm. */
     private static final double NOTHING = 0.05;
+
+    /** The grid keeps depths to single precision: a floor at the limit is not thin by its rounding, mm. */
+    private static final double SINGLE_PRECISION = 1e-4;
 
     private final Svg svg;
     private final BuildPlan plan;
@@ -93,7 +97,7 @@ final class SectionDrawing {
         double thick = run.solid()[i + 1] - run.solid()[i];
         boolean whole = run.solid().length == 2 && thick > faces.backNow() - faces.frontNow() - 1;
         if (!whole && thick > NOTHING) {
-            boolean thin = thick < plan.build().shop().limits().thinnestFloor();
+            boolean thin = plan.build().shop().limits().tooThin(WoodLeft.Kind.FLOOR, thick + SINGLE_PRECISION);
             double[] at = placing.at((run.from() + run.to()) / 2, (run.solid()[i] + run.solid()[i + 1]) / 2);
             svg.figure(thin ? "figure thin" : "figure", at[0], at[1] + 4, "middle", fig.parts(fig.brief(thick)));
         }

@@ -66,8 +66,9 @@ final class Svg {
         return this;
     }
 
-    private void attribute(String name, String value) {
-        write(() -> xml.writeAttribute(name, value));
+    /** One more attribute of the element just opened. */
+    Svg attribute(String name, String value) {
+        return write(() -> xml.writeAttribute(name, value));
     }
 
     Svg close() {

@@ -19,12 +19,9 @@ final class ThinWood {
         List<Finding> found = new ArrayList<>();
         Limits limits = build.shop().limits();
         for (WoodLeft.Thin thin : history.thinnest()) {
-            boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
-            double limit = floor ? limits.thinnestFloor() : limits.thinnestWall();
-            if (thin.thickness() >= limit - 1e-9) {
-                continue;
+            if (limits.tooThin(thin.kind(), thin.thickness())) {
+                found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, limits.least(thin.kind()), build));
             }
-            found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, floor, limit, build));
         }
         return found;
     }
@@ -49,7 +46,8 @@ final class ThinWood {
                                 : "Move one of them, or declare that they join.");
     }
 
-    private static Finding thinner(WoodLeft.Thin thin, boolean floor, double limit, Build build) {
+    private static Finding thinner(WoodLeft.Thin thin, double limit, Build build) {
+        boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
         boolean switchTop = thin.neighbour().equals(WoodLeft.FRONT) && wantsThinTop(thin.feature(), build);
         Finding.Builder finding = switchTop
                 ? Finding.goodToKnow("cavity", "thin-on-purpose")

@@ -32,4 +32,13 @@ public record Blank(Species species, int pieces, double across, double along, do
     public double grams() {
         return across * along * thickness * species.density() * 1e-6;
     }
+
+    /** x of the seams between its pieces, which are of one width; none in a blank of one piece. */
+    public double[] seams() {
+        double[] at = new double[pieces - 1];
+        for (int i = 0; i < at.length; i++) {
+            at[i] = -across / 2 + (i + 1) * across / pieces;
+        }
+        return at;
+    }
 }

@@ -1,6 +1,7 @@
 package ebauche.core.shop;
 
 import ebauche.core.measure.Refusal;
+import ebauche.core.stock.WoodLeft;
 
 /**
  * What the shop will not go below, and how closely it works. Millimetres, degrees for the angle.
@@ -20,6 +21,9 @@ public record Limits(
         double thicknessTolerance,
         double angleTolerance) {
 
+    /** Noise of the arithmetic under which a thickness counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
+
     public Limits {
         Refusal.between(thinnestFloor, 0, 50, "thinnestFloor");
         Refusal.between(thinnestWall, 0, 50, "thinnestWall");
@@ -27,5 +31,15 @@ public record Limits(
         Refusal.between(depthTolerance, 0.01, 5, "depthTolerance");
         Refusal.between(thicknessTolerance, 0, 5, "thicknessTolerance");
         Refusal.between(angleTolerance, 0, 5, "angleTolerance");
+    }
+
+    /** Least wood that the shop leaves there. */
+    public double least(WoodLeft.Kind kind) {
+        return kind == WoodLeft.Kind.FLOOR ? thinnestFloor : thinnestWall;
+    }
+
+    /** Whether that is less wood than the shop leaves; the limit itself is enough. */
+    public boolean tooThin(WoodLeft.Kind kind, double thickness) {
+        return thickness < least(kind) - NOISE;
     }
 }

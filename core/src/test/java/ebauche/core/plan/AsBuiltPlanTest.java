@@ -16,23 +16,12 @@ class AsBuiltPlanTest {
         return body.plan().reckoning(what).map(Reckoning::value).orElseThrow(() -> new AssertionError(what));
     }
 
-    private static double figure(TestBody body, String step) {
-        return body.plan()
-                .step(step)
-                .orElseThrow()
-                .operation()
-                .setting()
-                .figure()
-                .orElseThrow()
-                .value();
-    }
-
     @Test
     void a_measured_heel_replaces_the_nominal_and_moves_the_pocket_by_as_much() {
         TestBody body = new TestBody();
-        double before = figure(body, "neck:rout");
+        double before = body.figure("neck:rout");
         body.read("heel-thickness", 25.8);
-        assertThat(figure(body, "neck:rout")).isEqualTo(before + 0.4, within(1e-9));
+        assertThat(body.figure("neck:rout")).isEqualTo(before + 0.4, within(1e-9));
     }
 
     @Test
@@ -43,7 +32,7 @@ class AsBuiltPlanTest {
         body.read("sanded-off:front", 0.4);
         assertThat(number(body, "pocket depth")).isEqualTo(depth, within(1e-9));
         assertThat(number(body, "finished thickness")).isEqualTo(thick - 0.4, within(1e-9));
-        assertThat(figure(body, "neck:rout")).isEqualTo(depth + 0.3, within(1e-9));
+        assertThat(body.figure("neck:rout")).isEqualTo(depth + 0.3, within(1e-9));
     }
 
     /** C1: after a depth m was measured and s sanded off, the depth is m - s and p - m + s is still to cut. */

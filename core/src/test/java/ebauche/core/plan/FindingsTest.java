@@ -123,18 +123,7 @@ class FindingsTest {
     @Test
     void a_thin_top_under_a_blade_switch_is_on_purpose() {
         TestBody body = new TestBody();
-        body.controls.add(new Control(
-                "selector",
-                Control.Kind.BLADE_SWITCH,
-                new Point(82, -40),
-                3.2,
-                25,
-                1.5,
-                4.8,
-                13,
-                40,
-                20,
-                OptionalDouble.of(2.5)));
+        body.controls.add(TestBody.bladeSwitch(1.5, 4.8, OptionalDouble.of(2.5)));
         assertThat(body.plan().findings()).allMatch(f -> f.severity() == Finding.Severity.GOOD_TO_KNOW);
         assertThat(body.rules()).containsExactly("thin-on-purpose");
     }

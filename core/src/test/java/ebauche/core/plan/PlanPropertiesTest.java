@@ -86,8 +86,7 @@ class PlanPropertiesTest {
                                 || n instanceof Condition.Flat
                                 || n instanceof Condition.Held
                                 || n instanceof Condition.Access
-                                || op.station().equals("thickness")
-                                || op.station().equals("sanding"));
+                                || op.key().equals("thickness:front"));
                 assertThat(op.needs())
                         .as(op.key() + " needs no wood")
                         .anyMatch(n -> n instanceof Condition.Wood

@@ -7,7 +7,6 @@ import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -47,35 +46,10 @@ class TradeFactsOutsideTest {
     @Test
     void one_floor_does_not_serve_pots_and_a_blade_switch() {
         TestBody body = new TestBody();
-        Control blade = new Control(
-                "selector",
-                Control.Kind.BLADE_SWITCH,
-                new Point(82, -40),
-                3.2,
-                25,
-                INCH / 8,
-                INCH * 3 / 16,
-                13,
-                40,
-                20,
-                OptionalDouble.empty());
-        body.controls.add(blade);
+        body.controls.add(TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.empty()));
         assertThat(body.plan().findings())
                 .anyMatch(f -> f.rule().equals("control-top") && f.feature().equals("control-selector"));
-        body.controls.set(
-                1,
-                new Control(
-                        "selector",
-                        Control.Kind.BLADE_SWITCH,
-                        new Point(82, -40),
-                        3.2,
-                        25,
-                        INCH / 8,
-                        INCH * 3 / 16,
-                        13,
-                        40,
-                        20,
-                        OptionalDouble.of(INCH * 5 / 32)));
+        body.controls.set(1, TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.of(INCH * 5 / 32)));
         assertThat(body.plan().findings()).noneMatch(f -> f.rule().equals("control-top"));
         assertThat(body.plan().step("step-selector:rout")).isPresent();
     }

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.design.Blank;
+import ebauche.core.stock.WoodLeft;
 import ebauche.core.timber.Species;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -73,5 +75,22 @@ class ShopTest {
     void an_unknown_timber_is_answered_with_those_that_are_known() {
         assertThatThrownBy(() -> Species.of("cheese")).hasMessageContaining("alder, ash");
         assertThat(List.copyOf(Species.KNOWN)).hasSize(8);
+    }
+
+    @Test
+    void the_limit_itself_is_thick_enough_and_a_hair_less_is_not() {
+        Limits limits = new Limits(3, 2, 0.5, 0.15, 0.1, 0.1);
+        assertThat(limits.tooThin(WoodLeft.Kind.FLOOR, 3)).isFalse();
+        assertThat(limits.tooThin(WoodLeft.Kind.FLOOR, 2.999)).isTrue();
+        assertThat(limits.tooThin(WoodLeft.Kind.WALL, 2)).isFalse();
+        assertThat(limits.tooThin(WoodLeft.Kind.WALL, 1.999)).isTrue();
+    }
+
+    @Test
+    void seams_stand_evenly_and_symmetrically_about_the_centre_line() {
+        Species ash = Species.of("ash");
+        assertThat(new Blank(ash, 1, 330, 450, 0, 50).seams()).isEmpty();
+        assertThat(new Blank(ash, 2, 330, 450, 0, 50).seams()).containsExactly(0);
+        assertThat(new Blank(ash, 3, 330, 450, 0, 50).seams()).containsExactly(-55, 55);
     }
 }
