@@ -16,7 +16,6 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Shop;
-import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -101,7 +100,7 @@ public final class TestBody {
         Outline edge = Outline.parse(outline, 1);
         return new BodyDesign(
                 "Test",
-                new Blank(Species.of("alder"), pieces, 340, 420, 45, blankThickness),
+                new Blank(TestTimber.ALDER, pieces, 340, 420, 45, blankThickness),
                 thickness,
                 edge,
                 scale,

@@ -11,7 +11,6 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
-import ebauche.core.timber.Species;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +70,7 @@ final class DesignReader {
     private static Blank blank(Spot spot, Outline outline) {
         double middle = (outline.region().minY() + outline.region().maxY()) / 2;
         return new Blank(
-                spot.parsed("species", MOST_TEXT, Species::of),
+                spot.parsed("species", MOST_TEXT, TimberFile.SHIPPED::of),
                 spot.whole("pieces"),
                 spot.length("across"),
                 spot.length("along"),

@@ -53,8 +53,7 @@ public final class PlanJson {
     }
 
     private static String said(Finding.Value value) {
-        return Decimals.plain(value.value(), 2)
-                + (value.quantity() == Quantity.NUMBER ? "" : " " + unit(value.quantity()));
+        return (Decimals.plain(value.value(), 2) + " " + unit(value.quantity())).strip();
     }
 
     private static String unit(Quantity quantity) {
@@ -63,7 +62,7 @@ public final class PlanJson {
             case ANGLE -> "degrees";
             case MASS -> "g";
             case TIME -> "min";
-            case NUMBER -> "";
+            case NUMBER, FINE -> "";
         };
     }
 

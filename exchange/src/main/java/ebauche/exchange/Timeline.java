@@ -8,6 +8,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Material;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
@@ -88,13 +89,18 @@ public final class Timeline {
         Solid solid = spot.object("solid", Timeline::solid);
         return switch (spot.text("kind", 20)) {
             case "remove" -> new Change.Remove(feature, piece, solid);
-            case "add" -> new Change.Add(feature, piece, solid, spot.parsed("species", 60, Timeline::knownSpecies));
+            case "add" -> new Change.Add(feature, piece, solid, material(spot));
             default -> throw spot.at("kind").trouble("must be remove or add");
         };
     }
 
-    private static String knownSpecies(String key) {
-        return Species.of(key).key();
+    /** The timber with its density; a record from before densities were kept takes the table's. */
+    private static Material material(Spot spot) {
+        if (spot.has("density")) {
+            return new Material(spot.text("species", 60), spot.number("density"));
+        }
+        Species species = spot.parsed("species", 60, TimberFile.SHIPPED::of);
+        return new Material(species.key(), species.density().value());
     }
 
     private static Solid solid(Spot spot) {
@@ -175,7 +181,8 @@ public final class Timeline {
             out.put("workpiece", change.workpiece() == Workpiece.CAP ? "cap" : "back-plate");
         }
         if (change instanceof Change.Add add) {
-            out.put("species", add.species());
+            out.put("species", add.material().timber());
+            out.put("density", add.material().density());
         }
         out.set("solid", write(change.solid()));
         return out;

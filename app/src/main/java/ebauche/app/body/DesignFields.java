@@ -2,6 +2,7 @@ package ebauche.app.body;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.timber.Species;
+import ebauche.exchange.TimberFile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -162,7 +163,7 @@ final class DesignFields {
                         "blank.species",
                         "timber",
                         Kind.CHOICE,
-                        Species.KNOWN.stream().map(Species::key).toList()),
+                        TimberFile.SHIPPED.all().stream().map(Species::key).toList()),
                 Field.number("blank.pieces", "pieces"),
                 Field.length("blank.across", "width"),
                 Field.length("blank.along", "length"),

@@ -79,6 +79,7 @@ public record Figures(LengthUnit unit) {
             case MASS -> mass(value);
             case TIME -> time((int) Math.round(value));
             case NUMBER -> Decimals.plain(value, 3);
+            case FINE -> Decimals.plain(value, 5);
         };
     }
 

@@ -13,6 +13,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Material;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import java.util.ArrayList;
@@ -89,7 +90,11 @@ public final class BlankStation implements Station {
         double bottom = top + blank.thickness();
         Solid wood = Solid.Prism.between(blank.plan(), top, bottom);
         return step.cuts(new Change.Add(
-                        FEATURE, Workpiece.BODY, wood, blank.species().key()))
+                        FEATURE,
+                        Workpiece.BODY,
+                        wood,
+                        new Material(
+                                blank.species().key(), blank.species().density().value())))
                 .gives(new Condition.Wood(blank.plan(), top, bottom));
     }
 }

@@ -30,7 +30,7 @@ public record Blank(Species species, int pieces, double across, double along, do
 
     /** Mass at 12 % moisture, g. */
     public double grams() {
-        return across * along * thickness * species.density() * 1e-6;
+        return across * along * thickness * species.density().value() * 1e-6;
     }
 
     /** x of the seams between its pieces, which are of one width; none in a blank of one piece. */

@@ -11,5 +11,7 @@ public enum Quantity {
     /** Minutes. */
     TIME,
     /** A ratio or a count. */
-    NUMBER
+    NUMBER,
+    /** A ratio so small that it needs five decimals, such as a movement coefficient. */
+    FINE
 }

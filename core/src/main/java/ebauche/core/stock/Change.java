@@ -21,5 +21,5 @@ public sealed interface Change {
     }
 
     /** Wood put on or in: the blank itself, a cap, a plug, a shim. */
-    record Add(String feature, Workpiece workpiece, Solid solid, String species) implements Change {}
+    record Add(String feature, Workpiece workpiece, Solid solid, Material material) implements Change {}
 }

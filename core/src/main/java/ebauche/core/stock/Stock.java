@@ -1,7 +1,6 @@
 package ebauche.core.stock;
 
 import ebauche.core.geometry.Point;
-import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -18,13 +17,13 @@ public final class Stock {
     private final Grid grid;
     private final int tilesAcross;
     private final Tile[] tiles;
-    private final List<String> species;
+    private final List<Material> materials;
 
-    private Stock(Grid grid, Tile[] tiles, List<String> species) {
+    private Stock(Grid grid, Tile[] tiles, List<Material> materials) {
         this.grid = grid;
         this.tilesAcross = across(grid.columns());
         this.tiles = tiles;
-        this.species = species;
+        this.materials = materials;
     }
 
     private static int across(int cells) {
@@ -56,14 +55,14 @@ public final class Stock {
         if (change.workpiece() != Workpiece.BODY) {
             return this;
         }
-        List<String> kinds = species;
+        List<Material> kinds = materials;
         byte material = 0;
         if (change instanceof Change.Add add) {
-            if (!kinds.contains(add.species())) {
-                kinds = new ArrayList<>(species);
-                kinds.add(add.species());
+            if (!kinds.contains(add.material())) {
+                kinds = new ArrayList<>(materials);
+                kinds.add(add.material());
             }
-            material = (byte) kinds.indexOf(add.species());
+            material = (byte) kinds.indexOf(add.material());
         }
         Tile[] changed = tiles.clone();
         new Sweep(change, material, changed).run();
@@ -231,9 +230,9 @@ public final class Stock {
             double[] s = tiles[i].sums();
             double left = grid.x(i % tilesAcross * Tile.SIDE);
             double low = grid.y(i / tilesAcross * Tile.SIDE);
-            for (int m = 0; m < species.size(); m++) {
+            for (int m = 0; m < materials.size(); m++) {
                 // kg/m³ times mm³ is 1e-6 g
-                double weight = Species.of(species.get(m)).density() * grid.pitch() * grid.pitch() * 1e-6;
+                double weight = materials.get(m).density() * grid.pitch() * grid.pitch() * 1e-6;
                 grams += weight * s[4 * m];
                 mx += weight * (s[4 * m] * left + s[4 * m + 1] * grid.pitch());
                 my += weight * (s[4 * m] * low + s[4 * m + 2] * grid.pitch());

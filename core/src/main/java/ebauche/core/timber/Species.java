@@ -1,51 +1,55 @@
 package ebauche.core.timber;
 
-import java.util.List;
-import java.util.stream.Collectors;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Refusal;
+import java.util.regex.Pattern;
 
 /**
- * A timber.
+ * A timber, each of its values with its source.
  *
- * @param key as the build file names it
+ * @param key as files name it: small letters, digits, dashes
  * @param name as people say it
  * @param density kg/m³ at 12 % moisture
- * @param hardness under the router
- * @param dust what its dust does beyond the usual, empty if nothing is known here
- * @param source where the density comes from
+ * @param tangential share by which it moves along the rings, per per cent of moisture
+ * @param radial the same across the rings
+ * @param sideHardness newtons to press a ball of 11.28 mm in to its half
+ * @param dust what its dust and splinters do, empty if nothing beyond the usual is known here
  */
-public record Species(String key, String name, double density, Hardness hardness, String dust, String source) {
-    /** Density at 12 % moisture per unit of specific gravity: 1000 kg/m³ of dry wood carries 12 % water. */
-    private static final double PER_SPECIFIC_GRAVITY = 1120;
+public record Species(
+        String key, String name, Fact density, Fact tangential, Fact radial, Fact sideHardness, String dust) {
+    private static final Pattern KEY = Pattern.compile("[a-z0-9-]{1,40}");
 
-    private static final String HANDBOOK =
-            "Wood Handbook, table 5-3a, specific gravity at 12 % x 1120 kg/m3 (from memory)";
-    private static final String HARDWOOD_DUST = "Hardwood dust is a carcinogen: extraction and a mask.";
+    /** Moisture at which densities are given, per cent. */
+    public static final double AT_MOISTURE = 12;
 
-    /** The timbers that ship, in the order in which they are offered. */
-    public static final List<Species> KNOWN = List.of(
-            handbook("alder", "red alder", 0.41, Hardness.SOFT),
-            handbook("ash", "white ash", 0.60, Hardness.HARD),
-            handbook("basswood", "basswood", 0.37, Hardness.SOFT),
-            handbook("cherry", "black cherry", 0.50, Hardness.MEDIUM),
-            handbook("red-maple", "red maple", 0.54, Hardness.MEDIUM),
-            handbook("maple", "sugar maple", 0.63, Hardness.HARD),
-            handbook("poplar", "yellow-poplar", 0.42, Hardness.SOFT),
-            handbook("walnut", "black walnut", 0.55, Hardness.MEDIUM));
+    public Species {
+        Refusal.unless(KEY.matcher(key).matches(), "key", "“" + key + "” may hold small letters, digits and dashes");
+        Refusal.unless(!name.isBlank() && name.length() <= 60, "name", "needs a name of at most 60 letters");
+        Refusal.between(density.value(), 80, 1400, "density");
+        Refusal.between(tangential.value(), 0.0002, 0.01, "tangential");
+        Refusal.between(radial.value(), 0.0001, 0.01, "radial");
+        Refusal.between(sideHardness.value(), 100, 30_000, "hardness");
+    }
 
-    private static Species handbook(String key, String name, double specificGravity, Hardness hardness) {
-        return new Species(key, name, specificGravity * PER_SPECIFIC_GRAVITY, hardness, HARDWOOD_DUST, HANDBOOK);
+    public Hardness hardness() {
+        return Hardness.of(sideHardness.value());
     }
 
     /**
-     * The timber of that key.
+     * Mass of a piece at a moisture, g. The wood of the piece at 12 % is taken as given, so the piece at another moisture
+     * is heavier or lighter by its water alone; its swelling is left out (under 1 % between 6 and 14 %).
      *
-     * @throws IllegalArgumentException naming those that are known
+     * @param volume mm³
+     * @param moisture per cent
      */
-    public static Species of(String key) {
-        return KNOWN.stream()
-                .filter(s -> s.key.equals(key))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("“" + key + "” is no timber known here. Known: "
-                        + KNOWN.stream().map(Species::key).collect(Collectors.joining(", "))));
+    public Reckoning mass(double volume, Fact moisture) {
+        double value = density.value() * volume * 1e-6 * (100 + moisture.value()) / (100 + AT_MOISTURE);
+        return Reckoning.of("mass", Quantity.MASS)
+                .term("volume, dm³", new Fact(volume * 1e-6, moisture.source(), "its sizes"), Quantity.NUMBER)
+                .term("density at 12 %, kg/m³", density, Quantity.NUMBER)
+                .term("moisture, %", moisture, Quantity.NUMBER)
+                .is(value, "volume x density at 12 % x (100 + moisture) / 112");
     }
 }

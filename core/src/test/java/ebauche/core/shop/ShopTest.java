@@ -4,16 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.TestTimber;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Blank;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.timber.Species;
-import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 class ShopTest {
     private final Crib crib = Shop.starter(1).crib();
@@ -53,30 +51,6 @@ class ShopTest {
         assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1)).hasMessageContaining("between");
     }
 
-    /** Wood Handbook, table 5-3a, specific gravity at 12 % x 1120 kg/m3 (from memory). */
-    @ParameterizedTest
-    @CsvSource({
-        "ash, 0.60",
-        "alder, 0.41",
-        "maple, 0.63",
-        "red-maple, 0.54",
-        "walnut, 0.55",
-        "cherry, 0.50",
-        "basswood, 0.37",
-        "poplar, 0.42"
-    })
-    void densities_are_the_handbooks(String key, double specificGravity) {
-        assertThat(Species.of(key).density()).isEqualTo(1120 * specificGravity, within(1e-9));
-        assertThat(Species.of(key).source()).contains("Wood Handbook");
-        assertThat(Species.of(key).dust()).isNotBlank();
-    }
-
-    @Test
-    void an_unknown_timber_is_answered_with_those_that_are_known() {
-        assertThatThrownBy(() -> Species.of("cheese")).hasMessageContaining("alder, ash");
-        assertThat(List.copyOf(Species.KNOWN)).hasSize(8);
-    }
-
     @Test
     void the_limit_itself_is_thick_enough_and_a_hair_less_is_not() {
         Limits limits = new Limits(3, 2, 0.5, 0.15, 0.1, 0.1);
@@ -88,7 +62,7 @@ class ShopTest {
 
     @Test
     void seams_stand_evenly_and_symmetrically_about_the_centre_line() {
-        Species ash = Species.of("ash");
+        Species ash = TestTimber.ASH;
         assertThat(new Blank(ash, 1, 330, 450, 0, 50).seams()).isEmpty();
         assertThat(new Blank(ash, 2, 330, 450, 0, 50).seams()).containsExactly(0);
         assertThat(new Blank(ash, 3, 330, 450, 0, 50).seams()).containsExactly(-55, 55);

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestTimber;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -21,7 +21,7 @@ class StockTest {
     private static Stock slab(double pitch) {
         Grid grid = Grid.covering(-62, 62, -82, 82, pitch);
         return Stock.empty(grid)
-                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), "alder"));
+                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), TestTimber.MATERIAL));
     }
 
     private static Change cut(Solid solid) {
@@ -95,12 +95,13 @@ class StockTest {
     @Test
     void volume_converges_on_the_exact_area_times_depth_as_the_grid_gets_finer() {
         Outline outline = Outline.parse(new TestBody().outline, 1);
-        double exact = outline.area() * 40 * Species.of("alder").density() * 1e-6;
+        double exact = outline.area() * 40 * TestTimber.MATERIAL.density() * 1e-6;
         double last = Double.POSITIVE_INFINITY;
         for (double pitch : new double[] {2, 1, 0.5, 0.25}) {
             Grid grid = Grid.covering(-170, 170, -160, 250, pitch);
             Stock stock = Stock.empty(grid)
-                    .after(new Change.Add("b", Workpiece.BODY, Solid.Prism.between(outline.region(), 0, 40), "alder"));
+                    .after(new Change.Add(
+                            "b", Workpiece.BODY, Solid.Prism.between(outline.region(), 0, 40), TestTimber.MATERIAL));
             double error = Math.abs(stock.balance().grams() - exact) / exact;
             double bound = outline.perimeter() * pitch / 2 / outline.area();
             assertThat(error).as("pitch %s", pitch).isLessThan(bound);
@@ -113,7 +114,7 @@ class StockTest {
     void mass_and_balance_of_a_block_with_a_hole_are_those_of_its_closed_form() {
         Stock stock =
                 slab(0.5).after(cut(Solid.Prism.between(Region.rectangle(new Point(30, 0), 40, 40, 0, 0), -1, 20)));
-        double density = Species.of("alder").density() * 1e-6;
+        double density = TestTimber.MATERIAL.density() * 1e-6;
         double whole = 120 * 160 * 40.0;
         double hole = 40 * 40 * 20.0;
         Stock.Balance balance = stock.balance();
