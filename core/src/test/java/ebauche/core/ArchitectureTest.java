@@ -33,6 +33,8 @@ class ArchitectureTest {
             .definedBy(core("routing"))
             .layer("build")
             .definedBy(core("build"))
+            .layer("layout")
+            .definedBy(core("layout"))
             .layer("operation")
             .definedBy(core("operation"))
             .layer("shop")
@@ -53,14 +55,17 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("stations")
             .whereLayer("build")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing")
+            .whereLayer("layout")
+            .mayOnlyBeAccessedByLayers("plan", "stations")
             .whereLayer("operation")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build")
             .whereLayer("shop")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "layout")
             .whereLayer("design")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop", "layout")
             .whereLayer("things")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop", "design");
+            .mayOnlyBeAccessedByLayers(
+                    "plan", "stations", "order", "routing", "build", "operation", "shop", "design", "layout");
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(

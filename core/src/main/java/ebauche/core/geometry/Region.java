@@ -279,6 +279,20 @@ public final class Region {
         return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
     }
 
+    /** Length of its edge that runs through another region, mm. */
+    public double edgeWithin(Region other) {
+        if (isEmpty() || other.isEmpty() || farApart(other)) {
+            return 0;
+        }
+        return OverlayNGRobust.overlay(geometry.getBoundary(), other.geometry, OverlayNG.INTERSECTION)
+                .getLength();
+    }
+
+    /** Moved on the plan. */
+    public Region moved(double dx, double dy) {
+        return of(AffineTransformation.translationInstance(dx, dy).transform(geometry));
+    }
+
     /** Mirrored about the centre line. */
     public Region mirrored() {
         return of(AffineTransformation.scaleInstance(-1, 1).transform(geometry));

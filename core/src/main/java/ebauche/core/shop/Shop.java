@@ -6,8 +6,8 @@ import ebauche.core.crib.Drill;
 import ebauche.core.crib.Router;
 import java.util.List;
 
-/** A shop: its tools, its ways and its limits. */
-public record Shop(Crib crib, Practice practice, Limits limits) {
+/** A shop: its tools, its ways, its limits, and how it cuts and joins its blanks. */
+public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting, Gluing gluing) {
     /** The newest starter shop. */
     public static final int STARTER = 1;
 
@@ -21,7 +21,12 @@ public record Shop(Crib crib, Practice practice, Limits limits) {
         if (version != STARTER) {
             throw new IllegalArgumentException("there is no starter shop " + version + "; the newest is " + STARTER);
         }
-        return new Shop(starterCrib(), starterPractice(), new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1));
+        return new Shop(
+                starterCrib(),
+                starterPractice(),
+                new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1),
+                Cutting.USUAL,
+                Gluing.USUAL);
     }
 
     private static Practice starterPractice() {

@@ -9,7 +9,7 @@ import java.util.Arrays;
  * <p>Scan conversion by the even-odd rule: every edge of every ring is crossed with the rows' centre lines, the
  * crossings of a row are sorted and paired. Costs the edges plus the rows they span; exact for cell centres.
  */
-final class Raster {
+public final class Raster {
     private final int firstRow;
     /** For each row, pairs of first column and column after the last. */
     private final int[][] spans;
@@ -19,7 +19,7 @@ final class Raster {
         this.spans = spans;
     }
 
-    static Raster of(Region region, Grid grid) {
+    public static Raster of(Region region, Grid grid) {
         if (region.isEmpty()) {
             return new Raster(0, new int[0][]);
         }
@@ -68,15 +68,15 @@ final class Raster {
         return out;
     }
 
-    int firstRow() {
+    public int firstRow() {
         return firstRow;
     }
 
-    int endRow() {
+    public int endRow() {
         return firstRow + spans.length;
     }
 
-    int[] spans(int row) {
+    public int[] spans(int row) {
         return spans[row - firstRow];
     }
 }

@@ -1,0 +1,144 @@
+package ebauche.core.layout;
+
+import ebauche.core.measure.Decimals;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
+import java.util.Arrays;
+import java.util.List;
+
+/** What counts against a layout, term by term; the search adds up the same terms, with faults estimated. */
+final class Points {
+    private final Yard yard;
+    private final Taste taste;
+
+    Points(Yard yard, Taste taste) {
+        this.yard = yard;
+        this.taste = taste;
+    }
+
+    /** What a draft surely counts before its pieces are placed: all but the timber used up, the faults and how neighbours meet. */
+    double beforePlacing(Draft draft) {
+        return taste.perSeam() * (draft.pieces() - 1)
+                + taste.perBoard() * (boards(draft.board()) - 1)
+                + taste.perOddPair() * oddPairs(draft.board())
+                + Taste.NOT_READY * notReady(draft.board())
+                + Taste.PER_MOISTURE * apart(draft.board())
+                + taste.perKilogram() * kilograms(draft.board()[0])
+                + Taste.PER_GRAIN_DEGREE * grain(draft.board());
+    }
+
+    double kilograms(int board) {
+        return yard.need.outline().area()
+                * yard.need.finished()
+                * yard.board(board).species().density().value()
+                * 1e-9;
+    }
+
+    double total(Draft draft, Laid laid) {
+        return beforePlacing(draft)
+                + taste.perLitre() * laid.usedUp()
+                + laid.faults()
+                + Taste.RINGS_ALIKE * ringsAlike(laid)
+                + Taste.PLANED_APART * planedApart(laid);
+    }
+
+    /** The same as a sum that can say why, faults judged exactly. */
+    Reckoning reckoning(Draft draft, Laid laid, List<Judgement> judged) {
+        double faults = taste.perFault()
+                * judged.stream().mapToDouble(Judgement::points).sum();
+        Sum sum = new Sum();
+        sum.term("timber used up, dm³", laid.usedUp(), taste.perLitre());
+        sum.term("seams", draft.pieces() - 1, taste.perSeam());
+        sum.term("boards beyond the first", boards(draft.board()) - 1, taste.perBoard());
+        sum.term("pairs from two boards", oddPairs(draft.board()), taste.perOddPair());
+        sum.term("boards not ready", notReady(draft.board()), Taste.NOT_READY);
+        sum.term("moisture apart beyond the limit, %", apart(draft.board()), Taste.PER_MOISTURE);
+        sum.term("kilograms", kilograms(draft.board()[0]), taste.perKilogram());
+        sum.term("degrees of grain off the length, a piece", grain(draft.board()), Taste.PER_GRAIN_DEGREE);
+        sum.term("neighbours that cup alike", ringsAlike(laid), Taste.RINGS_ALIKE);
+        sum.term("neighbours planed in opposite ways", planedApart(laid), Taste.PLANED_APART);
+        sum.term("faults", faults, 1);
+        return sum.done();
+    }
+
+    private static final class Sum {
+        private final Reckoning.Builder terms = Reckoning.of("points against it", Quantity.NUMBER);
+        private double value;
+
+        void term(String what, double count, double each) {
+            if (count != 0) {
+                String origin = each == 1 ? "judged one by one" : trimmed(count) + " x " + trimmed(each);
+                terms.term(what, new Fact(count * each, Source.RULE, origin), Quantity.NUMBER);
+                value += count * each;
+            }
+        }
+
+        private static String trimmed(double number) {
+            return Decimals.plain(number, 2);
+        }
+
+        Reckoning done() {
+            return terms.is(value, "the sum of all");
+        }
+    }
+
+    private static int boards(int[] board) {
+        return (int) Arrays.stream(board).distinct().count();
+    }
+
+    /** Pairs of pieces mirrored about the centre line that come from two boards. */
+    static int oddPairs(int[] board) {
+        int odd = 0;
+        for (int i = 0; i < board.length / 2; i++) {
+            odd += board[i] == board[board.length - 1 - i] ? 0 : 1;
+        }
+        return odd;
+    }
+
+    private int notReady(int[] board) {
+        return (int) Arrays.stream(board)
+                .distinct()
+                .filter(b -> !yard.rack.get(b).ready())
+                .count();
+    }
+
+    /** Per cent of moisture by which the boards differ beyond what the shop allows; those never measured left out. */
+    double apart(int[] board) {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int b : board) {
+            if (yard.rack.get(b).moisture().isPresent()) {
+                double m = yard.rack.get(b).moisture().getAsDouble();
+                least = Math.min(least, m);
+                most = Math.max(most, m);
+            }
+        }
+        return Math.max(0, most - least - yard.cutting.moistureApart());
+    }
+
+    private double grain(int[] board) {
+        return Arrays.stream(board)
+                .mapToDouble(b -> Math.abs(yard.board(b).grainAngle()))
+                .average()
+                .orElse(0);
+    }
+
+    /** A book-matched pair is opened as it is: neither rings nor planing are chosen. */
+    private static int ringsAlike(Laid laid) {
+        int alike = 0;
+        for (int i = 1; i < laid.pieces().size() && !laid.bookMatched(); i++) {
+            alike += Turns.ringsAlike(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;
+        }
+        return alike;
+    }
+
+    private static int planedApart(Laid laid) {
+        int apart = 0;
+        for (int i = 1; i < laid.pieces().size() && !laid.bookMatched(); i++) {
+            apart += Turns.planedApart(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;
+        }
+        return apart;
+    }
+}

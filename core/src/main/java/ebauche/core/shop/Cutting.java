@@ -1,0 +1,51 @@
+package ebauche.core.shop;
+
+import ebauche.core.measure.Refusal;
+
+/**
+ * What the saws take, and what is left for truing up. Millimetres; usual values are common practice.
+ *
+ * @param ripKerf of the saw that rips and cross-cuts
+ * @param resawKerf of the saw that opens a board for book-matching
+ * @param jointing taken off each edge that is glued
+ * @param endTrim cut off a board's end before the first piece, where checks are
+ * @param margin of blank round the outline
+ * @param sliver narrowest strip of body that may stand outside a seam
+ * @param flattening that rough faces lose together before they are flat
+ * @param snipe length at each end that a planer spoils
+ * @param leastOffcutLength shortest offcut that goes back on the rack
+ * @param leastOffcutWidth narrowest
+ * @param moistureApart most by which boards that are glued together may differ, per cent
+ * @param readyWithin how near to equilibrium counts as ready, per cent
+ */
+public record Cutting(
+        double ripKerf,
+        double resawKerf,
+        double jointing,
+        double endTrim,
+        double margin,
+        double sliver,
+        double flattening,
+        double snipe,
+        double leastOffcutLength,
+        double leastOffcutWidth,
+        double moistureApart,
+        double readyWithin) {
+
+    public static final Cutting USUAL = new Cutting(3.2, 1.6, 1, 20, 8, 25, 2, 60, 250, 60, 2, 1);
+
+    public Cutting {
+        Refusal.between(ripKerf, 0.3, 8, "ripKerf");
+        Refusal.between(resawKerf, 0.3, 8, "resawKerf");
+        Refusal.between(jointing, 0, 10, "jointing");
+        Refusal.between(endTrim, 0, 200, "endTrim");
+        Refusal.between(margin, 0, 60, "margin");
+        Refusal.between(sliver, 0, 100, "sliver");
+        Refusal.between(flattening, 0, 15, "flattening");
+        Refusal.between(snipe, 0, 200, "snipe");
+        Refusal.between(leastOffcutLength, 20, 2000, "leastOffcutLength");
+        Refusal.between(leastOffcutWidth, 5, 600, "leastOffcutWidth");
+        Refusal.between(moistureApart, 0.1, 20, "moistureApart");
+        Refusal.between(readyWithin, 0.1, 10, "readyWithin");
+    }
+}
