@@ -100,7 +100,7 @@ public final class TestBody {
         Outline edge = Outline.parse(outline, 1);
         return new BodyDesign(
                 "Test",
-                new Blank(TestTimber.ALDER, pieces, 340, 420, 45, blankThickness),
+                Blank.plain(TestTimber.ALDER, pieces, 340, 420, 45, blankThickness),
                 thickness,
                 edge,
                 scale,

@@ -3,7 +3,6 @@ package ebauche.exchange;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.BodyDesign;
-import ebauche.core.shop.Shop;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import tools.jackson.core.JacksonException;
@@ -89,13 +88,14 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         if (version < 1) {
             throw root.at("version").trouble("must be 1 or more");
         }
-        BodyDesign design = root.object("design", DesignReader::read);
-        Shop shop = root.optionalObject("shop", ShopReader::read).orElseGet(() -> Shop.starter(Shop.STARTER));
+        ShopReader.Part part = root.optionalObject("shop", ShopReader::read).orElse(ShopReader.Part.STARTER);
+        BodyDesign design = root.object("design", s -> DesignReader.read(s, part.timbers()));
         List<AsBuilt.Entry> entries = root.optionalObject(
                         "asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))
                 .orElse(List.of());
         ObjectNode shopJson = root.has("shop") ? (ObjectNode) root.at("shop").node() : MAPPER.createObjectNode();
-        return new BuildFile((ObjectNode) root.at("design").node(), shopJson, new Build(design, shop, record(entries)));
+        return new BuildFile(
+                (ObjectNode) root.at("design").node(), shopJson, new Build(design, part.shop(), record(entries)));
     }
 
     private static AsBuilt record(List<AsBuilt.Entry> entries) {

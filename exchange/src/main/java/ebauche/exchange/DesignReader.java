@@ -1,6 +1,5 @@
 package ebauche.exchange;
 
-import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.StringSetup;
@@ -11,6 +10,7 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.timber.Timbers;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -35,11 +35,11 @@ final class DesignReader {
 
     private DesignReader() {}
 
-    static BodyDesign read(Spot spot) {
+    static BodyDesign read(Spot spot, Timbers timbers) {
         Outline outline = spot.object("outline", DesignReader::outline);
         return new BodyDesign(
                 spot.text("name", MOST_TEXT),
-                spot.object("blank", s -> blank(s, outline)),
+                spot.object("blank", s -> BlankReader.read(s, outline, timbers)),
                 spot.length("thickness"),
                 outline,
                 spot.length("scale"),
@@ -65,17 +65,6 @@ final class DesignReader {
     private static Outline outline(Spot spot) {
         LengthUnit unit = spot.word("unit", Map.of("mm", LengthUnit.MILLIMETRE, "in", LengthUnit.INCH));
         return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
-    }
-
-    private static Blank blank(Spot spot, Outline outline) {
-        double middle = (outline.region().minY() + outline.region().maxY()) / 2;
-        return new Blank(
-                spot.parsed("species", MOST_TEXT, TimberFile.SHIPPED::of),
-                spot.whole("pieces"),
-                spot.length("across"),
-                spot.length("along"),
-                spot.length("middleY", middle),
-                spot.length("thickness"));
     }
 
     private static NeckJoint neck(Spot spot) {

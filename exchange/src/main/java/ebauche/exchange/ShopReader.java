@@ -7,6 +7,7 @@ import ebauche.core.crib.Router;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
+import ebauche.core.timber.Timbers;
 import java.util.Map;
 
 /** The {@code shop} part of a build file; what it leaves out comes from the starter shop whose version it names. */
@@ -27,17 +28,27 @@ final class ShopReader {
 
     private ShopReader() {}
 
-    static Shop read(Spot spot) {
+    /** The shop, and the timbers that are known there. */
+    record Part(Shop shop, Timbers timbers) {
+        static final Part STARTER = new Part(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
+    }
+
+    static Part read(Spot spot) {
         int version = spot.has("starter") ? spot.whole("starter") : Shop.STARTER;
         if (version != Shop.STARTER) {
             throw spot.at("starter").trouble("there is no starter shop " + version + "; the newest is " + Shop.STARTER);
         }
         Shop starter = Shop.starter(version);
-        return new Shop(
+        Shop shop = new Shop(
                 spot.optionalObject("crib", s -> crib(s, starter.crib())).orElse(starter.crib()),
                 spot.optionalObject("practice", s -> practice(s, starter.practice()))
                         .orElse(starter.practice()),
-                spot.optionalObject("limits", s -> limits(s, starter.limits())).orElse(starter.limits()));
+                spot.optionalObject("limits", s -> limits(s, starter.limits())).orElse(starter.limits()),
+                spot.optionalObject("cutting", s -> BlankShop.cutting(s, starter.cutting()))
+                        .orElse(starter.cutting()),
+                spot.optionalObject("gluing", s -> BlankShop.gluing(s, starter.gluing()))
+                        .orElse(starter.gluing()));
+        return new Part(shop, TimberFile.SHIPPED.with(BlankShop.timbers(spot)));
     }
 
     private static Crib crib(Spot spot, Crib starter) {

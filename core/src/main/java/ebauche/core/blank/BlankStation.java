@@ -2,9 +2,13 @@ package ebauche.core.blank;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
+import ebauche.core.build.History;
 import ebauche.core.build.Station;
 import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.geometry.Region;
+import ebauche.core.layout.Judgement;
+import ebauche.core.layout.Need;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -12,18 +16,28 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.shop.Gluing;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
+import ebauche.core.timber.Flaw;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** The rough blank: boards jointed and glued, or cut from one. */
+/** The rough blank: boards jointed and glued, or cut from one, perhaps with a top over it. */
 public final class BlankStation implements Station {
     public static final String FEATURE = "blank";
 
     private static final Condition.Mark JOINTED = new Condition.Mark("the mating edges jointed");
+    private static final Condition.Mark PIECES_CUT = new Condition.Mark("the blank's pieces cut");
+    private static final Condition.Mark CORE_GLUED = new Condition.Mark("the core in one piece");
+    private static final Condition.Mark TOP_GLUED = new Condition.Mark("the top in one piece");
+    private static final Condition.Mark LEVELLED = new Condition.Mark("core and top level for their glue");
+
+    /** A top that finishes thinner than this is sanded through in places: common practice, mm. */
+    private static final double THINNEST_TOP = 3;
 
     @Override
     public String name() {
@@ -44,7 +58,58 @@ public final class BlankStation implements Station {
                     .length("blank length", blank.along())
                     .says(
                             "The outline runs off the blank of {0} by {1}.",
-                            "Take a larger blank, or slide it: its middle is where the blank's y says."));
+                            "Take a larger blank, or slide it: its middle is where the blank's x and y say."));
+        }
+        blank.top().ifPresent(top -> checkTop(build, top, found));
+        return found;
+    }
+
+    private static void checkTop(Build build, BlankLayer top, List<Finding> found) {
+        double finished =
+                top.thickness() - build.roughAboveFront() - build.faces().frontFinished();
+        if (finished < THINNEST_TOP) {
+            found.add(Finding.thinkAgain("blank", "top-too-thin")
+                    .on(FEATURE)
+                    .length("top in the finished body", finished)
+                    .length("thinnest that survives sanding", THINNEST_TOP)
+                    .says(
+                            "When the front is level and sanded, {0} of the top is left; under {1} it may be sanded through.",
+                            "Take a thicker top, or a blank with less to spare, so that less comes off the front."));
+        }
+    }
+
+    /** Faults of the boards that the finished body cannot hide. */
+    @Override
+    public List<Finding> review(Build build, History history) {
+        Blank blank = build.design().blank();
+        double top = blank.topThickness();
+        if (top == 0) {
+            Need need = BlankNeed.whole(build, history);
+            return faults(
+                    blank.core(), need, build.roughAboveFront() + build.faces().frontFinished());
+        }
+        double frontAt = build.roughAboveFront() + build.faces().frontFinished();
+        double finishedTop = Math.max(1, top - frontAt);
+        List<Finding> found =
+                new ArrayList<>(faults(blank.top().orElseThrow(), BlankNeed.top(build, history, finishedTop), frontAt));
+        found.addAll(faults(blank.core(), BlankNeed.core(build, history, finishedTop), 0));
+        return found;
+    }
+
+    private static List<Finding> faults(BlankLayer layer, Need need, double frontAt) {
+        List<Finding> found = new ArrayList<>();
+        for (Flaw flaw : layer.flaws()) {
+            Judgement judged = Judgement.of(flaw, need, frontAt);
+            if (judged.bad()) {
+                found.add(Finding.thinkAgain("blank", "fault-in-the-way")
+                        .on(FEATURE)
+                        .at(judged.at())
+                        .length("long", flaw.maxY() - flaw.minY())
+                        .length("wide", flaw.maxX() - flaw.minX())
+                        .says(
+                                "A fault {0} by {1} cannot be hidden: " + judged.inWords() + ".",
+                                "Slide the outline over the blank, turn the piece, or mend it before it is cut."));
+            }
         }
         return found;
     }
@@ -53,48 +118,149 @@ public final class BlankStation implements Station {
     public List<Operation> operations(Build build) {
         Blank blank = build.design().blank();
         List<Operation> steps = new ArrayList<>();
+        boolean covered = blank.top().isPresent();
+        boolean cutFirst = !allBoards(blank).isEmpty() && (covered || blank.pieces() > 1);
+        if (cutFirst) {
+            steps.add(cutPieces(blank));
+        }
         if (blank.pieces() > 1) {
-            steps.add(Operation.of("blank", FEATURE, "joint", "Joint the mating edges")
-                    .set(new Setting.ByHand("jointer, plane or saw; check against light"))
-                    .gives(JOINTED)
-                    .caution(Caution.SAW, Caution.DUST)
-                    .takes(20 * (blank.pieces() - 1), 0, 0.002)
+            steps.add(joint(blank.core(), "joint", "Joint the mating edges", needsPieces(blank)));
+            Operation.Builder glue = glueUp(build, "glue", "Glue up the " + blank.pieces() + " pieces", blank.pieces());
+            steps.add((covered ? glue.gives(CORE_GLUED) : wholeBlank(build, glue))
+                    .needs(JOINTED)
                     .build());
-            steps.add(glueUp(build, blank));
-        } else {
-            steps.add(blankOf(build, Operation.of("blank", FEATURE, "cut", "Cut the blank from its board"))
+        } else if (!cutFirst) {
+            String from =
+                    allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
+            Operation.Builder cut = Operation.of("blank", FEATURE, "cut", "Cut the blank from " + from)
                     .set(new Setting.ByHand("saw, square and rule"))
                     .caution(Caution.SAW, Caution.DUST)
-                    .takes(20, 0, 0.001)
-                    .build());
+                    .takes(20, 0, 0.001);
+            steps.add((covered ? cut.gives(CORE_GLUED) : wholeBlank(build, cut)).build());
         }
+        blank.top().ifPresent(top -> addTop(build, top, steps));
         return steps;
     }
 
-    private static Operation glueUp(Build build, Blank blank) {
-        double hours = build.shop().practice().glueHours();
-        Reckoning curing = Reckoning.of("wait before machining", Quantity.TIME)
-                .term("hours from clamping", Fact.usual(hours, "the shop's practice"), Quantity.NUMBER)
-                .is(hours * 60, "hours x 60");
-        return blankOf(build, Operation.of("blank", FEATURE, "glue", "Glue up the " + blank.pieces() + " pieces"))
-                .set(new Setting.Glued("clamps every few inches, cauls", curing))
-                .needs(JOINTED)
-                .caution(Caution.GLUE)
-                .takes(40, (int) Math.round(hours * 60), 0.004)
+    private static List<String> allBoards(Blank blank) {
+        List<String> boards = new ArrayList<>(blank.core().boards());
+        blank.top().ifPresent(t -> boards.addAll(t.boards()));
+        return boards;
+    }
+
+    private static Condition[] needsPieces(Blank blank) {
+        return allBoards(blank).isEmpty() ? new Condition[0] : new Condition[] {PIECES_CUT};
+    }
+
+    private static Operation cutPieces(Blank blank) {
+        List<Condition> gives = new ArrayList<>(List.of(PIECES_CUT));
+        if (blank.top().isPresent() && blank.pieces() == 1) {
+            gives.add(CORE_GLUED);
+        }
+        return Operation.of(
+                        "blank",
+                        FEATURE,
+                        "pieces",
+                        "Cut the blank's pieces from " + String.join(", ", allBoards(blank)))
+                .set(new Setting.ByHand("saws, by the cut list; mark faces and edges as they come off"))
+                .gives(gives.toArray(new Condition[0]))
+                .caution(Caution.SAW, Caution.DUST)
+                .takes(15 + 5 * blank.pieces(), 0, 0.002)
                 .build();
     }
 
-    private static Operation.Builder blankOf(Build build, Operation.Builder step) {
+    private static Operation joint(BlankLayer layer, String step, String title, Condition... needs) {
+        return Operation.of("blank", FEATURE, step, title)
+                .set(new Setting.ByHand("jointer, plane or saw; check against light"))
+                .needs(needs)
+                .gives(step.equals("joint") ? JOINTED : new Condition.Mark("the top's edges jointed"))
+                .caution(Caution.SAW, Caution.DUST)
+                .takes(20 * (layer.strips().size() - 1), 0, 0.002)
+                .build();
+    }
+
+    private static Operation.Builder glueUp(Build build, String step, String title, int pieces) {
+        return Operation.of("blank", FEATURE, step, title)
+                .set(glued(build))
+                .caution(Caution.GLUE)
+                .takes(30 + 5 * pieces, waitMinutes(build), 0.004);
+    }
+
+    private static Setting glued(Build build) {
+        Gluing gluing = build.shop().gluing();
+        return new Setting.Glued(gluing.glue().words() + ", clamps and cauls as the glue-up sheet says", curing(build));
+    }
+
+    /** The longer of what the shop waits and what its glue wants. */
+    static Reckoning curing(Build build) {
+        double practice = build.shop().practice().glueHours();
+        double glue = build.shop().gluing().glue().waitHours();
+        return Reckoning.of("wait before machining", Quantity.TIME)
+                .term("hours by the shop's habit", Fact.usual(practice, "the shop's practice"), Quantity.NUMBER)
+                .term(
+                        "hours that " + build.shop().gluing().glue().words() + " wants",
+                        Fact.rule(glue, "common practice"),
+                        Quantity.NUMBER)
+                .is(Math.max(practice, glue) * 60, "the longer of both x 60");
+    }
+
+    private static int waitMinutes(Build build) {
+        return (int) Math.round(curing(build).value());
+    }
+
+    private static void addTop(Build build, BlankLayer top, List<Operation> steps) {
         Blank blank = build.design().blank();
-        double top = -build.roughAboveFront();
-        double bottom = top + blank.thickness();
-        Solid wood = Solid.Prism.between(blank.plan(), top, bottom);
-        return step.cuts(new Change.Add(
-                        FEATURE,
-                        Workpiece.BODY,
-                        wood,
-                        new Material(
-                                blank.species().key(), blank.species().density().value())))
-                .gives(new Condition.Wood(blank.plan(), top, bottom));
+        boolean jointed = top.strips().size() > 1;
+        if (jointed) {
+            steps.add(joint(top, "top-joint", "Joint the top's mating edges", needsPieces(blank)));
+            steps.add(glueUp(build, "top-glue", "Glue up the top", top.strips().size())
+                    .needs(new Condition.Mark("the top's edges jointed"))
+                    .gives(TOP_GLUED)
+                    .build());
+        }
+        steps.add(Operation.of("blank", FEATURE, "top-level", "Level the core's front and the top's underside")
+                .set(new Setting.Surfaced(
+                        build.shop().practice().thicknessing().words(), coreThickness(blank), "thick, the core"))
+                .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
+                .gives(LEVELLED)
+                .caution(Caution.BIT_SPEED, Caution.DUST)
+                .takes(40, 0, 0.003)
+                .build());
+        steps.add(wholeBlank(build, glueUp(build, "top", "Glue the top on", 2))
+                .needs(LEVELLED)
+                .build());
+    }
+
+    private static Reckoning coreThickness(Blank blank) {
+        return Reckoning.of("core before its top", Quantity.LENGTH)
+                .length("blank", Fact.typed(blank.thickness()))
+                .length("top", Fact.typed(blank.topThickness()))
+                .is(blank.core().thickness(), "blank - top");
+    }
+
+    /** The step after which the blank is whole: it puts all its wood on the bench. */
+    private static Operation.Builder wholeBlank(Build build, Operation.Builder step) {
+        Blank blank = build.design().blank();
+        double upper = -build.roughAboveFront();
+        double under = upper + blank.topThickness();
+        double lower = upper + blank.thickness();
+        blank.top().ifPresent(t -> step.cuts(layer(blank, t, upper, under)));
+        return step.cuts(layer(blank, blank.core(), under, lower))
+                .gives(new Condition.Wood(blank.plan(), upper, lower));
+    }
+
+    private static Change layer(Blank blank, BlankLayer layer, double from, double to) {
+        Solid wood = Solid.Prism.between(blank.plan(), from, to);
+        Material material =
+                new Material(layer.species().key(), layer.species().density().value());
+        return new Change.Add(FEATURE, Workpiece.BODY, wood, material);
+    }
+
+    @Override
+    public List<Reckoning> reckonings(Build build) {
+        return Optional.of(build.design().blank())
+                .filter(b -> b.pieces() > 1)
+                .map(b -> List.of(curing(build)))
+                .orElse(List.of());
     }
 }

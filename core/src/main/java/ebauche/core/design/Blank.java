@@ -2,42 +2,92 @@ package ebauche.core.design;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Species;
+import java.util.Optional;
 
 /**
- * The rough blank that the body comes out of.
+ * The rough blank that the body comes out of: a core, and perhaps a top glued over it before it is thicknessed.
  *
- * @param species its timber
- * @param pieces how many are glued edge to edge
  * @param across its width, along x
  * @param along its length, along y
+ * @param middleX x of its middle
  * @param middleY y of its middle
- * @param thickness rough
  */
-public record Blank(Species species, int pieces, double across, double along, double middleY, double thickness) {
+public record Blank(
+        double across, double along, double middleX, double middleY, BlankLayer core, Optional<BlankLayer> top) {
+
+    /** Strips are cut to a tenth of a millimetre. */
+    private static final double STRIPS_MISS = 0.1;
+
     public Blank {
-        Refusal.between(pieces, 1, 12, "pieces");
         Refusal.between(across, 1, 600, "across");
         Refusal.between(along, 1, 1200, "along");
-        Refusal.between(thickness, 1, 120, "thickness");
+        Refusal.between(middleX, -300, 300, "middleX");
         Refusal.between(middleY, -1200, 1200, "middleY");
+        fits(core, across, "strips");
+        top.ifPresent(t -> fits(t, across, "top"));
+        Refusal.between(core.thickness() + top.map(BlankLayer::thickness).orElse(0.0), 1, 120, "thickness");
+    }
+
+    private static void fits(BlankLayer layer, double across, String field) {
+        Refusal.unless(
+                Math.abs(layer.width() - across) <= STRIPS_MISS * layer.strips().size(),
+                field,
+                "the strips are " + Decimals.plain(layer.width(), 1) + " mm wide together, and the blank is "
+                        + Decimals.plain(across, 1) + " mm. Lay the blank out anew, or leave its strips out");
+    }
+
+    /** A blank of even pieces and no top, about the centre line. */
+    public static Blank plain(
+            Species species, int pieces, double across, double along, double middleY, double thickness) {
+        return new Blank(
+                across, along, 0, middleY, BlankLayer.even(species, pieces, across, thickness), Optional.empty());
+    }
+
+    public Species species() {
+        return core.species();
+    }
+
+    /** How many pieces its core is glued of. */
+    public int pieces() {
+        return core.strips().size();
+    }
+
+    /** Rough, with its top, mm. */
+    public double thickness() {
+        return core.thickness() + topThickness();
+    }
+
+    public double topThickness() {
+        return top.map(BlankLayer::thickness).orElse(0.0);
     }
 
     public Region plan() {
-        return Region.rectangle(new Point(0, middleY), across, along, 0, 0);
+        return Region.rectangle(new Point(middleX, middleY), across, along, 0, 0);
     }
 
     /** Mass at 12 % moisture, g. */
     public double grams() {
-        return across * along * thickness * species.density().value() * 1e-6;
+        return grams(core) + top.map(this::grams).orElse(0.0);
     }
 
-    /** x of the seams between its pieces, which are of one width; none in a blank of one piece. */
+    private double grams(BlankLayer layer) {
+        return across * along * layer.thickness() * layer.species().density().value() * 1e-6;
+    }
+
+    /** x of the seams of its core, from left to right; none in a blank of one piece. */
     public double[] seams() {
-        double[] at = new double[pieces - 1];
+        return seams(core);
+    }
+
+    public double[] seams(BlankLayer layer) {
+        double[] at = new double[layer.strips().size() - 1];
+        double x = middleX - layer.width() / 2;
         for (int i = 0; i < at.length; i++) {
-            at[i] = -across / 2 + (i + 1) * across / pieces;
+            x += layer.strips().get(i).width();
+            at[i] = x;
         }
         return at;
     }

@@ -28,6 +28,9 @@ public sealed interface Measurand {
     /** A size of the design that the part or the wood in hand replaces. */
     enum Dimension implements Measurand {
         BODY_THICKNESS("body-thickness", "body thickness", 120),
+        BLANK_THICKEST("blank-thickest", "blank at its thickest", 160),
+        BLANK_THINNEST("blank-thinnest", "blank at its thinnest", 160),
+        SEAM_STEP("seam-step", "step at the seam", 10),
         HEEL_THICKNESS("heel-thickness", "heel thickness without the fingerboard", 60),
         FINGERBOARD_THICKNESS("fingerboard-thickness", "fingerboard thickness", 15),
         FRET_HEIGHT("fret-height", "fret height", 4),
@@ -116,6 +119,24 @@ public sealed interface Measurand {
         }
     }
 
+    /** How far a face is from flat: highest over lowest against straightedge and winding sticks, cup and twist together. */
+    record OutOfFlat(Face face) implements Measurand {
+        @Override
+        public String key() {
+            return "out-of-flat:" + face.word();
+        }
+
+        @Override
+        public String label() {
+            return face.word() + " out of flat";
+        }
+
+        @Override
+        public double most() {
+            return 25;
+        }
+    }
+
     /**
      * Reads the word back.
      *
@@ -128,6 +149,9 @@ public sealed interface Measurand {
         for (Face face : Face.values()) {
             if (key.equals("sanded-off:" + face.word())) {
                 return new SandedOff(face);
+            }
+            if (key.equals("out-of-flat:" + face.word())) {
+                return new OutOfFlat(face);
             }
         }
         for (Dimension dimension : Dimension.values()) {

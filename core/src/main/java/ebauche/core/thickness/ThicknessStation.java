@@ -3,6 +3,7 @@ package ebauche.core.thickness;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.Station;
+import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -14,6 +15,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -22,9 +24,6 @@ import java.util.List;
 /** One face flattened, the other brought parallel to it. */
 public final class ThicknessStation implements Station {
     public static final String FEATURE = "thickness";
-
-    /** Least wood that flattening a rough blank takes off both faces together: common practice. */
-    private static final double FLATTENING = 1.0;
 
     /** How far the thicknessed blank may miss: common practice, what a light hand sanding evens out. */
     private static final double BAND = 0.3;
@@ -39,28 +38,55 @@ public final class ThicknessStation implements Station {
     @Override
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
-        double rough = build.design().blank().thickness();
-        double wanted = build.thicknessed();
-        if (rough < wanted) {
-            found.add(Finding.stops("thickness", "blank-too-thin")
-                    .on(FEATURE)
-                    .length("rough blank", rough)
-                    .length("finished body with its sanding", wanted)
-                    .length("short by", wanted - rough)
-                    .says(
-                            "The blank is {0}; the body with its sanding needs {1}: short by {2}.",
-                            "Take thicker stock, make the body thinner by that, or add a cap."));
-        } else if (rough < wanted + FLATTENING && !build.isDone(FEATURE + ":back")) {
-            found.add(Finding.thinkAgain("thickness", "blank-only-just")
-                    .on(FEATURE)
-                    .length("to spare", rough - wanted)
-                    .length("flattening usually takes", FLATTENING)
-                    .says(
-                            "The blank has only {0} to spare; flattening both faces usually takes {1}.",
-                            "Check it for cup and twist before the first cut."));
-        }
+        Ledger ledger = Ledger.of(build);
+        ledger.surelyShort()
+                .ifPresent(by -> found.add(Finding.stops("thickness", "blank-too-thin")
+                        .on(FEATURE)
+                        .length("thinnest spot", ledger.lowNow().value())
+                        .length("finished body with its sanding", ledger.target())
+                        .length("short by", by.value())
+                        .says(
+                                "The blank is {0}; the body with its sanding needs {1}: short by {2}.",
+                                "Take thicker stock, make the body thinner by that, or add a top.")));
+        ledger.perhapsShort()
+                .ifPresent(
+                        by -> found.add(
+                                Finding.thinkAgain("thickness", "blank-only-just")
+                                        .on(FEATURE)
+                                        .length("short by at worst", by.value())
+                                        .length(
+                                                "front out of flat",
+                                                ledger.outOfFlat(Face.FRONT).value())
+                                        .length(
+                                                "over the body's width only",
+                                                ledger.cupOverBody().value())
+                                        .says(
+                                                "With the front {1} out of flat, the blank may end up short by {0}.",
+                                                "Measure it on winding sticks. Sawn out first, it is out of flat by about {2} only; or make the body thinner, or let the hollow fall where a pocket takes it.")));
+        checkSnipe(build, found);
         checkMeasured(build, found);
         return found;
+    }
+
+    /** A planer dips at both ends of what runs through it. */
+    private static void checkSnipe(Build build, List<Finding> found) {
+        if (build.shop().practice().thicknessing() != Practice.Thicknessing.PLANER) {
+            return;
+        }
+        Region blank = build.design().blank().plan();
+        Region body = build.design().outline().region();
+        double room = Math.min(blank.maxY() - body.maxY(), body.minY() - blank.minY());
+        double snipe = build.shop().cutting().snipe();
+        if (room >= 0 && room < snipe) {
+            found.add(
+                    Finding.thinkAgain("thickness", "snipe-reaches-body")
+                            .on(FEATURE)
+                            .length("body from the blank's end", room)
+                            .length("snipe", snipe)
+                            .says(
+                                    "The planer dips over the last {1} of each end, and the body begins {0} from it.",
+                                    "Leave the blank longer, run sacrificial strips beside it, or take another way to thickness it."));
+        }
     }
 
     private static void checkMeasured(Build build, List<Finding> found) {
@@ -80,27 +106,36 @@ public final class ThicknessStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
-        String machine = build.shop().practice().thicknessing().words();
+        Ledger ledger = Ledger.of(build);
         Region blank = build.design().blank().plan();
         double thick = build.thicknessed();
         double above = build.roughAboveFront();
         double rough = build.design().blank().thickness();
+        Reckoning off = ledger.offFront();
+        double high = off.terms().get(0).value();
+        Reckoning left = Reckoning.of("left after flattening", Quantity.LENGTH)
+                .length("high spot at first", high)
+                .length("off the front's high spot", off.asFact())
+                .is(high - off.value(), "high spot - what comes off the front");
         return List.of(
-                surface(
-                                "front",
-                                "Flatten the front",
-                                Face.FRONT,
-                                machine,
-                                Reckoning.of("left after flattening", Quantity.LENGTH)
-                                        .length("rough thickness", Fact.typed(rough))
-                                        .length("taken off the front", above)
-                                        .is(rough - above, "rough thickness - half of what there is to spare"))
+                surface("front", "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left)
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, -above - 1, 0)))
                         .needs(new Condition.Wood(blank, 0, thick))
                         .gives(FRONT_FLAT, new Condition.Flat(Face.FRONT, 0, blank.grown(1), 0.5))
+                        .inspect(new Inspection(
+                                new Measurand.OutOfFlat(Face.FRONT),
+                                Reckoning.of("flat", Quantity.LENGTH).is(0, "nothing under the straightedge"),
+                                0,
+                                Ledger.FLAT_ENOUGH,
+                                "straightedge and winding sticks"))
                         .takes(30, 0, 0.003)
                         .build(),
-                surface("back", "Bring the back parallel, to thickness", Face.BACK, machine, target(build))
+                surface(
+                                "back",
+                                "Bring the back parallel, to thickness",
+                                Face.BACK,
+                                tool(build, ledger, Face.BACK),
+                                target(build))
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, thick, rough - above + 1)))
                         .needs(FRONT_FLAT, new Condition.Wood(blank, 0, thick))
                         .gives(new Condition.Flat(Face.BACK, thick, blank.grown(1), 0.5))
@@ -108,6 +143,13 @@ public final class ThicknessStation implements Station {
                                 Dimension.BODY_THICKNESS, target(build), BAND, BAND, "calliper at six places"))
                         .takes(40, 0, 0.004)
                         .build());
+    }
+
+    /** The machine with how many passes it still takes over that face. */
+    private static String tool(Build build, Ledger ledger, Face face) {
+        long passes = ledger.passes().stream().filter(p -> p.face() == face).count();
+        String machine = build.shop().practice().thicknessing().words();
+        return passes == 0 ? machine : machine + (passes == 1 ? ", one pass" : ", " + passes + " passes");
     }
 
     private static Operation.Builder surface(String step, String title, Face up, String machine, Reckoning to) {
@@ -130,6 +172,7 @@ public final class ThicknessStation implements Station {
 
     @Override
     public List<Reckoning> reckonings(Build build) {
-        return List.of(build.faces().thicknessReckoning(build));
+        Ledger ledger = Ledger.of(build);
+        return List.of(build.faces().thicknessReckoning(build), ledger.offFront(), ledger.massNow(), ledger.massThen());
     }
 }

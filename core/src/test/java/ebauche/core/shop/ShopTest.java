@@ -63,8 +63,8 @@ class ShopTest {
     @Test
     void seams_stand_evenly_and_symmetrically_about_the_centre_line() {
         Species ash = TestTimber.ASH;
-        assertThat(new Blank(ash, 1, 330, 450, 0, 50).seams()).isEmpty();
-        assertThat(new Blank(ash, 2, 330, 450, 0, 50).seams()).containsExactly(0);
-        assertThat(new Blank(ash, 3, 330, 450, 0, 50).seams()).containsExactly(-55, 55);
+        assertThat(Blank.plain(ash, 1, 330, 450, 0, 50).seams()).isEmpty();
+        assertThat(Blank.plain(ash, 2, 330, 450, 0, 50).seams()).containsExactly(0);
+        assertThat(Blank.plain(ash, 3, 330, 450, 0, 50).seams()).containsExactly(-55, 55);
     }
 }

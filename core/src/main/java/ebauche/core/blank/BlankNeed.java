@@ -1,0 +1,76 @@
+package ebauche.core.blank;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.History;
+import ebauche.core.geometry.Region;
+import ebauche.core.layout.Need;
+import ebauche.core.layout.Pocket;
+import ebauche.core.stock.Change;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a body asks of its blank: its outline, what will be cut out of it, what hardware hides, and what shows. */
+public final class BlankNeed {
+    private BlankNeed() {}
+
+    /** Of a body in one layer. */
+    public static Need whole(Build build, History history) {
+        double finished = build.faces().thickness();
+        double rough = build.thicknessed() + build.shop().cutting().flattening();
+        return need(build, pockets(build, history), finished, rough, true, true);
+    }
+
+    /**
+     * Of the core under a top.
+     *
+     * @param top thickness of the top in the finished body
+     */
+    public static Need core(Build build, History history, double top) {
+        double finished = build.faces().thickness() - top;
+        double rough = build.thicknessed() - top + build.shop().cutting().flattening();
+        List<Pocket> under = pockets(build, history).stream()
+                .filter(p -> p.bottom() > top)
+                .map(p -> new Pocket(p.area(), p.top() - top, p.bottom() - top))
+                .toList();
+        return need(build, under, finished, rough, false, true);
+    }
+
+    /** Of the top. */
+    public static Need top(Build build, History history, double top) {
+        double rough = top
+                + build.shop().practice().frontSanding()
+                + build.shop().cutting().flattening();
+        return need(build, pockets(build, history), top, rough, true, false);
+    }
+
+    private static Need need(
+            Build build, List<Pocket> pockets, double finished, double rough, boolean showsFront, boolean showsBack) {
+        return new Need(
+                build.design().outline().region(),
+                finished,
+                rough,
+                build.shop().practice().frontSanding(),
+                pockets,
+                build.design().bridge().footprint(),
+                Region.EMPTY,
+                build.design().neck().pocket(),
+                showsFront,
+                showsBack);
+    }
+
+    private static List<Pocket> pockets(Build build, History history) {
+        double front = build.faces().frontFinished();
+        List<Pocket> pockets = new ArrayList<>();
+        for (History.Step step : history.steps()) {
+            for (Change change : step.changes()) {
+                if (History.isVoid(change)) {
+                    pockets.add(new Pocket(
+                            change.solid().plan(),
+                            change.solid().shallowest() - front,
+                            change.solid().deepest() - front));
+                }
+            }
+        }
+        return pockets;
+    }
+}

@@ -1,0 +1,286 @@
+package ebauche.core.thickness;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.shop.Practice.Thicknessing;
+import ebauche.core.timber.Species;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * From a rough blank, as measured, to the passes that bring it flat and to thickness. After every reading the rest is new.
+ *
+ * <p>The front comes first: its high spots down to its lowest, or half of what there is to spare if that is more, so that
+ * both faces lose alike and the blank stays still. Then the blank is turned and brought parallel. Passes over a face are
+ * even and no deeper than the machine's bite; the last is light. Their sum is what is to come off at the high spot:
+ * nothing is planned below the thickness that the body and its sanding need.
+ */
+public final class Ledger {
+    /** Wood that cleans up a face once it is flat: common practice, mm. */
+    static final double CLEAN_UP = 0.2;
+
+    /** Out of flat by less than this is flat: common practice, mm. */
+    static final double FLAT_ENOUGH = 0.15;
+
+    private static final String FRONT = ThicknessStation.FEATURE + ":front";
+    private static final String BACK = ThicknessStation.FEATURE + ":back";
+
+    private final Build build;
+    private final AsBuilt record;
+    private final List<AsBuilt.Reading> thickest;
+
+    private Ledger(Build build) {
+        this.build = build;
+        this.record = build.asBuilt();
+        this.thickest = readings(Dimension.BLANK_THICKEST);
+    }
+
+    public static Ledger of(Build build) {
+        return new Ledger(build);
+    }
+
+    private List<AsBuilt.Reading> readings(Measurand measurand) {
+        return record.standing().stream()
+                .filter(e -> e instanceof AsBuilt.Reading r && r.measures().equals(measurand))
+                .map(AsBuilt.Reading.class::cast)
+                .toList();
+    }
+
+    public Thicknessing school() {
+        return build.shop().practice().thicknessing();
+    }
+
+    public Bite bite() {
+        Species species = build.design().blank().species();
+        Bite core = Bite.of(school(), species.hardness());
+        return build.design()
+                .blank()
+                .top()
+                .map(t -> Bite.of(school(), t.species().hardness()))
+                .filter(b -> b.most() < core.most())
+                .orElse(core);
+    }
+
+    /** Thickness that is wanted before sanding. */
+    public double target() {
+        return build.thicknessed();
+    }
+
+    /** The high spot now: as read last, else the blank's rough thickness. */
+    public Fact highNow() {
+        return fact(Dimension.BLANK_THICKEST, build.design().blank().thickness());
+    }
+
+    /** The thinnest spot now, never more than the high spot. */
+    public Fact lowNow() {
+        Fact low = record.latest(Dimension.BLANK_THINNEST).map(this::read).orElseGet(this::highNow);
+        return low.value() > highNow().value() ? highNow() : low;
+    }
+
+    private Fact fact(Dimension dimension, double designed) {
+        return build.fact(dimension, designed);
+    }
+
+    private Fact read(AsBuilt.Reading r) {
+        return Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by()));
+    }
+
+    /** How far a face is out of flat: as read, else half of what flattening usually takes. */
+    public Fact outOfFlat(Face face) {
+        return record.latest(new Measurand.OutOfFlat(face))
+                .map(this::read)
+                .orElseGet(() -> Fact.usual(build.shop().cutting().flattening() / 2, "half of the shop's flattening"));
+    }
+
+    private double seamStep() {
+        return record.latest(Dimension.SEAM_STEP).map(AsBuilt.Reading::value).orElse(0.0);
+    }
+
+    public boolean frontDone() {
+        return build.isDone(FRONT);
+    }
+
+    public boolean backDone() {
+        return build.isDone(BACK);
+    }
+
+    /** The front is flat once it is logged as done, or read as flat after it was read otherwise. */
+    private boolean frontFlat() {
+        List<AsBuilt.Reading> read = readings(new Measurand.OutOfFlat(Face.FRONT));
+        return frontDone() || read.size() > 1 && read.get(read.size() - 1).value() <= FLAT_ENOUGH;
+    }
+
+    /** High spot when the work began. */
+    private double start() {
+        return thickest.isEmpty()
+                ? build.design().blank().thickness()
+                : thickest.get(0).value();
+    }
+
+    /** Out of flat when the work began. */
+    private double frontAtStart() {
+        List<AsBuilt.Reading> read = readings(new Measurand.OutOfFlat(Face.FRONT));
+        return read.isEmpty() ? outOfFlat(Face.FRONT).value() : read.get(0).value();
+    }
+
+    /** What is to come off the front's high spot in all. */
+    public Reckoning offFront() {
+        double out = Math.max(frontAtStart(), seamStep());
+        double spare = Math.max(0, start() - target());
+        double flat = out + CLEAN_UP;
+        double value = Math.min(Math.max(flat, spare / 2), spare);
+        return Reckoning.of("off the front's high spot", Quantity.LENGTH)
+                .length(
+                        "high spot at first",
+                        Fact.measured(start(), thickest.isEmpty() ? "the design" : "first reading"))
+                .length("wanted before sanding", target())
+                .length(
+                        "front out of flat",
+                        Fact.measured(frontAtStart(), outOfFlat(Face.FRONT).origin()))
+                .length("step at the seam", Fact.measured(seamStep(), "as read, else none"))
+                .length("clean up", Fact.rule(CLEAN_UP, "common practice"))
+                .is(
+                        value,
+                        "the larger of (out of flat or seam's step) + clean up and half of (high spot - wanted), never more than there is to spare");
+    }
+
+    /** Still to come off the front. */
+    public double frontLeft() {
+        if (frontFlat()) {
+            return 0;
+        }
+        double wanted = start() - offFront().value();
+        return Math.max(0, Math.min(highNow().value() - wanted, highNow().value() - target()));
+    }
+
+    /** Still to come off the back. */
+    public double backLeft() {
+        return backDone() ? 0 : Math.max(0, highNow().value() - frontLeft() - target());
+    }
+
+    /** The passes still to take. */
+    public List<Pass> passes() {
+        List<Pass> passes = new ArrayList<>();
+        double high = highNow().value();
+        int number = passesTaken();
+        double taken = start() - high;
+        addPasses(passes, Face.FRONT, frontLeft(), high, number, frontFlat() ? 0 : taken);
+        addPasses(passes, Face.BACK, backLeft(), high - frontLeft(), number + passes.size(), backTaken());
+        return passes;
+    }
+
+    /** What the back has lost since the front was done. */
+    private double backTaken() {
+        return frontDone() && !thickest.isEmpty()
+                ? Math.max(0, start() - offFront().value() - highNow().value())
+                : 0;
+    }
+
+    private void addPasses(List<Pass> out, Face face, double off, double high, int before, double taken) {
+        if (off <= 1e-9) {
+            return;
+        }
+        Bite bite = bite();
+        double light = Math.min(bite.light(), off);
+        int full = (int) Math.ceil((off - light) / bite.most() - 1e-9);
+        double each = full == 0 ? 0 : (off - light) / full;
+        double left = high;
+        for (int i = 0; i <= full; i++) {
+            boolean last = i == full;
+            double depth = last ? light : each;
+            left -= depth;
+            boolean flip = face == Face.BACK && i == 0 && !(frontDone() && backTaken() > 0);
+            out.add(new Pass(before + i + 1, face, depth, left, taken + high - left, last, flip));
+        }
+    }
+
+    /** Each reading of the high spot after the first closes a pass. */
+    public int passesTaken() {
+        return Math.max(0, thickest.size() - 1);
+    }
+
+    /** The high spot as it was read, first to last. */
+    public List<AsBuilt.Reading> history() {
+        return thickest;
+    }
+
+    /** By how much the blank surely cannot give the thickness; nothing if it can. */
+    public Optional<Reckoning> surelyShort() {
+        double low = lowNow().value();
+        if (backDone() || low >= target()) {
+            return Optional.empty();
+        }
+        return Optional.of(Reckoning.of("short by", Quantity.LENGTH)
+                .length("wanted before sanding", target())
+                .length("thinnest spot", lowNow())
+                .is(target() - low, "wanted - thinnest spot"));
+    }
+
+    /** By how much it falls short if the worst spots lie over each other. */
+    public Optional<Reckoning> perhapsShort() {
+        if (backDone() || frontFlat() || surelyShort().isPresent()) {
+            return Optional.empty();
+        }
+        double out = outOfFlat(Face.FRONT).value();
+        double missing = target() + 2 * CLEAN_UP + out - lowNow().value();
+        return missing <= 0
+                ? Optional.empty()
+                : Optional.of(Reckoning.of("short by, at worst", Quantity.LENGTH)
+                        .length("wanted before sanding", target())
+                        .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))
+                        .length("front out of flat", outOfFlat(Face.FRONT))
+                        .length("thinnest spot", lowNow())
+                        .is(missing, "wanted + clean up + out of flat - thinnest spot"));
+    }
+
+    /**
+     * How far the front would be out of flat over the body's width alone: a cup is part of a circle, and its depth falls
+     * with the square of its width (sagitta, for shallow arcs). What sawing the outline before flattening would save.
+     */
+    public Reckoning cupOverBody() {
+        double blank = build.design().blank().across();
+        double body = build.design().outline().region().maxX()
+                - build.design().outline().region().minX();
+        double share = Math.min(1, body / blank);
+        return Reckoning.of("out of flat over the body's width", Quantity.LENGTH)
+                .length("out of flat over the blank", outOfFlat(Face.FRONT))
+                .length("blank's width", Fact.typed(blank))
+                .length("body's width", Fact.typed(body))
+                .is(outOfFlat(Face.FRONT).value() * share * share, "out of flat x (body's width / blank's width)²");
+    }
+
+    /** The blank's mass as it is now, at 12 %. */
+    public Reckoning massNow() {
+        return mass((highNow().value() + lowNow().value()) / 2);
+    }
+
+    /** Its mass when it has its thickness. */
+    public Reckoning massThen() {
+        return mass(target());
+    }
+
+    private Reckoning mass(double thickness) {
+        double plan = build.design().blank().plan().area();
+        double top = build.design().blank().topThickness();
+        Fact dry = Fact.rule(Species.AT_MOISTURE, "the moisture that densities are given at");
+        Reckoning core = build.design().blank().species().mass(plan * (thickness - top), dry);
+        double value = core.value()
+                + build.design()
+                        .blank()
+                        .top()
+                        .map(t -> t.species().mass(plan * top, dry).value())
+                        .orElse(0.0);
+        return Reckoning.of("mass of the blank", Quantity.MASS)
+                .term("area, dm²", new Fact(plan * 1e-4, core.terms().get(0).source(), "the blank"), Quantity.NUMBER)
+                .length("mean thickness", thickness)
+                .term("density at 12 %, kg/m³", build.design().blank().species().density(), Quantity.NUMBER)
+                .is(value, top > 0 ? "area x thickness x each layer's density" : "area x thickness x density");
+    }
+}

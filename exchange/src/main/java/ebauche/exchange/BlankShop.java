@@ -1,0 +1,156 @@
+package ebauche.exchange;
+
+import ebauche.core.measure.Fact;
+import ebauche.core.shop.Caul;
+import ebauche.core.shop.Clamp;
+import ebauche.core.shop.Cutting;
+import ebauche.core.shop.Glue;
+import ebauche.core.shop.Gluing;
+import ebauche.core.timber.Species;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The shop's {@code cutting}, {@code gluing} and own {@code timbers}: what its blanks are cut and joined with. */
+public final class BlankShop {
+    private static final int MOST = 60;
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    static final Map<String, Glue> GLUES = Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY);
+    static final Map<String, Gluing.Edges> EDGES = Map.of(
+            "jointer", Gluing.Edges.JOINTER,
+            "hand-plane", Gluing.Edges.HAND_PLANE,
+            "table-saw", Gluing.Edges.TABLE_SAW,
+            "router", Gluing.Edges.ROUTER);
+    private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
+
+    private BlankShop() {}
+
+    static Cutting cutting(Spot spot, Cutting usual) {
+        return new Cutting(
+                spot.length("ripKerf", usual.ripKerf()),
+                spot.length("resawKerf", usual.resawKerf()),
+                spot.length("jointing", usual.jointing()),
+                spot.length("endTrim", usual.endTrim()),
+                spot.length("margin", usual.margin()),
+                spot.length("sliver", usual.sliver()),
+                spot.length("flattening", usual.flattening()),
+                spot.length("snipe", usual.snipe()),
+                spot.length("leastOffcutLength", usual.leastOffcutLength()),
+                spot.length("leastOffcutWidth", usual.leastOffcutWidth()),
+                spot.number("moistureApart", usual.moistureApart()),
+                spot.number("readyWithin", usual.readyWithin()));
+    }
+
+    static Gluing gluing(Spot spot, Gluing usual) {
+        return new Gluing(
+                spot.has("glue") ? spot.word("glue", GLUES) : usual.glue(),
+                spot.has("edges") ? spot.word("edges", EDGES) : usual.edges(),
+                spot.number("outOfSquare", usual.outOfSquare()),
+                spot.has("complementary") ? spot.word("complementary", YES_NO) : usual.complementary(),
+                spot.has("clamps") ? spot.list("clamps", MOST, s -> s.asObject(BlankShop::clamp)) : usual.clamps(),
+                spot.has("cauls") ? spot.list("cauls", MOST, s -> s.asObject(BlankShop::caul)) : usual.cauls());
+    }
+
+    private static Clamp clamp(Spot spot) {
+        return new Clamp(
+                spot.text("name", 60),
+                spot.whole("count"),
+                spot.length("opening"),
+                spot.length("reach"),
+                spot.length("jaw"),
+                spot.number("force"));
+    }
+
+    private static Caul caul(Spot spot) {
+        return new Caul(
+                spot.text("name", 60),
+                spot.whole("count"),
+                spot.length("length"),
+                spot.length("width"),
+                spot.length("thickness"),
+                spot.has("crowned") && spot.word("crowned", YES_NO));
+    }
+
+    static Species timber(Spot spot) {
+        return new Species(
+                spot.text("key", 40),
+                spot.text("name", 60),
+                sourced(spot, "density", "densityFrom"),
+                sourced(spot, "tangential", "movementFrom"),
+                sourced(spot, "radial", "movementFrom"),
+                sourced(spot, "hardness", "hardnessFrom"),
+                spot.text("dust", 400, ""));
+    }
+
+    private static Fact sourced(Spot spot, String value, String from) {
+        return Fact.rule(spot.number(value), spot.text(from, 200));
+    }
+
+    /** Writes a timber of the shop's own, so that a build file that uses it can be read anywhere. */
+    public static ObjectNode write(Species s) {
+        return JSON.objectNode()
+                .put("key", s.key())
+                .put("name", s.name())
+                .put("density", s.density().value())
+                .put("densityFrom", s.density().origin())
+                .put("tangential", s.tangential().value())
+                .put("radial", s.radial().value())
+                .put("movementFrom", s.tangential().origin())
+                .put("hardness", s.sideHardness().value())
+                .put("hardnessFrom", s.sideHardness().origin())
+                .put("dust", s.dust());
+    }
+
+    public static ObjectNode write(Cutting c) {
+        return JSON.objectNode()
+                .put("ripKerf", Lengths.written(c.ripKerf()))
+                .put("resawKerf", Lengths.written(c.resawKerf()))
+                .put("jointing", Lengths.written(c.jointing()))
+                .put("endTrim", Lengths.written(c.endTrim()))
+                .put("margin", Lengths.written(c.margin()))
+                .put("sliver", Lengths.written(c.sliver()))
+                .put("flattening", Lengths.written(c.flattening()))
+                .put("snipe", Lengths.written(c.snipe()))
+                .put("leastOffcutLength", Lengths.written(c.leastOffcutLength()))
+                .put("leastOffcutWidth", Lengths.written(c.leastOffcutWidth()))
+                .put("moistureApart", c.moistureApart())
+                .put("readyWithin", c.readyWithin());
+    }
+
+    public static ObjectNode write(Gluing g) {
+        ObjectNode out = JSON.objectNode()
+                .put("glue", BlankReader.word(GLUES, g.glue()))
+                .put("edges", BlankReader.word(EDGES, g.edges()))
+                .put("outOfSquare", g.outOfSquare())
+                .put("complementary", BlankReader.word(YES_NO, g.complementary()));
+        ArrayNode clamps = out.putArray("clamps");
+        for (Clamp c : g.clamps()) {
+            clamps.addObject()
+                    .put("name", c.name())
+                    .put("count", c.count())
+                    .put("opening", Lengths.written(c.opening()))
+                    .put("reach", Lengths.written(c.reach()))
+                    .put("jaw", Lengths.written(c.jaw()))
+                    .put("force", c.force());
+        }
+        ArrayNode cauls = out.putArray("cauls");
+        for (Caul c : g.cauls()) {
+            cauls.addObject()
+                    .put("name", c.name())
+                    .put("count", c.count())
+                    .put("length", Lengths.written(c.length()))
+                    .put("width", Lengths.written(c.width()))
+                    .put("thickness", Lengths.written(c.thickness()))
+                    .put("crowned", BlankReader.word(YES_NO, c.crowned()));
+        }
+        return out;
+    }
+
+    /** What a list of the shop's own timbers means. */
+    static List<Species> timbers(Spot spot) {
+        return spot.list("timbers", MOST, s -> s.asObject(BlankShop::timber));
+    }
+}
