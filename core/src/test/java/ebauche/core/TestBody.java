@@ -57,6 +57,9 @@ public final class TestBody {
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
+    /** A blank that was laid out; if null, one of even pieces. */
+    public Blank blank;
+
     public List<AsBuilt.Entry> timeline = new ArrayList<>();
 
     public static Pickup pickup(String id, double x, double y, double depth) {
@@ -100,7 +103,7 @@ public final class TestBody {
         Outline edge = Outline.parse(outline, 1);
         return new BodyDesign(
                 "Test",
-                Blank.plain(TestTimber.ALDER, pieces, 340, 420, 45, blankThickness),
+                blank == null ? Blank.plain(TestTimber.ALDER, pieces, 340, 420, 45, blankThickness) : blank,
                 thickness,
                 edge,
                 scale,

@@ -135,7 +135,7 @@ public final class Ledger {
         double out = Math.max(frontAtStart(), seamStep());
         double spare = Math.max(0, start() - target());
         double flat = out + CLEAN_UP;
-        double value = Math.min(Math.max(flat, spare / 2), spare);
+        double value = Math.min(Math.max(flat, spare / 2), Math.max(spare - CLEAN_UP, spare / 2));
         return Reckoning.of("off the front's high spot", Quantity.LENGTH)
                 .length(
                         "high spot at first",
@@ -148,7 +148,7 @@ public final class Ledger {
                 .length("clean up", Fact.rule(CLEAN_UP, "common practice"))
                 .is(
                         value,
-                        "the larger of (out of flat or seam's step) + clean up and half of (high spot - wanted), never more than there is to spare");
+                        "the larger of (out of flat or seam's step) + clean up and half of (high spot - wanted), the back keeping its own clean up");
     }
 
     /** Still to come off the front. */

@@ -1,0 +1,219 @@
+package ebauche.core.blank;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.shop.Caul;
+import ebauche.core.shop.Clamp;
+import ebauche.core.shop.Gluing;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a top is pressed onto its core with what the shop has. Its area is too large for the pressure of an edge joint, so
+ * what is told is the pressure that is reached, and where it is least.
+ *
+ * <p>Crowned cauls lie across, a clamp at each end: clamped down, their belly presses evenly along their length. Clamps
+ * that are left stand round the edge, deep ones as far in as they reach. Each presses a strip or a square that widens at
+ * 45 degrees through the top (and a pad); pressures add up on a grid of {@value #CELL} mm. A flat caul bends off in the
+ * middle and counts as its two clamps only: common practice.
+ */
+public final class TopPress {
+    private static final double CELL = 5;
+
+    /** Thickness of the pad under a bare jaw, mm: common practice. */
+    private static final double PAD = 18;
+
+    private final Region plan;
+    private final double topThickness;
+    private final Gluing gluing;
+    private final List<Laid> cauls = new ArrayList<>();
+    private final List<Press> presses = new ArrayList<>();
+    private final double[][] pressure;
+    private final Point weakest;
+
+    /** A caul across the blank with its two clamps. */
+    public record Laid(Caul caul, double y, Clamp clamp) {}
+
+    /** A clamp on a pad. */
+    public record Press(Clamp clamp, Point at) {}
+
+    public TopPress(Region plan, double topThickness, Gluing gluing) {
+        this.plan = plan;
+        this.topThickness = topThickness;
+        this.gluing = gluing;
+        List<Clamp> single = clampsByReach();
+        layCauls(single);
+        standClamps(single);
+        this.pressure = new double[(int) Math.ceil((plan.maxY() - plan.minY()) / CELL)]
+                [(int) Math.ceil((plan.maxX() - plan.minX()) / CELL)];
+        addUp();
+        this.weakest = findWeakest();
+    }
+
+    /** Every clamp of the shop, one by one, deep ones last: they are kept for the middle. */
+    private List<Clamp> clampsByReach() {
+        List<Clamp> all = new ArrayList<>();
+        gluing.clamps().forEach(c -> {
+            for (int i = 0; i < c.count(); i++) {
+                all.add(c);
+            }
+        });
+        all.sort(Comparator.comparingDouble(Clamp::reach)
+                .thenComparing(Comparator.comparingDouble(Clamp::force).reversed()));
+        return all;
+    }
+
+    private void layCauls(List<Clamp> clamps) {
+        double across = plan.maxX() - plan.minX();
+        Optional<Caul> kind = gluing.cauls().stream()
+                .filter(c -> c.crowned() && c.length() >= across && c.count() > 0)
+                .max(Comparator.comparingInt(Caul::count));
+        if (kind.isEmpty()) {
+            return;
+        }
+        double footprint = kind.get().width() + 2 * topThickness;
+        int wanted = (int) Math.ceil((plan.maxY() - plan.minY()) / footprint);
+        int count = Math.min(Math.min(kind.get().count(), wanted), clamps.size() / 2);
+        double pitch = (plan.maxY() - plan.minY()) / Math.max(1, count);
+        for (int i = 0; i < count; i++) {
+            Clamp weaker = clamps.remove(0);
+            Clamp other = clamps.remove(0);
+            cauls.add(new Laid(
+                    kind.get(), plan.minY() + (i + 0.5) * pitch, weaker.force() < other.force() ? weaker : other));
+        }
+    }
+
+    /** What is left stands round the edge, in turn left and right, between the cauls. */
+    private void standClamps(List<Clamp> clamps) {
+        int perSide = Math.max(1, (clamps.size() + 1) / 2);
+        double pitch = (plan.maxY() - plan.minY()) / perSide;
+        double middle = (plan.minX() + plan.maxX()) / 2;
+        for (int i = 0; i < clamps.size(); i++) {
+            Clamp c = clamps.get(i);
+            double in = Math.min(c.reach(), middle - plan.minX());
+            double x = i % 2 == 0 ? plan.minX() + in : plan.maxX() - in;
+            presses.add(new Press(c, new Point(x, plan.minY() + (i / 2 + 0.5) * pitch)));
+        }
+    }
+
+    private void addUp() {
+        double across = plan.maxX() - plan.minX();
+        for (Laid laid : cauls) {
+            double half = laid.caul().width() / 2 + topThickness;
+            add(
+                    plan.minX(),
+                    plan.maxX(),
+                    laid.y() - half,
+                    laid.y() + half,
+                    2 * laid.clamp().force() / (across * 2 * half));
+        }
+        for (Press press : presses) {
+            double half = press.clamp().jaw() / 2 + PAD + topThickness;
+            Point at = press.at();
+            add(
+                    at.x() - half,
+                    at.x() + half,
+                    at.y() - half,
+                    at.y() + half,
+                    press.clamp().force() / (4 * half * half));
+        }
+    }
+
+    private void add(double x0, double x1, double y0, double y1, double megapascals) {
+        for (int row = 0; row < pressure.length; row++) {
+            double y = y(row);
+            for (int column = 0; column < pressure[row].length && y >= y0 && y <= y1; column++) {
+                double x = x(column);
+                pressure[row][column] += x >= x0 && x <= x1 ? megapascals : 0;
+            }
+        }
+    }
+
+    private double x(int column) {
+        return plan.minX() + (column + 0.5) * CELL;
+    }
+
+    private double y(int row) {
+        return plan.minY() + (row + 0.5) * CELL;
+    }
+
+    /** The least pressed cell; of several, the one furthest inside. */
+    private Point findWeakest() {
+        Point best = plan.centroid();
+        double least = Double.POSITIVE_INFINITY;
+        double deepest = -1;
+        for (int row = 0; row < pressure.length; row++) {
+            for (int column = 0; column < pressure[row].length; column++) {
+                double inside = Math.min(
+                        Math.min(x(column) - plan.minX(), plan.maxX() - x(column)),
+                        Math.min(y(row) - plan.minY(), plan.maxY() - y(row)));
+                double p = pressure[row][column];
+                if (p < least - 1e-12 || p <= least + 1e-12 && inside > deepest) {
+                    least = p;
+                    deepest = inside;
+                    best = new Point(x(column), y(row));
+                }
+            }
+        }
+        return best;
+    }
+
+    public List<Laid> cauls() {
+        return List.copyOf(cauls);
+    }
+
+    public List<Press> presses() {
+        return List.copyOf(presses);
+    }
+
+    /** Force of everything over the area, MPa. */
+    public Reckoning average() {
+        double force = cauls.stream().mapToDouble(l -> 2 * l.clamp().force()).sum()
+                + presses.stream().mapToDouble(p -> p.clamp().force()).sum();
+        return Reckoning.of("pressure on average, MPa", Quantity.NUMBER)
+                .term("force of all clamps, kN", Fact.typed(force / 1000), Quantity.NUMBER)
+                .term("area, m²", Fact.typed(plan.area() * 1e-6), Quantity.NUMBER)
+                .is(force / plan.area(), "force / area");
+    }
+
+    /** The least pressure anywhere, MPa. */
+    public double least() {
+        int row = (int) ((weakest.y() - plan.minY()) / CELL);
+        int column = (int) ((weakest.x() - plan.minX()) / CELL);
+        return pressure[row][column];
+    }
+
+    /** Where it is least. */
+    public Point weakest() {
+        return weakest;
+    }
+
+    /** Share of the area that is pressed at all. */
+    public double covered() {
+        int cells = 0;
+        int pressed = 0;
+        for (double[] row : pressure) {
+            for (double p : row) {
+                cells++;
+                pressed += p > 0 ? 1 : 0;
+            }
+        }
+        return (double) pressed / cells;
+    }
+
+    /** What would help most, in words. */
+    public String help() {
+        if (least() > 0) {
+            return "";
+        }
+        boolean crowned = gluing.cauls().stream().anyMatch(c -> c.crowned() && c.length() >= plan.maxX() - plan.minX());
+        return crowned
+                ? "More crowned cauls, or wider ones, would close the gaps between them."
+                : "Crowned cauls as long as the blank is wide would reach its middle.";
+    }
+}

@@ -1,0 +1,207 @@
+package ebauche.core.thickness;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.TestTimber;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Strip;
+import ebauche.core.geometry.Face;
+import ebauche.core.shop.Cutting;
+import ebauche.core.shop.Gluing;
+import ebauche.core.shop.Practice;
+import ebauche.core.shop.Practice.Thicknessing;
+import ebauche.core.shop.Shop;
+import ebauche.core.timber.Hardness;
+import ebauche.core.timber.Rings;
+import ebauche.core.timber.Side;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class LedgerTest {
+    private static Shop shop(Thicknessing school) {
+        Shop s = Shop.starter(1);
+        Practice p = s.practice();
+        return new Shop(
+                s.crib(),
+                new Practice(
+                        school,
+                        p.holdDown(),
+                        p.frontSanding(),
+                        p.backSanding(),
+                        p.sawAllowance(),
+                        p.wasteShy(),
+                        p.lastPass(),
+                        p.glueHours()),
+                s.limits(),
+                Cutting.USUAL,
+                Gluing.USUAL);
+    }
+
+    private static TestBody body(Thicknessing school, double rough) {
+        TestBody body = new TestBody();
+        body.shop = shop(school);
+        body.blankThickness = rough;
+        return body;
+    }
+
+    /** Never more than the bite, never below what is wanted, and in sum what is to come off: over random blanks. */
+    @ParameterizedTest
+    @EnumSource(Thicknessing.class)
+    void passes_keep_the_bite_the_thickness_and_the_sum(Thicknessing school) {
+        Random random = new Random(school.ordinal());
+        for (int i = 0; i < 60; i++) {
+            double high = 46 + random.nextDouble() * 14;
+            TestBody body = body(school, high)
+                    .read("blank-thickest", high)
+                    .read("blank-thinnest", high - random.nextDouble() * 2)
+                    .read("out-of-flat:front", random.nextDouble() * 3);
+            Ledger ledger = Ledger.of(body.build());
+            double sum = 0;
+            double left = high;
+            int number = 0;
+            for (Pass pass : ledger.passes()) {
+                assertThat(pass.bite())
+                        .isPositive()
+                        .isLessThanOrEqualTo(ledger.bite().most() + 1e-9);
+                assertThat(pass.leaves()).isEqualTo(left - pass.bite(), within(1e-9));
+                assertThat(pass.leaves()).isGreaterThanOrEqualTo(ledger.target() - 1e-9);
+                assertThat(pass.number()).isEqualTo(++number);
+                if (pass.last()) {
+                    assertThat(pass.bite()).isLessThanOrEqualTo(ledger.bite().light() + 1e-9);
+                }
+                left = pass.leaves();
+                sum += pass.bite();
+            }
+            assertThat(sum).isEqualTo(high - ledger.target(), within(1e-9));
+            assertThat(ledger.passes().stream().filter(Pass::flipFirst)).hasSize(1);
+        }
+    }
+
+    @Test
+    void a_blank_without_readings_is_planned_from_the_design() {
+        Ledger ledger = Ledger.of(body(Thicknessing.ROUTER_SLED, 50).build());
+        assertThat(ledger.highNow().value()).isEqualTo(50);
+        assertThat(ledger.offFront().value()).isEqualTo((50 - ledger.target()) / 2, within(1e-9));
+        assertThat(ledger.passes().get(0).face()).isEqualTo(Face.FRONT);
+    }
+
+    @Test
+    void each_reading_makes_the_rest_of_the_ledger_new() {
+        TestBody body =
+                body(Thicknessing.ROUTER_SLED, 52).read("blank-thickest", 52).read("out-of-flat:front", 2.5);
+        Ledger before = Ledger.of(body.build());
+        double aim = before.highNow().value() - before.offFront().value();
+        // The first pass took less than it was set to.
+        body.read("blank-thickest", 51);
+        Ledger after = Ledger.of(body.build());
+        assertThat(after.passesTaken()).isEqualTo(1);
+        assertThat(after.passes().get(0).number()).isEqualTo(2);
+        assertThat(after.frontLeft()).isEqualTo(51 - aim, within(1e-9));
+        // Read flat: the rest comes off the back.
+        body.read("out-of-flat:front", 0.1);
+        Ledger flat = Ledger.of(body.build());
+        assertThat(flat.frontLeft()).isZero();
+        assertThat(flat.passes()).allMatch(p -> p.face() == Face.BACK);
+        assertThat(flat.backLeft()).isEqualTo(51 - flat.target(), within(1e-9));
+    }
+
+    @Test
+    void nothing_is_left_to_take_when_the_back_is_done() {
+        TestBody body = body(Thicknessing.PLANER, 50).doneUpTo("thickness:back");
+        assertThat(Ledger.of(body.build()).passes()).isEmpty();
+    }
+
+    @Test
+    void a_blank_that_cannot_give_the_thickness_is_said_so_by_how_much() {
+        TestBody body =
+                body(Thicknessing.ROUTER_SLED, 47).read("blank-thickest", 45).read("blank-thinnest", 44);
+        Ledger ledger = Ledger.of(body.build());
+        assertThat(ledger.surelyShort().orElseThrow().value()).isEqualTo(ledger.target() - 44, within(1e-9));
+        assertThat(body.rules()).contains("blank-too-thin");
+    }
+
+    @Test
+    void a_cupped_blank_may_fall_short_and_a_narrower_one_would_be_flatter() {
+        TestBody body = body(Thicknessing.ROUTER_SLED, 47)
+                .read("blank-thickest", 47)
+                .read("blank-thinnest", 46.6)
+                .read("out-of-flat:front", 3);
+        Ledger ledger = Ledger.of(body.build());
+        assertThat(ledger.surelyShort()).isEmpty();
+        assertThat(ledger.perhapsShort().orElseThrow().value())
+                .isEqualTo(ledger.target() + 0.4 + 3 - 46.6, within(1e-9));
+        assertThat(body.rules()).contains("blank-only-just");
+        // Against the circle itself: a chord's sagitta R - sqrt(R² - (w/2)²).
+        double blank = 340;
+        double radius = (blank * blank / 4 + 9) / 6;
+        double outline = body.design().outline().region().maxX()
+                - body.design().outline().region().minX();
+        double exact = radius - Math.sqrt(radius * radius - outline * outline / 4);
+        assertThat(ledger.cupOverBody().value()).isEqualTo(exact, within(0.01));
+    }
+
+    @Test
+    void a_planer_spoils_ends_that_are_too_near_the_body() {
+        assertThat(body(Thicknessing.PLANER, 50).rules()).contains("snipe-reaches-body");
+        assertThat(body(Thicknessing.ROUTER_SLED, 50).rules()).doesNotContain("snipe-reaches-body");
+    }
+
+    /** Common practice: a planer or sled bites less in hard woods than in soft, and the last pass is light. */
+    @ParameterizedTest
+    @EnumSource(Thicknessing.class)
+    void hard_woods_are_taken_in_smaller_bites(Thicknessing school) {
+        assertThat(Bite.of(school, Hardness.HARD).most())
+                .isLessThan(Bite.of(school, Hardness.MEDIUM).most());
+        assertThat(Bite.of(school, Hardness.MEDIUM).most())
+                .isLessThan(Bite.of(school, Hardness.SOFT).most());
+        assertThat(Bite.of(school, Hardness.HARD).light())
+                .isLessThan(Bite.of(school, Hardness.HARD).most());
+    }
+
+    /** Common practice: a sled takes up to 1/8 in with a 1 in carbide surfacing bit in soft wood. */
+    @Test
+    void a_sled_takes_an_eighth_in_soft_wood() {
+        assertThat(Bite.of(Thicknessing.ROUTER_SLED, Hardness.SOFT).most()).isEqualTo(25.4 / 8, within(0.03));
+    }
+
+    @Test
+    void tracks_of_the_sled_cover_the_blank() {
+        Tracks tracks = Tracks.over(340, shop(Thicknessing.ROUTER_SLED));
+        assertThat((tracks.count() - 1) * tracks.step() + tracks.bit()).isGreaterThanOrEqualTo(340);
+        assertThat((tracks.count() - 2) * tracks.step() + tracks.bit()).isLessThan(340);
+    }
+
+    /** Common practice: book-matched halves are planed in opposite directions, and each turns round when flipped. */
+    @Test
+    void book_matched_halves_are_planed_in_opposite_directions() {
+        Strip left = new Strip(170, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0);
+        Strip right = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), -1, 0);
+        Blank book = new Blank(
+                340,
+                420,
+                0,
+                45,
+                new BlankLayer(TestTimber.WALNUT, List.of(left, right), 50, List.of()),
+                Optional.empty());
+        PlaningWays front = PlaningWays.of(book, Face.FRONT);
+        assertThat(front.opposed()).isTrue();
+        assertThat(front.inWords()).contains("from the centre seam outward");
+        assertThat(PlaningWays.of(book, Face.BACK).strips()).containsExactly(-1, 1);
+    }
+
+    /** Mass before and after differ by the wood that comes off: area x thickness x density, worked by hand. */
+    @Test
+    void mass_before_and_after() {
+        Ledger ledger = Ledger.of(body(Thicknessing.PLANER, 50).build());
+        assertThat(ledger.massNow().value()).isEqualTo(340 * 420 * 50 * 459.2e-6, within(1e-6));
+        assertThat(ledger.massNow().value() - ledger.massThen().value())
+                .isEqualTo(340 * 420 * (50 - ledger.target()) * 459.2e-6, within(1e-6));
+    }
+}
