@@ -88,7 +88,7 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         if (version < 1) {
             throw root.at("version").trouble("must be 1 or more");
         }
-        ShopReader.Part part = root.optionalObject("shop", ShopReader::read).orElse(ShopReader.Part.STARTER);
+        ShopPart part = root.optionalObject("shop", ShopReader::read).orElse(ShopPart.STARTER);
         BodyDesign design = root.object("design", s -> DesignReader.read(s, part.timbers()));
         List<AsBuilt.Entry> entries = root.optionalObject(
                         "asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))

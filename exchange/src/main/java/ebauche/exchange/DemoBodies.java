@@ -3,6 +3,7 @@ package ebauche.exchange;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /** The bodies of the demo shop: the same files that stand in docs/format/examples. */
@@ -16,11 +17,20 @@ public final class DemoBodies {
         return BuildFile.read(bytes(name));
     }
 
+    /** The demo shop's rack, as a table. */
+    public static String rack() {
+        return new String(resource("rack.csv"), StandardCharsets.UTF_8);
+    }
+
     public static byte[] bytes(String name) {
-        String path = "/ebauche/format/examples/" + name + ".ebauche.json";
+        return resource(name + ".ebauche.json");
+    }
+
+    private static byte[] resource(String name) {
+        String path = "/ebauche/format/examples/" + name;
         try (InputStream in = DemoBodies.class.getResourceAsStream(path)) {
             if (in == null) {
-                throw new IllegalStateException("the demo body " + name + " does not ship");
+                throw new IllegalStateException(path + " does not ship");
             }
             return in.readAllBytes();
         } catch (IOException e) {

@@ -7,7 +7,6 @@ import ebauche.core.crib.Router;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
-import ebauche.core.timber.Timbers;
 import java.util.Map;
 
 /** The {@code shop} part of a build file; what it leaves out comes from the starter shop whose version it names. */
@@ -28,12 +27,7 @@ final class ShopReader {
 
     private ShopReader() {}
 
-    /** The shop, and the timbers that are known there. */
-    record Part(Shop shop, Timbers timbers) {
-        static final Part STARTER = new Part(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
-    }
-
-    static Part read(Spot spot) {
+    static ShopPart read(Spot spot) {
         int version = spot.has("starter") ? spot.whole("starter") : Shop.STARTER;
         if (version != Shop.STARTER) {
             throw spot.at("starter").trouble("there is no starter shop " + version + "; the newest is " + Shop.STARTER);
@@ -48,7 +42,7 @@ final class ShopReader {
                         .orElse(starter.cutting()),
                 spot.optionalObject("gluing", s -> BlankShop.gluing(s, starter.gluing()))
                         .orElse(starter.gluing()));
-        return new Part(shop, TimberFile.SHIPPED.with(BlankShop.timbers(spot)));
+        return new ShopPart(shop, TimberFile.SHIPPED.with(BlankShop.timbers(spot)));
     }
 
     private static Crib crib(Spot spot, Crib starter) {

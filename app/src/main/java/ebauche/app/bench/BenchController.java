@@ -112,7 +112,7 @@ class BenchController {
             model.addAttribute("logged", entry);
             if (entry instanceof AsBuilt.Reading r && timeline.get(timeline.size() - 1) == entry) {
                 AsBuilt without = new AsBuilt(timeline.subList(0, timeline.size() - 1));
-                BuildPlan earlier = Planner.plan(Bodies.build(current.revision().file(), without));
+                BuildPlan earlier = Planner.plan(Bodies.build(current.revision().file(), current.ways(), without));
                 model.addAttribute("moved", Moved.between(earlier, current.plan()));
                 earlier.step(r.operation())
                         .flatMap(s -> s.operation().inspections().stream()

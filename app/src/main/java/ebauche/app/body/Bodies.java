@@ -2,12 +2,16 @@ package ebauche.app.body;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import ebauche.app.ways.Ways;
+import ebauche.app.ways.WaysStore;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.BuildFile;
+import ebauche.exchange.ShopPart;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -19,17 +23,19 @@ public class Bodies {
     private static final int PLANS_KEPT = 12;
 
     private final BodyStore store;
+    private final WaysStore ways;
     private final Cache<State, BuildPlan> plans =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
-    public Bodies(BodyStore store) {
+    public Bodies(BodyStore store, WaysStore ways) {
         this.store = store;
+        this.ways = ways;
     }
 
-    private record State(long shop, long body, int revision, int entries) {}
+    private record State(long shop, long body, int revision, int entries, int ways) {}
 
     /** A body as it stands. */
-    public record Current(Body body, Revision revision, BuildPlan plan) {
+    public record Current(Body body, Revision revision, Ways ways, BuildPlan plan) {
         public String name() {
             return revision.name();
         }
@@ -41,25 +47,38 @@ public class Bodies {
 
     public Current current(Body body) {
         Revision head = store.head(body);
-        State state = new State(body.shop(), body.id(), head.number(), store.recordLength(body));
+        Ways shopWays = ways.of(body.shop());
+        State state = new State(body.shop(), body.id(), head.number(), store.recordLength(body), shopWays.number());
         BuildPlan plan = plans.getIfPresent(state);
         if (plan == null) {
             AsBuilt record = store.record(body);
-            plan = Planner.plan(build(head.file(), record));
+            plan = Planner.plan(build(head.file(), shopWays, record));
             plans.put(
                     new State(
                             body.shop(),
                             body.id(),
                             head.number(),
-                            record.timeline().size()),
+                            record.timeline().size(),
+                            shopWays.number()),
                     plan);
         }
-        return new Current(body, head, plan);
+        return new Current(body, head, shopWays, plan);
     }
 
-    /** What a build file's tree and a record mean together. */
-    public static Build build(ObjectNode file, AsBuilt record) {
-        Build read = BuildFile.of(file).build();
+    /** What a build file's tree, the shop's ways and a record mean together. */
+    public static Build build(ObjectNode file, Ways ways, AsBuilt record) {
+        Build read = BuildFile.of(withWays(file, ways)).build();
         return new Build(read.design(), read.shop(), record);
+    }
+
+    /** The file with the shop's ways put in where it says nothing itself. */
+    static ObjectNode withWays(ObjectNode file, Ways ways) {
+        if (ways.json().isEmpty()) {
+            return file;
+        }
+        ObjectNode own = file.path("shop") instanceof ObjectNode shop ? shop : JsonNodeFactory.instance.objectNode();
+        ObjectNode whole = file.deepCopy();
+        whole.set("shop", ShopPart.over(ways.json(), own));
+        return whole;
     }
 }

@@ -3,11 +3,11 @@ package ebauche.app.body;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.PublicIds;
 import ebauche.core.build.AsBuilt;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.Timeline;
 import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
@@ -25,10 +25,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 @Repository
 public class BodyStore {
-    private static final char[] LETTERS = "abcdefghijkmnpqrstuvwxyz23456789".toCharArray();
-
     private final JdbcClient sql;
-    private final SecureRandom random = new SecureRandom();
 
     /** Rows that never change once they are there, as read; by the row's own key. */
     private final Cache<RevisionKey, Revision> revisions =
@@ -76,7 +73,7 @@ public class BodyStore {
                 .param("shop", shop)
                 .query(Integer.class)
                 .single();
-        String publicId = publicId();
+        String publicId = PublicIds.next();
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         sql.sql("insert into body (shop, public_id, number) values (:shop, :publicId, :number)")
                 .param("shop", shop)
@@ -87,12 +84,6 @@ public class BodyStore {
         insert(body, 1, 0, file, by);
         record.timeline().forEach(e -> insert(body, body.publicId() + "/" + e.id(), e));
         return body;
-    }
-
-    private String publicId() {
-        StringBuilder id = new StringBuilder();
-        random.ints(16, 0, LETTERS.length).forEach(i -> id.append(LETTERS[i]));
-        return id.toString();
     }
 
     /** The newest revision. */

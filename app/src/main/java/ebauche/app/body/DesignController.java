@@ -186,7 +186,10 @@ class DesignController {
     }
 
     private static Build build(Bodies.Current current, Draft draft) {
-        return Bodies.build(file(current, draft.kept()), current.plan().build().asBuilt());
+        return Bodies.build(
+                file(current, draft.kept()),
+                current.ways(),
+                current.plan().build().asBuilt());
     }
 
     /** What somebody else changed meanwhile, beside what was typed here; their changes are taken where these are none. */
@@ -229,7 +232,8 @@ class DesignController {
 
     private static void form(Bodies.Current current, Draft draft, Model model) {
         Map<String, String> values = new LinkedHashMap<>();
-        List<DesignFields.Section> sections = DesignFields.of(draft.design());
+        List<DesignFields.Section> sections =
+                DesignFields.of(draft.design(), current.ways().timbers());
         sections.forEach(s -> s.fields()
                 .forEach(f -> values.put(
                         f.path(),

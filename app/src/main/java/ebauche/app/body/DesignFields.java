@@ -2,6 +2,7 @@ package ebauche.app.body;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.timber.Species;
+import ebauche.core.timber.Timbers;
 import ebauche.exchange.TimberFile;
 import java.util.ArrayList;
 import java.util.List;
@@ -55,17 +56,25 @@ final class DesignFields {
             "strings.nutHeight", Dimension.NUT_HEIGHT);
 
     private final JsonNode design;
+    private final Timbers timbers;
     private final List<Section> sections = new ArrayList<>();
 
-    private DesignFields(JsonNode design) {
+    private DesignFields(JsonNode design, Timbers timbers) {
         this.design = design;
+        this.timbers = timbers;
     }
 
-    /** The sections of a design, with the parts that it has. */
+    /** The sections of a design, for those who ask only for its fields' places and labels. */
     static List<Section> of(JsonNode design) {
-        DesignFields fields = new DesignFields(design);
+        return of(design, TimberFile.SHIPPED);
+    }
+
+    /** The sections of a design, with the parts that it has and the timbers that can be chosen. */
+    static List<Section> of(JsonNode design, Timbers timbers) {
+        DesignFields fields = new DesignFields(design, timbers);
         fields.neckAndBridge();
         fields.bodyAndBlank();
+        fields.laidOut();
         fields.parts();
         return List.copyOf(fields.sections);
     }
@@ -159,16 +168,32 @@ final class DesignFields {
                 "Blank",
                 "blank",
                 false,
-                new Field(
-                        "blank.species",
-                        "timber",
-                        Kind.CHOICE,
-                        TimberFile.SHIPPED.all().stream().map(Species::key).toList()),
+                new Field("blank.species", "timber", Kind.CHOICE, timberKeys()),
                 Field.number("blank.pieces", "pieces"),
                 Field.length("blank.across", "width"),
                 Field.length("blank.along", "length"),
                 Field.length("blank.thickness", "rough thickness"),
+                Field.length("blank.middleX", "its middle from the centre line (empty: on it)"),
                 Field.length("blank.middleY", "its middle from the saddle line (empty: the outline's)"));
+    }
+
+    private void laidOut() {
+        if (design.path("blank").has("strips")) {
+            sections.add(new Section("Strips as laid out on the rack", "blank.strips", true, List.of()));
+        }
+        if (design.path("blank").has("top")) {
+            section(
+                    "Top over the blank",
+                    "blank.top",
+                    true,
+                    new Field("blank.top.species", "timber", Kind.CHOICE, timberKeys()),
+                    Field.number("blank.top.pieces", "pieces"),
+                    Field.length("blank.top.thickness", "thickness when it goes on"));
+        }
+    }
+
+    private List<String> timberKeys() {
+        return timbers.all().stream().map(Species::key).toList();
     }
 
     private void parts() {

@@ -88,7 +88,9 @@ class TakeOnController {
     ResponseEntity<byte[]> file(@AuthenticationPrincipal Maker maker, @PathVariable String id) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         BuildPlan plan = current.plan();
-        byte[] bytes = BuildFile.write(current.revision().file(), plan.build().asBuilt());
+        byte[] bytes = BuildFile.write(
+                Bodies.withWays(current.revision().file(), current.ways()),
+                plan.build().asBuilt());
         String plain = current.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
         ContentDisposition disposition = ContentDisposition.attachment()
                 .filename((plain.isBlank() || plain.equals("-") ? "body" : plain) + ".ebauche.json")

@@ -4,6 +4,7 @@ import ebauche.app.EbaucheProperties;
 import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
 import ebauche.app.body.BodyStore;
+import ebauche.app.timber.DemoRack;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
@@ -19,6 +20,7 @@ class DemoShop implements ApplicationRunner {
     private final EbaucheProperties properties;
     private final MakerStore makers;
     private final BodyStore bodies;
+    private final DemoRack rack;
     private final PasswordEncoder passwords;
     private final TransactionTemplate transaction;
 
@@ -26,11 +28,13 @@ class DemoShop implements ApplicationRunner {
             EbaucheProperties properties,
             MakerStore makers,
             BodyStore bodies,
+            DemoRack rack,
             PasswordEncoder passwords,
             TransactionTemplate transaction) {
         this.properties = properties;
         this.makers = makers;
         this.bodies = bodies;
+        this.rack = rack;
         this.passwords = passwords;
         this.transaction = transaction;
     }
@@ -49,5 +53,6 @@ class DemoShop implements ApplicationRunner {
             BuildFile file = DemoBodies.read(name);
             bodies.add(demo.shop(), file.withoutRecord(), file.build().asBuilt(), demo.name());
         }
+        rack.load(demo);
     }
 }

@@ -95,6 +95,11 @@ public record Figures(LengthUnit unit) {
                 : exact(value, quantity);
     }
 
+    /** A length as it is put into a field to be edited: nothing of it is lost. */
+    public String exactText(double millimetres) {
+        return Decimals.plain(millimetres, 3) + " mm";
+    }
+
     /** A length that is compared with another. */
     public String fine(double millimetres) {
         return fine(millimetres, Quantity.LENGTH);
@@ -139,6 +144,40 @@ public record Figures(LengthUnit unit) {
         return FeatureName.said(thin.feature())
                 + (thin.kind() == WoodLeft.Kind.FLOOR ? ", floor to the " : ", wall to the ")
                 + (face ? thin.neighbour() : FeatureName.said(thin.neighbour()));
+    }
+
+    /** {@code 9.4 %}. */
+    public String percent(double value) {
+        return decimal(value, 1) + " %";
+    }
+
+    /** A plain number to so many decimals. */
+    public String decimal(double value, int places) {
+        return Decimals.fixed(value, places);
+    }
+
+    /** Whole days, the last one counted. */
+    public String days(double value) {
+        long days = (long) Math.ceil(value - 1e-9);
+        return days + (days == 1 ? " day" : " days");
+    }
+
+    /** Where seams stand under an outline that was moved to the treble side by so much. */
+    public String seams(double[] at, double moved) {
+        List<String> said = new ArrayList<>();
+        for (double x : at) {
+            double from = x - moved;
+            said.add(
+                    Math.abs(from) < 0.05
+                            ? "on the centre line"
+                            : length(Math.abs(from)) + (from > 0 ? " to the treble side" : " to the bass side"));
+        }
+        return String.join(", ", said);
+    }
+
+    /** What wood does when its moisture changes. */
+    public String moves(double change) {
+        return (change < 0 ? "shrink by " : "swell by ") + fine(Math.abs(change));
     }
 
     /** {@code 2 h 40}, {@code 35 min}. */

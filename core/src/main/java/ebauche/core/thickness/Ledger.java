@@ -92,11 +92,12 @@ public final class Ledger {
         return Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by()));
     }
 
-    /** How far a face is out of flat: as read, else half of what flattening usually takes. */
+    /** How far a face is out of flat: as read, else a quarter of what flattening both faces usually takes. */
     public Fact outOfFlat(Face face) {
         return record.latest(new Measurand.OutOfFlat(face))
                 .map(this::read)
-                .orElseGet(() -> Fact.usual(build.shop().cutting().flattening() / 2, "half of the shop's flattening"));
+                .orElseGet(() ->
+                        Fact.usual(build.shop().cutting().flattening() / 4, "a quarter of the shop's flattening"));
     }
 
     private double seamStep() {

@@ -1,0 +1,95 @@
+package ebauche.app.blank;
+
+import ebauche.core.layout.Taste;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.measure.Refusal;
+import java.util.Optional;
+
+/**
+ * What a maker asks of the blank planner, as its address carries it; what is left out is chosen sensibly.
+ *
+ * @param timber key, empty for any
+ * @param most pieces
+ * @param ready whether only boards at the shop's moisture are taken
+ * @param top finished thickness of a top, empty for none
+ * @param topTimber key, empty for any
+ * @param n which layout of the core, counted from 0
+ * @param m which layout of the top
+ * @param dx outline moved over the blank to the treble side, mm
+ * @param dy outline moved towards the neck, mm
+ */
+public record BlankChoice(
+        String timber,
+        Integer most,
+        Taste taste,
+        Boolean ready,
+        String top,
+        String topTimber,
+        Integer n,
+        Integer m,
+        Double dx,
+        Double dy) {
+    private static final int USUAL_PIECES = 5;
+    private static final double FARTHEST = 200;
+    private static final double THINNEST_TOP = 2;
+    private static final double THICKEST_TOP = 30;
+
+    public int mostPieces() {
+        return most == null ? USUAL_PIECES : Math.max(1, Math.min(7, most));
+    }
+
+    public Taste tasteOrUsual() {
+        return taste == null ? Taste.BALANCED : taste;
+    }
+
+    public boolean onlyReady() {
+        return Boolean.TRUE.equals(ready);
+    }
+
+    public int core() {
+        return n == null ? 0 : Math.max(0, n);
+    }
+
+    public int topIndex() {
+        return m == null ? 0 : Math.max(0, m);
+    }
+
+    public double right() {
+        return within(dx);
+    }
+
+    public double towardsNeck() {
+        return within(dy);
+    }
+
+    private static double within(Double moved) {
+        return moved == null || !Double.isFinite(moved) ? 0 : Math.max(-FARTHEST, Math.min(FARTHEST, moved));
+    }
+
+    /**
+     * Finished thickness of the top, if one is wanted.
+     *
+     * @param body finished thickness
+     * @throws Refusal in words, if it is none
+     */
+    public Optional<Double> topThickness(LengthUnit bare, double body) {
+        if (top == null || top.isBlank()) {
+            return Optional.empty();
+        }
+        double thickness;
+        try {
+            thickness = Length.parse(top, bare).millimetres();
+        } catch (LengthFormatException e) {
+            throw new Refusal("top", e.getMessage());
+        }
+        double most = Math.min(THICKEST_TOP, body - THINNEST_TOP);
+        Refusal.unless(
+                thickness >= THINNEST_TOP && thickness <= most,
+                "top",
+                "A top of " + top.strip() + " cannot be laid: from 2 mm to "
+                        + ebauche.core.measure.Decimals.plain(most, 1) + " mm on this body");
+        return Optional.of(thickness);
+    }
+}

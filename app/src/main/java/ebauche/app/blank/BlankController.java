@@ -1,0 +1,238 @@
+package ebauche.app.blank;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.body.StaleRevision;
+import ebauche.app.drawing.BlankDrawing;
+import ebauche.app.timber.BoardStore;
+import ebauche.app.web.Figures;
+import ebauche.core.layout.BlankPlanner;
+import ebauche.core.layout.Judgement;
+import ebauche.core.layout.Layout;
+import ebauche.core.layout.Need;
+import ebauche.core.layout.Taste;
+import ebauche.core.measure.Refusal;
+import ebauche.core.timber.Species;
+import ebauche.exchange.BlankReader;
+import ebauche.exchange.BlankShop;
+import ebauche.exchange.TimberFile;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The blank planner: what the rack gives for a body, ranked; the outline dragged over it; kept with its cut plan. */
+@Controller
+class BlankController {
+    private final Bodies bodies;
+    private final BodyStore store;
+    private final BoardStore boards;
+    private final BlankPlanning planning;
+    private final CutPlanStore cutPlans;
+    private final TransactionTemplate transaction;
+
+    BlankController(
+            Bodies bodies,
+            BodyStore store,
+            BoardStore boards,
+            BlankPlanning planning,
+            CutPlanStore cutPlans,
+            TransactionTemplate transaction) {
+        this.bodies = bodies;
+        this.store = store;
+        this.boards = boards;
+        this.planning = planning;
+        this.cutPlans = cutPlans;
+        this.transaction = transaction;
+    }
+
+    /** One layout in the list. */
+    public record Offer(Layout layout, String drawing, String address, boolean chosen) {}
+
+    @GetMapping("/bodies/{id}/blank")
+    String blank(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            BlankChoice choice,
+            @ModelAttribute("fig") Figures fig,
+            @RequestHeader(value = "HX-Target", required = false) String target,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        page(current, choice, fig, model, response);
+        return "laid".equals(target) ? "blank/planner :: laid" : "blank/planner";
+    }
+
+    private void page(
+            Bodies.Current current, BlankChoice choice, Figures fig, Model model, HttpServletResponse response) {
+        String here = "/bodies/" + current.body().publicId();
+        model.addAttribute("current", current);
+        model.addAttribute("here", here);
+        model.addAttribute("choice", choice);
+        model.addAttribute("timbers", timbers(current));
+        model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());
+        model.addAttribute("tastes", Taste.values());
+        model.addAttribute("kept", cutPlans.latest(current.body()).orElse(null));
+        BlankPlanning.Planned planned;
+        try {
+            planned = planning.plan(current, choice, fig.unit());
+        } catch (Refusal e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("topTrouble", e.getMessage());
+            planned = planning.plan(current, withoutTop(choice), fig.unit());
+        }
+        model.addAttribute("planned", planned);
+        model.addAttribute("offers", offers(here, planned.coreAnswer(), planned.coreNeed(), choice, false, fig));
+        List<Offer> topOffers = planned.topAnswer().isEmpty()
+                ? List.of()
+                : offers(here, planned.topAnswer().get(), planned.topNeed().orElseThrow(), choice, true, fig);
+        model.addAttribute("topOffers", topOffers);
+        laid(planned, fig, model);
+    }
+
+    private static String designed(Bodies.Current current) {
+        return current.plan().build().design().blank().species().key();
+    }
+
+    private static BlankChoice withoutTop(BlankChoice c) {
+        return new BlankChoice(c.timber(), c.most(), c.taste(), c.ready(), "", "", c.n(), c.m(), c.dx(), c.dy());
+    }
+
+    /** The timbers on the rack, and the one that is designed. */
+    private List<Species> timbers(Bodies.Current current) {
+        List<Species> there = new ArrayList<>(boards.rack(current.body().shop()).stream()
+                .map(s -> s.board().species())
+                .distinct()
+                .toList());
+        Species designed = current.plan().build().design().blank().species();
+        if (!there.contains(designed)) {
+            there.add(0, designed);
+        }
+        return there;
+    }
+
+    private static List<Offer> offers(
+            String here, BlankPlanner.Answer answer, Need need, BlankChoice choice, boolean top, Figures fig) {
+        List<Offer> offers = new ArrayList<>();
+        int chosen = Math.min(
+                top ? choice.topIndex() : choice.core(), answer.layouts().size() - 1);
+        for (int i = 0; i < answer.layouts().size(); i++) {
+            Layout layout = answer.layouts().get(i);
+            LaidOut laid = LaidOut.of(answer, i, layout.thickness(), layout.frontAt(), 0, 0);
+            offers.add(new Offer(
+                    layout,
+                    BlankDrawing.small(laid.alone(), laid.layer(), need, layout.judgements(), fig),
+                    address(here, choice, top ? choice.core() : i, top ? i : choice.topIndex()),
+                    i == chosen));
+        }
+        return offers;
+    }
+
+    private static String address(String here, BlankChoice c, int core, int top) {
+        UriComponentsBuilder uri = UriComponentsBuilder.fromPath(here + "/blank");
+        Optional.ofNullable(c.timber()).ifPresent(t -> uri.queryParam("timber", t));
+        uri.queryParam("most", c.mostPieces()).queryParam("taste", c.tasteOrUsual());
+        if (c.onlyReady()) {
+            uri.queryParam("ready", true);
+        }
+        Optional.ofNullable(c.top()).filter(t -> !t.isBlank()).ifPresent(t -> {
+            uri.queryParam("top", t);
+            Optional.ofNullable(c.topTimber()).ifPresent(x -> uri.queryParam("topTimber", x));
+            uri.queryParam("m", top);
+        });
+        return uri.queryParam("n", core).encode().build().toUriString();
+    }
+
+    /** The chosen layers, drawn and judged where the outline lies now. */
+    private static void laid(BlankPlanning.Planned planned, Figures fig, Model model) {
+        planned.core().ifPresent(core -> {
+            List<Judgement> judged = core.judged(planned.coreNeed());
+            model.addAttribute("core", core);
+            model.addAttribute("judged", judged);
+            model.addAttribute(
+                    "offBlank", !core.alone().plan().contains(planned.coreNeed().outline()));
+            model.addAttribute(
+                    "drawing", BlankDrawing.large(core.alone(), core.layer(), planned.coreNeed(), judged, fig));
+        });
+        planned.top().ifPresent(top -> {
+            Need need = planned.topNeed().orElseThrow();
+            List<Judgement> judged = top.judged(need);
+            model.addAttribute("top", top);
+            model.addAttribute("topJudged", judged);
+            model.addAttribute("topDrawing", BlankDrawing.large(top.alone(), top.layer(), need, judged, fig));
+        });
+    }
+
+    /** Keeps the blank in the body's design, and how it is cut; whole or not at all. */
+    @PostMapping("/bodies/{id}/blank")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            BlankChoice choice,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        BlankPlanning.Planned planned = planning.plan(current, choice, fig.unit());
+        if (!planned.complete()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            page(current, choice, fig, model, response);
+            return "blank/planner";
+        }
+        List<Layout> layers = new ArrayList<>();
+        planned.core().ifPresent(c -> layers.add(c.layout()));
+        planned.top().ifPresent(t -> layers.add(t.layout()));
+        try {
+            transaction.executeWithoutResult(t -> {
+                store.save(current.body(), base, file(current, planned), maker.name());
+                cutPlans.keep(current.body(), CutPlan.of(layers, boards.rack(maker.shop())), maker.name());
+            });
+        } catch (StaleRevision stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute(
+                    "stale", "Somebody kept another revision of the design meanwhile. Nothing was kept; look again.");
+            page(bodies.current(maker.shop(), id), choice, fig, model, response);
+            return "blank/planner";
+        }
+        return "redirect:/bodies/" + id + "/cut-list";
+    }
+
+    private static ObjectNode file(Bodies.Current current, BlankPlanning.Planned planned) {
+        ObjectNode file = current.revision().file().deepCopy();
+        ((ObjectNode) file.get("design")).set("blank", BlankReader.write(planned.blank()));
+        List<Species> used = new ArrayList<>();
+        planned.core().ifPresent(c -> used.add(c.layer().species()));
+        planned.top().ifPresent(t -> used.add(t.layer().species()));
+        for (Species species : used) {
+            if (!TimberFile.SHIPPED.all().contains(species)) {
+                // A timber of the shop's own goes with the file, so that it can be read anywhere.
+                ObjectNode shop = file.path("shop") instanceof ObjectNode there ? there : file.putObject("shop");
+                ArrayNode timbers = shop.path("timbers") instanceof ArrayNode there ? there : shop.putArray("timbers");
+                boolean known = false;
+                for (var t : timbers) {
+                    known |= t.path("key").asString("").equals(species.key());
+                }
+                if (!known) {
+                    timbers.add(BlankShop.write(species));
+                }
+            }
+        }
+        return file;
+    }
+}

@@ -1,0 +1,103 @@
+package ebauche.app.blank;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.drawing.PlankDrawing;
+import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.app.web.Stale;
+import ebauche.core.layout.Cut;
+import ebauche.core.timber.Board;
+import ebauche.core.timber.Timbers;
+import ebauche.exchange.BoardFile;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The cut list of a kept blank: each board with its pieces drawn, each cut in order, and what goes back on the rack. */
+@Controller
+class CutController {
+    private final Bodies bodies;
+    private final CutPlanStore plans;
+
+    CutController(Bodies bodies, CutPlanStore plans) {
+        this.bodies = bodies;
+        this.plans = plans;
+    }
+
+    /** One board on the sheet. */
+    public record OnSheet(Board board, String drawing, List<Cut> cuts) {}
+
+    @GetMapping("/bodies/{id}/cut-list")
+    String list(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + id);
+        plans.latest(current.body()).ifPresent(plan -> {
+            Timbers timbers = current.ways().timbers();
+            model.addAttribute("plan", plan);
+            model.addAttribute("boards", sheet(plan, timbers, fig));
+            model.addAttribute("offcuts", plan.offcuts(timbers));
+            model.addAttribute("blank", current.plan().build().design().blank());
+        });
+        return "blank/cut-list";
+    }
+
+    private static List<OnSheet> sheet(CutPlan plan, Timbers timbers, Figures fig) {
+        List<OnSheet> boards = new ArrayList<>();
+        for (CutPlan.Used used : plan.boards()) {
+            Board board = BoardFile.read(used.file(), timbers, List.of());
+            List<Cut> cuts = plan.cuts().stream()
+                    .filter(c -> c.board().equals(board.name()))
+                    .toList();
+            List<PlankDrawing.PieceBox> pieces = plan.pieces().stream()
+                    .filter(p -> p.board().equals(board.name()))
+                    .map(p -> new PlankDrawing.PieceBox(
+                            (p.layer().equals("top") ? "T" : "") + p.number(),
+                            p.fromEnd(),
+                            p.fromEdge(),
+                            p.along(),
+                            p.across()))
+                    .toList();
+            boards.add(new OnSheet(board, PlankDrawing.withCuts(board, fig, pieces, cuts), cuts));
+        }
+        return boards;
+    }
+
+    /** Logs that it was cut: boards off the rack, offcuts onto it. */
+    @PostMapping("/bodies/{id}/cut-list")
+    String cut(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam long plan,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        CutPlan latest = plans.latest(current.body()).orElseThrow(NotHere::new);
+        try {
+            if (latest.id() != plan) {
+                throw new Stale("another blank was laid out meanwhile");
+            }
+            plans.cut(current.body(), latest, maker.name());
+        } catch (Stale stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", "Nothing was changed: " + stale.getMessage() + ". Lay the blank out again.");
+            return list(maker, id, fig, model);
+        }
+        return "redirect:/bodies/" + id + "/cut-list";
+    }
+}

@@ -1,0 +1,128 @@
+package ebauche.app.blank;
+
+import ebauche.app.timber.Shelved;
+import ebauche.core.layout.Cut;
+import ebauche.core.layout.Layout;
+import ebauche.core.layout.Piece;
+import ebauche.core.timber.Board;
+import ebauche.core.timber.Timbers;
+import ebauche.exchange.BoardFile;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Which boards a kept blank is cut from, in which state they were, how, and what goes back on the rack.
+ *
+ * @param id in the shop
+ * @param done whether it was cut
+ */
+public record CutPlan(long id, boolean done, String madeBy, String madeAt, ObjectNode json) {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    /** A board to be cut, in the state that was planned with. */
+    public record Used(String publicId, int state, ObjectNode file) {}
+
+    /** Where a piece lies in its board, numbered as in its layer. */
+    public record Place(
+            String layer, int number, String board, double fromEnd, double fromEdge, double along, double across) {}
+
+    static ObjectNode of(List<Layout> layers, List<Shelved> rack) {
+        ObjectNode out = JSON.objectNode();
+        ArrayNode boards = out.putArray("boards");
+        ArrayNode pieces = out.putArray("pieces");
+        ArrayNode cuts = out.putArray("cuts");
+        ArrayNode offcuts = out.putArray("offcuts");
+        for (int i = 0; i < layers.size(); i++) {
+            String layer = i == 0 ? "blank" : "top";
+            Layout layout = layers.get(i);
+            layout.boards().forEach(b -> boards.add(used(b, rack)));
+            for (int p = 0; p < layout.pieces().size(); p++) {
+                pieces.add(place(layer, p + 1, layout.pieces().get(p)));
+            }
+            layout.cuts().forEach(c -> cuts.add(cut(layer, c)));
+            layout.offcuts().forEach(o -> offcuts.add(BoardFile.write(o)));
+        }
+        return out;
+    }
+
+    private static ObjectNode used(Board board, List<Shelved> rack) {
+        Shelved shelved =
+                rack.stream().filter(s -> s.board().equals(board)).findFirst().orElseThrow();
+        ObjectNode out = JSON.objectNode().put("id", shelved.publicId()).put("state", shelved.state());
+        out.set("file", shelved.file());
+        return out;
+    }
+
+    private static ObjectNode place(String layer, int number, Piece piece) {
+        return JSON.objectNode()
+                .put("layer", layer)
+                .put("number", number)
+                .put("board", piece.board().name())
+                .put("fromEnd", piece.fromEnd())
+                .put("fromEdge", piece.fromEdge())
+                .put("along", piece.length())
+                .put("across", piece.roughWidth());
+    }
+
+    private static ObjectNode cut(String layer, Cut cut) {
+        return JSON.objectNode()
+                .put("layer", layer)
+                .put("kind", cut.kind().name())
+                .put("board", cut.board())
+                .put("at", cut.at())
+                .put("kerf", cut.kerf())
+                .put("gives", cut.gives());
+    }
+
+    public List<Used> boards() {
+        List<Used> all = new ArrayList<>();
+        json.path("boards")
+                .forEach(b -> all.add(
+                        new Used(b.path("id").asString(""), b.path("state").asInt(), (ObjectNode) b.get("file"))));
+        return all;
+    }
+
+    public List<Place> pieces() {
+        List<Place> all = new ArrayList<>();
+        json.path("pieces")
+                .forEach(p -> all.add(new Place(
+                        p.path("layer").asString(""),
+                        p.path("number").asInt(),
+                        p.path("board").asString(""),
+                        p.path("fromEnd").asDouble(),
+                        p.path("fromEdge").asDouble(),
+                        p.path("along").asDouble(),
+                        p.path("across").asDouble())));
+        return all;
+    }
+
+    public List<Cut> cuts() {
+        List<Cut> all = new ArrayList<>();
+        json.path("cuts")
+                .forEach(c -> all.add(new Cut(
+                        Cut.Kind.valueOf(c.path("kind").asString("")),
+                        c.path("board").asString(""),
+                        c.path("at").asDouble(),
+                        c.path("kerf").asDouble(),
+                        c.path("gives").asString(""))));
+        return all;
+    }
+
+    public List<ObjectNode> offcutFiles() {
+        List<ObjectNode> all = new ArrayList<>();
+        for (JsonNode o : json.path("offcuts")) {
+            all.add((ObjectNode) o);
+        }
+        return all;
+    }
+
+    public List<Board> offcuts(Timbers timbers) {
+        return offcutFiles().stream()
+                .map(o -> BoardFile.read(o, timbers, List.of()))
+                .toList();
+    }
+}

@@ -1,0 +1,94 @@
+package ebauche.app.blank;
+
+import ebauche.app.body.Body;
+import ebauche.app.timber.BoardStore;
+import ebauche.app.timber.Shelved;
+import ebauche.app.web.Stale;
+import ebauche.exchange.BuildFile;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The cut plans of each body, only ever added to; the newest counts. */
+@Repository
+class CutPlanStore {
+    private final JdbcClient sql;
+    private final BoardStore boards;
+
+    CutPlanStore(JdbcClient sql, BoardStore boards) {
+        this.sql = sql;
+        this.boards = boards;
+    }
+
+    void keep(Body body, ObjectNode plan, String by) {
+        sql.sql("insert into cut_plan (shop, body, plan, made_by) values (:shop, :body, :plan, :by)")
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .param("plan", plan.toString())
+                .param("by", by)
+                .update();
+    }
+
+    Optional<CutPlan> latest(Body body) {
+        return sql.sql("""
+                select p.id, p.plan, p.made_by, p.made_at, d.cut_plan from cut_plan p
+                left join cut_done d on d.shop = p.shop and d.cut_plan = p.id
+                where p.shop = :shop and p.body = :body order by p.id desc limit 1
+                """)
+                .param("shop", body.shop())
+                .param("body", body.id())
+                .query((row, n) -> new CutPlan(
+                        row.getLong("id"),
+                        row.getObject("cut_plan") != null,
+                        row.getString("made_by"),
+                        row.getTimestamp("made_at").toInstant().toString(),
+                        (ObjectNode) BuildFile.tree(row.getString("plan").getBytes(StandardCharsets.UTF_8))))
+                .optional();
+    }
+
+    /**
+     * Logs that a plan was cut: its boards leave the rack, its offcuts come onto it with their board's readings; whole or
+     * not at all.
+     *
+     * @throws Stale if a board is no longer as it was planned with, or the plan was cut already
+     */
+    @Transactional
+    public void cut(Body body, CutPlan plan, String by) {
+        try {
+            sql.sql("insert into cut_done (shop, cut_plan, made_by) values (:shop, :plan, :by)")
+                    .param("shop", body.shop())
+                    .param("plan", plan.id())
+                    .param("by", by)
+                    .update();
+        } catch (DuplicateKeyException already) {
+            throw new Stale("this blank was cut already");
+        }
+        Map<String, Shelved> cut = plan.boards().stream()
+                .map(used -> boards.find(body.shop(), used.publicId()))
+                .collect(Collectors.toMap(s -> s.board().name(), s -> s, (a, b) -> a));
+        for (CutPlan.Used used : plan.boards()) {
+            Shelved board = boards.find(body.shop(), used.publicId());
+            if (board.place() != Shelved.Place.RACK) {
+                throw new Stale("“" + board.board().name() + "” is no longer on the rack");
+            }
+            boards.keep(board, used.state(), board.file(), Shelved.Place.CUT, Optional.of(body.id()), by);
+        }
+        for (ObjectNode offcut : plan.offcutFiles()) {
+            String name = offcut.path("name").asString("");
+            String id = boards.add(body.shop(), offcut, by);
+            Shelved parent = cut.get(name.substring(0, name.lastIndexOf('-')));
+            Shelved fresh = boards.find(body.shop(), id);
+            if (parent != null) {
+                parent.readings()
+                        .forEach(r -> boards.measure(fresh, UUID.randomUUID().toString(), r.percent(), r.at(), r.by()));
+            }
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package ebauche.app.drawing;
+
+import ebauche.app.web.Figures;
+import ebauche.core.blank.ClampPlan;
+import ebauche.core.blank.Registration;
+import ebauche.core.blank.TopPress;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+
+/** Clamps on the blank, neck to the right: which bars lie over and which under, and when each is tightened. */
+public final class ClampDrawing {
+    private static final double WIDTH = 760;
+    private static final double MARGIN = 64;
+    private static final double HEIGHT = 400;
+
+    private ClampDrawing() {}
+
+    private static Frame frame(Region plan) {
+        double scale = Math.min(
+                (WIDTH - 2 * MARGIN) / (plan.maxY() - plan.minY()),
+                (HEIGHT - 2 * MARGIN) / (plan.maxX() - plan.minX()));
+        return new Frame(scale, MARGIN - plan.minY() * scale, MARGIN - plan.minX() * scale, Face.FRONT);
+    }
+
+    /** An edge glue-up. */
+    public static String of(Blank blank, BlankLayer layer, ClampPlan clamps, Figures fig) {
+        Region plan = blank.plan();
+        Frame frame = frame(plan);
+        double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
+        Svg svg = new Svg(WIDTH, height, "clamping", clamps.clamps().size() + " clamps along the seams");
+        svg.rect(
+                "strip",
+                frame.x(plan.minY()),
+                frame.y(plan.minX()),
+                blank.along() * frame.scale(),
+                blank.across() * frame.scale());
+        for (double seam : blank.seams(layer)) {
+            svg.line("seam", frame.x(plan.minY()), frame.y(seam), frame.x(plan.maxY()), frame.y(seam));
+        }
+        clamps.caul().ifPresent(c -> {
+            double h = c.thickness() * frame.scale();
+            svg.rect("caul", frame.x(plan.minY()), frame.y(plan.minX()) - h, blank.along() * frame.scale(), h);
+            svg.rect("caul", frame.x(plan.minY()), frame.y(plan.maxX()), blank.along() * frame.scale(), h);
+        });
+        double reach = clamps.caul().map(c -> c.thickness()).orElse(0.0) * frame.scale() + 10;
+        for (ClampPlan.Set set : clamps.clamps()) {
+            double x = frame.x(plan.minY() + set.along());
+            String css = set.over() ? "bar" : "bar under";
+            svg.line(css, x, frame.y(plan.minX()) - reach, x, frame.y(plan.maxX()) + reach);
+            jaw(svg, x, frame.y(plan.minX()) - reach, set.clamp().jaw() * frame.scale());
+            jaw(svg, x, frame.y(plan.maxX()) + reach, set.clamp().jaw() * frame.scale());
+            svg.circle("turn", x, frame.y(plan.minX()) - reach - 16, 12);
+            svg.text("turn-number", x, frame.y(plan.minX()) - reach - 11, "middle", String.valueOf(set.turn()));
+            svg.figure("caption", x, frame.y(plan.maxX()) + reach + 20, "middle", fig.parts(fig.brief(set.along())));
+        }
+        return svg.done();
+    }
+
+    private static void jaw(Svg svg, double x, double y, double width) {
+        double w = Math.max(10, width);
+        svg.rect("jaw", x - w / 2, y - 4, w, 8);
+    }
+
+    /** A top under cauls and clamps, with its pins and the place that is pressed least. */
+    public static String top(Blank blank, TopPress press, Registration pins, Figures fig) {
+        Region plan = blank.plan();
+        Frame frame = frame(plan);
+        double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
+        Svg svg = new Svg(
+                WIDTH,
+                height,
+                "clamping",
+                press.cauls().size() + " cauls and " + press.presses().size() + " clamps over the top");
+        svg.rect(
+                "strip",
+                frame.x(plan.minY()),
+                frame.y(plan.minX()),
+                blank.along() * frame.scale(),
+                blank.across() * frame.scale());
+        svg.line("centre", frame.x(plan.minY()) - 16, frame.y(0), frame.x(plan.maxY()) + 16, frame.y(0));
+        for (TopPress.Laid laid : press.cauls()) {
+            double w = laid.caul().width() * frame.scale();
+            double over = (laid.caul().length() - blank.across()) / 2 * frame.scale();
+            double y0 = frame.y(plan.minX()) - over;
+            svg.rect("caul", frame.x(laid.y()) - w / 2, y0, w, laid.caul().length() * frame.scale());
+            jaw(svg, frame.x(laid.y()), y0, laid.clamp().jaw() * frame.scale());
+            jaw(
+                    svg,
+                    frame.x(laid.y()),
+                    y0 + laid.caul().length() * frame.scale(),
+                    laid.clamp().jaw() * frame.scale());
+        }
+        for (TopPress.Press p : press.presses()) {
+            double w = p.clamp().jaw() * frame.scale();
+            svg.rect("jaw", frame.x(p.at()) - w / 2, frame.y(p.at()) - w / 2, w, w);
+        }
+        for (var pin : new ebauche.core.geometry.Point[] {pins.one(), pins.other()}) {
+            svg.open("g", "class", "pin");
+            svg.title("a brad, nipped to a nub");
+            svg.circle("ring", frame.x(pin), frame.y(pin), 5);
+            svg.close();
+        }
+        svg.open("g", "class", "weakest");
+        svg.title("pressed least here");
+        svg.circle("ring", frame.x(press.weakest()), frame.y(press.weakest()), 13);
+        svg.text("bang", frame.x(press.weakest()), frame.y(press.weakest()) + 5, "middle", "!");
+        svg.close();
+        return svg.done();
+    }
+}

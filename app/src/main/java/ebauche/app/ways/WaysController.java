@@ -1,0 +1,107 @@
+package ebauche.app.ways;
+
+import ebauche.app.account.Maker;
+import ebauche.app.web.Figures;
+import ebauche.app.web.Stale;
+import ebauche.core.shop.Glue;
+import ebauche.exchange.BlankShop;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How the shop cuts and joins: kerfs and allowances, its saw's error, its glue, its clamps and cauls. */
+@Controller
+class WaysController {
+    private final WaysStore store;
+
+    WaysController(WaysStore store) {
+        this.store = store;
+    }
+
+    @GetMapping("/ways")
+    String ways(@AuthenticationPrincipal Maker maker, Model model) {
+        Ways now = store.of(maker.shop());
+        return page(now.number(), typed(now), Map.of(), model);
+    }
+
+    /** The ways as fields hold them; lengths as they were typed where they were. */
+    private static Map<String, String> typed(Ways ways) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        JsonNode cutting = ways.json().has("cutting") ? ways.json().path("cutting") : BlankShop.write(ways.cutting());
+        JsonNode gluing = ways.json().has("gluing") ? ways.json().path("gluing") : BlankShop.write(ways.gluing());
+        cutting.properties()
+                .forEach(e -> typed.put("cutting." + e.getKey(), e.getValue().asString("")));
+        gluing.properties().forEach(e -> {
+            if (e.getValue().isArray()) {
+                for (int i = 0; i < e.getValue().size(); i++) {
+                    String row = "gluing." + e.getKey() + "." + i + ".";
+                    e.getValue()
+                            .get(i)
+                            .properties()
+                            .forEach(c ->
+                                    typed.put(row + c.getKey(), c.getValue().asString("")));
+                }
+            } else {
+                typed.put("gluing." + e.getKey(), e.getValue().asString(""));
+            }
+        });
+        return typed;
+    }
+
+    private String page(int base, Map<String, String> typed, Map<String, String> troubles, Model model) {
+        model.addAttribute("base", base);
+        model.addAttribute("typed", typed);
+        model.addAttribute("troubles", troubles);
+        model.addAttribute("cutting", WaysForm.CUTTING);
+        model.addAttribute("glues", List.of("pva", "hide", "epoxy"));
+        model.addAttribute("glueWords", Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY));
+        model.addAttribute("clampRows", rows(typed, "gluing.clamps."));
+        model.addAttribute("caulRows", rows(typed, "gluing.cauls."));
+        return "ways/ways";
+    }
+
+    /** As many rows as are filled, and two more. */
+    private static int rows(Map<String, String> typed, String list) {
+        int filled = 0;
+        while (filled < 58 && typed.containsKey(list + filled + ".name")) {
+            filled++;
+        }
+        return filled + 2;
+    }
+
+    @PostMapping("/ways")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Ways now = store.of(maker.shop());
+        ObjectNode from = now.json();
+        WaysForm form = WaysForm.of(typed, from, fig.unit());
+        if (!form.troubles().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return page(base, typed, form.troubles(), model);
+        }
+        try {
+            store.keep(maker.shop(), base, form.ways(), maker.name());
+        } catch (Stale stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", true);
+            return page(now.number(), typed, Map.of(), model);
+        }
+        return "redirect:/ways?kept";
+    }
+}

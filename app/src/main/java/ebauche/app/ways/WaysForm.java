@@ -1,0 +1,158 @@
+package ebauche.app.ways;
+
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.ShopPart;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What was typed about the shop's ways: every field that is wrong is named at once, and nothing is kept until none is.
+ *
+ * @param ways as they would be kept
+ * @param troubles what is wrong, by field
+ */
+record WaysForm(ObjectNode ways, Map<String, String> troubles) {
+
+    /** A field of the form: its place in the shop part, its label, and whether it is a length. */
+    public record Field(String path, String label, boolean length) {}
+
+    static final List<Field> CUTTING = List.of(
+            new Field("cutting.ripKerf", "kerf, ripping and cross-cutting", true),
+            new Field("cutting.resawKerf", "kerf, resawing", true),
+            new Field("cutting.jointing", "jointing takes off each edge", true),
+            new Field("cutting.endTrim", "trimmed off a board's ends", true),
+            new Field("cutting.margin", "blank round the outline", true),
+            new Field("cutting.sliver", "narrowest strip outside a seam", true),
+            new Field("cutting.flattening", "flattening both faces takes", true),
+            new Field("cutting.snipe", "snipe at each end", true),
+            new Field("cutting.leastOffcutLength", "shortest offcut kept", true),
+            new Field("cutting.leastOffcutWidth", "narrowest offcut kept", true),
+            new Field("cutting.moistureApart", "boards glued together may differ by, %", false),
+            new Field("cutting.readyWithin", "ready within, % of the air's", false));
+
+    private static final List<String> CLAMP = List.of("name", "count", "opening", "reach", "jaw", "force");
+    private static final List<String> CAUL = List.of("name", "count", "length", "width", "thickness", "crowned");
+    private static final int MOST_ROWS = 60;
+    private static final Pattern IN_LIST = Pattern.compile("(gluing\\.(?:clamps|cauls))\\[(\\d+)](.*)");
+
+    static WaysForm of(Map<String, String> typed, ObjectNode from, LengthUnit bare) {
+        ObjectNode ways = from.deepCopy();
+        Map<String, String> troubles = new LinkedHashMap<>();
+        ObjectNode cutting = ways.putObject("cutting");
+        for (Field f : CUTTING) {
+            value(typed, f.path(), f.path().substring("cutting.".length()), f.length(), bare, cutting, troubles);
+        }
+        ObjectNode gluing = ways.putObject("gluing");
+        for (String word : List.of("glue", "edges", "complementary")) {
+            gluing.put(word, typed.getOrDefault("gluing." + word, ""));
+        }
+        value(typed, "gluing.outOfSquare", "outOfSquare", false, bare, gluing, troubles);
+        Map<String, List<Integer>> typedRows = new LinkedHashMap<>();
+        typedRows.put(
+                "gluing.clamps",
+                rows(
+                        typed,
+                        "gluing.clamps",
+                        CLAMP,
+                        List.of("opening", "reach", "jaw"),
+                        bare,
+                        gluing.putArray("clamps"),
+                        troubles));
+        typedRows.put(
+                "gluing.cauls",
+                rows(
+                        typed,
+                        "gluing.cauls",
+                        CAUL,
+                        List.of("length", "width", "thickness"),
+                        bare,
+                        gluing.putArray("cauls"),
+                        troubles));
+        if (troubles.isEmpty()) {
+            judge(ways, typedRows, troubles);
+        }
+        return new WaysForm(ways, troubles);
+    }
+
+    private static void judge(ObjectNode ways, Map<String, List<Integer>> typedRows, Map<String, String> troubles) {
+        try {
+            ShopPart.read(ways);
+        } catch (BuildFileException e) {
+            Matcher m = IN_LIST.matcher(e.place());
+            String field = m.matches()
+                    ? m.group(1) + "." + typedRows.get(m.group(1)).get(Integer.parseInt(m.group(2)) - 1) + m.group(3)
+                    : e.place();
+            troubles.put(field, e.getMessage());
+        }
+    }
+
+    /** Reads a list's filled rows; answers which rows of the form they are, so that what is refused is named there. */
+    private static List<Integer> rows(
+            Map<String, String> typed,
+            String list,
+            List<String> columns,
+            List<String> lengths,
+            LengthUnit bare,
+            ArrayNode out,
+            Map<String, String> troubles) {
+        List<Integer> filled = new ArrayList<>();
+        for (int i = 0; i < MOST_ROWS; i++) {
+            String row = list + "." + i + ".";
+            if (typed.getOrDefault(row + "name", "").isBlank()) {
+                continue;
+            }
+            filled.add(i);
+            ObjectNode json = out.addObject();
+            for (String column : columns) {
+                if (column.equals("name")) {
+                    json.put("name", typed.get(row + "name").strip());
+                } else if (column.equals("crowned")) {
+                    json.put("crowned", typed.getOrDefault(row + column, "no"));
+                } else {
+                    value(typed, row + column, column, lengths.contains(column), bare, json, troubles);
+                }
+            }
+        }
+        return filled;
+    }
+
+    private static void value(
+            Map<String, String> typed,
+            String field,
+            String key,
+            boolean length,
+            LengthUnit bare,
+            ObjectNode out,
+            Map<String, String> troubles) {
+        String text = typed.getOrDefault(field, "").strip();
+        if (length) {
+            try {
+                out.put(key, Length.parse(text, bare).toString());
+            } catch (LengthFormatException e) {
+                troubles.put(field, e.getMessage());
+            }
+            return;
+        }
+        String plain = text.replace(',', '.');
+        if (!plain.matches("-?\\d{1,6}(\\.\\d{1,4})?")) {
+            troubles.put(
+                    field, text.isEmpty() ? "is empty, and a number is wanted here" : "“" + text + "” is no number");
+            return;
+        }
+        double number = Double.parseDouble(plain);
+        if (number == Math.rint(number)) {
+            out.put(key, (int) number);
+        } else {
+            out.put(key, number);
+        }
+    }
+}

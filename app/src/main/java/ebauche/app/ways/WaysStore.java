@@ -1,0 +1,73 @@
+package ebauche.app.ways;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import ebauche.app.web.Stale;
+import ebauche.exchange.BuildFile;
+import java.nio.charset.StandardCharsets;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The ways of each shop, as numbered states that are only ever added. */
+@Repository
+public class WaysStore {
+    private final JdbcClient sql;
+    private final Cache<Key, Ways> known =
+            Caffeine.newBuilder().maximumSize(200).build();
+
+    private record Key(long shop, int number) {}
+
+    public WaysStore(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /** The newest; the starter shop's if nothing was kept yet. */
+    public Ways of(long shop) {
+        int number = sql.sql("select coalesce(max(number), 0) from ways where shop = :shop")
+                .param("shop", shop)
+                .query(Integer.class)
+                .single();
+        return known.get(new Key(shop, number), this::read);
+    }
+
+    private Ways read(Key key) {
+        ObjectNode json = key.number() == 0
+                ? JsonNodeFactory.instance.objectNode()
+                : (ObjectNode) BuildFile.tree(sql.sql("select ways from ways where shop = :shop and number = :number")
+                        .param("shop", key.shop())
+                        .param("number", key.number())
+                        .query(String.class)
+                        .single()
+                        .getBytes(StandardCharsets.UTF_8));
+        return Ways.of(key.number(), json);
+    }
+
+    /**
+     * Keeps the next state.
+     *
+     * @param basedOn the one that was edited
+     * @throws Stale if it is no longer the newest
+     */
+    public void keep(long shop, int basedOn, ObjectNode ways, String by) {
+        if (of(shop).number() != basedOn) {
+            throw new Stale("somebody kept other ways of the shop meanwhile");
+        }
+        try {
+            sql.sql("""
+                    insert into ways (shop, number, based_on, ways, made_by)
+                    values (:shop, :number, nullif(:basedOn, 0), :ways, :by)
+                    """)
+                    .param("shop", shop)
+                    .param("number", basedOn + 1)
+                    .param("basedOn", basedOn)
+                    .param("ways", ways.toString())
+                    .param("by", by)
+                    .update();
+        } catch (DuplicateKeyException sameMoment) {
+            throw new Stale("somebody kept other ways of the shop at the same moment");
+        }
+    }
+}

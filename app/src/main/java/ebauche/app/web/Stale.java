@@ -1,0 +1,10 @@
+package ebauche.app.web;
+
+/** Somebody else was quicker: what was to be saved rests on a state that is no longer the newest. Nothing was saved. */
+public final class Stale extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    public Stale(String message) {
+        super(message);
+    }
+}

@@ -1,0 +1,2 @@
+// The printer's own dialog; the sheet's style does the rest.
+document.querySelector("[data-print]")?.addEventListener("click", () => window.print());

@@ -1,0 +1,98 @@
+package ebauche.exchange;
+
+import ebauche.core.timber.Board;
+import ebauche.core.timber.Defect;
+import ebauche.core.timber.MoistureReading;
+import ebauche.core.timber.Rings;
+import ebauche.core.timber.Rise;
+import ebauche.core.timber.Side;
+import ebauche.core.timber.Timbers;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A board of the rack as JSON, its lengths as they were typed; moisture readings are kept beside it, not in it. */
+public final class BoardFile {
+    private static final int MOST_DEFECTS = 60;
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    public static final Map<String, Rings> RINGS =
+            Map.of("flat", Rings.FLAT, "rift", Rings.RIFT, "quartered", Rings.QUARTERED);
+    public static final Map<String, Rise> RISE =
+            Map.of("level", Rise.LEVEL, "to-far-end", Rise.TO_FAR_END, "to-near-end", Rise.TO_NEAR_END);
+    public static final Map<String, Side> HEART = Map.of("A", Side.A, "B", Side.B);
+    public static final Map<String, Boolean> KINDS = Map.of("board", false, "offcut", true);
+
+    private BoardFile() {}
+
+    /**
+     * Reads a board.
+     *
+     * @throws BuildFileException naming the field and the reason
+     */
+    public static Board read(ObjectNode json, Timbers timbers, List<MoistureReading> readings) {
+        return Spot.root(json).asObject(s -> board(s, timbers, readings));
+    }
+
+    private static Board board(Spot spot, Timbers timbers, List<MoistureReading> readings) {
+        return new Board(
+                spot.text("name", 40),
+                spot.parsed("species", 40, timbers::of),
+                spot.has("kind") && spot.word("kind", KINDS),
+                spot.length("length"),
+                spot.length("width"),
+                spot.length("thickness"),
+                spot.has("rings") ? spot.word("rings", RINGS) : Rings.FLAT,
+                spot.has("heart") ? Optional.of(spot.word("heart", HEART)) : Optional.empty(),
+                spot.has("rise") ? spot.word("rise", RISE) : Rise.LEVEL,
+                spot.number("grainAngle", 0),
+                spot.has("price") ? OptionalDouble.of(spot.number("price")) : OptionalDouble.empty(),
+                readings,
+                spot.list("defects", MOST_DEFECTS, s -> s.asObject(BoardFile::defect)));
+    }
+
+    private static Defect defect(Spot spot) {
+        return new Defect(
+                spot.word("kind", BlankReader.KINDS),
+                spot.length("fromEnd"),
+                spot.length("fromEdge"),
+                spot.length("along"),
+                spot.length("across"),
+                spot.length("top"),
+                spot.length("bottom"));
+    }
+
+    /** Writes a board that nobody typed, such as an offcut. */
+    public static ObjectNode write(Board board) {
+        ObjectNode out = JSON.objectNode()
+                .put("name", board.name())
+                .put("species", board.species().key())
+                .put("kind", BlankReader.word(KINDS, board.offcut()))
+                .put("length", Lengths.written(board.length()))
+                .put("width", Lengths.written(board.width()))
+                .put("thickness", Lengths.written(board.thickness()))
+                .put("rings", BlankReader.word(RINGS, board.rings()))
+                .put("rise", BlankReader.word(RISE, board.rise()))
+                .put("grainAngle", board.grainAngle());
+        board.heart().ifPresent(h -> out.put("heart", h.name()));
+        board.price().ifPresent(p -> out.put("price", Math.round(p * 100) / 100.0));
+        ArrayNode defects = out.putArray("defects");
+        board.defects().forEach(d -> defects.add(write(d)));
+        return out;
+    }
+
+    public static ObjectNode write(Defect d) {
+        return JSON.objectNode()
+                .put("kind", BlankReader.word(BlankReader.KINDS, d.kind()))
+                .put("fromEnd", Lengths.written(d.fromEnd()))
+                .put("fromEdge", Lengths.written(d.fromEdge()))
+                .put("along", Lengths.written(d.along()))
+                .put("across", Lengths.written(d.across()))
+                .put("top", Lengths.written(d.top()))
+                .put("bottom", Lengths.written(d.bottom()));
+    }
+}

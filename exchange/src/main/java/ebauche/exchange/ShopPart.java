@@ -1,0 +1,51 @@
+package ebauche.exchange;
+
+import ebauche.core.shop.Shop;
+import ebauche.core.timber.Species;
+import ebauche.core.timber.Timbers;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What the {@code shop} part of a build file means.
+ *
+ * @param timbers those that ship and the shop's own
+ */
+public record ShopPart(Shop shop, Timbers timbers) {
+    public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
+
+    /**
+     * Reads a shop part.
+     *
+     * @throws BuildFileException with the place and the reason
+     */
+    public static ShopPart read(ObjectNode json) {
+        return Spot.root(json).asObject(ShopReader::read);
+    }
+
+    /** The timbers of a shop part that do not ship. */
+    public List<Species> own() {
+        return timbers.all().stream()
+                .filter(s -> !TimberFile.SHIPPED.all().contains(s))
+                .toList();
+    }
+
+    /** A file's shop part over the shop's own ways: what the file says counts, what it leaves out comes from the shop. */
+    public static ObjectNode over(ObjectNode ways, ObjectNode filesOwn) {
+        ObjectNode sum = ways.deepCopy();
+        filesOwn.properties().stream()
+                .filter(e -> !e.getKey().equals("timbers"))
+                .forEach(e -> sum.set(e.getKey(), e.getValue()));
+        Map<String, JsonNode> timbers = new LinkedHashMap<>();
+        ways.path("timbers").forEach(t -> timbers.put(t.path("key").asString(""), t));
+        filesOwn.path("timbers").forEach(t -> timbers.put(t.path("key").asString(""), t));
+        if (!timbers.isEmpty()) {
+            var all = sum.putArray("timbers");
+            timbers.values().forEach(all::add);
+        }
+        return sum;
+    }
+}
