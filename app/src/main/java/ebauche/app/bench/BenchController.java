@@ -10,8 +10,6 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
-import ebauche.core.measure.Length;
-import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
 import ebauche.core.plan.BuildPlan;
@@ -51,12 +49,14 @@ class BenchController {
     private final Bodies bodies;
     private final BodyStore store;
     private final DepthGauge gauge;
+    private final Readings readings;
     private final Clock clock = Clock.systemUTC();
 
-    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge) {
+    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge, Readings readings) {
         this.bodies = bodies;
         this.store = store;
         this.gauge = gauge;
+        this.readings = readings;
     }
 
     @GetMapping("/bench")
@@ -176,42 +176,12 @@ class BenchController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         AsBuilt.Reading reading;
         try {
-            Measurand measurand = Measurand.parse(measures);
-            String operation =
-                    current.plan().step(step).map(s -> s.operation().key()).orElse("");
-            double number = number(measurand, value, fig.unit());
-            refuseAbsurd(measurand, number, fig);
-            reading = new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
+            reading = readings.read(current, maker, entry, measures, value, step, fig);
         } catch (IllegalArgumentException e) {
             return refused(current, step, value, measures, e.getMessage(), fig, model, response);
         }
         store.log(current.body(), reading);
         return "redirect:" + bench(id, step, entry.toString());
-    }
-
-    private static double number(Measurand measurand, String text, LengthUnit unit) {
-        if (measurand.quantity() == Quantity.LENGTH) {
-            return Length.parse(text, unit).millimetres();
-        }
-        try {
-            return Double.parseDouble(text.strip().replace("°", "").replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("“" + text.strip() + "” is no angle. Write degrees, like 2.5.");
-        }
-    }
-
-    /** Says in the maker's unit what core would refuse. */
-    private static void refuseAbsurd(Measurand measurand, double number, Figures fig) {
-        if (!(number >= measurand.least() && number <= measurand.most())) {
-            boolean length = measurand.quantity() == Quantity.LENGTH;
-            throw new IllegalArgumentException(
-                    "Read " + (length ? fig.length(number) : fig.exact(number, measurand.quantity())) + " as the "
-                            + measurand.label() + "; it can be "
-                            + (length
-                                    ? fig.length(measurand.least()) + " to " + fig.length(measurand.most())
-                                    : measurand.least() + " to " + measurand.most() + " degrees")
-                            + ". Check the unit and type it again; nothing was logged.");
-        }
     }
 
     private String refused(
@@ -240,7 +210,7 @@ class BenchController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         PlanStep done = current.plan().step(step).orElseThrow(NotHere::new);
         if (!done.done()) {
-            store.log(current.body(), done.asDone(entry.toString(), now(), maker.name()));
+            store.log(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()));
         }
         String next = bodies.current(current.body())
                 .plan()
@@ -272,7 +242,8 @@ class BenchController {
                     model,
                     response);
         }
-        store.log(current.body(), new AsBuilt.Mishap(entry.toString(), now(), maker.name(), step, what.strip()));
+        store.log(
+                current.body(), new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), step, what.strip()));
         return "redirect:" + bench(id, step, entry.toString());
     }
 
@@ -295,10 +266,6 @@ class BenchController {
         long seed = current.body().id() * 1_000_003
                 + current.plan().build().asBuilt().timeline().size();
         return gauge.read(inspection.expected().value(), seed, fig.unit());
-    }
-
-    private String now() {
-        return clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
     }
 
     private static String bench(String id, String step, String logged) {

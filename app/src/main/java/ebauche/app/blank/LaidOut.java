@@ -23,7 +23,8 @@ import java.util.Optional;
  * @param layer as it goes into the blank: its strips, its thickness when levelled, its faults where they lie now
  * @param frontAt depth of the finished upper face in that layer
  */
-public record LaidOut(BlankPlanner.Answer answer, Layout layout, BlankLayer layer, double frontAt, double dx, double dy) {
+public record LaidOut(
+        BlankPlanner.Answer answer, Layout layout, BlankLayer layer, double frontAt, double dx, double dy) {
 
     /**
      * A layer of a layout.

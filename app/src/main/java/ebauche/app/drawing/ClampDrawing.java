@@ -24,12 +24,17 @@ public final class ClampDrawing {
         return new Frame(scale, MARGIN - plan.minY() * scale, MARGIN - plan.minX() * scale, Face.FRONT);
     }
 
+    private static double width(Region plan, Frame frame) {
+        return (plan.maxY() - plan.minY()) * frame.scale() + 2 * MARGIN;
+    }
+
     /** An edge glue-up. */
     public static String of(Blank blank, BlankLayer layer, ClampPlan clamps, Figures fig) {
         Region plan = blank.plan();
         Frame frame = frame(plan);
         double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
-        Svg svg = new Svg(WIDTH, height, "clamping", clamps.clamps().size() + " clamps along the seams");
+        Svg svg =
+                new Svg(width(plan, frame), height, "clamping", clamps.clamps().size() + " clamps along the seams");
         svg.rect(
                 "strip",
                 frame.x(plan.minY()),
@@ -69,7 +74,7 @@ public final class ClampDrawing {
         Frame frame = frame(plan);
         double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
         Svg svg = new Svg(
-                WIDTH,
+                width(plan, frame),
                 height,
                 "clamping",
                 press.cauls().size() + " cauls and " + press.presses().size() + " clamps over the top");

@@ -11,13 +11,17 @@ import java.util.List;
 
 /**
  * The blank from its end, sawdust to come drawn as layers, pass by pass; and its face from above with the way of the work.
- * Depth is drawn larger than width: its scale is written beside it.
  */
 public final class SledDrawing {
     private static final double WIDTH = 760;
     private static final double END_TOP = 30;
-    private static final double END_HEIGHT = 190;
-    private static final double PLAN_TOP = 260;
+    /** For the passes of both faces together. */
+    private static final double END_HEIGHT = 160;
+
+    private static final double KEPT_HEIGHT = 56;
+    private static final double MOST_PER_MM = 30;
+    private static final double LEAST_FOR_WORDS = 11;
+    private static final double PLAN_TOP = 286;
     private static final double LEFT = 90;
 
     private SledDrawing() {}
@@ -25,52 +29,43 @@ public final class SledDrawing {
     public static String of(
             Ledger ledger, double across, double along, Tracks tracks, List<PlaningWays> ways, Figures fig) {
         Svg svg =
-                new Svg(WIDTH, 470, "sled", ledger.passes().size() + " passes still to take, drawn on the blank's end");
+                new Svg(WIDTH, 486, "sled", ledger.passes().size() + " passes still to take, drawn on the blank's end");
         end(svg, ledger, fig);
         plan(svg, ledger, across, along, tracks, ways);
         return svg.done();
     }
 
-    /** The end: the front's passes come off the top, the back's off the bottom. */
+    /** The end: the front's passes come off the top, the back's off the bottom; what stays is drawn short between. */
     private static void end(Svg svg, Ledger ledger, Figures fig) {
-        double high = ledger.highNow().value();
-        double perMm = END_HEIGHT / Math.max(high, ledger.target());
+        double front = ledger.frontLeft();
+        double back = ledger.backLeft();
+        double perMm = Math.min(MOST_PER_MM, END_HEIGHT / 2 / Math.max(0.1, Math.max(front, back)));
         double width = WIDTH - 2 * LEFT;
-        svg.rect("stock", LEFT, END_TOP, width, high * perMm);
+        double keepTop = END_TOP + front * perMm;
         double top = END_TOP;
-        double bottom = END_TOP + high * perMm;
-        double written = Double.NEGATIVE_INFINITY;
-        double writtenLow = Double.POSITIVE_INFINITY;
+        double bottom = keepTop + KEPT_HEIGHT + back * perMm;
         for (Pass pass : ledger.passes()) {
             double h = pass.bite() * perMm;
-            boolean front = pass.face() == Face.FRONT;
-            double y = front ? top : bottom - h;
-            svg.rect(front ? "pass" : "pass back", LEFT, y, width, h);
-            double middle = y + h / 2 + 5;
-            boolean room = front ? middle - written >= 15 : writtenLow - middle >= 15;
-            if (room) {
-                svg.text("caption", LEFT - 10, middle, "end", String.valueOf(pass.number()));
-                svg.figure("figure", LEFT + width + 10, middle, "start", fig.parts(fig.brief(pass.leaves())));
-                written = front ? middle : written;
-                writtenLow = front ? writtenLow : middle;
+            boolean onFront = pass.face() == Face.FRONT;
+            double y = onFront ? top : bottom - h;
+            svg.rect(onFront ? "pass" : "pass back", LEFT, y, width, h);
+            if (h >= LEAST_FOR_WORDS) {
+                svg.text("caption", LEFT - 10, y + h / 2 + 5, "end", String.valueOf(pass.number()));
+                svg.figure("figure", LEFT + width + 10, y + h / 2 + 5, "start", fig.parts(fig.brief(pass.leaves())));
             }
-            top += front ? h : 0;
-            bottom -= front ? 0 : h;
+            top += onFront ? h : 0;
+            bottom -= onFront ? 0 : h;
         }
-        svg.rect("kept", LEFT, top, width, Math.max(0, bottom - top));
-        svg.figure(
-                "figure keep",
-                LEFT + width / 2,
-                (top + bottom) / 2 + 6,
-                "middle",
-                fig.parts(fig.length(ledger.target()) + " stays"));
-        svg.text("caption", LEFT, END_TOP - 10, "start", "from the end, front up; depth enlarged");
+        svg.rect("kept", LEFT, keepTop, width, KEPT_HEIGHT);
+        String stays = fig.length(ledger.target()) + " stays";
+        svg.figure("figure keep", LEFT + width / 2, keepTop + KEPT_HEIGHT / 2 + 6, "middle", fig.parts(stays));
+        svg.text("caption", LEFT, END_TOP - 10, "start", "from the end, front up; what stays is drawn short");
     }
 
     private static void plan(
             Svg svg, Ledger ledger, double across, double along, Tracks tracks, List<PlaningWays> ways) {
         double w = (WIDTH - 2 * LEFT - 40) / 2;
-        double scale = Math.min(w / along, 160 / across);
+        double scale = Math.min(w / along, 186 / across);
         double x0 = LEFT;
         for (PlaningWays face : ways) {
             svg.text("caption", x0, PLAN_TOP - 10, "start", face.face().word() + " up, neck to the right");

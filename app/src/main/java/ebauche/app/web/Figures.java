@@ -50,6 +50,16 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).number(millimetres, rounding);
     }
 
+    /** A thickness to leave, with its unit: never less than it should be. */
+    public String above(double millimetres) {
+        return new Gauge(unit).text(millimetres, Rounding.MORE);
+    }
+
+    /** How far to go down, with its unit: never further than it should be. */
+    public String below(double millimetres) {
+        return new Gauge(unit).text(millimetres, Rounding.LESS);
+    }
+
     /** A depth to set, without its unit: never deeper than it should be. */
     public String depthToSet(double millimetres) {
         return setting(millimetres, Rounding.LESS);
@@ -186,6 +196,11 @@ public record Figures(LengthUnit unit) {
             return minutes + " min";
         }
         return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : String.format(" %02d", minutes % 60));
+    }
+
+    /** The same of minutes with fractions; under three they are said. */
+    public String time(double minutes) {
+        return minutes < 3 ? Decimals.plain(minutes, 1) + " min" : time((int) Math.round(minutes));
     }
 
     public String mass(double grams) {

@@ -9,8 +9,11 @@ import ebauche.core.shop.Gluing;
 import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Which of the shop's clamps press an edge-glued blank, where, how hard, and in what order.
@@ -129,6 +132,15 @@ public final class ClampPlan {
             sets.add(new Set(taken.get(i), (i + 0.5) * length / n, i % 2 == 0, order.indexOf(i) + 1));
         }
         return sets;
+    }
+
+    /** What to fetch: {@code 4 bar clamps}. */
+    public List<String> kinds() {
+        Map<String, Long> counts = clamps().stream()
+                .collect(Collectors.groupingBy(s -> s.clamp().name(), LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .map(e -> e.getValue() + " " + e.getKey() + (e.getValue() == 1 ? "" : "s"))
+                .toList();
     }
 
     private static List<Integer> fromTheMiddle(int n) {

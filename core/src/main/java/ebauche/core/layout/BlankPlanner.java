@@ -248,6 +248,7 @@ public final class BlankPlanner {
                     placed.frontAt(),
                     placed.usedUp(),
                     points.reckoning(scored.draft(), placed, judged),
+                    points.reasons(scored.draft(), placed, judged),
                     judged,
                     cuts,
                     offcuts);

@@ -130,6 +130,8 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
             if (from + yard.length < b.length() - 0.01) {
                 cuts.add(new Cut(Cut.Kind.CROSS, b.name(), from + yard.length, kerf, "length " + (i + 1)));
             }
+        }
+        for (int i = 0; i < lengths.size(); i++) {
             rips(cuts, i, pieceNumbers.get(i));
         }
         return cuts;
@@ -140,11 +142,16 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
         double kerf = yard.cutting.ripKerf();
         double first = lengths.get(length).firstEdge();
         if (first > 0.01) {
-            cuts.add(new Cut(Cut.Kind.RIP, b.name(), first - kerf, kerf, "the marked edge off"));
+            cuts.add(new Cut(
+                    Cut.Kind.RIP,
+                    b.name(),
+                    first - kerf,
+                    kerf,
+                    "the marked edge off" + (lengths.size() > 1 ? ", of length " + (length + 1) : "")));
         }
         for (int s = 0; s < numbers.size(); s++) {
             double end = stripStart(length, s) + lengths.get(length).strips().get(s);
-            String gives = "piece " + numbers.get(s);
+            String gives = "piece " + numbers.get(s) + (lengths.size() > 1 ? ", of length " + (length + 1) : "");
             if (end < b.width() - 0.01) {
                 cuts.add(new Cut(Cut.Kind.RIP, b.name(), end, kerf, gives));
             }

@@ -22,6 +22,7 @@ import java.util.Locale;
  * @param frontAt depth of the finished front under the blank's upper face
  * @param usedUp timber that does not come back to the rack, litres
  * @param points what counts against it, with its terms
+ * @param reasons what speaks for it and against it, in words
  * @param judgements what becomes of each fault, worst first
  * @param cuts in order
  * @param offcuts that go back on the rack
@@ -33,12 +34,14 @@ public record Layout(
         double frontAt,
         double usedUp,
         Reckoning points,
+        List<String> reasons,
         List<Judgement> judgements,
         List<Cut> cuts,
         List<Board> offcuts) {
 
     public Layout {
         pieces = List.copyOf(pieces);
+        reasons = List.copyOf(reasons);
         judgements = List.copyOf(judgements);
         cuts = List.copyOf(cuts);
         offcuts = List.copyOf(offcuts);

@@ -5,6 +5,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -61,6 +62,36 @@ final class Points {
         sum.term("neighbours planed in opposite ways", planedApart(laid), Taste.PLANED_APART);
         sum.term("faults", faults, 1);
         return sum.done();
+    }
+
+    /** The same in words, what speaks for it and what against. */
+    List<String> reasons(Draft draft, Laid laid, List<Judgement> judged) {
+        List<String> said = new ArrayList<>();
+        int boards = boards(draft.board());
+        int seams = draft.pieces() - 1;
+        said.add(seams == 0 ? "no seam" : seams == 1 ? "one seam, on the centre line" : seams + " seams, symmetrical");
+        if (seams > 0) {
+            said.add(
+                    laid.bookMatched()
+                            ? "halves mirrored"
+                            : boards == 1 ? "all from one board" : "from " + boards + " boards");
+        }
+        int waiting = notReady(draft.board());
+        said.add(waiting == 0 ? "ready" : waiting == 1 ? "one board not ready" : waiting + " boards not ready");
+        if (apart(draft.board()) > 0) {
+            said.add("moisture too far apart");
+        }
+        if (ringsAlike(laid) > 0) {
+            said.add("neighbours cup alike");
+        }
+        if (planedApart(laid) > 0) {
+            said.add("planed in opposite ways");
+        }
+        long bad = judged.stream().filter(Judgement::bad).count();
+        if (!judged.isEmpty()) {
+            said.add(bad == 0 ? "its faults hidden" : bad == 1 ? "one fault in the way" : bad + " faults in the way");
+        }
+        return said;
     }
 
     private static final class Sum {

@@ -1,0 +1,115 @@
+package ebauche.app.blank;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.drawing.ClampDrawing;
+import ebauche.app.timber.ClimateStore;
+import ebauche.app.timber.Rack;
+import ebauche.app.web.Figures;
+import ebauche.core.blank.BlankNeed;
+import ebauche.core.blank.GlueUp;
+import ebauche.core.blank.Registration;
+import ebauche.core.blank.SeamFit;
+import ebauche.core.blank.TopPress;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.shop.Glue;
+import ebauche.core.shop.Gluing;
+import ebauche.core.timber.Climate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The glue-up sheet of a body's blank: one page for its core, one for its top's seams, one for gluing the top on. */
+@Controller
+class GlueUpController {
+    private final Bodies bodies;
+    private final Rack rack;
+
+    GlueUpController(Bodies bodies, Rack rack) {
+        this.bodies = bodies;
+        this.rack = rack;
+    }
+
+    /** One layer to be glued edge to edge. */
+    public record Sheet(String what, GlueUp glueUp, String drawing) {
+        public SeamFit fit() {
+            return glueUp.fit();
+        }
+    }
+
+    /**
+     * Shows the sheet.
+     *
+     * @param glue to look at another glue than the shop's
+     * @param complementary to look at the other way of cutting edges
+     */
+    @GetMapping("/bodies/{id}/glue-up")
+    String sheet(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) Glue glue,
+            @RequestParam(required = false) Boolean complementary,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Blank blank = current.plan().build().design().blank();
+        Gluing shops = current.plan().build().shop().gluing();
+        Gluing gluing = new Gluing(
+                glue == null ? shops.glue() : glue,
+                shops.edges(),
+                shops.outOfSquare(),
+                complementary == null ? shops.complementary() : complementary,
+                shops.clamps(),
+                shops.cauls());
+        Optional<Climate> climate = rack.air(maker.shop()).map(ClimateStore.Reading::climate);
+        List<Sheet> sheets = new ArrayList<>();
+        add(sheets, "The blank", blank, blank.core(), gluing, climate, fig);
+        blank.top().ifPresent(t -> add(sheets, "The top", blank, t, gluing, climate, fig));
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + id);
+        model.addAttribute("blank", blank);
+        model.addAttribute("gluing", gluing);
+        model.addAttribute("shops", shops);
+        model.addAttribute("glues", Glue.values());
+        model.addAttribute("climate", climate.orElse(null));
+        model.addAttribute("sheets", sheets);
+        blank.top().ifPresent(t -> top(current, blank, t, gluing, fig, model));
+        return "blank/glue-up";
+    }
+
+    private static void add(
+            List<Sheet> sheets,
+            String what,
+            Blank blank,
+            BlankLayer layer,
+            Gluing gluing,
+            Optional<Climate> climate,
+            Figures fig) {
+        if (layer.strips().size() > 1) {
+            GlueUp glueUp = new GlueUp(layer, blank.along(), gluing, climate);
+            sheets.add(new Sheet(what, glueUp, ClampDrawing.of(blank, layer, glueUp.clamps(), fig)));
+        }
+    }
+
+    private static void top(
+            Bodies.Current current, Blank blank, BlankLayer top, Gluing gluing, Figures fig, Model model) {
+        TopPress press = new TopPress(blank.plan(), top.thickness(), gluing);
+        Registration pins = Registration.of(
+                BlankNeed.whole(current.plan().build(), current.plan().history()), blank.plan(), top.thickness());
+        model.addAttribute("press", press);
+        model.addAttribute("pins", pins);
+        model.addAttribute(
+                "topGlueLeast", blank.plan().area() * 1e-6 * gluing.glue().spreadLeast());
+        model.addAttribute(
+                "topGlueMost", blank.plan().area() * 1e-6 * gluing.glue().spreadMost());
+        model.addAttribute("pressDrawing", ClampDrawing.top(blank, press, pins, fig));
+    }
+}

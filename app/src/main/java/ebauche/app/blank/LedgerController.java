@@ -1,0 +1,141 @@
+package ebauche.app.blank;
+
+import ebauche.app.account.Maker;
+import ebauche.app.bench.Readings;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.drawing.SledDrawing;
+import ebauche.app.web.Figures;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.Blank;
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.thickness.Ledger;
+import ebauche.core.thickness.PlaningWays;
+import ebauche.core.thickness.ThicknessStation;
+import ebauche.core.thickness.Tracks;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The thickness ledger: what was read, the passes still to take, and the forms that log the next reading. */
+@Controller
+class LedgerController {
+    private final Bodies bodies;
+
+    private final BodyStore store;
+    private final Readings readings;
+
+    LedgerController(Bodies bodies, BodyStore store, Readings readings) {
+        this.bodies = bodies;
+        this.store = store;
+        this.readings = readings;
+    }
+
+    /** A reading that the ledger asks for. */
+    public record Asked(Measurand measurand, String label, String hint, String entry) {}
+
+    /** A pass that was taken: what the high spot was before and after. */
+    public record Taken(int number, double before, double after, String at) {
+        public double bite() {
+            return before - after;
+        }
+    }
+
+    @GetMapping("/bodies/{id}/thickness")
+    String ledger(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        page(bodies.current(maker.shop(), id), fig, model);
+        return "blank/thickness";
+    }
+
+    private static void page(Bodies.Current current, Figures fig, Model model) {
+        Build build = current.plan().build();
+        Ledger ledger = Ledger.of(build);
+        Blank blank = build.design().blank();
+        List<PlaningWays> ways = List.of(PlaningWays.of(blank, Face.FRONT), PlaningWays.of(blank, Face.BACK));
+        Tracks tracks = Tracks.over(blank.across(), build.shop());
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("ledger", ledger);
+        model.addAttribute("blank", blank);
+        model.addAttribute("ways", ways);
+        model.addAttribute("tracks", tracks);
+        model.addAttribute("taken", taken(ledger));
+        model.addAttribute("asked", asked(ledger));
+        model.addAttribute(
+                "findings",
+                current.plan().findings().stream()
+                        .filter(f -> f.feature().equals(ThicknessStation.FEATURE))
+                        .toList());
+        model.addAttribute("drawing", SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, fig));
+    }
+
+    /** Logs a reading and comes back to the ledger, which is new by it. */
+    @PostMapping("/bodies/{id}/thickness")
+    String log(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam UUID entry,
+            @RequestParam String measures,
+            @RequestParam String value,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Ledger ledger = Ledger.of(current.plan().build());
+        String step = ThicknessStation.FEATURE + (ledger.frontLeft() > 0 ? ":front" : ":back");
+        try {
+            store.log(current.body(), readings.read(current, maker, entry, measures, value, step, fig));
+        } catch (IllegalArgumentException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("trouble", Map.of(measures, e.getMessage()));
+            model.addAttribute("typed", Map.of(measures, value.length() > 60 ? "" : value));
+            page(current, fig, model);
+            return "blank/thickness";
+        }
+        return "redirect:/bodies/" + id + "/thickness";
+    }
+
+    private static List<Taken> taken(Ledger ledger) {
+        List<Taken> taken = new ArrayList<>();
+        List<AsBuilt.Reading> read = ledger.history();
+        for (int i = 1; i < read.size(); i++) {
+            taken.add(new Taken(
+                    i, read.get(i - 1).value(), read.get(i).value(), read.get(i).at()));
+        }
+        return taken;
+    }
+
+    private static List<Asked> asked(Ledger ledger) {
+        return List.of(
+                asked(
+                        Dimension.BLANK_THICKEST,
+                        "thickest spot now",
+                        ledger.history().isEmpty() ? "six places, the highest" : "after a pass"),
+                asked(Dimension.BLANK_THINNEST, "thinnest spot now", "the lowest of the six"),
+                asked(new Measurand.OutOfFlat(Face.FRONT), "front out of flat", "straightedge and winding sticks"),
+                asked(Dimension.SEAM_STEP, "step at the seam", "fingernail or feeler"),
+                asked(Dimension.BODY_THICKNESS, "finished thickness", "when the back is done"));
+    }
+
+    private static Asked asked(Measurand measurand, String label, String hint) {
+        return new Asked(measurand, label, hint, UUID.randomUUID().toString());
+    }
+}
