@@ -1,6 +1,7 @@
 package ebauche.app.blank;
 
 import ebauche.core.layout.Taste;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param ready whether only boards at the shop's moisture are taken
  * @param top finished thickness of a top, empty for none
  * @param topTimber key, empty for any
+ * @param room of blank round the outline, empty for the shop's margin
  * @param n which layout of the core, counted from 0
  * @param m which layout of the top
  * @param dx outline moved over the blank to the treble side, mm
@@ -27,6 +29,7 @@ public record BlankChoice(
         Boolean ready,
         String top,
         String topTimber,
+        String room,
         Integer n,
         Integer m,
         Double dx,
@@ -35,6 +38,7 @@ public record BlankChoice(
     private static final double FARTHEST = 200;
     private static final double THINNEST_TOP = 2;
     private static final double THICKEST_TOP = 30;
+    private static final double MOST_ROOM = 60;
 
     public int mostPieces() {
         return most == null ? USUAL_PIECES : Math.max(1, Math.min(7, most));
@@ -64,6 +68,43 @@ public record BlankChoice(
         return within(dy);
     }
 
+    /**
+     * Blank round the outline, if another than the shop's margin is wanted.
+     *
+     * @throws Refusal in words, if it is none
+     */
+    public Optional<Double> margin(LengthUnit bare) {
+        if (room == null || room.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            double margin = Length.parse(room, bare).millimetres();
+            Refusal.unless(
+                    margin >= 0 && margin <= MOST_ROOM,
+                    "room",
+                    "Room of " + room.strip() + " cannot be: from 0 to 60 mm");
+            return Optional.of(margin);
+        } catch (LengthFormatException e) {
+            throw new Refusal("room", e.getMessage());
+        }
+    }
+
+    /** The same question without what was refused. */
+    BlankChoice without(String field) {
+        return new BlankChoice(
+                timber,
+                most,
+                taste,
+                ready,
+                field.equals("top") ? "" : top,
+                topTimber,
+                field.equals("room") ? "" : room,
+                n,
+                m,
+                dx,
+                dy);
+    }
+
     private static double within(Double moved) {
         return moved == null || !Double.isFinite(moved) ? 0 : Math.max(-FARTHEST, Math.min(FARTHEST, moved));
     }
@@ -88,8 +129,8 @@ public record BlankChoice(
         Refusal.unless(
                 thickness >= THINNEST_TOP && thickness <= most,
                 "top",
-                "A top of " + top.strip() + " cannot be laid: from 2 mm to "
-                        + ebauche.core.measure.Decimals.plain(most, 1) + " mm on this body");
+                "A top of " + top.strip() + " cannot be laid: from 2 mm to " + Decimals.plain(most, 1)
+                        + " mm on this body");
         return Optional.of(thickness);
     }
 }

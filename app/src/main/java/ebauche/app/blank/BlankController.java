@@ -39,6 +39,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** The blank planner: what the rack gives for a body, ranked; the outline dragged over it; kept with its cut plan. */
 @Controller
 class BlankController {
+    /** Layouts that are listed; the rest is worse than all of these. */
+    private static final int SHOWN = 12;
+
     private final Bodies bodies;
     private final BodyStore store;
     private final BoardStore boards;
@@ -93,8 +96,8 @@ class BlankController {
             planned = planning.plan(current, choice, fig.unit());
         } catch (Refusal e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            model.addAttribute("topTrouble", e.getMessage());
-            planned = planning.plan(current, withoutTop(choice), fig.unit());
+            model.addAttribute(e.field() + "Trouble", e.getMessage());
+            planned = planning.plan(current, choice.without("top").without("room"), fig.unit());
         }
         model.addAttribute("planned", planned);
         model.addAttribute("offers", offers(here, planned.coreAnswer(), planned.coreNeed(), choice, false, fig));
@@ -107,10 +110,6 @@ class BlankController {
 
     private static String designed(Bodies.Current current) {
         return current.plan().build().design().blank().species().key();
-    }
-
-    private static BlankChoice withoutTop(BlankChoice c) {
-        return new BlankChoice(c.timber(), c.most(), c.taste(), c.ready(), "", "", c.n(), c.m(), c.dx(), c.dy());
     }
 
     /** The timbers on the rack, and the one that is designed. */
@@ -131,7 +130,7 @@ class BlankController {
         List<Offer> offers = new ArrayList<>();
         int chosen = Math.min(
                 top ? choice.topIndex() : choice.core(), answer.layouts().size() - 1);
-        for (int i = 0; i < answer.layouts().size(); i++) {
+        for (int i = 0; i < Math.min(SHOWN, answer.layouts().size()); i++) {
             Layout layout = answer.layouts().get(i);
             LaidOut laid = LaidOut.of(answer, i, layout.thickness(), layout.frontAt(), 0, 0);
             offers.add(new Offer(
@@ -150,6 +149,7 @@ class BlankController {
         if (c.onlyReady()) {
             uri.queryParam("ready", true);
         }
+        Optional.ofNullable(c.room()).filter(r -> !r.isBlank()).ifPresent(r -> uri.queryParam("room", r));
         Optional.ofNullable(c.top()).filter(t -> !t.isBlank()).ifPresent(t -> {
             uri.queryParam("top", t);
             Optional.ofNullable(c.topTimber()).ifPresent(x -> uri.queryParam("topTimber", x));
@@ -189,7 +189,13 @@ class BlankController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        BlankPlanning.Planned planned = planning.plan(current, choice, fig.unit());
+        BlankPlanning.Planned planned;
+        try {
+            planned = planning.plan(current, choice, fig.unit());
+        } catch (Refusal e) {
+            page(current, choice, fig, model, response);
+            return "blank/planner";
+        }
         if (!planned.complete()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             page(current, choice, fig, model, response);

@@ -12,6 +12,7 @@ import ebauche.core.layout.Need;
 import ebauche.core.layout.OnRack;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Practice.Thicknessing;
 import java.util.List;
 import java.util.Optional;
@@ -77,7 +78,10 @@ public class BlankPlanning {
         Need coreNeed = topThickness
                 .map(t -> BlankNeed.core(build, plan.history(), t))
                 .orElseGet(() -> BlankNeed.whole(build, plan.history()));
-        BlankPlanner.Answer coreAnswer = answer(current, choice, timber, coreNeed);
+        Cutting cutting = choice.margin(bare)
+                .map(build.shop().cutting()::withMargin)
+                .orElse(build.shop().cutting());
+        BlankPlanner.Answer coreAnswer = answer(current, choice, cutting, timber, coreNeed);
         double topLayer = topThickness
                 .map(t -> t + build.shop().practice().frontSanding() + LEVELLING / 2)
                 .orElse(0.0);
@@ -90,8 +94,8 @@ public class BlankPlanning {
                                         coreAnswer, choice.core(), coreLayer, 0, choice.right(), choice.towardsNeck())
                                 : oneLayer(coreAnswer, choice));
         Optional<Need> topNeed = topThickness.map(t -> BlankNeed.top(build, plan.history(), t));
-        Optional<BlankPlanner.Answer> topAnswer =
-                topNeed.map(n -> answer(current, choice, choice.topTimber() == null ? "" : choice.topTimber(), n));
+        Optional<BlankPlanner.Answer> topAnswer = topNeed.map(
+                n -> answer(current, choice, cutting, choice.topTimber() == null ? "" : choice.topTimber(), n));
         Optional<LaidOut> top = topAnswer
                 .filter(a -> !a.layouts().isEmpty())
                 .map(a -> LaidOut.of(
@@ -111,20 +115,16 @@ public class BlankPlanning {
                 answer, choice.core(), layout.thickness(), layout.frontAt(), choice.right(), choice.towardsNeck());
     }
 
-    private BlankPlanner.Answer answer(Bodies.Current current, BlankChoice choice, String timber, Need need) {
+    private BlankPlanner.Answer answer(
+            Bodies.Current current, BlankChoice choice, Cutting cutting, String timber, Need need) {
         List<OnRack> boards = rack.all(current.body().shop()).stream()
                 .map(Rack.Held::onRack)
                 .filter(r -> timber.isEmpty() || r.board().species().key().equals(timber))
                 .filter(r -> !choice.onlyReady() || r.ready())
                 .toList();
         boolean snipes = current.plan().build().shop().practice().thicknessing() == Thicknessing.PLANER;
-        BlankPlanner.Request request = new BlankPlanner.Request(
-                boards,
-                need,
-                current.plan().build().shop().cutting(),
-                snipes,
-                choice.mostPieces(),
-                choice.tasteOrUsual());
+        BlankPlanner.Request request =
+                new BlankPlanner.Request(boards, need, cutting, snipes, choice.mostPieces(), choice.tasteOrUsual());
         return answers.get(new Question(request), q -> BlankPlanner.plan(q.request()));
     }
 }

@@ -5,6 +5,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.timber.DemoRack;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
@@ -38,6 +39,9 @@ public abstract class WithApp {
     protected BodyStore bodies;
 
     @Autowired
+    private DemoRack rack;
+
+    @Autowired
     private PasswordEncoder passwords;
 
     @DynamicPropertySource
@@ -49,7 +53,7 @@ public abstract class WithApp {
         return "http://127.0.0.1:" + port;
     }
 
-    /** A shop with its maker and the three demo bodies, by name. */
+    /** A shop with its maker, the demo's rack and its three bodies, by name. */
     public record Shop(Maker maker, Map<String, Body> bodies) {
         public String path(String body) {
             return "/bodies/" + bodies.get(body).publicId();
@@ -67,6 +71,7 @@ public abstract class WithApp {
                     body,
                     bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name));
         }
+        rack.load(maker);
         return new Shop(maker, there);
     }
 }

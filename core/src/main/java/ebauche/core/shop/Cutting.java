@@ -48,4 +48,21 @@ public record Cutting(
         Refusal.between(moistureApart, 0.1, 20, "moistureApart");
         Refusal.between(readyWithin, 0.1, 10, "readyWithin");
     }
+
+    /** The same with another margin of blank round the outline. */
+    public Cutting withMargin(double room) {
+        return new Cutting(
+                ripKerf,
+                resawKerf,
+                jointing,
+                endTrim,
+                room,
+                sliver,
+                flattening,
+                snipe,
+                leastOffcutLength,
+                leastOffcutWidth,
+                moistureApart,
+                readyWithin);
+    }
 }
