@@ -33,12 +33,21 @@ public record ShopPart(Shop shop, Timbers timbers) {
                 .toList();
     }
 
+    private static JsonNode over(JsonNode ways, JsonNode filesOwn) {
+        if (!(ways instanceof ObjectNode under) || !(filesOwn instanceof ObjectNode own)) {
+            return filesOwn;
+        }
+        ObjectNode sum = under.deepCopy();
+        own.properties().forEach(e -> sum.set(e.getKey(), e.getValue()));
+        return sum;
+    }
+
     /** A file's shop part over the shop's own ways: what the file says counts, what it leaves out comes from the shop. */
     public static ObjectNode over(ObjectNode ways, ObjectNode filesOwn) {
         ObjectNode sum = ways.deepCopy();
         filesOwn.properties().stream()
                 .filter(e -> !e.getKey().equals("timbers"))
-                .forEach(e -> sum.set(e.getKey(), e.getValue()));
+                .forEach(e -> sum.set(e.getKey(), over(sum.get(e.getKey()), e.getValue())));
         Map<String, JsonNode> timbers = new LinkedHashMap<>();
         ways.path("timbers").forEach(t -> timbers.put(t.path("key").asString(""), t));
         filesOwn.path("timbers").forEach(t -> timbers.put(t.path("key").asString(""), t));

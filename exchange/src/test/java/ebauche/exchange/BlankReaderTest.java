@@ -11,6 +11,7 @@ import ebauche.core.plan.Planner;
 import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
+import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
 import ebauche.core.timber.Rings;
@@ -98,14 +99,17 @@ class BlankReaderTest {
         ObjectNode ways = tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
         ways.set("gluing", BlankShop.write(gluing));
         ways.set("cutting", BlankShop.write(Cutting.USUAL.withMargin(12)));
+        ways.putObject("practice").put("thicknessing", "planer");
         ways.putArray("timbers").add(BlankShop.write(TimberFile.SHIPPED.of("ash")));
         ShopPart read = ShopPart.read(ways);
         assertThat(read.shop().gluing()).isEqualTo(gluing);
         assertThat(read.shop().cutting().margin()).isEqualTo(12);
+        assertThat(read.shop().practice().thicknessing()).isEqualTo(Thicknessing.PLANER);
         ObjectNode own = tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
-        own.set("cutting", BlankShop.write(Cutting.USUAL.withMargin(5)));
+        own.putObject("cutting").put("margin", "5 mm");
         ShopPart over = ShopPart.read(ShopPart.over(ways, own));
         assertThat(over.shop().cutting().margin()).isEqualTo(5);
+        assertThat(over.shop().cutting().jointing()).isEqualTo(Cutting.USUAL.jointing());
         assertThat(over.shop().gluing()).isEqualTo(gluing);
     }
 

@@ -12,7 +12,9 @@ import ebauche.core.timber.Timbers;
 import ebauche.exchange.BoardFile;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -63,18 +65,30 @@ class CutController {
             List<Cut> cuts = plan.cuts().stream()
                     .filter(c -> c.board().equals(board.name()))
                     .toList();
-            List<PlankDrawing.PieceBox> pieces = plan.pieces().stream()
+            List<PlankDrawing.PieceBox> pieces = boxes(plan.pieces().stream()
                     .filter(p -> p.board().equals(board.name()))
-                    .map(p -> new PlankDrawing.PieceBox(
-                            (p.layer().equals("top") ? "T" : "") + p.number(),
-                            p.fromEnd(),
-                            p.fromEdge(),
-                            p.along(),
-                            p.across()))
-                    .toList();
+                    .toList());
             boards.add(new OnSheet(board, PlankDrawing.withCuts(board, fig, pieces, cuts), cuts));
         }
         return boards;
+    }
+
+    /** Halves that are resawn out of one place are one box. */
+    private static List<PlankDrawing.PieceBox> boxes(List<CutPlan.Place> places) {
+        Map<String, PlankDrawing.PieceBox> boxes = new LinkedHashMap<>();
+        for (CutPlan.Place p : places) {
+            String mark = (p.layer().equals("top") ? "T" : "") + p.number();
+            boxes.merge(
+                    p.fromEnd() + " " + p.fromEdge(),
+                    new PlankDrawing.PieceBox(mark, p.fromEnd(), p.fromEdge(), p.along(), p.across()),
+                    (one, other) -> new PlankDrawing.PieceBox(
+                            one.mark() + " + " + other.mark(),
+                            one.fromEnd(),
+                            one.fromEdge(),
+                            one.along(),
+                            Math.max(one.across(), other.across())));
+        }
+        return List.copyOf(boxes.values());
     }
 
     /** Logs that it was cut: boards off the rack, offcuts onto it. */

@@ -12,6 +12,8 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
+import ebauche.core.shop.Practice.Thicknessing;
+import ebauche.core.shop.Shop;
 import ebauche.core.thickness.Ledger;
 import ebauche.core.thickness.PlaningWays;
 import ebauche.core.thickness.ThicknessStation;
@@ -59,14 +61,18 @@ class LedgerController {
     String ledger(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
+            @RequestParam(required = false) Thicknessing school,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        page(bodies.current(maker.shop(), id), fig, model);
+        page(bodies.current(maker.shop(), id), school, fig, model);
         return "blank/thickness";
     }
 
-    private static void page(Bodies.Current current, Figures fig, Model model) {
-        Build build = current.plan().build();
+    /** Shows the ledger, by the shop's way of thicknessing or as another would take it. */
+    private static void page(Bodies.Current current, Thicknessing school, Figures fig, Model model) {
+        Build build = school == null
+                ? current.plan().build()
+                : by(school, current.plan().build());
         Ledger ledger = Ledger.of(build);
         Blank blank = build.design().blank();
         List<PlaningWays> ways = List.of(PlaningWays.of(blank, Face.FRONT), PlaningWays.of(blank, Face.BACK));
@@ -79,11 +85,8 @@ class LedgerController {
         model.addAttribute("tracks", tracks);
         model.addAttribute("taken", taken(ledger));
         model.addAttribute("asked", asked(ledger));
-        model.addAttribute(
-                "findings",
-                current.plan().findings().stream()
-                        .filter(f -> f.feature().equals(ThicknessStation.FEATURE))
-                        .toList());
+        model.addAttribute("findings", new ThicknessStation().check(build));
+        model.addAttribute("schools", Thicknessing.values());
         model.addAttribute("drawing", SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, fig));
     }
 
@@ -107,10 +110,15 @@ class LedgerController {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             model.addAttribute("trouble", Map.of(measures, e.getMessage()));
             model.addAttribute("typed", Map.of(measures, value.length() > 60 ? "" : value));
-            page(current, fig, model);
+            page(current, null, fig, model);
             return "blank/thickness";
         }
         return "redirect:/bodies/" + id + "/thickness";
+    }
+
+    private static Build by(Thicknessing school, Build build) {
+        Shop shop = build.shop().with(build.shop().practice().withThicknessing(school));
+        return new Build(build.design(), shop, build.asBuilt());
     }
 
     private static List<Taken> taken(Ledger ledger) {

@@ -41,9 +41,13 @@ public final class ClampDrawing {
                 frame.y(plan.minX()),
                 blank.along() * frame.scale(),
                 blank.across() * frame.scale());
-        for (double seam : blank.seams(layer)) {
-            svg.line("seam", frame.x(plan.minY()), frame.y(seam), frame.x(plan.maxY()), frame.y(seam));
+        double[] seams = blank.seams(layer);
+        for (int i = 0; i < seams.length; i++) {
+            svg.line("seam", frame.x(plan.minY()), frame.y(seams[i]), frame.x(plan.maxY()), frame.y(seams[i]));
+            String mark = String.valueOf((char) ('a' + i));
+            svg.text("mark", frame.x(plan.maxY()) + 12, frame.y(seams[i]) + 5, "start", mark);
         }
+        pieceNumbers(svg, frame, blank, layer);
         clamps.caul().ifPresent(c -> {
             double h = c.thickness() * frame.scale();
             svg.rect("caul", frame.x(plan.minY()), frame.y(plan.minX()) - h, blank.along() * frame.scale(), h);
@@ -61,6 +65,20 @@ public final class ClampDrawing {
             svg.figure("caption", x, frame.y(plan.maxX()) + reach + 20, "middle", fig.parts(fig.brief(set.along())));
         }
         return svg.done();
+    }
+
+    private static void pieceNumbers(Svg svg, Frame frame, Blank blank, BlankLayer layer) {
+        double x = blank.middleX() - layer.width() / 2;
+        for (int i = 0; i < layer.strips().size(); i++) {
+            double width = layer.strips().get(i).width();
+            svg.text(
+                    "mark",
+                    frame.x(blank.plan().minY()) - 24,
+                    frame.y(x + width / 2) + 5,
+                    "middle",
+                    String.valueOf(i + 1));
+            x += width;
+        }
     }
 
     private static void jaw(Svg svg, double x, double y, double width) {

@@ -51,6 +51,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         for (Field f : CUTTING) {
             value(typed, f.path(), f.path().substring("cutting.".length()), f.length(), bare, cutting, troubles);
         }
+        ways.withObject("/practice").put("thicknessing", typed.getOrDefault("practice.thicknessing", ""));
         ObjectNode gluing = ways.putObject("gluing");
         for (String word : List.of("glue", "edges", "complementary")) {
             gluing.put(word, typed.getOrDefault("gluing." + word, ""));

@@ -126,9 +126,19 @@ class BodyStoreTest extends WithApp {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "update entry set entry = '{}'", "delete from entry", "update revision set made_by = 'x'",
-                        "delete from revision",
-                "delete from body", "drop table entry", "update maker set password = 'x'", "create table x (a int)"
+                "update entry set entry = '{}'",
+                "delete from entry",
+                "update revision set made_by = 'x'",
+                "delete from revision",
+                "delete from body",
+                "delete from board_state",
+                "update board_state set place = 'GONE'",
+                "update moisture set percent = 1",
+                "delete from cut_done",
+                "update ways set ways = '{}'",
+                "drop table entry",
+                "update maker set password = 'x'",
+                "create table x (a int)"
             })
     void the_record_cannot_be_rewritten(String statement) {
         assertThatThrownBy(() -> sql.sql(statement).update()).rootCause().hasMessageContaining("denied");

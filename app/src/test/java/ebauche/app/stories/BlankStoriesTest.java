@@ -9,6 +9,8 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -50,6 +52,7 @@ class BlankStoriesTest extends Story {
         go(shop.path("sedge") + "/blank?timber=cherry&most=1&room=20+mm&dy=-20");
         Locator fates = page.locator(".fates");
         assertThat(fates).containsText("shows on the front");
+        page.locator(".drag-body .outline").scrollIntoViewIfNeeded();
         BoundingBox body = page.locator(".drag-body .outline").boundingBox();
         double perMm = body.width / 423.2; // the outline's own length
         page.mouse().move(body.x + body.width * 0.3, body.y + body.height * 0.5);
@@ -163,9 +166,30 @@ class BlankStoriesTest extends Story {
         link("Glue-up").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The top onto the core")))
                 .containsText("area pressed at all");
-        go(shop.path("sedge"));
-        assertThat(page.locator(".findings")).hasCount(page.locator(".findings").count());
         accessible();
+        go(shop.path("sedge") + "?step=blank:top");
+        assertThat(page.locator("#step-title")).hasText("Glue the top on");
+    }
+
+    /** Each sheet is pinned over the bench: one page, whatever it holds. */
+    @ParameterizedTest
+    @EnumSource(value = Screen.class, names = "DESK")
+    void each_sheet_prints_on_one_page(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("tussock") + "/blank?most=3&n=1");
+        button("Keep this blank, write the cut list").click();
+        for (String sheet : new String[] {"cut-list", "glue-up", "thickness"}) {
+            go(shop.path("tussock") + "/" + sheet);
+            assertThat(printedPages()).as(sheet).isEqualTo(1);
+        }
+    }
+
+    /** Pages of the sheet as Chromium prints it on A4; its file names each page once. */
+    private long printedPages() {
+        String pdf = new String(
+                page.pdf(new Page.PdfOptions().setFormat("A4").setPreferCSSPageSize(true)),
+                StandardCharsets.ISO_8859_1);
+        return Pattern.compile("/Type\\s*/Page\\b(?!s)").matcher(pdf).results().count();
     }
 
     @ParameterizedTest

@@ -137,6 +137,13 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
         return cuts;
     }
 
+    /** Opens the board in the middle of its thickness, for two halves that mirror each other. */
+    Cut resaw() {
+        double kerf = yard.cutting.resawKerf();
+        return new Cut(
+                Cut.Kind.RESAW, board().name(), yard.halfOf(board().thickness()), kerf, "pieces 1 and 2, mirrored");
+    }
+
     private void rips(List<Cut> cuts, int length, List<Integer> numbers) {
         Board b = board();
         double kerf = yard.cutting.ripKerf();

@@ -19,11 +19,20 @@ final class Laying {
     private static final int STEPS_ALONG = 9;
     private static final int STEPS_ACROSS = 5;
 
+    private final int stepsAlong;
+    private final int stepsAcross;
     private final Yard yard;
     private final ShowMap show;
     private final Taste taste;
 
     Laying(Yard yard, ShowMap show, Taste taste) {
+        this(yard, show, taste, STEPS_ALONG, STEPS_ACROSS);
+    }
+
+    /** In other steps, to tell how much finer ones would find. */
+    Laying(Yard yard, ShowMap show, Taste taste, int stepsAlong, int stepsAcross) {
+        this.stepsAlong = stepsAlong;
+        this.stepsAcross = stepsAcross;
         this.yard = yard;
         this.show = show;
         this.taste = taste;
@@ -104,7 +113,7 @@ final class Laying {
         /** The cheapest place in a board for its pieces. */
         private BoardUse bestUse(int board, List<List<Integer>> pieces) {
             double along = Math.max(0, yard.slackAlong(board, pieces.size()));
-            int steps = sound(board) || along < 1 ? 1 : STEPS_ALONG;
+            int steps = sound(board) || along < 1 ? 1 : stepsAlong;
             BoardUse best = null;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < steps; i++) {
@@ -129,7 +138,7 @@ final class Laying {
                     pieces.stream().map(p -> pattern.rough(p, yard.cutting)).toList();
             double taken = strips.stream().mapToDouble(w -> w).sum() + (strips.size() - 1) * yard.cutting.ripKerf();
             double across = Math.max(0, yard.board(board).width() - taken);
-            int steps = sound(board) || across < 1 ? 1 : STEPS_ACROSS;
+            int steps = sound(board) || across < 1 ? 1 : stepsAcross;
             BoardUse.Length best = null;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < steps; i++) {
@@ -196,7 +205,7 @@ final class Laying {
         private Laid bookMatched() {
             int board = draft.board()[0];
             double along = Math.max(0, yard.slackAlong(board, 1));
-            int steps = sound(board) || along < 1 ? 1 : STEPS_ALONG;
+            int steps = sound(board) || along < 1 ? 1 : stepsAlong;
             Laid best = null;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < steps; i++) {

@@ -65,4 +65,9 @@ public record Practice(
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
     }
+
+    /** The same with another way of thicknessing. */
+    public Practice withThicknessing(Thicknessing school) {
+        return new Practice(school, holdDown, frontSanding, backSanding, sawAllowance, wasteShy, lastPass, glueHours);
+    }
 }

@@ -29,6 +29,11 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
                 Gluing.USUAL);
     }
 
+    /** The same shop with other habits. */
+    public Shop with(Practice other) {
+        return new Shop(crib, other, limits, cutting, gluing);
+    }
+
     private static Practice starterPractice() {
         return new Practice(
                 Practice.Thicknessing.ROUTER_SLED, Practice.HoldDown.SCREWS_IN_WASTE, 0.3, 0.3, 4.0, 0.5, 0.8, 24);

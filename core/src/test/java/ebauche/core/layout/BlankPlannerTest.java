@@ -51,6 +51,9 @@ class BlankPlannerTest {
         assertThat(book.flaws().get(0).minX()).isEqualTo(-book.flaws().get(1).maxX(), within(1e-9));
         assertThat(book.flaws().get(0).minY()).isEqualTo(book.flaws().get(1).minY(), within(1e-9));
         assertThat(book.thickness()).isEqualTo((97 - CUTTING.resawKerf()) / 2, within(1e-9));
+        Cut resaw = book.cuts().get(book.cuts().size() - 1);
+        assertThat(resaw.kind()).isEqualTo(Cut.Kind.RESAW);
+        assertThat(resaw.at()).isEqualTo(book.thickness(), within(1e-9));
     }
 
     @Test

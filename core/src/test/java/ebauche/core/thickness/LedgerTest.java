@@ -9,9 +9,6 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;
-import ebauche.core.shop.Cutting;
-import ebauche.core.shop.Gluing;
-import ebauche.core.shop.Practice;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
@@ -26,22 +23,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class LedgerTest {
     private static Shop shop(Thicknessing school) {
-        Shop s = Shop.starter(1);
-        Practice p = s.practice();
-        return new Shop(
-                s.crib(),
-                new Practice(
-                        school,
-                        p.holdDown(),
-                        p.frontSanding(),
-                        p.backSanding(),
-                        p.sawAllowance(),
-                        p.wasteShy(),
-                        p.lastPass(),
-                        p.glueHours()),
-                s.limits(),
-                Cutting.USUAL,
-                Gluing.USUAL);
+        Shop starter = Shop.starter(1);
+        return starter.with(starter.practice().withThicknessing(school));
     }
 
     private static TestBody body(Thicknessing school, double rough) {
