@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import ebauche.core.measure.LengthUnit;
 import java.nio.file.Path;
@@ -35,6 +36,13 @@ public abstract class Story extends WithApp {
                             "--disable-background-networking",
                             "--disable-component-update",
                             "--disable-sync")));
+
+    /** A shared machine may stand still for a while; a story that passes never waits so long. */
+    private static final double PATIENCE = 45_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    }
 
     /** The two screens a maker has. */
     public enum Screen {
@@ -69,7 +77,7 @@ public abstract class Story extends WithApp {
                 .setHasTouch(screen == Screen.TABLET)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         contexts.add(context);
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(PATIENCE);
         Page opened = context.newPage();
         opened.onPageError(complaints::add);
         opened.onConsoleMessage(m -> {

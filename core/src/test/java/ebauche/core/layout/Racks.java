@@ -65,13 +65,18 @@ final class Racks {
 
     /** A rack of boards such as a small shop has. */
     static List<OnRack> random(int boards, Random random) {
+        return random(boards, 3, random);
+    }
+
+    /** The same with up to so many faults a board. */
+    static List<OnRack> random(int boards, int mostFaults, Random random) {
         List<OnRack> rack = new ArrayList<>();
         for (int i = 0; i < boards; i++) {
             double length = 450 + random.nextInt(2000);
             double width = 80 + random.nextInt(270);
             double thickness = 47.5 + random.nextInt(8);
             List<Defect> defects = new ArrayList<>();
-            for (int d = random.nextInt(4); d > 0; d--) {
+            for (int d = random.nextInt(mostFaults + 1); d > 0; d--) {
                 double along = 10 + random.nextInt(60);
                 double across = 5 + random.nextInt(30);
                 defects.add(new Defect(
