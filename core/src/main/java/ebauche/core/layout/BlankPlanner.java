@@ -32,6 +32,9 @@ public final class BlankPlanner {
     /** Drafts of them that are laid: the dearest part. */
     private static final int LAYINGS = 50;
 
+    /** Of those, so many of the best are laid once more in finer steps. */
+    private static final int LAID_AGAIN = 6;
+
     private static final int KEPT_OF_A_KIND = 2;
 
     private BlankPlanner() {}
@@ -120,11 +123,14 @@ public final class BlankPlanner {
         private final Taste taste;
         private final Points points;
         private final Laying laying;
+        private final Laying finer;
         private final Kind kind;
         private final Search.Budget budget = new Search.Budget(NODES);
         private final Map<String, Scored> best = new TreeMap<>();
         private final PriorityQueue<Costed> drafts =
                 new PriorityQueue<>(Comparator.comparingDouble(Costed::least).reversed());
+
+        private final List<Scored> laid = new ArrayList<>();
 
         /** The least that a draft counts which was not remembered. */
         private double forgotFrom = Double.POSITIVE_INFINITY;
@@ -144,6 +150,7 @@ public final class BlankPlanner {
             this.taste = taste;
             this.points = new Points(yard, taste);
             this.laying = new Laying(yard, show, taste);
+            this.finer = Laying.inFinerSteps(yard, show, taste);
             this.kind = kind;
         }
 
@@ -181,10 +188,25 @@ public final class BlankPlanner {
                     break;
                 }
                 Draft draft = cheapestFirst.get(i).draft();
-                Laid placed = laying.lay(draft);
-                keep(new Scored(draft, placed, points.total(draft, placed)));
+                Scored scored = scored(draft, laying);
+                laid.add(scored);
+                keep(scored);
             }
+            layTheBestInFinerSteps();
             notLookedAt = budget.ranOut() ? atLeast : next;
+        }
+
+        private Scored scored(Draft draft, Laying how) {
+            Laid placed = how.lay(draft);
+            return new Scored(draft, placed, points.total(draft, placed));
+        }
+
+        /** Where boards are full of faults a few millimetres decide: the best drafts are worth a closer look. */
+        private void layTheBestInFinerSteps() {
+            laid.sort(Comparator.comparingDouble(Scored::total));
+            for (Scored coarse : laid.subList(0, Math.min(LAID_AGAIN, laid.size()))) {
+                keep(scored(coarse.draft(), finer));
+            }
         }
 
         static OneKind of(Yard yard, ShowMap show, Taste taste, int pieces) {

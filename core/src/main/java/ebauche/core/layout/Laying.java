@@ -18,6 +18,8 @@ import java.util.Map;
 final class Laying {
     private static final int STEPS_ALONG = 9;
     private static final int STEPS_ACROSS = 5;
+    private static final int FINER_ALONG = 33;
+    private static final int FINER_ACROSS = 11;
 
     private final int stepsAlong;
     private final int stepsAcross;
@@ -27,6 +29,10 @@ final class Laying {
 
     Laying(Yard yard, ShowMap show, Taste taste) {
         this(yard, show, taste, STEPS_ALONG, STEPS_ACROSS);
+    }
+
+    static Laying inFinerSteps(Yard yard, ShowMap show, Taste taste) {
+        return new Laying(yard, show, taste, FINER_ALONG, FINER_ACROSS);
     }
 
     /** In other steps, to tell how much finer ones would find. */

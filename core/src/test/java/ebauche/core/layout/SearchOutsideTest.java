@@ -84,7 +84,7 @@ class SearchOutsideTest {
             double exhaustive = exhaustive(yard, show, taste, pieces);
             BestOf planner = BestOf.of(yard, show, taste, pieces);
             if (planner.proven()) {
-                assertThat(planner.total()).as("pieces %s", pieces).isEqualTo(exhaustive, within(1e-6));
+                assertThat(planner.total()).as("pieces %s", pieces).isLessThanOrEqualTo(exhaustive + 1e-6);
             } else {
                 assertThat(planner.total()).as("pieces %s", pieces).isLessThanOrEqualTo(exhaustive * 1.1 + 0.5);
             }
@@ -92,8 +92,8 @@ class SearchOutsideTest {
     }
 
     /**
-     * How far the planner's steps along and across its boards leave it from an exhaustive search in steps sixteen times as
-     * fine, on racks of old boards full of faults: a few per cent, and nothing on sound ones. The figures stand in docs/performance.md.
+     * How far the planner's steps along and across its boards leave it from an exhaustive search in steps three times as
+     * fine again, on racks of old boards full of faults: a few per cent, and nothing on sound ones. The figures stand in docs/performance.md.
      */
     @Test
     void on_small_racks_finer_steps_find_little_that_is_better() {
@@ -101,7 +101,7 @@ class SearchOutsideTest {
         for (long seed = 100; seed < 112; seed++) {
             Yard yard = new Yard(Racks.random(4, 14, new Random(seed)), Racks.need(), CUTTING, false);
             ShowMap show = new ShowMap(yard.need);
-            Laying fine = new Laying(yard, show, Taste.BALANCED, 36, 20);
+            Laying fine = new Laying(yard, show, Taste.BALANCED, 97, 33);
             for (int pieces : new int[] {1, 2, 3}) {
                 double found = BestOf.of(yard, show, Taste.BALANCED, pieces).total();
                 if (Double.isFinite(found)) {
