@@ -10,8 +10,8 @@ import ebauche.core.timber.Flaw;
  *
  * <p>The plan is cut into cells of {@value #PITCH} mm. For each face, for the edge and for the neck's seat a table holds,
  * for every corner of the grid, how many cells left and below of it count; the number in any box is then four look-ups
- * (summed-area table, F. Crow 1984). A box is snapped to cells, so an area is off by at most a cell's width along the
- * box's sides. {@link Judgement} tells the same of one fault exactly.
+ * (summed-area table, F. Crow 1984). A box is widened to whole cells, so that a fault which just touches what shows counts: an area is
+ * off by at most a cell's width along the box's sides. {@link Judgement} tells the same of one fault exactly.
  */
 final class ShowMap {
     private static final double PITCH = 2;
@@ -60,15 +60,15 @@ final class ShowMap {
     /** Cells that count inside a box, mm². */
     private double area(int[] sums, Flaw flaw) {
         int across = grid.columns() + 1;
-        int left = corner(flaw.minX() - grid.x0(), grid.columns());
-        int right = corner(flaw.maxX() - grid.x0(), grid.columns());
-        int low = corner(flaw.minY() - grid.y0(), grid.rows()) * across;
-        int high = corner(flaw.maxY() - grid.y0(), grid.rows()) * across;
+        int left = corner(Math.floor((flaw.minX() - grid.x0()) / PITCH), grid.columns());
+        int right = corner(Math.ceil((flaw.maxX() - grid.x0()) / PITCH), grid.columns());
+        int low = corner(Math.floor((flaw.minY() - grid.y0()) / PITCH), grid.rows()) * across;
+        int high = corner(Math.ceil((flaw.maxY() - grid.y0()) / PITCH), grid.rows()) * across;
         return (sums[high + right] - sums[high + left] - sums[low + right] + sums[low + left]) * PITCH * PITCH;
     }
 
-    private static int corner(double from, int most) {
-        return Math.max(0, Math.min(most, (int) Math.rint(from / PITCH)));
+    private static int corner(double cells, int most) {
+        return Math.max(0, Math.min(most, (int) cells));
     }
 
     /**
