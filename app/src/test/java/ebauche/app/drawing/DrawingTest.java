@@ -14,47 +14,21 @@ import ebauche.core.plan.Planner;
 import ebauche.core.stock.Stock;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.InputSource;
 
 class DrawingTest {
     private static final Figures MM = new Figures(LengthUnit.MILLIMETRE);
     private static final BuildPlan SEDGE = Planner.plan(DemoBodies.read("sedge").build());
-
-    private static Document xml(String svg) {
-        try {
-            return DocumentBuilderFactory.newInstance()
-                    .newDocumentBuilder()
-                    .parse(new InputSource(new StringReader(svg)));
-        } catch (Exception e) {
-            throw new AssertionError(svg, e);
-        }
-    }
-
-    private static List<Element> all(Document svg, String tag, String cssClass) {
-        List<Element> out = new ArrayList<>();
-        NodeList nodes = svg.getElementsByTagName(tag);
-        for (int i = 0; i < nodes.getLength(); i++) {
-            Element e = (Element) nodes.item(i);
-            if (List.of(e.getAttribute("class").split(" ")).contains(cssClass)) {
-                out.add(e);
-            }
-        }
-        return out;
-    }
 
     /** Area inside an SVG path of straight pieces, by the shoelace: how large it is drawn. */
     private static double drawnArea(String data) {
@@ -77,10 +51,10 @@ class DrawingTest {
     @ParameterizedTest
     @EnumSource(Face.class)
     void the_plan_is_drawn_to_one_scale_and_flipping_mirrors_it(Face up) {
-        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, up, SectionLines.within(SEDGE, 14, null, null)));
-        double scale =
-                Math.abs(Double.parseDouble(all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
-        double drawn = drawnArea(all(svg, "path", "body-wood").get(0).getAttribute("d"));
+        Document svg = Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, up, SectionLines.within(SEDGE, 14, null, null)));
+        double scale = Math.abs(
+                Double.parseDouble(Drawn.all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
+        double drawn = drawnArea(Drawn.all(svg, "path", "body-wood").get(0).getAttribute("d"));
         double real = SEDGE.build().design().outline().area();
         assertThat(drawn / scale / scale).isEqualTo(real, within(real * 1e-3));
     }
@@ -97,19 +71,20 @@ class DrawingTest {
 
     @Test
     void a_step_highlights_its_own_cut_and_dots_what_is_to_come() {
-        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
-        assertThat(all(svg, "path", "now")).hasSize(1);
-        assertThat(all(svg, "path", "before")).isNotEmpty();
-        assertThat(all(svg, "path", "later").size()).isGreaterThan(5);
-        Document finished = xml(BoardDrawing.finished(SEDGE, MM));
-        assertThat(all(finished, "path", "later")).isEmpty();
-        assertThat(all(finished, "g", "cut-line")).isEmpty();
+        Document svg =
+                Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+        assertThat(Drawn.all(svg, "path", "now")).hasSize(1);
+        assertThat(Drawn.all(svg, "path", "before")).isNotEmpty();
+        assertThat(Drawn.all(svg, "path", "later").size()).isGreaterThan(5);
+        Document finished = Drawn.xml(BoardDrawing.finished(SEDGE, MM));
+        assertThat(Drawn.all(finished, "path", "later")).isEmpty();
+        assertThat(Drawn.all(finished, "g", "cut-line")).isEmpty();
     }
 
     @Test
     void depth_figures_are_the_designs() {
-        Document finished = xml(BoardDrawing.finished(SEDGE, MM));
-        List<String> figures = all(finished, "text", "figure").stream()
+        Document finished = Drawn.xml(BoardDrawing.finished(SEDGE, MM));
+        List<String> figures = Drawn.all(finished, "text", "figure").stream()
                 .map(Element::getTextContent)
                 .toList();
         assertThat(figures).contains("24.05").contains("19");
@@ -117,23 +92,24 @@ class DrawingTest {
 
     @Test
     void at_a_step_the_figure_on_the_drawing_is_the_one_on_its_card() {
-        Document svg = xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
-        assertThat(all(svg, "text", "figure").stream().map(Element::getTextContent))
+        Document svg =
+                Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+        assertThat(Drawn.all(svg, "text", "figure").stream().map(Element::getTextContent))
                 .contains("24.35");
     }
 
     @Test
     void before_the_saw_the_blank_is_drawn_whole_with_its_seam_and_the_outline_dashed() {
-        Document svg = xml(BoardDrawing.of(SEDGE, MM, 3, Face.FRONT, SectionLines.within(SEDGE, 3, null, null)));
-        assertThat(all(svg, "path", "outline-later")).hasSize(1);
-        assertThat(all(svg, "path", "seam")).hasSize(1);
+        Document svg = Drawn.xml(BoardDrawing.of(SEDGE, MM, 3, Face.FRONT, SectionLines.within(SEDGE, 3, null, null)));
+        assertThat(Drawn.all(svg, "path", "outline-later")).hasSize(1);
+        assertThat(Drawn.all(svg, "path", "seam")).hasSize(1);
     }
 
     @Test
     void a_findings_place_is_marked_on_the_drawing() {
         BuildPlan shale = Planner.plan(DemoBodies.read("shale").build());
-        Document svg = xml(BoardDrawing.of(shale, MM, 0, Face.FRONT, SectionLines.within(shale, 0, null, null)));
-        assertThat(all(svg, "g", "stops"))
+        Document svg = Drawn.xml(BoardDrawing.of(shale, MM, 0, Face.FRONT, SectionLines.within(shale, 0, null, null)));
+        assertThat(Drawn.all(svg, "g", "stops"))
                 .singleElement()
                 .satisfies(g -> assertThat(g.getTextContent()).contains("stands 6 mm out of the back"));
     }
@@ -162,13 +138,13 @@ class DrawingTest {
 
     @Test
     void the_rule_has_a_division_for_every_step_as_wide_as_its_hours_and_none_too_narrow() {
-        Document svg = xml(RuleDrawing.of(SEDGE, MM, 14, op -> "/x?step=" + op.key()));
-        List<Element> divisions = all(svg, "a", "division");
+        Document svg = Drawn.xml(RuleDrawing.of(SEDGE, MM, 14, op -> "/x?step=" + op.key()));
+        List<Element> divisions = Drawn.all(svg, "a", "division");
         assertThat(divisions).hasSize(SEDGE.steps().size());
         double total = 0;
         double perMinute = -1;
         for (int i = 0; i < divisions.size(); i++) {
-            Element bar = all(svg, "rect", "bar").get(i);
+            Element bar = Drawn.all(svg, "rect", "bar").get(i);
             double width = Double.parseDouble(bar.getAttribute("width"));
             total += width;
             assertThat(width).isGreaterThanOrEqualTo(9);
@@ -177,9 +153,9 @@ class DrawingTest {
             assertThat(rate).isEqualTo(perMinute, within(0.02));
         }
         assertThat(total).isEqualTo(1240, within(0.5));
-        assertThat(all(svg, "a", "done")).hasSize(14);
-        assertThat(all(svg, "a", "chosen")).hasSize(1);
-        assertThat(all(svg, "path", "notch").size()).isEqualTo((int) SEDGE.steps().stream()
+        assertThat(Drawn.all(svg, "a", "done")).hasSize(14);
+        assertThat(Drawn.all(svg, "a", "chosen")).hasSize(1);
+        assertThat(Drawn.all(svg, "path", "notch").size()).isEqualTo((int) SEDGE.steps().stream()
                 .filter(s -> s.operation().cannotBeTakenBack())
                 .count());
     }
@@ -187,10 +163,10 @@ class DrawingTest {
     @Test
     void the_bench_drawing_shows_which_way_to_feed() {
         int outline = SEDGE.indexOf(SEDGE.step("outline:rout").orElseThrow());
-        String clockwise = all(xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc")
+        String clockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc")
                 .get(0)
                 .getAttribute("d");
-        String anticlockwise = all(xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc")
+        String anticlockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc")
                 .get(0)
                 .getAttribute("d");
         // the sweep flag of an SVG arc: 1 turns clockwise on the screen
@@ -212,7 +188,7 @@ class DrawingTest {
                 PassDrawing.of(plan, MM, 3),
                 RuleDrawing.of(plan, MM, 0, op -> "/\"><script>"))) {
             assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("<script");
-            xml(svg);
+            Drawn.xml(svg);
         }
     }
 }

@@ -22,16 +22,11 @@ import ebauche.exchange.BoardFile;
 import ebauche.exchange.DemoBodies;
 import ebauche.exchange.RackCsv;
 import ebauche.exchange.TimberFile;
-import java.io.StringReader;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.InputSource;
 
 /** The drawings of boards, blanks, clamps and passes: to scale, and in words too. */
 class TimberDrawingTest {
@@ -47,37 +42,15 @@ class TimberDrawingTest {
                 .orElseThrow();
     }
 
-    private static Document xml(String svg) {
-        try {
-            return DocumentBuilderFactory.newInstance()
-                    .newDocumentBuilder()
-                    .parse(new InputSource(new StringReader(svg)));
-        } catch (Exception e) {
-            throw new AssertionError(svg, e);
-        }
-    }
-
-    private static List<Element> all(Document svg, String tag, String cssClass) {
-        List<Element> out = new ArrayList<>();
-        NodeList nodes = svg.getElementsByTagName(tag);
-        for (int i = 0; i < nodes.getLength(); i++) {
-            Element e = (Element) nodes.item(i);
-            if (List.of(e.getAttribute("class").split(" ")).contains(cssClass)) {
-                out.add(e);
-            }
-        }
-        return out;
-    }
-
     private static double number(Element e, String attribute) {
         return Double.parseDouble(e.getAttribute(attribute));
     }
 
     @Test
     void boards_on_the_rack_are_drawn_to_one_scale() {
-        Element longer = all(xml(PlankDrawing.onShelf(board("A1"), MM, 2400)), "rect", "wood")
+        Element longer = Drawn.all(Drawn.xml(PlankDrawing.onShelf(board("A1"), MM, 2400)), "rect", "wood")
                 .get(0);
-        Element shorter = all(xml(PlankDrawing.onShelf(board("A4"), MM, 2400)), "rect", "wood")
+        Element shorter = Drawn.all(Drawn.xml(PlankDrawing.onShelf(board("A4"), MM, 2400)), "rect", "wood")
                 .get(0);
         assertThat(number(longer, "width") / number(shorter, "width")).isEqualTo(2400.0 / 980, within(0.01));
     }
@@ -85,11 +58,11 @@ class TimberDrawingTest {
     @Test
     void a_fault_lies_on_the_board_where_it_was_measured() {
         Board a1 = board("A1");
-        Document svg = xml(PlankDrawing.sheet(a1, MM));
+        Document svg = Drawn.xml(PlankDrawing.sheet(a1, MM));
         Element root = svg.getDocumentElement();
         double scale = number(root, "data-scale");
         Element box = (Element)
-                all(svg, "g", "knot").get(0).getElementsByTagName("rect").item(0);
+                Drawn.all(svg, "g", "knot").get(0).getElementsByTagName("rect").item(0);
         assertThat((number(box, "x") - number(root, "data-left")) / scale).isEqualTo(610, within(0.6));
         double fromEdge = (number(root, "data-bottom") - number(box, "y") - number(box, "height")) / scale;
         assertThat(fromEdge).isEqualTo(40, within(0.6));
@@ -101,20 +74,20 @@ class TimberDrawingTest {
         Build build = TUSSOCK.build();
         Blank blank = build.design().blank();
         Need need = BlankNeed.whole(build, TUSSOCK.history());
-        Document svg = xml(BlankDrawing.large(blank, blank.core(), need, List.of(), MM));
+        Document svg = Drawn.xml(BlankDrawing.large(blank, blank.core(), need, List.of(), MM));
         double scale = number(svg.getDocumentElement(), "data-scale");
-        List<Element> strips = all(svg, "rect", "strip");
+        List<Element> strips = Drawn.all(svg, "rect", "strip");
         assertThat(number(strips.get(0), "width") / scale).isEqualTo(blank.along(), within(0.1));
-        assertThat(all(svg, "g", "drag-body")).hasSize(1);
-        assertThat(all(svg, "line", "seam")).hasSize(2);
+        assertThat(Drawn.all(svg, "g", "drag-body")).hasSize(1);
+        assertThat(Drawn.all(svg, "line", "seam")).hasSize(2);
     }
 
     @Test
     void every_clamp_has_its_turn() {
         Blank blank = TUSSOCK.build().design().blank();
         GlueUp glueUp = new GlueUp(blank.core(), blank.along(), Gluing.USUAL, Optional.empty());
-        Document svg = xml(ClampDrawing.of(blank, blank.core(), glueUp.clamps(), MM));
-        assertThat(all(svg, "circle", "turn"))
+        Document svg = Drawn.xml(ClampDrawing.of(blank, blank.core(), glueUp.clamps(), MM));
+        assertThat(Drawn.all(svg, "circle", "turn"))
                 .hasSameSizeAs(glueUp.clamps().clamps())
                 .isNotEmpty();
     }
@@ -126,13 +99,13 @@ class TimberDrawingTest {
         Ledger ledger = Ledger.of(build);
         List<PlaningWays> ways = List.of(PlaningWays.of(blank, Face.FRONT), PlaningWays.of(blank, Face.BACK));
         Tracks tracks = Tracks.over(blank.across(), build.shop());
-        Document svg = xml(SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, MM));
-        assertThat(all(svg, "rect", "pass")).hasSameSizeAs(ledger.passes());
-        assertThat(all(svg, "line", "track")).hasSize(2 * tracks.count());
-        double thickness = all(svg, "rect", "pass").stream()
+        Document svg = Drawn.xml(SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, MM));
+        assertThat(Drawn.all(svg, "rect", "pass")).hasSameSizeAs(ledger.passes());
+        assertThat(Drawn.all(svg, "line", "track")).hasSize(2 * tracks.count());
+        double thickness = Drawn.all(svg, "rect", "pass").stream()
                 .mapToDouble(p -> number(p, "height"))
                 .sum();
-        double first = number(all(svg, "rect", "pass").get(0), "height");
+        double first = number(Drawn.all(svg, "rect", "pass").get(0), "height");
         double sum = ledger.passes().stream().mapToDouble(p -> p.bite()).sum();
         assertThat(thickness / first).isEqualTo(sum / ledger.passes().get(0).bite(), within(0.05));
     }
