@@ -34,26 +34,30 @@ laid.addEventListener("pointerdown", (event) => {
       y: event.clientY,
       perUnit: 1 / svg.getScreenCTM().a,
       perMm: +svg.dataset.scale,
-      moved: { dx: 0, dy: 0 },
     };
     body.classList.add("held");
   }
 });
 
+// The drawing lies with the neck to the right: along it is towards the neck, down it the treble side.
+function movedTo(event) {
+  const x = (event.clientX - held.x) * held.perUnit;
+  const y = (event.clientY - held.y) * held.perUnit;
+  held.body.setAttribute("transform", `translate(${x} ${y})`);
+  return { dy: x / held.perMm, dx: y / held.perMm };
+}
+
 window.addEventListener("pointermove", (event) => {
   if (held) {
-    const x = (event.clientX - held.x) * held.perUnit;
-    const y = (event.clientY - held.y) * held.perUnit;
-    held.body.setAttribute("transform", `translate(${x} ${y})`);
-    // The drawing lies with the neck to the right: along it is towards the neck, down it the treble side.
-    held.moved = { dy: x / held.perMm, dx: y / held.perMm };
+    movedTo(event);
   }
 });
 
-window.addEventListener("pointerup", () => {
+// Where the hand lets go counts, not where it was last seen moving.
+window.addEventListener("pointerup", (event) => {
   if (held) {
     const { dx, dy } = now();
-    const { moved } = held;
+    const moved = movedTo(event);
     held = null;
     if (Math.abs(moved.dx) + Math.abs(moved.dy) > 0.2) {
       ask(dx + moved.dx, dy + moved.dy, true);
