@@ -106,10 +106,6 @@ class GlueUpController {
                 BlankNeed.whole(current.plan().build(), current.plan().history()), blank.plan(), top.thickness());
         model.addAttribute("press", press);
         model.addAttribute("pins", pins);
-        model.addAttribute(
-                "topGlueLeast", blank.plan().area() * 1e-6 * gluing.glue().spreadLeast());
-        model.addAttribute(
-                "topGlueMost", blank.plan().area() * 1e-6 * gluing.glue().spreadMost());
         model.addAttribute("pressDrawing", ClampDrawing.top(blank, press, pins, fig));
     }
 }

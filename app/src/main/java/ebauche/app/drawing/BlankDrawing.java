@@ -159,7 +159,6 @@ public final class BlankDrawing {
             }
             x += strip.width();
         }
-        svg.text("caption", x0 + w + 6, frame.y(blank.middleX()), "start", "");
     }
 
     /** Front to the left: a heart that lies up bows the rings away from it. */

@@ -181,6 +181,23 @@ public final class TopPress {
                 .is(force / plan.area(), "force / area");
     }
 
+    /** Glue for the whole face, spread thin, g. */
+    public Reckoning glueLeast() {
+        return glue("glue at least", gluing.glue().spreadLeast());
+    }
+
+    /** Glue for the whole face, spread generously, g. */
+    public Reckoning glueMost() {
+        return glue("glue at most", gluing.glue().spreadMost());
+    }
+
+    private Reckoning glue(String what, double spread) {
+        return Reckoning.of(what, Quantity.MASS)
+                .term("area, m²", Fact.typed(plan.area() * 1e-6), Quantity.NUMBER)
+                .term("spread, g/m²", Fact.rule(spread, "common practice; the pot says more"), Quantity.NUMBER)
+                .is(plan.area() * 1e-6 * spread, "area x spread");
+    }
+
     /** The least pressure anywhere, MPa. */
     public double least() {
         int row = (int) ((weakest.y() - plan.minY()) / CELL);

@@ -121,9 +121,4 @@ public record Layout(
         String said = many + (pieces.size() == 1 ? " piece" : " pieces") + (bookMatched ? ", book-matched" : "");
         return said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1);
     }
-
-    /** The worst of what becomes of faults. */
-    public boolean clean() {
-        return judgements.stream().noneMatch(Judgement::bad);
-    }
 }

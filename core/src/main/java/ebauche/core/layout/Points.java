@@ -8,6 +8,7 @@ import ebauche.core.measure.Source;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.BiPredicate;
 
 /** What counts against a layout, term by term; the search adds up the same terms, with faults estimated. */
 final class Points {
@@ -156,20 +157,20 @@ final class Points {
                 .orElse(0);
     }
 
-    /** A book-matched pair is opened as it is: neither rings nor planing are chosen. */
     private static int ringsAlike(Laid laid) {
-        int alike = 0;
-        for (int i = 1; i < laid.pieces().size() && !laid.bookMatched(); i++) {
-            alike += Turns.ringsAlike(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;
-        }
-        return alike;
+        return neighbours(laid, Turns::ringsAlike);
     }
 
     private static int planedApart(Laid laid) {
-        int apart = 0;
+        return neighbours(laid, Turns::planedApart);
+    }
+
+    /** How many pairs of neighbours meet so; a book-matched pair is opened as it is, nothing of it is chosen. */
+    private static int neighbours(Laid laid, BiPredicate<Piece, Piece> meet) {
+        int count = 0;
         for (int i = 1; i < laid.pieces().size() && !laid.bookMatched(); i++) {
-            apart += Turns.planedApart(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;
+            count += meet.test(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;
         }
-        return apart;
+        return count;
     }
 }

@@ -177,6 +177,9 @@ class GlueUpOutsideTest {
         TopPress pressed = new TopPress(plan, 8, crowned);
         assertThat(pressed.cauls()).hasSize(6);
         assertThat(pressed.least()).isPositive();
+        // 150 to 250 g/m² (common practice) over 330 x 380.
+        assertThat(pressed.glueLeast().value()).isEqualTo(0.33 * 0.38 * 150, within(1e-6));
+        assertThat(pressed.glueMost().value()).isEqualTo(0.33 * 0.38 * 250, within(1e-6));
         assertThat(pressed.average().value()).isEqualTo(12 * 4500 / plan.area(), within(1e-9));
         assertThat(pressed.average().value()).isGreaterThan(pressed.least() * 0.9);
     }
