@@ -32,6 +32,7 @@ public final class BlankShop {
         return new Cutting(
                 spot.length("ripKerf", usual.ripKerf()),
                 spot.length("resawKerf", usual.resawKerf()),
+                spot.length("resawHeight", usual.resawHeight()),
                 spot.length("jointing", usual.jointing()),
                 spot.length("endTrim", usual.endTrim()),
                 spot.length("margin", usual.margin()),
@@ -40,6 +41,7 @@ public final class BlankShop {
                 spot.length("snipe", usual.snipe()),
                 spot.length("leastOffcutLength", usual.leastOffcutLength()),
                 spot.length("leastOffcutWidth", usual.leastOffcutWidth()),
+                spot.length("leastOffcutThickness", usual.leastOffcutThickness()),
                 spot.number("moistureApart", usual.moistureApart()),
                 spot.number("readyWithin", usual.readyWithin()));
     }
@@ -108,6 +110,7 @@ public final class BlankShop {
         return JSON.objectNode()
                 .put("ripKerf", Lengths.written(c.ripKerf()))
                 .put("resawKerf", Lengths.written(c.resawKerf()))
+                .put("resawHeight", Lengths.written(c.resawHeight()))
                 .put("jointing", Lengths.written(c.jointing()))
                 .put("endTrim", Lengths.written(c.endTrim()))
                 .put("margin", Lengths.written(c.margin()))
@@ -116,6 +119,7 @@ public final class BlankShop {
                 .put("snipe", Lengths.written(c.snipe()))
                 .put("leastOffcutLength", Lengths.written(c.leastOffcutLength()))
                 .put("leastOffcutWidth", Lengths.written(c.leastOffcutWidth()))
+                .put("leastOffcutThickness", Lengths.written(c.leastOffcutThickness()))
                 .put("moistureApart", c.moistureApart())
                 .put("readyWithin", c.readyWithin());
     }

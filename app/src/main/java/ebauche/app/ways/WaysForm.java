@@ -28,6 +28,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     static final List<Field> CUTTING = List.of(
             new Field("cutting.ripKerf", "kerf, ripping and cross-cutting", true),
             new Field("cutting.resawKerf", "kerf, resawing", true),
+            new Field("cutting.resawHeight", "widest strip the resaw takes", true),
             new Field("cutting.jointing", "jointing takes off each edge", true),
             new Field("cutting.endTrim", "trimmed off a board's ends", true),
             new Field("cutting.margin", "blank round the outline", true),
@@ -36,6 +37,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             new Field("cutting.snipe", "snipe at each end", true),
             new Field("cutting.leastOffcutLength", "shortest offcut kept", true),
             new Field("cutting.leastOffcutWidth", "narrowest offcut kept", true),
+            new Field("cutting.leastOffcutThickness", "thinnest offcut kept", true),
             new Field("cutting.moistureApart", "boards glued together may differ by, %", false),
             new Field("cutting.readyWithin", "ready within, % of the air's", false));
 

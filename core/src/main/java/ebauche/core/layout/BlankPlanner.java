@@ -261,9 +261,6 @@ public final class BlankPlanner {
             List<Board> offcuts = new ArrayList<>();
             for (int i = 0; i < placed.uses().size(); i++) {
                 cuts.addAll(placed.uses().get(i).cuts(placed.numbers().get(i)));
-                if (placed.bookMatched()) {
-                    cuts.add(placed.uses().get(i).resaw());
-                }
                 offcuts.addAll(placed.uses().get(i).offcutBoards());
             }
             return new Layout(

@@ -3,6 +3,7 @@ package ebauche.core.layout;
 import ebauche.core.shop.Cutting;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Defect;
+import ebauche.core.timber.Side;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -10,18 +11,23 @@ import java.util.OptionalDouble;
 /**
  * How one board is cut: lengths from its near end, each ripped from its marked edge; and what is left over.
  *
+ * @param bookMatched whether its one strip is opened into two halves
+ * @param from the face that slices are taken off
  * @param start of the first length, from the near end
  * @param lengths each with where its first strip starts and the rough widths of its strips
  */
-record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
+record BoardUse(Yard yard, int index, boolean bookMatched, Side from, double start, List<Length> lengths) {
+
+    /** Smallest part of a fault that is worth a mark on an offcut, mm. */
+    private static final double LEAST = 0.5;
 
     /** One length of the board. */
     record Length(double firstEdge, List<Double> strips) {}
 
-    /** A rectangle of the board, from end and edge. */
-    record Rest(double u0, double u1, double v0, double v1) {
-        double area() {
-            return (u1 - u0) * (v1 - v0);
+    /** A block of the board, from end and edge and under face A. */
+    record Rest(double u0, double u1, double v0, double v1, double z0, double z1) {
+        double volume() {
+            return (u1 - u0) * (v1 - v0) * (z1 - z0);
         }
     }
 
@@ -41,40 +47,70 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
         return v;
     }
 
-    private double stripsEnd(int length) {
-        List<Double> strips = lengths.get(length).strips();
-        return stripStart(length, strips.size() - 1) + strips.get(strips.size() - 1);
+    private double stripEnd(int length, int strip) {
+        return stripStart(length, strip) + lengths.get(length).strips().get(strip);
     }
 
-    /** What goes back on the rack: the ends, and the edges of each length, where they are large enough. */
+    private double stripsEnd(int length) {
+        return stripEnd(length, lengths.get(length).strips().size() - 1);
+    }
+
+    private Sawn sawn(int length, int strip) {
+        return yard.sawn(index, lengths.get(length).strips().get(strip), bookMatched);
+    }
+
+    /**
+     * What goes back on the rack: the ends, the edges of each length, and what lies under the slices of its strips, where
+     * they are large enough.
+     */
     List<Rest> offcuts() {
         Cutting cutting = yard.cutting;
         Board b = board();
         List<Rest> found = new ArrayList<>();
-        keep(found, 0, start - cutting.ripKerf(), 0, b.width());
+        keep(found, 0, start - cutting.ripKerf(), 0, b.width(), 0, b.thickness());
         for (int i = 0; i < lengths.size(); i++) {
-            double from = lengthStart(i);
-            keep(found, from, from + yard.length, 0, lengths.get(i).firstEdge() - cutting.ripKerf());
-            keep(found, from, from + yard.length, stripsEnd(i) + cutting.ripKerf(), b.width());
+            double near = lengthStart(i);
+            double far = near + yard.length;
+            keep(found, near, far, 0, lengths.get(i).firstEdge() - cutting.ripKerf(), 0, b.thickness());
+            keep(found, near, far, stripsEnd(i) + cutting.ripKerf(), b.width(), 0, b.thickness());
+            for (int s = 0; s < lengths.get(i).strips().size(); s++) {
+                Sawn sawn = sawn(i, s);
+                if (sawn.leavesRest()) {
+                    double z0 = sawn.restTop(from, b.thickness());
+                    keep(found, near, far, stripStart(i, s), stripEnd(i, s), z0, z0 + sawn.rest());
+                }
+            }
         }
         double end = lengthStart(lengths.size() - 1) + yard.length;
-        keep(found, end + cutting.ripKerf(), b.length(), 0, b.width());
+        keep(found, end + cutting.ripKerf(), b.length(), 0, b.width(), 0, b.thickness());
         return found;
     }
 
-    private void keep(List<Rest> found, double u0, double u1, double v0, double v1) {
-        if (u1 - u0 >= yard.cutting.leastOffcutLength() && v1 - v0 >= yard.cutting.leastOffcutWidth()) {
-            found.add(new Rest(u0, u1, v0, v1));
+    private void keep(List<Rest> found, double u0, double u1, double v0, double v1, double z0, double z1) {
+        if (yard.isKept(u1 - u0, v1 - v0)) {
+            found.add(new Rest(u0, u1, v0, v1, z0, z1));
         }
     }
 
     /** Timber that does not come back to the rack, litres: pieces, kerfs, dust and what is too small. */
     double usedUp() {
-        double area = board().length() * board().width();
+        double volume = board().volume();
         for (Rest rest : offcuts()) {
-            area -= rest.area();
+            volume -= rest.volume();
         }
-        return area * board().thickness() * 1e-6;
+        return volume * 1e-6;
+    }
+
+    /** Whether a strip is opened so that a part of its thickness stays for another time. */
+    boolean leavesThickness() {
+        for (int i = 0; i < lengths.size(); i++) {
+            for (int s = 0; s < lengths.get(i).strips().size(); s++) {
+                if (sawn(i, s).leavesRest()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /** The offcuts as boards of the rack, named after their board. */
@@ -88,16 +124,18 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
 
     private Board asBoard(Rest rest, String name) {
         Board b = board();
-        double share = rest.area() / (b.length() * b.width());
+        double share = rest.volume() / b.volume();
         List<Defect> defects = new ArrayList<>();
         for (Defect d : b.defects()) {
             double u0 = Math.max(d.fromEnd(), rest.u0());
             double u1 = Math.min(d.fromEnd() + d.along(), rest.u1());
             double v0 = Math.max(d.fromEdge(), rest.v0());
             double v1 = Math.min(d.fromEdge() + d.across(), rest.v1());
-            if (u1 - u0 >= 0.5 && v1 - v0 >= 0.5) {
-                defects.add(
-                        new Defect(d.kind(), u0 - rest.u0(), v0 - rest.v0(), u1 - u0, v1 - v0, d.top(), d.bottom()));
+            double z0 = Math.max(d.top(), rest.z0());
+            double z1 = Math.min(d.bottom(), rest.z1());
+            if (u1 - u0 >= LEAST && v1 - v0 >= LEAST && z1 > z0) {
+                defects.add(new Defect(
+                        d.kind(), u0 - rest.u0(), v0 - rest.v0(), u1 - u0, v1 - v0, z0 - rest.z0(), z1 - rest.z0()));
             }
         }
         return new Board(
@@ -106,7 +144,7 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
                 true,
                 rest.u1() - rest.u0(),
                 rest.v1() - rest.v0(),
-                b.thickness(),
+                rest.z1() - rest.z0(),
                 b.rings(),
                 b.heart(),
                 b.rise(),
@@ -122,26 +160,46 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
         Board b = board();
         double kerf = yard.cutting.ripKerf();
         for (int i = 0; i < lengths.size(); i++) {
-            double from = lengthStart(i);
+            double near = lengthStart(i);
             boolean touching = i > 0;
-            if (!touching && from > 0.01) {
-                cuts.add(new Cut(Cut.Kind.CROSS, b.name(), from - kerf, kerf, "the near end off"));
+            if (!touching && near > 0.01) {
+                cuts.add(new Cut(Cut.Kind.CROSS, b.name(), near - kerf, kerf, "the near end off"));
             }
-            if (from + yard.length < b.length() - 0.01) {
-                cuts.add(new Cut(Cut.Kind.CROSS, b.name(), from + yard.length, kerf, "length " + (i + 1)));
+            if (near + yard.length < b.length() - 0.01) {
+                cuts.add(new Cut(Cut.Kind.CROSS, b.name(), near + yard.length, kerf, "length " + (i + 1)));
             }
         }
         for (int i = 0; i < lengths.size(); i++) {
             rips(cuts, i, pieceNumbers.get(i));
+            resaws(cuts, i, pieceNumbers.get(i));
         }
         return cuts;
     }
 
-    /** Opens the board in the middle of its thickness, for two halves that mirror each other. */
-    Cut resaw() {
-        double kerf = yard.cutting.resawKerf();
-        return new Cut(
-                Cut.Kind.RESAW, board().name(), yard.halfOf(board().thickness()), kerf, "pieces 1 and 2, mirrored");
+    /** Opens the strips through their thickness, each by one cut after the other from the face it starts at. */
+    private void resaws(List<Cut> cuts, int length, List<Integer> numbers) {
+        Board b = board();
+        for (int s = 0; s < numbers.size(); s++) {
+            Sawn sawn = sawn(length, s);
+            int through = sawn.leavesRest() ? sawn.pieces() : sawn.pieces() - 1;
+            for (int slice = 0; slice < through; slice++) {
+                double at = from == Side.A
+                        ? sawn.bottom(slice, from, b.thickness())
+                        : sawn.top(slice, from, b.thickness()) - sawn.kerf();
+                cuts.add(new Cut(Cut.Kind.RESAW, b.name(), at, sawn.kerf(), gives(sawn, slice, numbers.get(s))));
+            }
+        }
+    }
+
+    private String gives(Sawn sawn, int slice, int number) {
+        if (!bookMatched) {
+            return "piece " + number + "; the rest of it stays";
+        }
+        if (!sawn.leavesRest()) {
+            return "pieces 1 and 2, mirrored";
+        }
+        return "piece " + ((slice == 0) == (from == Side.A) ? 1 : 2)
+                + (slice == 0 ? ", mirrored by the next" : "; the rest of it stays");
     }
 
     private void rips(List<Cut> cuts, int length, List<Integer> numbers) {
@@ -157,8 +215,9 @@ record BoardUse(Yard yard, int index, double start, List<Length> lengths) {
                     "the marked edge off" + (lengths.size() > 1 ? ", of length " + (length + 1) : "")));
         }
         for (int s = 0; s < numbers.size(); s++) {
-            double end = stripStart(length, s) + lengths.get(length).strips().get(s);
-            String gives = "piece " + numbers.get(s) + (lengths.size() > 1 ? ", of length " + (length + 1) : "");
+            double end = stripEnd(length, s);
+            String gives = (bookMatched ? "pieces 1 and 2" : "piece " + numbers.get(s))
+                    + (lengths.size() > 1 ? ", of length " + (length + 1) : "");
             if (end < b.width() - 0.01) {
                 cuts.add(new Cut(Cut.Kind.RIP, b.name(), end, kerf, gives));
             }

@@ -3,10 +3,10 @@ package ebauche.core.layout;
 import ebauche.core.timber.Flaw;
 import ebauche.core.timber.Side;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * Lays a draft: where in their boards its pieces are cut, and how each is turned.
@@ -49,11 +49,18 @@ final class Laying {
     }
 
     private double frontAt(Draft draft) {
-        double thickness = Arrays.stream(draft.board())
-                .mapToDouble(b -> yard.board(b).thickness())
+        Pattern pattern = draft.pattern();
+        double thinnest = IntStream.range(0, draft.pieces())
+                .mapToDouble(i -> yard.sawn(draft.board()[i], rough(pattern, i), pattern.bookMatched())
+                        .piece())
                 .min()
                 .orElseThrow();
-        return yard.frontAt(draft.pattern().bookMatched() ? yard.halfOf(thickness) : thickness);
+        return yard.frontAt(thinnest);
+    }
+
+    /** Width of the strip that a piece is opened from. */
+    private double rough(Pattern pattern, int piece) {
+        return pattern.bookMatched() ? pattern.widest(yard.cutting) : pattern.rough(piece, yard.cutting);
     }
 
     /** y of the blank's lower end: the body lies in its middle. */
@@ -122,24 +129,35 @@ final class Laying {
             int steps = sound(board) || along < 1 ? 1 : stepsAlong;
             BoardUse best = null;
             double least = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < steps; i++) {
-                double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
-                List<BoardUse.Length> lengths = new ArrayList<>();
-                for (int s = 0; s < pieces.size(); s++) {
-                    lengths.add(bestLength(board, start + yard.pitch() * s, pieces.get(s)));
-                }
-                BoardUse use = new BoardUse(yard, board, start, lengths);
-                double cost = taste.perLitre() * use.usedUp() + faults(use, pieces);
-                if (cost < least - 1e-9) {
-                    least = cost;
-                    best = use;
+            for (Side from : facesToSlice(board, pieces)) {
+                for (int i = 0; i < steps; i++) {
+                    double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
+                    List<BoardUse.Length> lengths = new ArrayList<>();
+                    for (int s = 0; s < pieces.size(); s++) {
+                        lengths.add(bestLength(board, from, start + yard.pitch() * s, pieces.get(s)));
+                    }
+                    BoardUse use = new BoardUse(yard, board, false, from, start, lengths);
+                    double cost = taste.perLitre() * use.usedUp() + faults(use, pieces);
+                    if (cost < least - 1e-9) {
+                        least = cost;
+                        best = use;
+                    }
                 }
             }
             return best;
         }
 
+        /** Slices come off either face of a board with faults; off face A where it makes no difference. */
+        private Side[] facesToSlice(int board, List<List<Integer>> pieces) {
+            boolean sliced = pieces.stream()
+                    .flatMap(List::stream)
+                    .anyMatch(p -> yard.sawn(board, rough(pattern, p), pattern.bookMatched())
+                            .leavesRest());
+            return sliced && !sound(board) ? Side.values() : new Side[] {Side.A};
+        }
+
         /** The cheapest place across a board for the strips of one of its lengths. */
-        private BoardUse.Length bestLength(int board, double start, List<Integer> pieces) {
+        private BoardUse.Length bestLength(int board, Side from, double start, List<Integer> pieces) {
             List<Double> strips =
                     pieces.stream().map(p -> pattern.rough(p, yard.cutting)).toList();
             double taken = strips.stream().mapToDouble(w -> w).sum() + (strips.size() - 1) * yard.cutting.ripKerf();
@@ -149,7 +167,7 @@ final class Laying {
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < steps; i++) {
                 BoardUse.Length length = new BoardUse.Length(steps == 1 ? 0 : across * i / (steps - 1), strips);
-                BoardUse alone = new BoardUse(yard, board, start, List.of(length));
+                BoardUse alone = new BoardUse(yard, board, false, from, start, List.of(length));
                 double cost = taste.perLitre() * alone.usedUp() + faults(alone, List.of(pieces));
                 if (cost < least - 1e-9) {
                     least = cost;
@@ -183,21 +201,22 @@ final class Laying {
             for (int s = 0; s < pieces.size(); s++) {
                 for (int lane = 0; lane < pieces.get(s).size(); lane++) {
                     int p = pieces.get(s).get(lane);
-                    double thickness = yard.board(use.index()).thickness();
-                    out[p] = piece(p, use.index(), use.lengthStart(s), use.stripStart(s, lane), 0, thickness)
-                            .turned(Side.A, true);
+                    out[p] = piece(p, use, s, use.stripStart(s, lane), 0).turned(Side.A, true);
                 }
             }
         }
 
-        private Piece piece(int p, int board, double fromEnd, double fromEdge, double sliceTop, double sliceBottom) {
+        /** Piece {@code p} out of the length {@code s} of a board. */
+        private Piece piece(int p, BoardUse use, int s, double fromEdge, int slice) {
+            double thickness = yard.board(use.index()).thickness();
+            Sawn sawn = yard.sawn(use.index(), rough(pattern, p), pattern.bookMatched());
             return new Piece(
-                    yard.board(board),
-                    fromEnd,
+                    yard.board(use.index()),
+                    use.lengthStart(s),
                     fromEdge,
                     pattern.rough(p, yard.cutting),
-                    sliceTop,
-                    sliceBottom,
+                    sawn.top(slice, use.from(), thickness),
+                    sawn.bottom(slice, use.from(), thickness),
                     Side.A,
                     true,
                     pattern.edges()[p],
@@ -214,14 +233,16 @@ final class Laying {
             int steps = sound(board) || along < 1 ? 1 : stepsAlong;
             Laid best = null;
             double least = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < steps; i++) {
-                double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
-                for (boolean markedAtCentre : new boolean[] {true, false}) {
-                    Laid laid = opened(board, start, markedAtCentre);
-                    double cost = taste.perLitre() * laid.usedUp() + laid.faults();
-                    if (cost < least - 1e-9) {
-                        least = cost;
-                        best = laid;
+            for (Side from : facesToSlice(board, List.of(List.of(0, 1)))) {
+                for (int i = 0; i < steps; i++) {
+                    double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
+                    for (boolean markedAtCentre : new boolean[] {true, false}) {
+                        Laid laid = opened(board, from, start, markedAtCentre);
+                        double cost = taste.perLitre() * laid.usedUp() + laid.faults();
+                        if (cost < least - 1e-9) {
+                            least = cost;
+                            best = laid;
+                        }
                     }
                 }
             }
@@ -229,17 +250,17 @@ final class Laying {
         }
 
         /** Opened like a book: the sawn faces up, the halves mirrored about the centre line. */
-        private Laid opened(int board, double start, boolean markedAtCentre) {
-            double widest = Math.max(pattern.rough(0, yard.cutting), pattern.rough(1, yard.cutting));
-            double thickness = yard.board(board).thickness();
-            double half = yard.halfOf(thickness);
+        private Laid opened(int board, Side from, double start, boolean markedAtCentre) {
+            double widest = pattern.widest(yard.cutting);
+            BoardUse use =
+                    new BoardUse(yard, board, true, from, start, List.of(new BoardUse.Length(0, List.of(widest))));
             List<Piece> pieces = new ArrayList<>();
             for (int p = 0; p < 2; p++) {
                 double fromEdge = markedAtCentre ? 0 : widest - pattern.rough(p, yard.cutting);
-                pieces.add(piece(p, board, start, fromEdge, p == 0 ? 0 : thickness - half, p == 0 ? half : thickness)
-                        .turned(p == 0 ? Side.B : Side.A, markedAtCentre));
+                // The left half is the slice nearer to face A: its sawn face is its lower one.
+                int slice = (p == 0) == (from == Side.A) ? 0 : 1;
+                pieces.add(piece(p, use, 0, fromEdge, slice).turned(p == 0 ? Side.B : Side.A, markedAtCentre));
             }
-            BoardUse use = new BoardUse(yard, board, start, List.of(new BoardUse.Length(0, List.of(widest))));
             double faults = pieces.stream().mapToDouble(p -> points(p, frontAt)).sum();
             return new Laid(pieces, true, frontAt, List.of(use), List.of(List.of(List.of(1))), faults);
         }

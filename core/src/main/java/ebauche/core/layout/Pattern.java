@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Where the pieces of a blank meet.
@@ -37,6 +38,14 @@ record Pattern(double[] edges, boolean bookMatched) {
     double rough(int piece, Cutting cutting) {
         int glued = (piece > 0 ? 1 : 0) + (piece < pieces() - 1 ? 1 : 0);
         return width(piece) + glued * cutting.jointing();
+    }
+
+    /** Rough width of the widest piece: that of the strip that both halves of a book-matched blank are opened from. */
+    double widest(Cutting cutting) {
+        return IntStream.range(0, pieces())
+                .mapToDouble(i -> rough(i, cutting))
+                .max()
+                .orElseThrow();
     }
 
     double jointedLeft(int piece, Cutting cutting) {

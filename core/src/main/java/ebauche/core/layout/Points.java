@@ -77,6 +77,9 @@ final class Points {
                             ? "halves mirrored"
                             : boards == 1 ? "all from one board" : "from " + boards + " boards");
         }
+        if (laid.uses().stream().anyMatch(BoardUse::leavesThickness)) {
+            said.add("sliced off thicker stock");
+        }
         int waiting = notReady(draft.board());
         said.add(waiting == 0 ? "ready" : waiting == 1 ? "one board not ready" : waiting + " boards not ready");
         if (apart(draft.board()) > 0) {

@@ -111,12 +111,12 @@ final class Search {
     /** Net volume of the strips still to come, by how many are placed. */
     private double[] restLitres() {
         double[] rest = new double[rough.length + 1];
-        double thinnest = candidates.stream()
-                .mapToDouble(b -> yard.board(b).thickness())
-                .min()
-                .orElse(0);
         for (int i = rough.length - 1; i >= 0; i--) {
-            double strip = rough[order[i]] * yard.length * thinnest * 1e-6;
+            double wide = rough[order[i]];
+            double strip = candidates.stream()
+                    .mapToDouble(b -> yard.litres(b, wide, pattern.bookMatched()))
+                    .min()
+                    .orElse(0);
             rest[i] = rest[i + 1] + (pattern.bookMatched() ? strip / 2 : strip);
         }
         return rest;
@@ -141,7 +141,10 @@ final class Search {
             return;
         }
         if (pattern.bookMatched()) {
-            double widest = Math.max(rough[0], rough[1]);
+            double widest = pattern.widest(yard.cutting);
+            if (widest > yard.cutting.resawHeight()) {
+                return;
+            }
             for (int b : candidates) {
                 if (yard.board(b).width() >= widest && budget.spend()) {
                     found.accept(new Draft(pattern, new int[] {b, b}, new int[] {0, 0}));
@@ -202,7 +205,7 @@ final class Search {
                 segment[strip] = s;
                 leftInSegment[b][s] -= wide;
                 stripsOf[b]++;
-                place(step + 1, sure + more, litres + yard.litres(b, rough[strip]));
+                place(step + 1, sure + more, litres + yard.litres(b, rough[strip], false));
                 stripsOf[b]--;
                 leftInSegment[b][s] += wide;
             }

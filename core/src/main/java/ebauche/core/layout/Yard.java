@@ -45,9 +45,30 @@ final class Yard {
         return length + cutting.ripKerf();
     }
 
-    /** Thickness of each half of a resawn board. */
-    double halfOf(double thickness) {
-        return (thickness - cutting.resawKerf()) / 2;
+    /**
+     * How a strip so wide is opened: a slice of what the blank needs where the saw reaches and the rest is worth keeping,
+     * else all of it.
+     */
+    Sawn sawn(int index, double roughWidth, boolean bookMatched) {
+        double thickness = board(index).thickness();
+        if (roughWidth <= cutting.resawHeight() + 1e-9) {
+            Sawn sliced = Sawn.sliced(thickness, bookMatched ? 2 : 1, need.rough(), cutting.resawKerf());
+            if (sliced.rest() >= cutting.leastOffcutThickness()) {
+                return sliced;
+            }
+        }
+        return bookMatched ? Sawn.halved(thickness, cutting.resawKerf()) : Sawn.whole(thickness);
+    }
+
+    /** Thickness that a strip so wide uses up: without the rest of it, where that goes back on the rack. */
+    double thicknessUsed(int index, double roughWidth, boolean bookMatched) {
+        double rest = sawn(index, roughWidth, bookMatched).rest();
+        return board(index).thickness() - (isKept(length, roughWidth) ? rest : 0);
+    }
+
+    /** Whether what is left over is large enough for the rack. */
+    boolean isKept(double along, double across) {
+        return along >= cutting.leastOffcutLength() && across >= cutting.leastOffcutWidth();
     }
 
     /** Depth of the finished upper face under the upper face of a blank so thick. */
@@ -68,10 +89,10 @@ final class Yard {
         return segments[index];
     }
 
-    /** Whether a board is thick enough for the pattern. */
+    /** Whether a board gives the pattern's pieces in their thickness. */
     boolean thickEnough(int index, boolean bookMatched) {
         double thickness = board(index).thickness();
-        return bookMatched ? halfOf(thickness) >= need.rough() : thickness >= need.rough();
+        return (bookMatched ? Sawn.halved(thickness, cutting.resawKerf()).piece() : thickness) >= need.rough();
     }
 
     /** Room along a board beyond so many lengths. */
@@ -86,21 +107,28 @@ final class Yard {
      */
     double leastUsed(Draft draft) {
         Map<Integer, Map<Integer, Double>> taken = new TreeMap<>();
-        for (int i = 0; i < draft.pieces(); i++) {
-            double wide = draft.pattern().rough(i, cutting) + cutting.ripKerf();
-            taken.computeIfAbsent(draft.board()[i], b -> new TreeMap<>()).merge(draft.segment()[i], wide, Double::sum);
+        double restsOfStrips = 0;
+        boolean book = draft.pattern().bookMatched();
+        for (int i = 0; i < (book ? 1 : draft.pieces()); i++) {
+            double rough =
+                    book ? draft.pattern().widest(cutting) : draft.pattern().rough(i, cutting);
+            int b = draft.board()[i];
+            taken.computeIfAbsent(b, x -> new TreeMap<>())
+                    .merge(draft.segment()[i], rough + cutting.ripKerf(), Double::sum);
+            double rest = board(b).thickness() - thicknessUsed(b, rough, book);
+            restsOfStrips += length * rough * rest * 1e-6;
         }
         double litres = 0;
         for (Map.Entry<Integer, Map<Integer, Double>> e : taken.entrySet()) {
             litres += leastUsed(board(e.getKey()), e.getValue().values());
         }
-        return litres;
+        return litres - restsOfStrips;
     }
 
     private double leastUsed(Board b, Collection<Double> widths) {
         double area = 0;
         for (double taken : widths) {
-            boolean back = b.width() - taken >= cutting.leastOffcutWidth() && length >= cutting.leastOffcutLength();
+            boolean back = isKept(length, b.width() - taken);
             area += length * (back ? taken : b.width());
         }
         double rest = b.length() - widths.size() * length - (widths.size() - 1) * cutting.ripKerf();
@@ -112,8 +140,8 @@ final class Yard {
         return (area + between * b.width()) * b.thickness() * 1e-6;
     }
 
-    /** Rough volume of a strip out of a board, litres. */
-    double litres(int index, double roughWidth) {
-        return roughWidth * length * board(index).thickness() * 1e-6;
+    /** Timber that a strip out of a board uses up at least, litres. */
+    double litres(int index, double roughWidth, boolean bookMatched) {
+        return roughWidth * length * thicknessUsed(index, roughWidth, bookMatched) * 1e-6;
     }
 }

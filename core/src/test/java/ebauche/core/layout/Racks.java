@@ -36,6 +36,22 @@ final class Racks {
                 true);
     }
 
+    /** A top over the same body: 6 thick when finished, its lower face hidden. */
+    static Need top() {
+        Need body = need();
+        return new Need(
+                body.outline(),
+                6,
+                8,
+                0.3,
+                List.of(new Pocket(body.pockets().get(0).area(), 0, 6)),
+                body.coveredFront(),
+                Region.EMPTY,
+                Region.EMPTY,
+                true,
+                false);
+    }
+
     private Racks() {}
 
     static Board board(String name, Species species, double length, double width, double thickness, Defect... defects) {
