@@ -139,6 +139,7 @@ class LedgerController {
                         ledger.history().isEmpty() ? "six places, the highest" : "after a pass"),
                 asked(Dimension.BLANK_THINNEST, "thinnest spot now", "the lowest of the six"),
                 asked(new Measurand.OutOfFlat(Face.FRONT), "front out of flat", "straightedge and winding sticks"),
+                asked(new Measurand.OutOfFlat(Face.BACK), "back out of flat", "the same, turned over"),
                 asked(Dimension.SEAM_STEP, "step at the seam", "fingernail or feeler"),
                 asked(Dimension.BODY_THICKNESS, "finished thickness", "when the back is done"));
     }

@@ -2,6 +2,7 @@ package ebauche.core.thickness;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
@@ -13,6 +14,7 @@ import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * From a rough blank, as measured, to the passes that bring it flat and to thickness. After every reading the rest is new.
@@ -100,6 +102,12 @@ public final class Ledger {
                         Fact.usual(build.shop().cutting().flattening() / 4, "a quarter of the shop's flattening"));
     }
 
+    private OptionalDouble backOutOfFlat() {
+        return record.latest(new Measurand.OutOfFlat(Face.BACK))
+                .map(r -> OptionalDouble.of(r.value()))
+                .orElseGet(OptionalDouble::empty);
+    }
+
     private double seamStep() {
         return record.latest(Dimension.SEAM_STEP).map(AsBuilt.Reading::value).orElse(0.0);
     }
@@ -136,8 +144,9 @@ public final class Ledger {
         double out = Math.max(frontAtStart(), seamStep());
         double spare = Math.max(0, start() - target());
         double flat = out + CLEAN_UP;
-        double value = Math.min(Math.max(flat, spare / 2), Math.max(spare - CLEAN_UP, spare / 2));
-        return Reckoning.of("off the front's high spot", Quantity.LENGTH)
+        double backKeeps = backOutOfFlat().orElse(0) + CLEAN_UP;
+        double value = Math.min(Math.max(flat, spare / 2), Math.max(spare - backKeeps, spare / 2));
+        Reckoning.Builder sum = Reckoning.of("off the front's high spot", Quantity.LENGTH)
                 .length(
                         "high spot at first",
                         Fact.measured(start(), thickest.isEmpty() ? "the design" : "first reading"))
@@ -146,10 +155,11 @@ public final class Ledger {
                         "front out of flat",
                         Fact.measured(frontAtStart(), outOfFlat(Face.FRONT).origin()))
                 .length("step at the seam", Fact.measured(seamStep(), "as read, else none"))
-                .length("clean up", Fact.rule(CLEAN_UP, "common practice"))
-                .is(
-                        value,
-                        "the larger of (out of flat or seam's step) + clean up and half of (high spot - wanted), the back keeping its own clean up");
+                .length("clean up", Fact.rule(CLEAN_UP, "common practice"));
+        backOutOfFlat().ifPresent(b -> sum.length("back out of flat", Fact.measured(b, "as read")));
+        return sum.is(
+                value,
+                "the larger of (out of flat or seam's step) + clean up and half of (high spot - wanted), the back keeping what flattens and cleans it up");
     }
 
     /** Still to come off the front. */
@@ -224,21 +234,48 @@ public final class Ledger {
                 .is(target() - low, "wanted - thinnest spot"));
     }
 
+    /**
+     * What the blank surely gives between two flat faces, before clean up.
+     *
+     * <p>Let f and b be how far each face lies under its own outer plane, at most F and B, and H the way between those
+     * planes: the blank is H - f - b thick, and H - F - B stays. Where b = B it is no thicker than H - B, so the thinnest
+     * spot is no more than that, and at least (thinnest - F) stays; likewise (thinnest - B); and as no spot is thicker than
+     * H, at least (thickest - F - B). The largest of the three holds.
+     */
+    private double surelyGives() {
+        double front = outOfFlat(Face.FRONT).value();
+        double low = lowNow().value();
+        if (backOutOfFlat().isEmpty()) {
+            return low - front;
+        }
+        double back = backOutOfFlat().getAsDouble();
+        return Math.max(low - Math.min(front, back), highNow().value() - front - back);
+    }
+
     /** By how much it falls short if the worst spots lie over each other. */
     public Optional<Reckoning> perhapsShort() {
         if (backDone() || frontFlat() || surelyShort().isPresent()) {
             return Optional.empty();
         }
-        double out = outOfFlat(Face.FRONT).value();
-        double missing = target() + 2 * CLEAN_UP + out - lowNow().value();
-        return missing <= 0
-                ? Optional.empty()
-                : Optional.of(Reckoning.of("short by, at worst", Quantity.LENGTH)
-                        .length("wanted before sanding", target())
-                        .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))
-                        .length("front out of flat", outOfFlat(Face.FRONT))
+        double missing = target() + 2 * CLEAN_UP - surelyGives();
+        if (missing <= 0) {
+            return Optional.empty();
+        }
+        Reckoning.Builder sum = Reckoning.of("short by, at worst", Quantity.LENGTH)
+                .length("wanted before sanding", target())
+                .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))
+                .length("front out of flat", outOfFlat(Face.FRONT));
+        if (backOutOfFlat().isEmpty()) {
+            return Optional.of(sum.length("thinnest spot", lowNow())
+                    .is(missing, "wanted + clean up + out of flat - thinnest spot"));
+        }
+        return Optional.of(
+                sum.length("back out of flat", outOfFlat(Face.BACK))
                         .length("thinnest spot", lowNow())
-                        .is(missing, "wanted + clean up + out of flat - thinnest spot"));
+                        .length("thickest spot", highNow())
+                        .is(
+                                missing,
+                                "wanted + clean up - the larger of (thinnest - the flatter face's) and (thickest - both faces')"));
     }
 
     /**
@@ -257,31 +294,64 @@ public final class Ledger {
                 .is(outOfFlat(Face.FRONT).value() * share * share, "out of flat x (body's width / blank's width)²");
     }
 
+    /** What the front's high spot has lost by now. */
+    private double frontTaken() {
+        double high = start();
+        int read = 0;
+        for (AsBuilt.Entry e : record.standing()) {
+            if (e instanceof AsBuilt.Reading r && r.measures().equals(Dimension.BLANK_THICKEST)) {
+                high = r.value();
+            }
+            boolean flat = e instanceof AsBuilt.Reading r
+                    && r.measures().equals(new Measurand.OutOfFlat(Face.FRONT))
+                    && ++read > 1
+                    && r.value() <= FLAT_ENOUGH;
+            if (flat || e instanceof AsBuilt.Done d && d.operation().equals(FRONT)) {
+                break;
+            }
+        }
+        return Math.max(0, start() - high);
+    }
+
+    /** A top's thickness when the front is flat: its passes all come off the top. Nothing without a top. */
+    public Optional<Reckoning> topThen() {
+        return build.design().blank().top().map(top -> {
+            double off = frontTaken() + frontLeft();
+            return Reckoning.of("top before sanding", Quantity.LENGTH)
+                    .length("top as glued on", Fact.typed(top.thickness()))
+                    .length("off the front in all", off)
+                    .is(Math.max(0, top.thickness() - off), "as glued on - off the front");
+        });
+    }
+
     /** The blank's mass as it is now, at 12 %. */
     public Reckoning massNow() {
-        return mass((highNow().value() + lowNow().value()) / 2);
+        double top = build.design().blank().topThickness();
+        return mass((highNow().value() + lowNow().value()) / 2, Math.max(0, top - frontTaken()));
     }
 
     /** Its mass when it has its thickness. */
     public Reckoning massThen() {
-        return mass(target());
+        return mass(target(), topThen().map(Reckoning::value).orElse(0.0));
     }
 
-    private Reckoning mass(double thickness) {
-        double plan = build.design().blank().plan().area();
-        double top = build.design().blank().topThickness();
+    private Reckoning mass(double thickness, double top) {
+        Blank blank = build.design().blank();
+        double plan = blank.plan().area();
         Fact dry = Fact.rule(Species.AT_MOISTURE, "the moisture that densities are given at");
-        Reckoning core = build.design().blank().species().mass(plan * (thickness - top), dry);
-        double value = core.value()
-                + build.design()
-                        .blank()
-                        .top()
-                        .map(t -> t.species().mass(plan * top, dry).value())
-                        .orElse(0.0);
-        return Reckoning.of("mass of the blank", Quantity.MASS)
-                .term("area, dm²", new Fact(plan * 1e-4, core.terms().get(0).source(), "the blank"), Quantity.NUMBER)
+        double value = blank.species().mass(plan * (thickness - top), dry).value();
+        Reckoning.Builder sum = Reckoning.of("mass of the blank", Quantity.MASS)
+                .term("area, dm²", Fact.typed(plan * 1e-4), Quantity.NUMBER)
                 .length("mean thickness", thickness)
-                .term("density at 12 %, kg/m³", build.design().blank().species().density(), Quantity.NUMBER)
-                .is(value, top > 0 ? "area x thickness x each layer's density" : "area x thickness x density");
+                .term("density at 12 %, kg/m³", blank.species().density(), Quantity.NUMBER);
+        if (blank.top().isEmpty()) {
+            return sum.is(value, "area x thickness x density");
+        }
+        Species over = blank.top().get().species();
+        return sum.length("of it the top", top)
+                .term("the top's density at 12 %, kg/m³", over.density(), Quantity.NUMBER)
+                .is(
+                        value + over.mass(plan * top, dry).value(),
+                        "area x ((thickness - top) x density + top x the top's density)");
     }
 }

@@ -130,6 +130,97 @@ class LedgerTest {
         assertThat(ledger.cupOverBody().value()).isEqualTo(exact, within(0.01));
     }
 
+    /**
+     * Against blanks made up spot by spot: both faces uneven at random, the thickness taken at every spot, and what truly
+     * stays between two planes laid on by hand. The ledger's promise is never larger.
+     */
+    @Test
+    void what_the_blank_surely_gives_is_never_promised_too_large() {
+        Random random = new Random(7);
+        int promised = 0;
+        for (int i = 0; i < 200; i++) {
+            double front = 0;
+            double back = 0;
+            double high = 0;
+            double low = Double.POSITIVE_INFINITY;
+            double planes = 46 + random.nextDouble() * 2;
+            double rough = random.nextDouble() * 3;
+            for (int spot = 0; spot < 12; spot++) {
+                double f = random.nextDouble() * rough;
+                double b = random.nextDouble() * (3 - rough);
+                front = Math.max(front, f);
+                back = Math.max(back, b);
+                high = Math.max(high, planes - f - b);
+                low = Math.min(low, planes - f - b);
+            }
+            TestBody body = body(Thicknessing.ROUTER_SLED, 48)
+                    .read("blank-thickest", high)
+                    .read("blank-thinnest", low)
+                    .read("out-of-flat:front", front);
+            Ledger without = Ledger.of(body.build());
+            Ledger with = Ledger.of(body.read("out-of-flat:back", back).build());
+            for (Ledger ledger : List.of(without, with)) {
+                if (ledger.perhapsShort().isPresent()) {
+                    double gives = ledger.target()
+                            + 2 * Ledger.CLEAN_UP
+                            - ledger.perhapsShort().get().value();
+                    assertThat(gives).isLessThanOrEqualTo(planes - front - back + 1e-9);
+                    promised++;
+                }
+            }
+            if (with.perhapsShort().isPresent() && without.perhapsShort().isPresent()) {
+                assertThat(with.perhapsShort().get().value())
+                        .isLessThanOrEqualTo(without.perhapsShort().get().value() + 1e-9);
+            }
+        }
+        assertThat(promised).isGreaterThan(50);
+    }
+
+    @Test
+    void the_front_leaves_the_back_what_flattens_it() {
+        TestBody body =
+                body(Thicknessing.ROUTER_SLED, 52).read("blank-thickest", 50).read("out-of-flat:front", 3.5);
+        Ledger before = Ledger.of(body.build());
+        double spare = 50 - before.target();
+        assertThat(before.offFront().value()).isEqualTo(3.5 + 0.2, within(1e-9));
+        Ledger after = Ledger.of(body.read("out-of-flat:back", 1.6).build());
+        assertThat(after.offFront().value()).isEqualTo(spare - 1.6 - 0.2, within(1e-9));
+        assertThat(after.backLeft()).isEqualTo(1.8, within(1e-9));
+    }
+
+    /** A top over a core: what the front loses comes off the top. Masses worked by hand from area, thicknesses, densities. */
+    @Test
+    void a_top_becomes_thinner_by_what_the_front_loses() {
+        TestBody body = body(Thicknessing.ROUTER_SLED, 50);
+        body.blank = new Blank(
+                340,
+                420,
+                0,
+                45,
+                new BlankLayer(TestTimber.ALDER, List.of(plain(340)), 42, List.of()),
+                Optional.of(new BlankLayer(TestTimber.WALNUT, List.of(plain(340)), 8, List.of())));
+        body.read("blank-thickest", 49).read("out-of-flat:front", 1);
+        Ledger ledger = Ledger.of(body.build());
+        double off = ledger.offFront().value();
+        assertThat(ledger.topThen().orElseThrow().value()).isEqualTo(8 - off, within(1e-9));
+        double alder = TestTimber.ALDER.density().value() * 340 * 420 * 1e-6;
+        double walnut = TestTimber.WALNUT.density().value() * 340 * 420 * 1e-6;
+        assertThat(ledger.massNow().value()).isEqualTo(41 * alder + 8 * walnut, within(1e-6));
+        assertThat(ledger.massThen().value())
+                .isEqualTo((ledger.target() - 8 + off) * alder + (8 - off) * walnut, within(1e-6));
+        // A pass of 0.6, then flat: the rest comes off the back, and the top keeps what it has.
+        body.read("blank-thickest", 48.4).read("out-of-flat:front", 0.1);
+        Ledger flat = Ledger.of(body.build());
+        assertThat(flat.topThen().orElseThrow().value()).isEqualTo(7.4, within(1e-9));
+        assertThat(flat.massNow().value()).isEqualTo(41 * alder + 7.4 * walnut, within(1e-6));
+        body.read("blank-thickest", 47);
+        assertThat(Ledger.of(body.build()).topThen().orElseThrow().value()).isEqualTo(7.4, within(1e-9));
+    }
+
+    private static Strip plain(double width) {
+        return new Strip(width, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 1, 0);
+    }
+
     @Test
     void a_planer_spoils_ends_that_are_too_near_the_body() {
         assertThat(body(Thicknessing.PLANER, 50).rules()).contains("snipe-reaches-body");
