@@ -26,7 +26,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 4, time = 3)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class PlanBench {
-    @Param({"tussock", "sedge", "shale"})
+    @Param({"tussock", "sedge", "shale", "marram"})
     public String body;
 
     private byte[] bytes;

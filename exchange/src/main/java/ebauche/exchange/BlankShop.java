@@ -106,6 +106,13 @@ public final class BlankShop {
                 .put("dust", s.dust());
     }
 
+    /** Writes into a build file how this one body is glued; clamps, cauls and all else stay the shop's. */
+    public static void glueWith(ObjectNode file, Glue glue, boolean complementary) {
+        file.withObject("/shop/gluing")
+                .put("glue", BlankReader.word(GLUES, glue))
+                .put("complementary", BlankReader.word(YES_NO, complementary));
+    }
+
     public static ObjectNode write(Cutting c) {
         return JSON.objectNode()
                 .put("ripKerf", Lengths.written(c.ripKerf()))

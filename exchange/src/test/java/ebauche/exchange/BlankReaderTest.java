@@ -114,6 +114,21 @@ class BlankReaderTest {
     }
 
     @Test
+    void how_one_body_is_glued_is_written_beside_what_the_file_says_already() {
+        ObjectNode file = DemoBodies.read("shale").withoutRecord().deepCopy();
+        BlankShop.glueWith(file, Glue.EPOXY, false);
+        ShopPart read = ShopPart.read((ObjectNode) file.get("shop"));
+        assertThat(read.shop().gluing().glue()).isEqualTo(Glue.EPOXY);
+        assertThat(read.shop().gluing().complementary()).isFalse();
+        assertThat(read.shop().gluing().cauls()).isEqualTo(Gluing.USUAL.cauls());
+        assertThat(read.shop().practice().thicknessing()).isEqualTo(Thicknessing.PLANER);
+        // Said twice, the last counts.
+        BlankShop.glueWith(file, Glue.HIDE, true);
+        assertThat(ShopPart.read((ObjectNode) file.get("shop")).shop().gluing().glue())
+                .isEqualTo(Glue.HIDE);
+    }
+
+    @Test
     void the_demos_rack_can_be_read_to_its_last_row_and_is_written_as_it_was() {
         CsvTable.Read<RackCsv.Row> read = RackCsv.read(DemoBodies.rack(), TimberFile.SHIPPED);
         assertThat(read.troubles()).isEmpty();

@@ -153,7 +153,7 @@ class BuildFileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"tussock", "sedge", "shale"})
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void a_body_leaves_and_comes_back_as_the_same_body(String name) {
         BuildFile first = DemoBodies.read(name);
         BuildFile again = BuildFile.read(

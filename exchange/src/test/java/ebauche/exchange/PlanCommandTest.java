@@ -74,7 +74,7 @@ class PlanCommandTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"tussock", "sedge", "shale"})
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void the_plan_has_what_is_promised_and_its_order_keeps_its_own_reasons(String name) throws IOException {
         JsonNode plan = plan(file(DemoBodies.bytes(name)).toString()).json();
         List<String> keys = new ArrayList<>();

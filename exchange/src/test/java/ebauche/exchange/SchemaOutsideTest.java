@@ -31,7 +31,7 @@ class SchemaOutsideTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"tussock", "sedge", "shale"})
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void the_demo_bodies_hold_to_the_schema_as_shipped_and_as_written_again(String name) {
         BuildFile file = DemoBodies.read(name);
         assertThat(errors(new String(DemoBodies.bytes(name), StandardCharsets.UTF_8)))

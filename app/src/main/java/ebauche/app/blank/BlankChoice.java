@@ -1,5 +1,8 @@
 package ebauche.app.blank;
 
+import ebauche.core.blank.BlankNeed;
+import ebauche.core.build.Build;
+import ebauche.core.design.Blank;
 import ebauche.core.layout.Taste;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
@@ -7,6 +10,7 @@ import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What a maker asks of the blank planner, as its address carries it; what is left out is chosen sensibly.
@@ -34,11 +38,36 @@ public record BlankChoice(
         Integer m,
         Double dx,
         Double dy) {
+    /** Nothing asked in particular: the timber that is designed, a bit of all. */
+    public static final BlankChoice USUAL =
+            new BlankChoice(null, null, null, null, null, null, null, null, null, null, null);
+
     private static final int USUAL_PIECES = 5;
     private static final double FARTHEST = 200;
     private static final double THINNEST_TOP = 2;
     private static final double THICKEST_TOP = 30;
     private static final double MOST_ROOM = 60;
+
+    /** Where nothing was asked: the timbers and the top that are designed. */
+    BlankChoice orDesigned(Build build) {
+        if (timber != null || top != null) {
+            return this;
+        }
+        Blank blank = build.design().blank();
+        OptionalDouble finished = BlankNeed.finishedTop(build);
+        return new BlankChoice(
+                blank.species().key(),
+                most,
+                taste,
+                ready,
+                finished.isPresent() ? Decimals.plain(finished.getAsDouble(), 2) + " mm" : null,
+                blank.top().map(t -> t.species().key()).orElse(topTimber),
+                room,
+                n,
+                m,
+                dx,
+                dy);
+    }
 
     public int mostPieces() {
         return most == null ? USUAL_PIECES : Math.max(1, Math.min(7, most));

@@ -2,11 +2,12 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.body.BodyStore;
 import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.BlankDrawing;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.web.Figures;
+import ebauche.core.blank.BlankStation;
+import ebauche.core.build.Build;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Layout;
@@ -14,9 +15,6 @@ import ebauche.core.layout.Need;
 import ebauche.core.layout.Taste;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Species;
-import ebauche.exchange.BlankReader;
-import ebauche.exchange.BlankShop;
-import ebauche.exchange.TimberFile;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,7 +22,6 @@ import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -33,8 +30,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** The blank planner: what the rack gives for a body, ranked; the outline dragged over it; kept with its cut plan. */
 @Controller
@@ -43,25 +38,18 @@ class BlankController {
     private static final int SHOWN = 12;
 
     private final Bodies bodies;
-    private final BodyStore store;
     private final BoardStore boards;
     private final BlankPlanning planning;
     private final CutPlanStore cutPlans;
-    private final TransactionTemplate transaction;
+    private final BlankKeeping keeping;
 
     BlankController(
-            Bodies bodies,
-            BodyStore store,
-            BoardStore boards,
-            BlankPlanning planning,
-            CutPlanStore cutPlans,
-            TransactionTemplate transaction) {
+            Bodies bodies, BoardStore boards, BlankPlanning planning, CutPlanStore cutPlans, BlankKeeping keeping) {
         this.bodies = bodies;
-        this.store = store;
         this.boards = boards;
         this.planning = planning;
         this.cutPlans = cutPlans;
-        this.transaction = transaction;
+        this.keeping = keeping;
     }
 
     /** One layout in the list. */
@@ -77,18 +65,20 @@ class BlankController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        page(current, choice, fig, model, response);
+        page(current, choice.orDesigned(current.plan().build()), fig, model, response);
         return "laid".equals(target) ? "blank/planner :: laid" : "blank/planner";
     }
 
     private void page(
             Bodies.Current current, BlankChoice choice, Figures fig, Model model, HttpServletResponse response) {
+        Build build = current.plan().build();
         String here = "/bodies/" + current.body().publicId();
         model.addAttribute("current", current);
         model.addAttribute("here", here);
         model.addAttribute("choice", choice);
         model.addAttribute("timbers", timbers(current));
         model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());
+        model.addAttribute("begun", BlankStation.begun(build).orElse(null));
         model.addAttribute("tastes", Taste.values());
         model.addAttribute("kept", cutPlans.latest(current.body()).orElse(null));
         BlankPlanning.Planned planned;
@@ -201,14 +191,8 @@ class BlankController {
             page(current, choice, fig, model, response);
             return "blank/planner";
         }
-        List<Layout> layers = new ArrayList<>();
-        planned.core().ifPresent(c -> layers.add(c.layout()));
-        planned.top().ifPresent(t -> layers.add(t.layout()));
         try {
-            transaction.executeWithoutResult(t -> {
-                store.save(current.body(), base, file(current, planned), maker.name());
-                cutPlans.keep(current.body(), CutPlan.of(layers, boards.rack(maker.shop())), maker.name());
-            });
+            keeping.keep(current, base, planned, maker.name());
         } catch (StaleRevision stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
             model.addAttribute(
@@ -217,28 +201,5 @@ class BlankController {
             return "blank/planner";
         }
         return "redirect:/bodies/" + id + "/cut-list";
-    }
-
-    private static ObjectNode file(Bodies.Current current, BlankPlanning.Planned planned) {
-        ObjectNode file = current.revision().file().deepCopy();
-        ((ObjectNode) file.get("design")).set("blank", BlankReader.write(planned.blank()));
-        List<Species> used = new ArrayList<>();
-        planned.core().ifPresent(c -> used.add(c.layer().species()));
-        planned.top().ifPresent(t -> used.add(t.layer().species()));
-        for (Species species : used) {
-            if (!TimberFile.SHIPPED.all().contains(species)) {
-                // A timber of the shop's own goes with the file, so that it can be read anywhere.
-                ObjectNode shop = file.path("shop") instanceof ObjectNode there ? there : file.putObject("shop");
-                ArrayNode timbers = shop.path("timbers") instanceof ArrayNode there ? there : shop.putArray("timbers");
-                boolean known = false;
-                for (var t : timbers) {
-                    known |= t.path("key").asString("").equals(species.key());
-                }
-                if (!known) {
-                    timbers.add(BlankShop.write(species));
-                }
-            }
-        }
-        return file;
     }
 }

@@ -2,6 +2,8 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.ClampDrawing;
 import ebauche.app.timber.ClimateStore;
 import ebauche.app.timber.Rack;
@@ -16,25 +18,32 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
 import ebauche.core.timber.Climate;
+import ebauche.exchange.BlankShop;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The glue-up sheet of a body's blank: one page for its core, one for its top's seams, one for gluing the top on. */
 @Controller
 class GlueUpController {
     private final Bodies bodies;
+    private final BodyStore store;
     private final Rack rack;
 
-    GlueUpController(Bodies bodies, Rack rack) {
+    GlueUpController(Bodies bodies, BodyStore store, Rack rack) {
         this.bodies = bodies;
+        this.store = store;
         this.rack = rack;
     }
 
@@ -59,7 +68,37 @@ class GlueUpController {
             @RequestParam(required = false) Boolean complementary,
             @ModelAttribute("fig") Figures fig,
             Model model) {
+        page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
+        return "blank/glue-up";
+    }
+
+    /** Keeps what was looked at for this body alone; the shop's ways stay as they are. */
+    @PostMapping("/bodies/{id}/glue-up")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam Glue glue,
+            @RequestParam boolean complementary,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
+        ObjectNode file = current.revision().file().deepCopy();
+        BlankShop.glueWith(file, glue, complementary);
+        try {
+            store.save(current.body(), base, file, maker.name());
+        } catch (StaleRevision stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute(
+                    "stale", "Somebody kept another revision of the design meanwhile. Nothing was kept; look again.");
+            page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
+            return "blank/glue-up";
+        }
+        return "redirect:/bodies/" + id + "/glue-up";
+    }
+
+    private void page(Bodies.Current current, Glue glue, Boolean complementary, Figures fig, Model model) {
         Blank blank = current.plan().build().design().blank();
         Gluing shops = current.plan().build().shop().gluing();
         Gluing gluing = new Gluing(
@@ -69,12 +108,12 @@ class GlueUpController {
                 complementary == null ? shops.complementary() : complementary,
                 shops.clamps(),
                 shops.cauls());
-        Optional<Climate> climate = rack.air(maker.shop()).map(ClimateStore.Reading::climate);
+        Optional<Climate> climate = rack.air(current.body().shop()).map(ClimateStore.Reading::climate);
         List<Sheet> sheets = new ArrayList<>();
         add(sheets, "The blank", blank, blank.core(), gluing, climate, fig);
         blank.top().ifPresent(t -> add(sheets, "The top", blank, t, gluing, climate, fig));
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + id);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("blank", blank);
         model.addAttribute("gluing", gluing);
         model.addAttribute("shops", shops);
@@ -82,7 +121,6 @@ class GlueUpController {
         model.addAttribute("climate", climate.orElse(null));
         model.addAttribute("sheets", sheets);
         blank.top().ifPresent(t -> top(current, blank, t, gluing, fig, model));
-        return "blank/glue-up";
     }
 
     private static void add(

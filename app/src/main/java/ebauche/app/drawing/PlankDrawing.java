@@ -14,6 +14,8 @@ public final class PlankDrawing {
     private static final double SHEET_WIDTH = 860;
     private static final double MARGIN = 34;
     private static final double MOST_HEIGHT = 330;
+    /** On a sheet with a table under it; so all boards of a sheet are lettered alike. */
+    private static final double CUTS_HEIGHT = 176;
 
     private final Board board;
     private final Figures fig;
@@ -49,12 +51,12 @@ public final class PlankDrawing {
 
     /** Large, with sizes and the end's rings; {@code data-} attributes let a script take coordinates off it. */
     public static String sheet(Board board, Figures fig) {
-        PlankDrawing drawing = large(board, fig, "plank large");
+        PlankDrawing drawing = large(board, fig, MOST_HEIGHT, "plank large");
         drawing.wood();
         drawing.grain();
         drawing.faults();
         drawing.sizes();
-        drawing.end();
+        drawing.end(List.of());
         return drawing.svg.done();
     }
 
@@ -63,19 +65,23 @@ public final class PlankDrawing {
 
     /** With the pieces that are cut from it, numbered, and its cuts. */
     public static String withCuts(Board board, Figures fig, List<PieceBox> pieces, List<Cut> cuts) {
-        PlankDrawing drawing = large(board, fig, "plank large cuts");
+        PlankDrawing drawing = large(board, fig, CUTS_HEIGHT, "plank large cuts");
         drawing.wood();
         pieces.forEach(drawing::piece);
         drawing.faults();
         drawing.cuts(cuts);
         drawing.sizes();
+        List<Cut> resaws = cuts.stream().filter(c -> c.kind() == Cut.Kind.RESAW).toList();
+        if (!resaws.isEmpty()) {
+            drawing.end(resaws);
+        }
         return drawing.svg.done();
     }
 
-    private static PlankDrawing large(Board board, Figures fig, String css) {
+    private static PlankDrawing large(Board board, Figures fig, double mostHeight, String css) {
         double endWidth = board.thickness() * 1.2 + 60;
         double scale = Math.min(
-                (SHEET_WIDTH - 2 * MARGIN) / (board.length() + endWidth), (MOST_HEIGHT - 2 * MARGIN) / board.width());
+                (SHEET_WIDTH - 2 * MARGIN) / (board.length() + endWidth), (mostHeight - 2 * MARGIN) / board.width());
         double height = board.width() * scale + 2 * MARGIN;
         Svg svg = new Svg(SHEET_WIDTH, height, css, words(board));
         svg.attribute("data-scale", Decimal.six(scale)).attribute("data-left", Svg.n(MARGIN));
@@ -144,10 +150,11 @@ public final class PlankDrawing {
         svg.text("caption", x(board.length()), y(board.width()) - 8, "end", "face A up");
     }
 
-    /** The far end, seen from there: the rings, and which face the heart is on. */
-    private void end() {
+    /** The far end, seen from there: the rings, which face the heart is on, and where it is resawn. */
+    private void end(List<Cut> resaws) {
         double w = Math.min(60, board.width() * scale * 0.5 + 14);
-        double h = Math.max(14, Math.min(w * board.thickness() / board.width(), 46));
+        double least = resaws.isEmpty() ? 14 : 40;
+        double h = Math.max(least, Math.min(w * board.thickness() / board.width(), 46));
         double x0 = x(board.length()) + 26;
         double y0 = y(board.width() / 2) - h / 2;
         svg.open("g", "class", "end");
@@ -157,6 +164,10 @@ public final class PlankDrawing {
         boolean heartDown = board.heart().orElse(Side.B) == Side.B;
         for (int i = 1; i <= 4; i++) {
             svg.path("ring", ring(x0, y0, w, h, i / 5.0, heartDown));
+        }
+        for (Cut cut : resaws) {
+            double y = y0 + h * (cut.at() + cut.kerf() / 2) / board.thickness();
+            svg.line("cut", x0 - 5, y, x0 + w + 5, y);
         }
         svg.text("caption", x0 + w / 2, y0 - 6, "middle", "A");
         svg.figure("caption", x0 + w / 2, y0 + h + 16, "middle", fig.parts(fig.brief(board.thickness())));

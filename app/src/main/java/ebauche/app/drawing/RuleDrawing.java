@@ -151,7 +151,7 @@ public final class RuleDrawing {
         String timber = step.slip().timberGrams() == 0
                 ? ""
                 : " and " + fig.mass(step.slip().timberGrams()) + " of "
-                        + plan.build().design().blank().species().name();
+                        + plan.build().design().blank().timbers();
         return "a slip here costs " + fig.time(step.slip().minutes()) + timber;
     }
 }

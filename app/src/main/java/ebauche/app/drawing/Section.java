@@ -5,11 +5,15 @@ import ebauche.core.stock.Stock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** The wood under one straight line across the grid, as runs of cells with the same solid intervals. */
 final class Section {
     /** A floor tilted by ten degrees, the steepest that is accepted, changes by less from cell to cell, mm. */
     private static final double SLOPE = 0.1;
+
+    /** Depths nearer than this touch: single precision rounds them, mm. */
+    private static final double GLUED = 1e-3;
 
     /**
      * Neighbouring cells that hold the same wood.
@@ -18,7 +22,34 @@ final class Section {
      * @param to along the line, mm
      * @param solid top, bottom, top, bottom... depths front to back
      */
-    record Run(double from, double to, double[] solid) {}
+    record Run(double from, double to, double[] solid) {
+        /** The same with layers that are glued on each other told as one. */
+        double[] joined() {
+            double[] out = new double[solid.length];
+            int n = 0;
+            for (int i = 0; i < solid.length; i += 2) {
+                if (n > 0 && glued(out[n - 1], solid[i])) {
+                    out[n - 1] = solid[i + 1];
+                } else {
+                    out[n++] = solid[i];
+                    out[n++] = solid[i + 1];
+                }
+            }
+            return Arrays.copyOf(out, n);
+        }
+
+        /** Depths at which one layer is glued on another. */
+        double[] glueLines() {
+            return IntStream.range(1, solid.length / 2)
+                    .filter(i -> glued(solid[2 * i - 1], solid[2 * i]))
+                    .mapToDouble(i -> solid[2 * i])
+                    .toArray();
+        }
+
+        private static boolean glued(double bottom, double top) {
+            return top - bottom < GLUED;
+        }
+    }
 
     private Section() {}
 

@@ -82,23 +82,38 @@ final class SectionDrawing {
         svg.open("g", "class", "section", "id", id);
         svg.path("taken", boxes(before, placing));
         svg.path("wood", boxes(after, placing));
+        svg.path("glue-line", glueLines(after, placing));
         for (Section.Run run : Section.merged(after)) {
             if ((run.to() - run.from()) * frame.scale() > LABELLED_RUN) {
-                for (int i = 0; i < run.solid().length; i += 2) {
-                    left(run, i, placing);
+                double[] solid = run.joined();
+                for (int i = 0; i < solid.length; i += 2) {
+                    left(run, solid, i, placing);
                 }
             }
         }
         svg.close();
     }
 
+    private static String glueLines(List<Section.Run> runs, Placing placing) {
+        StringBuilder data = new StringBuilder();
+        for (Section.Run run : runs) {
+            for (double depth : run.glueLines()) {
+                double[] from = placing.at(run.from(), depth);
+                double[] to = placing.at(run.to(), depth);
+                data.append('M').append(Svg.n(from[0])).append(' ').append(Svg.n(from[1]));
+                data.append('L').append(Svg.n(to[0])).append(' ').append(Svg.n(to[1]));
+            }
+        }
+        return data.toString();
+    }
+
     /** The figure of what is left, where something was cut away; in the warning colour under the shop's limit. */
-    private void left(Section.Run run, int i, Placing placing) {
-        double thick = run.solid()[i + 1] - run.solid()[i];
-        boolean whole = run.solid().length == 2 && thick > faces.backNow() - faces.frontNow() - 1;
+    private void left(Section.Run run, double[] solid, int i, Placing placing) {
+        double thick = solid[i + 1] - solid[i];
+        boolean whole = solid.length == 2 && thick > faces.backNow() - faces.frontNow() - 1;
         if (!whole && thick > NOTHING) {
             boolean thin = plan.build().shop().limits().tooThin(WoodLeft.Kind.FLOOR, thick + SINGLE_PRECISION);
-            double[] at = placing.at((run.from() + run.to()) / 2, (run.solid()[i] + run.solid()[i + 1]) / 2);
+            double[] at = placing.at((run.from() + run.to()) / 2, (solid[i] + solid[i + 1]) / 2);
             svg.figure(thin ? "figure thin" : "figure", at[0], at[1] + 4, "middle", fig.parts(fig.brief(thick)));
         }
     }

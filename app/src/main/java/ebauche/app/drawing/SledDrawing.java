@@ -21,25 +21,35 @@ public final class SledDrawing {
     private static final double KEPT_HEIGHT = 56;
     private static final double MOST_PER_MM = 30;
     private static final double LEAST_FOR_WORDS = 11;
-    private static final double PLAN_TOP = 286;
+    private static final double PLAN_HEIGHT = 186;
+    private static final double GAP = 44;
     private static final double LEFT = 90;
 
     private SledDrawing() {}
 
     public static String of(
             Ledger ledger, double across, double along, Tracks tracks, List<PlaningWays> ways, Figures fig) {
-        Svg svg =
-                new Svg(WIDTH, 486, "sled", ledger.passes().size() + " passes still to take, drawn on the blank's end");
+        double planTop = END_TOP + (ledger.frontLeft() + ledger.backLeft()) * perMm(ledger) + KEPT_HEIGHT + GAP;
+        Svg svg = new Svg(
+                WIDTH,
+                planTop + PLAN_HEIGHT + 14,
+                "sled",
+                ledger.passes().size() + " passes still to take, drawn on the blank's end");
         end(svg, ledger, fig);
-        plan(svg, ledger, across, along, tracks, ways);
+        plan(svg, planTop, ledger, across, along, tracks, ways);
         return svg.done();
+    }
+
+    private static double perMm(Ledger ledger) {
+        double most = Math.max(ledger.frontLeft(), ledger.backLeft());
+        return Math.min(MOST_PER_MM, END_HEIGHT / 2 / Math.max(0.1, most));
     }
 
     /** The end: the front's passes come off the top, the back's off the bottom; what stays is drawn short between. */
     private static void end(Svg svg, Ledger ledger, Figures fig) {
         double front = ledger.frontLeft();
         double back = ledger.backLeft();
-        double perMm = Math.min(MOST_PER_MM, END_HEIGHT / 2 / Math.max(0.1, Math.max(front, back)));
+        double perMm = perMm(ledger);
         double width = WIDTH - 2 * LEFT;
         double keepTop = END_TOP + front * perMm;
         double top = END_TOP;
@@ -63,29 +73,28 @@ public final class SledDrawing {
     }
 
     private static void plan(
-            Svg svg, Ledger ledger, double across, double along, Tracks tracks, List<PlaningWays> ways) {
+            Svg svg, double top, Ledger ledger, double across, double along, Tracks tracks, List<PlaningWays> ways) {
         double w = (WIDTH - 2 * LEFT - 40) / 2;
-        double scale = Math.min(w / along, 186 / across);
+        double scale = Math.min(w / along, PLAN_HEIGHT / across);
         double x0 = LEFT;
         for (PlaningWays face : ways) {
-            svg.text("caption", x0, PLAN_TOP - 10, "start", face.face().word() + " up, neck to the right");
-            svg.rect("kept", x0, PLAN_TOP, along * scale, across * scale);
+            svg.text("caption", x0, top - 10, "start", face.face().word() + " up, neck to the right");
+            svg.rect("kept", x0, top, along * scale, across * scale);
             if (ledger.school() == Thicknessing.ROUTER_SLED) {
                 for (int i = 0; i < tracks.count(); i++) {
-                    double y = PLAN_TOP
-                            + Math.min(across - tracks.bit() / 2, tracks.bit() / 2 + i * tracks.step()) * scale;
+                    double y = top + Math.min(across - tracks.bit() / 2, tracks.bit() / 2 + i * tracks.step()) * scale;
                     svg.line("track", x0 + 4, y, x0 + along * scale - 4, y);
                 }
             }
-            arrows(svg, face, x0, across * scale, along * scale);
+            arrows(svg, face, x0, top, across * scale, along * scale);
             x0 += along * scale + 40;
         }
     }
 
-    private static void arrows(Svg svg, PlaningWays face, double x0, double height, double length) {
+    private static void arrows(Svg svg, PlaningWays face, double x0, double top, double height, double length) {
         int n = face.strips().size();
         for (int i = 0; i < n; i++) {
-            double y = PLAN_TOP + height * (i + 0.5) / n;
+            double y = top + height * (i + 0.5) / n;
             int way = face.strips().get(i);
             double from = x0 + length * 0.25;
             double to = x0 + length * 0.75;

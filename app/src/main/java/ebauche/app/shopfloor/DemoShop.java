@@ -3,11 +3,15 @@ package ebauche.app.shopfloor;
 import ebauche.app.EbaucheProperties;
 import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
+import ebauche.app.blank.DemoBlank;
+import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.timber.DemoRack;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -21,6 +25,7 @@ class DemoShop implements ApplicationRunner {
     private final MakerStore makers;
     private final BodyStore bodies;
     private final DemoRack rack;
+    private final DemoBlank blank;
     private final PasswordEncoder passwords;
     private final TransactionTemplate transaction;
 
@@ -29,12 +34,14 @@ class DemoShop implements ApplicationRunner {
             MakerStore makers,
             BodyStore bodies,
             DemoRack rack,
+            DemoBlank blank,
             PasswordEncoder passwords,
             TransactionTemplate transaction) {
         this.properties = properties;
         this.makers = makers;
         this.bodies = bodies;
         this.rack = rack;
+        this.blank = blank;
         this.passwords = passwords;
         this.transaction = transaction;
     }
@@ -49,10 +56,14 @@ class DemoShop implements ApplicationRunner {
     private void load() {
         Maker demo = makers.open("Low Barn Bodies", Maker.DEMO, passwords.encode(Maker.DEMO), LengthUnit.MILLIMETRE)
                 .orElseThrow();
+        Map<String, Body> there = new LinkedHashMap<>();
         for (String name : DemoBodies.NAMES) {
             BuildFile file = DemoBodies.read(name);
-            bodies.add(demo.shop(), file.withoutRecord(), file.build().asBuilt(), demo.name());
+            there.put(
+                    name,
+                    bodies.add(demo.shop(), file.withoutRecord(), file.build().asBuilt(), demo.name()));
         }
         rack.load(demo);
+        blank.lay(demo, there.get("shale"));
     }
 }

@@ -34,7 +34,7 @@ class DesignEditTest {
 
     /** The form sent back as it came changes nothing, whatever the maker's unit: who typed 1 3/4 reads it again. */
     @ParameterizedTest
-    @ValueSource(strings = {"tussock", "sedge", "shale"})
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void an_untouched_form_changes_nothing(String name) {
         ObjectNode before = DemoBodies.read(name).design();
         for (LengthUnit unit : LengthUnit.values()) {

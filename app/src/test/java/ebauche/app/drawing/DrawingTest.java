@@ -48,6 +48,28 @@ class DrawingTest {
         return Math.abs(sum) / 2;
     }
 
+    /** A top glued on its core: one thickness of wood in figures, the glue between them as a line at its depth. */
+    @Test
+    void a_section_shows_the_glue_line_under_a_top_and_tells_both_layers_as_one() {
+        BuildPlan marram = Planner.plan(DemoBodies.read("marram").build());
+        int last = marram.steps().size();
+        Stock stock = marram.history().before(last);
+        Section.Run whole = Section.lengthwise(stock, 0).stream()
+                .filter(r -> r.solid().length == 4)
+                .findFirst()
+                .orElseThrow();
+        double under =
+                marram.build().design().blank().topThickness() - marram.build().roughAboveFront();
+        assertThat(whole.glueLines()).hasSize(1);
+        assertThat(whole.glueLines()[0]).isEqualTo(under, within(1e-3));
+        assertThat(whole.joined()).hasSize(2);
+        assertThat(whole.joined()[1] - whole.joined()[0])
+                .isEqualTo(marram.build().design().thickness(), within(1e-3));
+        Section.Run open = new Section.Run(0, 10, new double[] {0, 6, 6, 20, 30, 36});
+        assertThat(open.joined()).containsExactly(0, 20, 30, 36);
+        assertThat(open.glueLines()).containsExactly(6);
+    }
+
     @ParameterizedTest
     @EnumSource(Face.class)
     void the_plan_is_drawn_to_one_scale_and_flipping_mirrors_it(Face up) {

@@ -9,6 +9,7 @@ import ebauche.core.blank.GlueUp;
 import ebauche.core.build.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.geometry.Face;
+import ebauche.core.layout.Cut;
 import ebauche.core.layout.Need;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
@@ -90,6 +91,28 @@ class TimberDrawingTest {
         assertThat(Drawn.all(svg, "circle", "turn"))
                 .hasSameSizeAs(glueUp.clamps().clamps())
                 .isNotEmpty();
+    }
+
+    /** A board that is opened through its thickness shows where, on its end: in proportion to what the saw is set to. */
+    @Test
+    void resaws_are_drawn_on_the_boards_end() {
+        Board m1 = board("M1");
+        List<Cut> cuts = List.of(
+                new Cut(Cut.Kind.CROSS, "M1", 20, 3.2, "the near end off"),
+                new Cut(Cut.Kind.RESAW, "M1", 8.3, 1.6, "piece 1"),
+                new Cut(Cut.Kind.RESAW, "M1", 18.2, 1.6, "piece 2"));
+        Document svg = Drawn.xml(PlankDrawing.withCuts(m1, MM, List.of(), cuts));
+        Element end = Drawn.all(svg, "g", "end").get(0);
+        Element wood = (Element) end.getElementsByTagName("rect").item(0);
+        List<Double> at = Drawn.all(svg, "line", "cut").stream()
+                .filter(l -> l.getAttribute("y1").equals(l.getAttribute("y2")))
+                .map(l -> (number(l, "y1") - number(wood, "y")) / number(wood, "height") * m1.thickness())
+                .toList();
+        assertThat(at).hasSize(2);
+        assertThat(at.get(0)).isEqualTo(8.3 + 0.8, within(0.1));
+        assertThat(at.get(1)).isEqualTo(18.2 + 0.8, within(0.1));
+        assertThat(Drawn.all(Drawn.xml(PlankDrawing.withCuts(m1, MM, List.of(), cuts.subList(0, 1))), "g", "end"))
+                .isEmpty();
     }
 
     @Test

@@ -8,6 +8,7 @@ import ebauche.core.layout.Pocket;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** What a body asks of its blank: its outline, what will be cut out of it, what hardware hides, and what shows. */
 public final class BlankNeed {
@@ -33,6 +34,13 @@ public final class BlankNeed {
                 .map(p -> new Pocket(p.area(), p.top() - top, p.bottom() - top))
                 .toList();
         return need(build, under, finished, rough, false, true);
+    }
+
+    /** Thickness of the designed top in the finished body, mm; empty without a top. */
+    public static OptionalDouble finishedTop(Build build) {
+        double top = build.design().blank().topThickness();
+        double off = build.roughAboveFront() + build.faces().frontFinished();
+        return top == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.max(1, top - off));
     }
 
     /** Of the top. */

@@ -1,5 +1,6 @@
 package ebauche.core.blank;
 
+import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.History;
@@ -29,6 +30,8 @@ import java.util.Optional;
 /** The rough blank: boards jointed and glued, or cut from one, perhaps with a top over it. */
 public final class BlankStation implements Station {
     public static final String FEATURE = "blank";
+
+    private static final String GLUE = FEATURE + ":glue";
 
     private static final Condition.Mark JOINTED = new Condition.Mark("the mating edges jointed");
     private static final Condition.Mark PIECES_CUT = new Condition.Mark("the blank's pieces cut");
@@ -89,7 +92,7 @@ public final class BlankStation implements Station {
                     blank.core(), need, build.roughAboveFront() + build.faces().frontFinished());
         }
         double frontAt = build.roughAboveFront() + build.faces().frontFinished();
-        double finishedTop = Math.max(1, top - frontAt);
+        double finishedTop = BlankNeed.finishedTop(build).orElseThrow();
         List<Finding> found =
                 new ArrayList<>(faults(blank.top().orElseThrow(), BlankNeed.top(build, history, finishedTop), frontAt));
         found.addAll(faults(blank.core(), BlankNeed.core(build, history, finishedTop), 0));
@@ -140,6 +143,17 @@ public final class BlankStation implements Station {
         }
         blank.top().ifPresent(top -> addTop(build, top, steps));
         return steps;
+    }
+
+    /** How far the blank has come by the record, such as {@code glued up already}; nothing if its boards are whole. */
+    public static Optional<String> begun(Build build) {
+        if (build.isDone(GLUE)) {
+            return Optional.of("glued up already");
+        }
+        return build.asBuilt().standing().stream()
+                .filter(e -> e instanceof AsBuilt.Done d && d.operation().startsWith(FEATURE + ":"))
+                .findFirst()
+                .map(d -> "cut already");
     }
 
     private static List<String> allBoards(Blank blank) {

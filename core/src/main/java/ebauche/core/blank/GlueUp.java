@@ -29,6 +29,14 @@ public record GlueUp(BlankLayer layer, double length, Gluing gluing, Optional<Cl
 
     private static final double AT_CELSIUS = 20;
 
+    /** A plate thinner than this springs up between bar clamps: common practice, mm. */
+    private static final double BUCKLES_UNDER = 12;
+
+    /** Whether the layer is so thin that it must be held flat before the clamps bite. */
+    public boolean buckles() {
+        return layer.thickness() < BUCKLES_UNDER;
+    }
+
     public int seams() {
         return layer.strips().size() - 1;
     }

@@ -60,6 +60,15 @@ public record Blank(
         return core.thickness() + topThickness();
     }
 
+    /** What it is made of, such as {@code red alder} or {@code true mahogany and sugar maple}. */
+    public String timbers() {
+        return core.species().name()
+                + top.map(BlankLayer::species)
+                        .filter(s -> !s.equals(core.species()))
+                        .map(s -> " and " + s.name())
+                        .orElse("");
+    }
+
     public double topThickness() {
         return top.map(BlankLayer::thickness).orElse(0.0);
     }

@@ -68,7 +68,7 @@ public record Piece(
 
     /** Degrees by which the grain runs off the body's length, towards x as y grows. */
     public double grainAngle() {
-        return up == Side.A ? board.grainAngle() : -board.grainAngle();
+        return up == Side.A ? board.grainAngle() : 0 - board.grainAngle();
     }
 
     /** The board's faults that lie in this piece, in the blank's frame. */
