@@ -9,8 +9,8 @@ const round = (mm) => Math.round(mm * 2) / 2;
 
 function ask(dx, dy, refocus) {
   const fields = new FormData(form());
-  fields.set("dx", round(dx));
-  fields.set("dy", round(dy));
+  fields.set("dx", `${round(dx)} mm`);
+  fields.set("dy", `${round(dy)} mm`);
   const address = `${form().getAttribute("action")}?${new URLSearchParams(fields)}`;
   history.replaceState(null, "", address);
   window.htmx.ajax("GET", address, { target: "#laid", swap: "innerHTML" }).then(() => {
@@ -20,7 +20,7 @@ function ask(dx, dy, refocus) {
   });
 }
 
-const now = () => ({ dx: +form().elements.dx.value, dy: +form().elements.dy.value });
+const now = () => ({ dx: +form().dataset.dx, dy: +form().dataset.dy });
 
 laid.addEventListener("pointerdown", (event) => {
   const body = event.target.closest("#blank-drawing .drag-body");

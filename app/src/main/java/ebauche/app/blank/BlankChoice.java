@@ -23,8 +23,8 @@ import java.util.OptionalDouble;
  * @param room of blank round the outline, empty for the shop's margin
  * @param n which layout of the core, counted from 0
  * @param m which layout of the top
- * @param dx outline moved over the blank to the treble side, mm
- * @param dy outline moved towards the neck, mm
+ * @param dx outline moved over the blank to the treble side, as written
+ * @param dy outline moved towards the neck
  */
 public record BlankChoice(
         String timber,
@@ -36,8 +36,8 @@ public record BlankChoice(
         String room,
         Integer n,
         Integer m,
-        Double dx,
-        Double dy) {
+        String dx,
+        String dy) {
     /** Nothing asked in particular: the timber that is designed, a bit of all. */
     public static final BlankChoice USUAL =
             new BlankChoice(null, null, null, null, null, null, null, null, null, null, null);
@@ -89,12 +89,38 @@ public record BlankChoice(
         return m == null ? 0 : Math.max(0, m);
     }
 
-    public double right() {
-        return within(dx);
+    /**
+     * How far the outline is moved to the treble side, mm.
+     *
+     * @throws Refusal in words, if it is no length or too far
+     */
+    public double right(LengthUnit bare) {
+        return moved(dx, bare);
     }
 
-    public double towardsNeck() {
-        return within(dy);
+    /** The same towards the neck. */
+    public double towardsNeck(LengthUnit bare) {
+        return moved(dy, bare);
+    }
+
+    private static double moved(String written, LengthUnit bare) {
+        if (written == null || written.isBlank()) {
+            return 0;
+        }
+        double by = length(written, bare, "moved");
+        Refusal.unless(
+                Math.abs(by) <= FARTHEST,
+                "moved",
+                "Moved by " + written.strip() + ", it is off: up to 200 mm each way");
+        return by;
+    }
+
+    private static double length(String written, LengthUnit bare, String field) {
+        try {
+            return Length.parse(written, bare).millimetres();
+        } catch (LengthFormatException e) {
+            throw new Refusal(field, e.getMessage());
+        }
     }
 
     /**
@@ -106,16 +132,10 @@ public record BlankChoice(
         if (room == null || room.isBlank()) {
             return Optional.empty();
         }
-        try {
-            double margin = Length.parse(room, bare).millimetres();
-            Refusal.unless(
-                    margin >= 0 && margin <= MOST_ROOM,
-                    "room",
-                    "Room of " + room.strip() + " cannot be: from 0 to 60 mm");
-            return Optional.of(margin);
-        } catch (LengthFormatException e) {
-            throw new Refusal("room", e.getMessage());
-        }
+        double margin = length(room, bare, "room");
+        Refusal.unless(
+                margin >= 0 && margin <= MOST_ROOM, "room", "Room of " + room.strip() + " cannot be: from 0 to 60 mm");
+        return Optional.of(margin);
     }
 
     /** The same question without what was refused. */
@@ -130,12 +150,8 @@ public record BlankChoice(
                 field.equals("room") ? "" : room,
                 n,
                 m,
-                dx,
-                dy);
-    }
-
-    private static double within(Double moved) {
-        return moved == null || !Double.isFinite(moved) ? 0 : Math.max(-FARTHEST, Math.min(FARTHEST, moved));
+                field.equals("moved") ? null : dx,
+                field.equals("moved") ? null : dy);
     }
 
     /**
@@ -148,12 +164,7 @@ public record BlankChoice(
         if (top == null || top.isBlank()) {
             return Optional.empty();
         }
-        double thickness;
-        try {
-            thickness = Length.parse(top, bare).millimetres();
-        } catch (LengthFormatException e) {
-            throw new Refusal("top", e.getMessage());
-        }
+        double thickness = length(top, bare, "top");
         double most = Math.min(THICKEST_TOP, body - THINNEST_TOP);
         Refusal.unless(
                 thickness >= THINNEST_TOP && thickness <= most,

@@ -87,7 +87,8 @@ class BlankController {
         } catch (Refusal e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             model.addAttribute(e.field() + "Trouble", e.getMessage());
-            planned = planning.plan(current, choice.without("top").without("room"), fig.unit());
+            planned =
+                    planning.plan(current, choice.without("top").without("room").without("moved"), fig.unit());
         }
         model.addAttribute("planned", planned);
         model.addAttribute("offers", offers(here, planned.coreAnswer(), planned.coreNeed(), choice, false, fig));

@@ -73,6 +73,8 @@ public class BlankPlanning {
         BuildPlan plan = current.plan();
         Build build = plan.build();
         Optional<Double> topThickness = choice.topThickness(bare, build.design().thickness());
+        double right = choice.right(bare);
+        double towardsNeck = choice.towardsNeck(bare);
         String timber =
                 choice.timber() == null ? build.design().blank().species().key() : choice.timber();
         Need coreNeed = topThickness
@@ -90,9 +92,8 @@ public class BlankPlanning {
                 ? Optional.empty()
                 : Optional.of(
                         topThickness.isPresent()
-                                ? LaidOut.of(
-                                        coreAnswer, choice.core(), coreLayer, 0, choice.right(), choice.towardsNeck())
-                                : oneLayer(coreAnswer, choice));
+                                ? LaidOut.of(coreAnswer, choice.core(), coreLayer, 0, right, towardsNeck)
+                                : oneLayer(coreAnswer, choice.core(), right, towardsNeck));
         Optional<Need> topNeed = topThickness.map(t -> BlankNeed.top(build, plan.history(), t));
         Optional<BlankPlanner.Answer> topAnswer = topNeed.map(
                 n -> answer(current, choice, cutting, choice.topTimber() == null ? "" : choice.topTimber(), n));
@@ -103,16 +104,14 @@ public class BlankPlanning {
                         choice.topIndex(),
                         topLayer,
                         LEVELLING / 2 + build.shop().practice().frontSanding(),
-                        choice.right(),
-                        choice.towardsNeck()));
+                        right,
+                        towardsNeck));
         return new Planned(choice, coreNeed, coreAnswer, core, topNeed, topAnswer, top);
     }
 
-    private static LaidOut oneLayer(BlankPlanner.Answer answer, BlankChoice choice) {
-        var layout =
-                answer.layouts().get(Math.min(choice.core(), answer.layouts().size() - 1));
-        return LaidOut.of(
-                answer, choice.core(), layout.thickness(), layout.frontAt(), choice.right(), choice.towardsNeck());
+    private static LaidOut oneLayer(BlankPlanner.Answer answer, int index, double right, double towardsNeck) {
+        var layout = answer.layouts().get(Math.min(index, answer.layouts().size() - 1));
+        return LaidOut.of(answer, index, layout.thickness(), layout.frontAt(), right, towardsNeck);
     }
 
     private BlankPlanner.Answer answer(

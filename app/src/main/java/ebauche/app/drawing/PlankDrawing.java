@@ -144,8 +144,8 @@ public final class PlankDrawing {
 
     private void sizes() {
         double under = y(0) + 22;
-        svg.figure("figure", x(board.length() / 2), under, "middle", fig.parts(fig.length(board.length())));
-        svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", fig.parts(fig.length(board.width()) + " wide"));
+        svg.figure("figure", x(board.length() / 2), under, "middle", fig.parts(fig.tape(board.length())));
+        svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", fig.parts(fig.tape(board.width()) + " wide"));
         svg.text("caption", x(0), under, "start", "near end, marked edge");
         svg.text("caption", x(board.length()), y(board.width()) - 8, "end", "face A up");
     }

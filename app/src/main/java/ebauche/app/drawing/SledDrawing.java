@@ -2,6 +2,7 @@ package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
+import ebauche.core.measure.Rounding;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.thickness.Ledger;
 import ebauche.core.thickness.Pass;
@@ -61,13 +62,18 @@ public final class SledDrawing {
             svg.rect(onFront ? "pass" : "pass back", LEFT, y, width, h);
             if (h >= LEAST_FOR_WORDS) {
                 svg.text("caption", LEFT - 10, y + h / 2 + 5, "end", String.valueOf(pass.number()));
-                svg.figure("figure", LEFT + width + 10, y + h / 2 + 5, "start", fig.parts(fig.brief(pass.leaves())));
+                svg.figure(
+                        "figure",
+                        LEFT + width + 10,
+                        y + h / 2 + 5,
+                        "start",
+                        fig.parts(fig.machineNumber(pass.leaves(), Rounding.MORE)));
             }
             top += onFront ? h : 0;
             bottom -= onFront ? 0 : h;
         }
         svg.rect("kept", LEFT, keepTop, width, KEPT_HEIGHT);
-        String stays = fig.length(ledger.target()) + " stays";
+        String stays = fig.calliper(ledger.target()) + " stays";
         svg.figure("figure keep", LEFT + width / 2, keepTop + KEPT_HEIGHT / 2 + 6, "middle", fig.parts(stays));
         svg.text("caption", LEFT, END_TOP - 10, "start", "from the end, front up; what stays is drawn short");
     }

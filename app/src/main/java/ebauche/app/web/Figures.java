@@ -28,6 +28,15 @@ import java.util.regex.Pattern;
 public record Figures(LengthUnit unit) {
     private static final Pattern FRACTION = Pattern.compile("(?<![\\d/])\\d{1,3}/\\d{1,2}(?![\\d/])");
 
+    /** Decimal noise under which a value counts as lying on a division. */
+    private static final double ON_THE_LINE = 1e-6;
+
+    /** The avoirdupois pound, exactly; its force at standard gravity; a pound a square inch (NIST SP 811, app. B). */
+    private static final double GRAMS_OF_A_POUND = 453.59237;
+
+    private static final double NEWTONS_OF_A_POUND = 4.4482216152605;
+    private static final double PSI_OF_A_MEGAPASCAL = 145.03773773;
+
     private static final Pattern MOMENT = Pattern.compile("\\d{4}-\\d\\d-\\d\\dT[0-9:.]+Z");
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
@@ -86,7 +95,8 @@ public record Figures(LengthUnit unit) {
                                 + " in"
                         : Decimals.plain(value, 2) + " mm";
             case ANGLE -> Decimals.plain(value, 2) + "°";
-            case MASS -> mass(value);
+            case MASS ->
+                metricMass(value) + (unit == LengthUnit.INCH && value >= GRAMS_OF_A_POUND ? " = " + mass(value) : "");
             case TIME -> time((int) Math.round(value));
             case NUMBER -> Decimals.plain(value, 3);
             case FINE -> Decimals.plain(value, 5);
@@ -113,6 +123,70 @@ public record Figures(LengthUnit unit) {
     /** A length that is compared with another. */
     public String fine(double millimetres) {
         return fine(millimetres, Quantity.LENGTH);
+    }
+
+    /** What a thicknessing machine is set to or leaves, with its unit: an inch maker's calliper and dial read thousandths. */
+    public String machine(double millimetres, Rounding rounding) {
+        return machineNumber(millimetres, rounding) + " " + unit.symbol();
+    }
+
+    /** The same without its unit. */
+    public String machineNumber(double millimetres, Rounding rounding) {
+        if (unit != LengthUnit.INCH) {
+            return new Gauge(unit).number(millimetres, rounding);
+        }
+        double thou = millimetres / LengthUnit.INCH.millimetres() * 1000;
+        double shown = switch (rounding) {
+            case LESS -> Math.floor(thou + ON_THE_LINE);
+            case NEAREST -> Math.rint(thou);
+            case MORE -> Math.ceil(thou - ON_THE_LINE);
+        };
+        return Decimals.fixed(shown / 1000, 3);
+    }
+
+    /** What a pass takes off, without its unit: never more than it should. */
+    public String bite(double millimetres) {
+        return machineNumber(millimetres, Rounding.LESS);
+    }
+
+    /** Down by no more than it should be. */
+    public String machineDown(double millimetres) {
+        return machine(millimetres, Rounding.LESS);
+    }
+
+    /** Leaving no less than it should. */
+    public String machineLeaves(double millimetres) {
+        return machine(millimetres, Rounding.MORE);
+    }
+
+    /** What a calliper read. */
+    public String calliper(double millimetres) {
+        return machine(millimetres, Rounding.NEAREST);
+    }
+
+    /** A board's size as a tape shows it: whole millimetres and halves, or sixteenths. */
+    public String tape(double millimetres) {
+        double step = unit == LengthUnit.INCH ? LengthUnit.INCH.millimetres() / 16 : 0.5;
+        return length(Math.rint(millimetres / step) * step);
+    }
+
+    /** Length, width and thickness of a board: tape, tape and calliper. */
+    public String boardSize(double length, double width, double thickness) {
+        return tape(length) + " x " + tape(width) + " x " + length(thickness);
+    }
+
+    /** A clamp's force, N. */
+    public String force(double newtons) {
+        return unit == LengthUnit.INCH
+                ? Decimals.plain(newtons / NEWTONS_OF_A_POUND, 0) + " lbf"
+                : Decimals.fixed(newtons / 1000, 1) + " kN";
+    }
+
+    /** A glue joint's pressure, MPa. */
+    public String pressure(double megapascals) {
+        return unit == LengthUnit.INCH
+                ? Decimals.plain(megapascals * PSI_OF_A_MEGAPASCAL, 0) + " psi"
+                : Decimals.fixed(megapascals, 2) + " MPa";
     }
 
     /** What a gauge read. */
@@ -203,8 +277,25 @@ public record Figures(LengthUnit unit) {
         return minutes < 3 ? Decimals.plain(minutes, 1) + " min" : time((int) Math.round(minutes));
     }
 
+    /** Grams as a scale shows them, small amounts to a tenth. */
+    public String grams(double least, double most) {
+        int places = most < 10 ? 1 : 0;
+        return decimal(least, places) + " to " + decimal(most, places) + " g";
+    }
+
+    /** Kilograms and grams, or pounds and ounces. */
     public String mass(double grams) {
-        return grams < 1000 ? Decimals.plain(grams, 0) + " g" : Decimals.fixed(grams / 1000, 2) + " kg";
+        if (unit == LengthUnit.INCH && grams >= GRAMS_OF_A_POUND) {
+            long ounces = Math.round(grams / GRAMS_OF_A_POUND * 16);
+            return ounces / 16 + " lb" + (ounces % 16 == 0 ? "" : " " + ounces % 16 + " oz");
+        }
+        return metricMass(grams);
+    }
+
+    private static String metricMass(double grams) {
+        return grams < 1000
+                ? Decimals.plain(grams, grams < 10 ? 1 : 0) + " g"
+                : Decimals.fixed(grams / 1000, 2) + " kg";
     }
 
     /** Name, value and origin of a sum's terms as one line each. */

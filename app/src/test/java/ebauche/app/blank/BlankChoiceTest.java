@@ -2,6 +2,7 @@ package ebauche.app.blank;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.layout.Taste;
 import ebauche.core.measure.LengthUnit;
@@ -12,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What an address may ask of the planner: sense where nothing is said, limits where nonsense is. */
 class BlankChoiceTest {
-    private static BlankChoice choice(Integer most, String top, String room, Double dx) {
+    private static BlankChoice choice(Integer most, String top, String room, String dx) {
         return new BlankChoice(null, most, null, null, top, null, room, null, null, dx, null);
     }
 
@@ -22,7 +23,7 @@ class BlankChoiceTest {
         assertThat(nothing.mostPieces()).isEqualTo(5);
         assertThat(nothing.tasteOrUsual()).isEqualTo(Taste.BALANCED);
         assertThat(nothing.onlyReady()).isFalse();
-        assertThat(nothing.right()).isZero();
+        assertThat(nothing.right(LengthUnit.MILLIMETRE)).isZero();
         assertThat(nothing.topThickness(LengthUnit.MILLIMETRE, 44)).isEmpty();
         assertThat(nothing.margin(LengthUnit.MILLIMETRE)).isEmpty();
     }
@@ -31,8 +32,20 @@ class BlankChoiceTest {
     void numbers_out_of_range_are_kept_within_it() {
         assertThat(choice(99, null, null, null).mostPieces()).isEqualTo(7);
         assertThat(choice(-3, null, null, null).mostPieces()).isEqualTo(1);
-        assertThat(choice(null, null, null, 1e9).right()).isEqualTo(200);
-        assertThat(choice(null, null, null, Double.NaN).right()).isZero();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4 mm, 4", "-1/4 in, -6.35", "0.5, 12.7", "'', 0"})
+    void the_outline_is_moved_by_what_is_written(String written, double millimetres) {
+        assertThat(choice(null, null, null, written).right(LengthUnit.INCH)).isEqualTo(millimetres, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"NaN, is no length", "1e9, is no length", "300 mm, up to 200 mm each way", "far, is no length"})
+    void the_outline_is_not_moved_by_what_is_no_length_or_too_far(String written, String words) {
+        assertThatThrownBy(() -> choice(null, null, null, written).right(LengthUnit.MILLIMETRE))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining(words);
     }
 
     @ParameterizedTest
@@ -52,10 +65,11 @@ class BlankChoiceTest {
 
     @Test
     void what_was_refused_can_be_left_out_and_the_rest_stays() {
-        BlankChoice bad = choice(3, "99 mm", "7 mm", 4.0);
+        BlankChoice bad = choice(3, "99 mm", "7 mm", "4 mm");
         assertThat(bad.without("top").topThickness(LengthUnit.MILLIMETRE, 44)).isEmpty();
         assertThat(bad.without("top").margin(LengthUnit.MILLIMETRE)).contains(7.0);
         assertThat(bad.without("room").margin(LengthUnit.MILLIMETRE)).isEmpty();
-        assertThat(bad.without("top").right()).isEqualTo(4);
+        assertThat(bad.without("top").right(LengthUnit.MILLIMETRE)).isEqualTo(4);
+        assertThat(bad.without("moved").right(LengthUnit.MILLIMETRE)).isZero();
     }
 }

@@ -41,7 +41,7 @@ class CutPlanTest extends WithApp {
     }
 
     private BlankPlanning.Planned planned(String body, String timber, String top) {
-        BlankChoice choice = new BlankChoice(timber, 5, null, null, top, "maple", null, 0, 0, 0.0, 0.0);
+        BlankChoice choice = new BlankChoice(timber, 5, null, null, top, "maple", null, 0, 0, null, null);
         return planning.plan(current.current(shop.bodies().get(body)), choice, LengthUnit.MILLIMETRE);
     }
 
@@ -132,8 +132,8 @@ class CutPlanTest extends WithApp {
 
     @Test
     void a_moved_outline_moves_the_blank_the_other_way_and_its_faults_with_it() {
-        BlankChoice still = new BlankChoice("ash", 1, null, null, "", "", null, 0, 0, 0.0, 0.0);
-        BlankChoice moved = new BlankChoice("ash", 1, null, null, "", "", null, 0, 0, 5.0, -3.0);
+        BlankChoice still = new BlankChoice("ash", 1, null, null, "", "", null, 0, 0, null, null);
+        BlankChoice moved = new BlankChoice("ash", 1, null, null, "", "", null, 0, 0, "5 mm", "-3 mm");
         Bodies.Current tussock = current.current(shop.bodies().get("tussock"));
         LaidOut one =
                 planning.plan(tussock, still, LengthUnit.MILLIMETRE).core().orElseThrow();

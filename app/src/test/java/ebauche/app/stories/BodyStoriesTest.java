@@ -27,14 +27,14 @@ import org.junit.jupiter.params.provider.EnumSource;
 class BodyStoriesTest extends Story {
     @ParameterizedTest
     @EnumSource(Screen.class)
-    void a_maker_opens_the_demo_shop_and_sees_three_bodies_in_progress(Screen screen) {
+    void a_maker_opens_the_demo_shop_and_sees_its_bodies_in_progress(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         button("Sign out " + shop.maker().name()).click();
         assertThat(page.getByText("You are signed out.")).isVisible();
         button("Open the demo shop").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Low Barn Bodies")))
                 .isVisible();
-        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(3);
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(4);
         Locator shale = page.getByRole(AriaRole.ARTICLE).filter(new Locator.FilterOptions().setHasText("Shale"));
         assertThat(shale).containsText("stops the build");
         assertThat(shale).containsText("stands 6 mm out of the back");
@@ -241,7 +241,7 @@ class BodyStoriesTest extends Story {
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(file);
         button("Bring it in").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 4 Tussock")))
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 5 Tussock")))
                 .isVisible();
         Path half = Files.write(folder.resolve("half.json"), java.util.Arrays.copyOf(Files.readAllBytes(file), 400));
         go("/bodies/take-on");

@@ -53,7 +53,7 @@ public abstract class WithApp {
         return "http://127.0.0.1:" + port;
     }
 
-    /** A shop with its maker, the demo's rack and its three bodies, by name. */
+    /** A shop with its maker, the demo's rack and its bodies, by name. */
     public record Shop(Maker maker, Map<String, Body> bodies) {
         public String path(String body) {
             return "/bodies/" + bodies.get(body).publicId();

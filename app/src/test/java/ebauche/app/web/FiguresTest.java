@@ -56,6 +56,44 @@ class FiguresTest {
         assertThat(metric.time(301)).isEqualTo("5 h 01");
         assertThat(metric.mass(950.4)).isEqualTo("950 g");
         assertThat(metric.mass(4006)).isEqualTo("4.01 kg");
+        assertThat(metric.mass(0.84)).isEqualTo("0.8 g");
+        assertThat(inches.mass(4006)).isEqualTo("8 lb 13 oz");
+        assertThat(inches.mass(453.59237 * 3)).isEqualTo("3 lb");
+        assertThat(inches.mass(300)).isEqualTo("300 g");
+        assertThat(inches.exact(4006, Quantity.MASS)).isEqualTo("4.01 kg = 8 lb 13 oz");
+        assertThat(metric.grams(0.41, 0.83)).isEqualTo("0.4 to 0.8 g");
+        assertThat(metric.grams(22.6, 39.1)).isEqualTo("23 to 39 g");
+    }
+
+    /** An inch maker sets a sled or planer by thousandths, never deeper than reckoned, never leaving less. */
+    @Test
+    void machines_are_set_by_thousandths() {
+        assertThat(inches.bite(0.2)).isEqualTo("0.007");
+        assertThat(inches.machineDown(0.254)).isEqualTo("0.010 in");
+        assertThat(inches.machineLeaves(43.2)).isEqualTo("1.701 in");
+        assertThat(inches.calliper(43.2)).isEqualTo("1.701 in");
+        assertThat(metric.bite(0.237)).isEqualTo("0.2");
+        assertThat(metric.machineLeaves(43.21)).isEqualTo("43.25 mm");
+    }
+
+    @Test
+    void boards_are_said_as_a_tape_shows_them() {
+        assertThat(inches.boardSize(2400, 190, 50.8)).isEqualTo("94 1/2 in x 7 1/2 in x 2 in");
+        assertThat(metric.boardSize(425.57, 186.9, 6.2)).isEqualTo("425.5 mm x 187 mm x 6.2 mm");
+    }
+
+    /** Worked from NIST SP 811, app. B: 1 lbf = 4.448 222 N, 1 psi = 6.894 757 kPa. */
+    @Test
+    void force_and_pressure_are_said_in_the_makers_units() {
+        assertThat(metric.force(15_700)).isEqualTo("15.7 kN");
+        assertThat(inches.force(4448.222)).isEqualTo("1000 lbf");
+        assertThat(metric.pressure(1.05)).isEqualTo("1.05 MPa");
+        assertThat(inches.pressure(6.894757)).isEqualTo("1000 psi");
+    }
+
+    @Test
+    void a_sheet_says_grams_even_to_an_inch_maker() {
+        assertThat(inches.grams(2, 4)).isEqualTo("2.0 to 4.0 g");
     }
 
     @Test

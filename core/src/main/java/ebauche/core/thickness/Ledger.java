@@ -199,8 +199,8 @@ public final class Ledger {
             return;
         }
         Bite bite = bite();
-        double light = Math.min(bite.light(), off);
-        int full = (int) Math.ceil((off - light) / bite.most() - 1e-9);
+        int full = (int) Math.ceil((off - Math.min(bite.light(), off)) / bite.most() - 1e-9);
+        double light = Math.min(bite.light(), off / (full + 1));
         double each = full == 0 ? 0 : (off - light) / full;
         double left = high;
         for (int i = 0; i <= full; i++) {

@@ -67,6 +67,24 @@ class LedgerTest {
         }
     }
 
+    /** Two light passes are alike: the last is never the deeper one. */
+    @ParameterizedTest
+    @EnumSource(Thicknessing.class)
+    void the_last_pass_is_never_deeper_than_those_before(Thicknessing school) {
+        for (double high = 45.2; high < 52; high += 0.07) {
+            Ledger ledger =
+                    Ledger.of(body(school, 60).read("blank-thickest", high).build());
+            for (Face face : Face.values()) {
+                List<Pass> passes =
+                        ledger.passes().stream().filter(p -> p.face() == face).toList();
+                for (int i = 1; i < passes.size(); i++) {
+                    assertThat(passes.get(i).bite())
+                            .isLessThanOrEqualTo(passes.get(i - 1).bite() + 1e-9);
+                }
+            }
+        }
+    }
+
     @Test
     void a_blank_without_readings_is_planned_from_the_design() {
         Ledger ledger = Ledger.of(body(Thicknessing.ROUTER_SLED, 50).build());
