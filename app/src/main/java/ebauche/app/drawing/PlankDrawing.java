@@ -15,7 +15,7 @@ public final class PlankDrawing {
     private static final double MARGIN = 34;
     private static final double MOST_HEIGHT = 330;
     /** On a sheet with a table under it; so all boards of a sheet are lettered alike. */
-    private static final double CUTS_HEIGHT = 176;
+    private static final double CUTS_HEIGHT = 230;
 
     private final Board board;
     private final Figures fig;
@@ -144,7 +144,7 @@ public final class PlankDrawing {
 
     private void sizes() {
         double under = y(0) + 22;
-        svg.figure("figure", x(board.length() / 2), under, "middle", fig.parts(fig.tape(board.length())));
+        svg.figure("figure", x(board.length()), under, "end", fig.parts(fig.tape(board.length())));
         svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", fig.parts(fig.tape(board.width()) + " wide"));
         svg.text("caption", x(0), under, "start", "near end, marked edge");
         svg.text("caption", x(board.length()), y(board.width()) - 8, "end", "face A up");

@@ -3,6 +3,7 @@ package ebauche.app.ways;
 import ebauche.app.account.Maker;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Glue;
 import ebauche.exchange.BlankShop;
 import jakarta.servlet.http.HttpServletResponse;
@@ -38,25 +39,26 @@ class WaysController {
     /** The ways as fields hold them; lengths as they were typed where they were. */
     private static Map<String, String> typed(Ways ways) {
         Map<String, String> typed = new LinkedHashMap<>();
-        JsonNode cutting = ways.json().has("cutting") ? ways.json().path("cutting") : BlankShop.write(ways.cutting());
+        // What was kept before a field was asked for is shown with its usual value.
+        JsonNode cutting = BlankShop.write(ways.cutting());
         JsonNode gluing = ways.json().has("gluing") ? ways.json().path("gluing") : BlankShop.write(ways.gluing());
-        cutting.properties()
-                .forEach(e -> typed.put("cutting." + e.getKey(), e.getValue().asString("")));
+        cutting.properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
+        ways.json().path("cutting").properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
         gluing.properties().forEach(e -> {
             if (e.getValue().isArray()) {
                 for (int i = 0; i < e.getValue().size(); i++) {
                     String row = "gluing." + e.getKey() + "." + i + ".";
-                    e.getValue()
-                            .get(i)
-                            .properties()
-                            .forEach(c ->
-                                    typed.put(row + c.getKey(), c.getValue().asString("")));
+                    e.getValue().get(i).properties().forEach(c -> typed.put(row + c.getKey(), text(c.getValue())));
                 }
             } else {
-                typed.put("gluing." + e.getKey(), e.getValue().asString(""));
+                typed.put("gluing." + e.getKey(), text(e.getValue()));
             }
         });
         return typed;
+    }
+
+    private static String text(JsonNode value) {
+        return value.isNumber() ? Decimals.plain(value.asDouble(), 3) : value.asString("");
     }
 
     private String page(int base, Map<String, String> typed, Map<String, String> troubles, Model model) {

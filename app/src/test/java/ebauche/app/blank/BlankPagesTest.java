@@ -122,6 +122,12 @@ class BlankPagesTest extends WithApp {
         assertThat(me.get(shop.path("shale") + "/blank").body()).doesNotContain("glued up already");
     }
 
+    @Test
+    void ways_are_said_to_be_kept_only_when_they_were() {
+        assertThat(me.get("/ways").body()).doesNotContain("Kept.").contains("value=\"4500\"");
+        assertThat(me.get("/ways?kept").body()).contains("Kept.");
+    }
+
     private HttpResponse<String> log(String measures, String value) {
         Map<String, String> fields =
                 new HashMap<>(Map.of("entry", UUID.randomUUID().toString(), "measures", measures, "value", value));
