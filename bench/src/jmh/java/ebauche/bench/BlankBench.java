@@ -47,12 +47,15 @@ public class BlankBench {
 
     private BuildPlan body;
     private BlankPlanner.Request request;
+    private BlankPlanner.Request top;
 
     @Setup
     public void stockTheRack() {
         body = Planner.plan(DemoBodies.read("tussock").build());
         Need need = BlankNeed.whole(body.build(), body.history());
         request = new BlankPlanner.Request(rack(boards), need, Cutting.USUAL, false, 7, Taste.BALANCED);
+        Need thin = BlankNeed.top(body.build(), body.history(), 6);
+        top = new BlankPlanner.Request(rack(boards), thin, Cutting.USUAL, false, 7, Taste.BALANCED);
     }
 
     private static List<OnRack> rack(int boards) {
@@ -97,6 +100,12 @@ public class BlankBench {
     @Benchmark
     public BuildPlan planBody() {
         return Planner.plan(body.build());
+    }
+
+    /** A thin top out of the same boards: every piece is a slice off one of their faces. */
+    @Benchmark
+    public BlankPlanner.Answer planTop() {
+        return BlankPlanner.plan(top);
     }
 
     /** All layouts that the rack gives. */
