@@ -183,7 +183,7 @@ class PagesTest extends WithApp {
                 me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("Nothing was taken on");
-        assertThat(bodies.all(shop.maker().shop())).hasSize(3);
+        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
     }
 
     @Test
@@ -194,7 +194,7 @@ class PagesTest extends WithApp {
         byte[] deep = ("[".repeat(200_000) + "]".repeat(200_000)).getBytes(StandardCharsets.UTF_8);
         assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode())
                 .isEqualTo(422);
-        assertThat(bodies.all(shop.maker().shop())).hasSize(3);
+        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
     }
 
     @Test
@@ -211,7 +211,7 @@ class PagesTest extends WithApp {
         HttpResponse<String> back =
                 me.upload("/bodies/take-on", "/bodies/from-file", file.body().getBytes(StandardCharsets.UTF_8));
         assertThat(back.statusCode()).isEqualTo(302);
-        assertThat(bodies.all(shop.maker().shop())).hasSize(4);
+        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size() + 1);
         String again = me.get(
                         back.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "") + "/file")
                 .body();

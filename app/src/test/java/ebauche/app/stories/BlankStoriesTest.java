@@ -62,17 +62,21 @@ class BlankStoriesTest extends Story {
         page.mouse().move(body.x + body.width * 0.3 - 20 * perMm, body.y + body.height * 0.5);
         page.mouse().up();
         assertThat(fates).containsText("shows on the front");
-        assertThat(Double.parseDouble(labelled("to the neck, mm").inputValue())).isBetween(-21.0, -19.0);
+        assertThat(Double.parseDouble(labelled("to the neck").inputValue().replace(" mm", "")))
+                .isBetween(-21.0, -19.0);
         // Without the hand: typed.
-        labelled("to the neck, mm").fill("0");
+        labelled("to the neck").fill("0");
         button("Move the outline").click();
         assertThat(fates).not().containsText("shows on the front");
         page.locator(".drag-body").press("Shift+ArrowRight");
-        assertThat(labelled("to the neck, mm")).hasValue("10.0");
+        assertThat(labelled("to the neck")).hasValue("10 mm");
         page.locator(".drag-body").press("Shift+ArrowRight");
-        assertThat(labelled("to the neck, mm")).hasValue("20.0");
+        assertThat(labelled("to the neck")).hasValue("20 mm");
         assertThat(fates).containsText("shows on the front");
-        labelled("to the neck, mm").fill("90");
+        labelled("to the neck").fill("far");
+        button("Move the outline").click();
+        assertThat(page.getByText("“far” is no length")).isVisible();
+        labelled("to the neck").fill("90");
         button("Move the outline").click();
         assertThat(page.getByText("The outline runs off this blank.")).isVisible();
         accessible();
@@ -121,6 +125,8 @@ class BlankStoriesTest extends Story {
         button("Show").click();
         assertThat(page.locator("main")).containsText("clamp to contact only");
         fits();
+        button("Keep it for this body").click();
+        assertThat(choice("Glue").locator("option:checked")).hasText("epoxy, as kept");
 
         link("Thickness").click();
         log("thickest spot now", "52.4 mm");
