@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.PrivateDatabase;
 import ebauche.app.testing.Visitor;
+import ebauche.exchange.DemoBodies;
 import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -48,7 +49,7 @@ class KillTest {
                             .matcher(me.get("/").body())
                             .results()
                             .count())
-                    .isEqualTo(3);
+                    .isEqualTo(DemoBodies.NAMES.size());
             app.destroy();
             assertThat(app.waitFor(20, TimeUnit.SECONDS)).isTrue();
         }

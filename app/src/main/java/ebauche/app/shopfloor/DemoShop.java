@@ -12,15 +12,14 @@ import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Loads the demo shop once, whole or not at all; what is there is never overwritten. */
+/** Loads the demo shop once, before the first page is answered, whole or not at all; what is there is never overwritten. */
 @Component
-class DemoShop implements ApplicationRunner {
+class DemoShop implements SmartInitializingSingleton {
     private final EbaucheProperties properties;
     private final MakerStore makers;
     private final BodyStore bodies;
@@ -47,7 +46,7 @@ class DemoShop implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments args) {
+    public void afterSingletonsInstantiated() {
         if (properties.demo() && makers.find(Maker.DEMO).isEmpty()) {
             transaction.executeWithoutResult(t -> load());
         }

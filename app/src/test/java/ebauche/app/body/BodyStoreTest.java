@@ -109,7 +109,7 @@ class BodyStoreTest extends WithApp {
         assertThatThrownBy(() -> bodies.find(mine.maker().shop(), other.publicId()))
                 .isInstanceOf(NotHere.class);
         assertThat(bodies.all(mine.maker().shop()))
-                .hasSize(3)
+                .hasSize(DemoBodies.NAMES.size())
                 .allMatch(b -> b.shop() == mine.maker().shop());
         assertThat(bodies.newest(mine.maker().shop(), 1000))
                 .allMatch(l -> l.body().shop() == mine.maker().shop());
@@ -119,7 +119,7 @@ class BodyStoreTest extends WithApp {
     void bodies_are_numbered_per_shop() {
         assertThat(openShop(LengthUnit.INCH).bodies().values())
                 .extracting(Body::number)
-                .containsExactly(1, 2, 3);
+                .containsExactly(1, 2, 3, 4);
     }
 
     /** The app's own database user cannot change or take out what was done, nor a revision. */
