@@ -37,6 +37,8 @@ class ArchitectureTest {
             .definedBy(core("layout"))
             .layer("operation")
             .definedBy(core("operation"))
+            .layer("passes")
+            .definedBy(core("passes"))
             .layer("shop")
             .definedBy(core("shop"))
             .layer("design")
@@ -59,13 +61,15 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("plan", "stations")
             .whereLayer("operation")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build")
+            .whereLayer("passes")
+            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation")
             .whereLayer("shop")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "layout")
             .whereLayer("design")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop", "layout")
             .whereLayer("things")
             .mayOnlyBeAccessedByLayers(
-                    "plan", "stations", "order", "routing", "build", "operation", "shop", "design", "layout");
+                    "plan", "stations", "order", "routing", "build", "operation", "passes", "shop", "design", "layout");
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(

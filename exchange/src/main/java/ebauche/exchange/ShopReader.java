@@ -1,9 +1,6 @@
 package ebauche.exchange;
 
-import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
-import ebauche.core.crib.Drill;
-import ebauche.core.crib.Router;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
@@ -20,10 +17,7 @@ final class ShopReader {
             "hand-plane", Practice.Thicknessing.HAND_PLANE);
     static final Map<String, Practice.HoldDown> HOLD_DOWN =
             Map.of("screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE, "tape", Practice.HoldDown.TAPE);
-    static final Map<String, Bit.Bearing> BEARING =
-            Map.of("none", Bit.Bearing.NONE, "at-shank", Bit.Bearing.AT_SHANK, "at-tip", Bit.Bearing.AT_TIP);
-    static final Map<String, Drill.Kind> DRILL =
-            Map.of("forstner", Drill.Kind.FORSTNER, "brad-point", Drill.Kind.BRAD_POINT, "twist", Drill.Kind.TWIST);
+    private static final int MOST_THICKNESSES = 20;
 
     private ShopReader() {}
 
@@ -48,30 +42,14 @@ final class ShopReader {
     private static Crib crib(Spot spot, Crib starter) {
         return new Crib(
                 spot.has("routers")
-                        ? spot.list("routers", MOST_TOOLS, s -> s.asObject(ShopReader::router))
+                        ? spot.list("routers", MOST_TOOLS, s -> s.asObject(CribFile::router))
                         : starter.routers(),
-                spot.has("bits") ? spot.list("bits", MOST_TOOLS, s -> s.asObject(ShopReader::bit)) : starter.bits(),
+                spot.has("bits") ? spot.list("bits", MOST_TOOLS, s -> s.asObject(CribFile::bit)) : starter.bits(),
                 spot.has("drills")
-                        ? spot.list("drills", MOST_TOOLS, s -> s.asObject(ShopReader::drill))
-                        : starter.drills());
-    }
-
-    private static Router router(Spot spot) {
-        return new Router(spot.text("name", 80), spot.length("baseDiameter"), spot.length("plunge"));
-    }
-
-    private static Bit bit(Spot spot) {
-        return new Bit(
-                spot.text("name", 80),
-                spot.word("bearing", BEARING),
-                spot.length("diameter"),
-                spot.length("cutterLength"),
-                spot.length("shank"));
-    }
-
-    private static Drill drill(Spot spot) {
-        return new Drill(
-                spot.text("name", 80), spot.word("kind", DRILL), spot.length("diameter"), spot.length("spur", 1));
+                        ? spot.list("drills", MOST_TOOLS, s -> s.asObject(CribFile::drill))
+                        : starter.drills(),
+                spot.has("templates") ? spot.list("templates", MOST_THICKNESSES, Spot::asLength) : starter.templates(),
+                spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, Spot::asLength) : starter.spacers());
     }
 
     private static Practice practice(Spot spot, Practice usual) {

@@ -133,7 +133,7 @@ final class Spot {
         return has(key) ? length(key) : otherwise;
     }
 
-    private double asLength() {
+    double asLength() {
         if (node.isNumber()) {
             throw trouble("is the bare number " + node.asString() + "; write it as text with its unit, like \""
                     + node.asString() + " mm\"");

@@ -6,23 +6,179 @@ import ebauche.core.measure.Refusal;
  * A router bit.
  *
  * @param name what the shop calls it
- * @param bearing where its bearing sits
+ * @param profile what it leaves
+ * @param bearing where its guide bearings sit
  * @param diameter of the cutter
- * @param cutterLength how deep the edges reach
+ * @param cutterLength how far its edges reach along it
+ * @param overallLength from the shank's end to the tip
  * @param shank diameter
+ * @param bearingDiameter nought without a bearing; equal to the cutter's where it copies a wall
+ * @param bearingWidth along the bit
+ * @param flutes cutting edges
+ * @param spiral where a spiral sends its chips
+ * @param centreCutting whether it can be plunged into solid wood
+ * @param mostTurns what is stamped on it, per minute; 0 if nothing is
+ * @param edge how sharp it is
+ * @param bearingSound whether the bearing turns without play; felt before each use
  */
-public record Bit(String name, Bearing bearing, double diameter, double cutterLength, double shank) implements Tool {
+public record Bit(
+        String name,
+        Profile profile,
+        Bearing bearing,
+        double diameter,
+        double cutterLength,
+        double overallLength,
+        double shank,
+        double bearingDiameter,
+        double bearingWidth,
+        int flutes,
+        Spiral spiral,
+        boolean centreCutting,
+        int mostTurns,
+        Edge edge,
+        boolean bearingSound)
+        implements Tool {
 
-    /** Where a bit's guide bearing sits. */
+    /** Width of the usual 3/16 in guide bearing: common practice. */
+    private static final double USUAL_BEARING = 4.76;
+
+    /** A bearing and its cutter differ by no more than this if they copy a wall: common practice. */
+    private static final double SAME = 0.1;
+
+    /** Where a bit's guide bearings sit. */
     public enum Bearing {
-        NONE,
-        AT_SHANK,
-        AT_TIP
+        NONE("none"),
+        AT_SHANK("at the shank"),
+        AT_TIP("at the tip"),
+        BOTH("at shank and tip");
+
+        private final String words;
+
+        Bearing(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public boolean atShank() {
+            return this == AT_SHANK || this == BOTH;
+        }
+
+        public boolean atTip() {
+            return this == AT_TIP || this == BOTH;
+        }
+    }
+
+    /** What a bit leaves behind it. */
+    public enum Profile {
+        STRAIGHT("straight"),
+        ROUND_OVER("round-over"),
+        BOWL("bowl"),
+        RABBET("rabbet"),
+        BEVEL("bevel"),
+        SURFACING("surfacing");
+
+        private final String words;
+
+        Profile(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Where the flutes send the chips; named by that, since up and down depend on who holds the router. */
+    public enum Spiral {
+        NONE("straight flutes"),
+        TO_SHANK("chips to the shank"),
+        FROM_SHANK("chips from the shank"),
+        BOTH_WAYS("compression");
+
+        private final String words;
+
+        Spiral(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** How sharp the edges are. */
+    public enum Edge {
+        SHARP("sharp"),
+        WORN("worn"),
+        DULL("dull");
+
+        private final String words;
+
+        Edge(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     public Bit {
+        Refusal.unless(!name.isBlank(), "name", "needs a name");
         Refusal.positive(diameter, "diameter");
         Refusal.positive(cutterLength, "cutterLength");
         Refusal.positive(shank, "shank");
+        Refusal.between(diameter, 0.5, 120, "diameter");
+        Refusal.between(cutterLength, 0.5, 150, "cutterLength");
+        Refusal.between(shank, 2, 20, "shank");
+        Refusal.between(overallLength, cutterLength, 250, "overallLength");
+        if (bearing == Bearing.NONE) {
+            Refusal.unless(bearingDiameter == 0, "bearingDiameter", "must be nought where there is no bearing");
+            Refusal.unless(bearingWidth == 0, "bearingWidth", "must be nought where there is no bearing");
+        } else {
+            Refusal.between(bearingDiameter, 2, 120, "bearingDiameter");
+            Refusal.between(bearingWidth, 1, 40, "bearingWidth");
+        }
+        Refusal.between(flutes, 1, 12, "flutes");
+        Refusal.between(mostTurns, 0, 60_000, "mostTurns");
+    }
+
+    /** A bit of which only the main sizes are known; the others are as such bits usually have them: common practice. */
+    public static Bit usual(String name, Bearing bearing, double diameter, double cutterLength, double shank) {
+        boolean guided = bearing != Bearing.NONE;
+        double held = shank < 7 ? 32 : 38;
+        double bearings = bearing == Bearing.BOTH ? 2 * USUAL_BEARING : guided ? USUAL_BEARING : 0;
+        return new Bit(
+                name,
+                guided || cutterLength >= diameter / 2 ? Profile.STRAIGHT : Profile.SURFACING,
+                bearing,
+                diameter,
+                cutterLength,
+                cutterLength + bearings + held,
+                shank,
+                guided ? diameter : 0,
+                guided ? USUAL_BEARING : 0,
+                2,
+                Spiral.NONE,
+                true,
+                0,
+                Edge.SHARP,
+                true);
+    }
+
+    /** Whether it copies the wall that its bearing runs on. */
+    public boolean copies() {
+        return profile == Profile.STRAIGHT
+                && bearing != Bearing.NONE
+                && Math.abs(bearingDiameter - diameter) <= SAME
+                && bearingSound;
+    }
+
+    /** Smallest inside corner that it leaves, mm. */
+    public double corner() {
+        return diameter / 2;
     }
 }

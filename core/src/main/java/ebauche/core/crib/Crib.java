@@ -1,15 +1,38 @@
 package ebauche.core.crib;
 
+import ebauche.core.measure.Refusal;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** The tools that the shop has. */
-public record Crib(List<Router> routers, List<Bit> bits, List<Drill> drills) {
+/**
+ * The tools that the shop has.
+ *
+ * @param templates thicknesses that its templates are made in, the usual one first
+ * @param spacers thicknesses of what it lays under a template to raise it
+ */
+public record Crib(
+        List<Router> routers, List<Bit> bits, List<Drill> drills, List<Double> templates, List<Double> spacers) {
+    private static final double THINNEST = 2;
+    private static final double THICKEST = 60;
+
     public Crib {
         routers = List.copyOf(routers);
         bits = List.copyOf(bits);
         drills = List.copyOf(drills);
+        Refusal.unless(!templates.isEmpty(), "templates", "a shop without templates follows none");
+        templates.forEach(t -> Refusal.between(t, THINNEST, THICKEST, "templates"));
+        spacers.forEach(s -> Refusal.between(s, 0.5, THICKEST, "spacers"));
+        templates = List.copyOf(templates);
+        spacers = List.copyOf(spacers);
+    }
+
+    /** The same with another bit. */
+    public Crib with(Bit bit) {
+        List<Bit> more = new ArrayList<>(bits);
+        more.add(bit);
+        return new Crib(routers, more, drills, templates, spacers);
     }
 
     /**
@@ -19,7 +42,7 @@ public record Crib(List<Router> routers, List<Bit> bits, List<Drill> drills) {
      */
     public Optional<Bit> patternBit(double cornerRadius, double depth) {
         return bits.stream()
-                .filter(b -> b.bearing() == Bit.Bearing.AT_SHANK)
+                .filter(b -> b.bearing().atShank() && b.copies())
                 .filter(b -> b.diameter() / 2 <= cornerRadius + 1e-6 && b.cutterLength() >= depth / 3)
                 .max(Comparator.comparingDouble(Bit::diameter).thenComparing(Bit::name));
     }

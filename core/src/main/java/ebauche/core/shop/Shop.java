@@ -41,25 +41,27 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
 
     private static Crib starterCrib() {
         return new Crib(
-                List.of(new Router("trimmer", 90, 30), new Router("plunge router", 152.4, 60)),
+                List.of(Router.usual("trimmer", 90, 30), Router.usual("plunge router", 152.4, 60)),
                 List.of(
-                        new Bit("short pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH / 2, INCH / 4),
-                        new Bit("pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH, INCH / 2),
-                        new Bit("pattern bit 3/8", Bit.Bearing.AT_SHANK, INCH * 3 / 8, INCH, INCH / 4),
-                        new Bit("pattern bit 1/4", Bit.Bearing.AT_SHANK, INCH / 4, INCH * 5 / 8, INCH / 4),
-                        new Bit("flush bit 1/2", Bit.Bearing.AT_TIP, INCH / 2, INCH * 3 / 2, INCH / 2),
-                        new Bit("surfacing bit 1", Bit.Bearing.NONE, INCH, INCH / 4, INCH / 2),
-                        new Bit("slot bit 3/32", Bit.Bearing.NONE, INCH * 3 / 32, 8, INCH / 4)),
+                        Bit.usual("short pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH / 2, INCH / 4),
+                        Bit.usual("pattern bit 1/2", Bit.Bearing.AT_SHANK, INCH / 2, INCH, INCH / 2),
+                        Bit.usual("pattern bit 3/8", Bit.Bearing.AT_SHANK, INCH * 3 / 8, INCH, INCH / 4),
+                        Bit.usual("pattern bit 1/4", Bit.Bearing.AT_SHANK, INCH / 4, INCH * 5 / 8, INCH / 4),
+                        Bit.usual("flush bit 1/2", Bit.Bearing.AT_TIP, INCH / 2, INCH * 3 / 2, INCH / 2),
+                        Bit.usual("surfacing bit 1", Bit.Bearing.NONE, INCH, INCH / 4, INCH / 2),
+                        Bit.usual("slot bit 3/32", Bit.Bearing.NONE, INCH * 3 / 32, 8, INCH / 4)),
                 List.of(
-                        new Drill("Forstner 1 1/4", Drill.Kind.FORSTNER, INCH * 5 / 4, 2.5),
-                        new Drill("Forstner 1", Drill.Kind.FORSTNER, INCH, 2.5),
-                        new Drill("Forstner 7/8", Drill.Kind.FORSTNER, INCH * 7 / 8, 2.5),
-                        new Drill("Forstner 5/8", Drill.Kind.FORSTNER, INCH * 5 / 8, 2),
-                        new Drill("Forstner 3/8", Drill.Kind.FORSTNER, INCH * 3 / 8, 1.5),
-                        new Drill("brad point 10", Drill.Kind.BRAD_POINT, 10, 2),
-                        new Drill("brad point 11", Drill.Kind.BRAD_POINT, 11, 2),
-                        new Drill("brad point 8", Drill.Kind.BRAD_POINT, 8, 2),
-                        new Drill("brad point 3/16", Drill.Kind.BRAD_POINT, INCH * 3 / 16, 1.5),
-                        new Drill("twist 1/8", Drill.Kind.TWIST, INCH / 8, 1)));
+                        Drill.usual("Forstner 1 1/4", Drill.Kind.FORSTNER, INCH * 5 / 4, 2.5),
+                        Drill.usual("Forstner 1", Drill.Kind.FORSTNER, INCH, 2.5),
+                        Drill.usual("Forstner 7/8", Drill.Kind.FORSTNER, INCH * 7 / 8, 2.5),
+                        Drill.usual("Forstner 5/8", Drill.Kind.FORSTNER, INCH * 5 / 8, 2),
+                        Drill.usual("Forstner 3/8", Drill.Kind.FORSTNER, INCH * 3 / 8, 1.5),
+                        Drill.usual("brad point 10", Drill.Kind.BRAD_POINT, 10, 2),
+                        Drill.usual("brad point 11", Drill.Kind.BRAD_POINT, 11, 2),
+                        Drill.usual("brad point 8", Drill.Kind.BRAD_POINT, 8, 2),
+                        Drill.usual("brad point 3/16", Drill.Kind.BRAD_POINT, INCH * 3 / 16, 1.5),
+                        Drill.usual("twist 1/8", Drill.Kind.TWIST, INCH / 8, 1)),
+                List.of(INCH / 4, INCH / 2),
+                List.of(INCH / 4, INCH / 2));
     }
 }

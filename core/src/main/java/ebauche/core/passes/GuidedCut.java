@@ -1,0 +1,51 @@
+package ebauche.core.passes;
+
+import ebauche.core.measure.Refusal;
+import ebauche.core.timber.Hardness;
+import java.util.OptionalDouble;
+
+/**
+ * A cut that a template guides.
+ *
+ * @param depth from the face it is cut from; all the work's thickness if it goes through
+ * @param work thickness of the work
+ * @param corner smallest inside corner
+ * @param engaged width of wood that the bit meets at the wall where waste was drilled or sawn away; empty where it stands in
+ *     solid wood and is engaged over its diameter
+ * @param lastPass what the last light pass leaves to take; nought if there is none
+ * @param template thickness of its template
+ * @param hardness of the timber
+ */
+public record GuidedCut(
+        double depth,
+        double work,
+        double corner,
+        OptionalDouble engaged,
+        double lastPass,
+        double template,
+        Hardness hardness) {
+
+    public GuidedCut {
+        Refusal.positive(depth, "depth");
+        Refusal.unless(depth <= work + 1e-9, "depth", "cannot be more than the work is thick");
+        Refusal.positive(corner, "corner");
+        Refusal.notNegative(lastPass, "lastPass");
+        Refusal.between(template, 0.5, 80, "template");
+        engaged.ifPresent(e -> Refusal.positive(e, "engaged"));
+    }
+
+    /** Whether it goes through the work, so that the rest may be taken from the other face. */
+    public boolean through() {
+        return depth >= work - 1e-9;
+    }
+
+    /** Depth at which the last light pass begins; the whole depth where there is none. */
+    double roughDepth() {
+        return lastPass > 0 && depth > lastPass && !through() ? depth - lastPass : depth;
+    }
+
+    /** The same on a template so thick. */
+    GuidedCut on(double otherTemplate) {
+        return new GuidedCut(depth, work, corner, engaged, lastPass, otherTemplate, hardness);
+    }
+}

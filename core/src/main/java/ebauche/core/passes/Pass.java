@@ -1,0 +1,43 @@
+package ebauche.core.passes;
+
+/**
+ * One pass.
+ *
+ * @param cutter the bit in its router
+ * @param guide what its bearing runs on
+ * @param spacer under the template, nought without
+ * @param from depth that was cut before it; in a pass from the far face, what stands between
+ * @param to depth that it is set to, from the face the router stands over
+ * @param projection of the bit out of the sole
+ * @param engaged width of wood that it meets
+ */
+public record Pass(
+        Cutter cutter, Guide guide, double spacer, double from, double to, double projection, double engaged) {
+
+    /** What a bearing runs on. */
+    public enum Guide {
+        TEMPLATE("template on"),
+        WALL("template off, bearing on the wall just cut"),
+        FAR_WALL("flipped, tip bearing on the wall cut from the other face");
+
+        private final String words;
+
+        Guide(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Depth that it takes. */
+    public double bite() {
+        return to - from;
+    }
+
+    /** Depth x width, mm². */
+    public double crossSection() {
+        return bite() * engaged;
+    }
+}

@@ -1,0 +1,29 @@
+package ebauche.core.passes;
+
+import java.util.List;
+
+/**
+ * Passes in order, with what they cost: the weights are a scale of this program's own, minutes as common practice has them.
+ *
+ * @param bitChanges times that another bit, or another router, is taken up, the first included
+ * @param setUps times that the template or a spacer comes off, or the work is flipped
+ */
+public record PassPlan(List<Pass> passes, int bitChanges, int setUps) {
+    static final int A_BIT = 4;
+    static final int A_PASS = 2;
+    static final int A_SET_UP = 3;
+
+    public PassPlan {
+        passes = List.copyOf(passes);
+    }
+
+    /** Minutes that it counts. */
+    public int cost() {
+        return A_BIT * bitChanges + A_PASS * passes.size() + A_SET_UP * setUps;
+    }
+
+    /** Bits by name, in the order of their first use. */
+    public List<String> bits() {
+        return passes.stream().map(p -> p.cutter().bit().name()).distinct().toList();
+    }
+}

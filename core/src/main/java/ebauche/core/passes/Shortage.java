@@ -1,0 +1,76 @@
+package ebauche.core.passes;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Router;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Why a crib gives no plan, and the least that would make one.
+ *
+ * @param cornerTooTight whether no sound bearing bit in the crib turns in the corner
+ * @param bit the shortest bit of a usual size that would do, of the largest diameter that turns
+ * @param template thickness of another template that would do, nearest to the one there is
+ */
+public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble template) {
+    private static final double INCH = 25.4;
+
+    /** Sizes that bearing bits are sold in: common practice. */
+    private static final List<Double> DIAMETERS = List.of(INCH / 4, INCH * 3 / 8, INCH / 2, INCH * 5 / 8, INCH * 3 / 4);
+
+    private static final List<Double> LENGTHS = List.of(
+            INCH / 4, INCH * 3 / 8, INCH / 2, INCH * 5 / 8, INCH * 3 / 4, INCH, INCH * 5 / 4, INCH * 3 / 2, INCH * 2);
+
+    private static final double THINNEST = 3;
+    private static final double THICKEST = 30;
+    private static final double STEP = 0.1;
+
+    /** What is missing for a cut that the crib gives no plan for. */
+    public static Shortage of(GuidedCut cut, Crib crib) {
+        boolean tight = crib.bits().stream().noneMatch(b -> b.copies() && b.corner() <= cut.corner() + 1e-6);
+        return new Shortage(tight, bit(cut, crib), tight ? OptionalDouble.empty() : template(cut, crib));
+    }
+
+    private static Optional<Bit> bit(GuidedCut cut, Crib crib) {
+        return DIAMETERS.stream()
+                .filter(d -> d / 2 <= cut.corner() + 1e-6)
+                .sorted(Comparator.reverseOrder())
+                .flatMap(d -> LENGTHS.stream().filter(l -> l >= d / 2).flatMap(l -> sold(cut, crib, d, l).stream()))
+                .filter(b -> PassPlanner.best(cut, crib.with(b)).isPresent())
+                .findFirst();
+    }
+
+    /** A bit of these sizes on the thickest shank that a router takes and such a bit has. */
+    private static List<Bit> sold(GuidedCut cut, Crib crib, double diameter, double length) {
+        return crib.routers().stream()
+                .filter(r -> r.kind() != Router.Kind.TABLE)
+                .flatMap(r -> r.collets().stream())
+                .filter(c -> c <= Math.max(diameter, INCH / 4) + 1e-6)
+                .max(Comparator.naturalOrder())
+                .map(shank -> bearings(cut).stream()
+                        .map(b -> Bit.usual("to be bought", b, diameter, length, shank))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static List<Bit.Bearing> bearings(GuidedCut cut) {
+        return cut.through() ? List.of(Bit.Bearing.AT_SHANK, Bit.Bearing.AT_TIP) : List.of(Bit.Bearing.AT_SHANK);
+    }
+
+    private static OptionalDouble template(GuidedCut cut, Crib crib) {
+        for (int i = 1; i * STEP <= THICKEST; i++) {
+            for (int way : new int[] {-1, 1}) {
+                double thickness = Math.rint((cut.template() + way * i * STEP) / STEP) * STEP;
+                if (thickness >= THINNEST
+                        && thickness <= THICKEST
+                        && PassPlanner.best(cut.on(thickness), crib).isPresent()) {
+                    return OptionalDouble.of(thickness);
+                }
+            }
+        }
+        return OptionalDouble.empty();
+    }
+}

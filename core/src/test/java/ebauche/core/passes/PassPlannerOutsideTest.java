@@ -1,0 +1,250 @@
+package ebauche.core.passes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Router;
+import ebauche.core.passes.Pass.Guide;
+import ebauche.core.shop.Shop;
+import ebauche.core.timber.Hardness;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** The pass planner against the worked cases, a plain search over every depth, and the rules of each pass. */
+class PassPlannerOutsideTest {
+    private static final Crib STARTER = Shop.starter(1).crib();
+
+    private static GuidedCut pocket(double depth, OptionalDouble engaged) {
+        return new GuidedCut(depth, 45, 6.35, engaged, 0.8, 6.35, Hardness.MEDIUM);
+    }
+
+    private static Crib only(Crib crib, Bit... bits) {
+        return new Crib(crib.routers(), List.of(bits), crib.drills(), crib.templates(), crib.spacers());
+    }
+
+    /** A 16 mm pickup cavity on a quarter inch template: the inch bit cannot begin, the half inch bit goes on without it. */
+    @Test
+    void a_pickup_cavity_of_16_on_a_quarter_inch_template() {
+        PassPlan plan =
+                PassPlanner.best(pocket(16, OptionalDouble.of(2)), STARTER).orElseThrow();
+        assertThat(PassRules.broken(pocket(16, OptionalDouble.of(2)), plan)).isEmpty();
+        Bit inch = Bit.usual("inch", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7);
+        Bit half = Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 12.7, 12.7);
+        GuidedCut cut = pocket(16, OptionalDouble.of(2));
+        Crib noSpacers = new Crib(STARTER.routers(), List.of(inch), STARTER.drills(), List.of(6.35), List.of());
+        assertThat(PassPlanner.best(cut, noSpacers)).isEmpty();
+        PassPlan short12 = PassPlanner.best(
+                        cut, new Crib(STARTER.routers(), List.of(half), STARTER.drills(), List.of(6.35), List.of()))
+                .orElseThrow();
+        assertThat(short12.passes().get(0).guide()).isEqualTo(Guide.TEMPLATE);
+        assertThat(short12.passes().get(0).to()).isBetween(8.35, 12.7);
+        Pass last = short12.passes().get(short12.passes().size() - 1);
+        assertThat(last.guide()).isEqualTo(Guide.WALL);
+        assertThat(last.to()).isEqualTo(16, within(1e-9));
+        assertThat(last.bite()).isLessThanOrEqualTo(0.8 + 1e-9);
+        assertThat(short12.setUps()).isEqualTo(1);
+    }
+
+    /** A cover's recess of 2.5: only with a spacer under the template does a half inch bit come so high. */
+    @Test
+    void a_shallow_recess_wants_a_spacer() {
+        Bit half = Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 12.7, 6.35);
+        GuidedCut recess = new GuidedCut(2.5, 45, 6.35, OptionalDouble.empty(), 0, 6.35, Hardness.MEDIUM);
+        PassPlan plan = PassPlanner.best(recess, only(STARTER, half)).orElseThrow();
+        assertThat(plan.passes())
+                .singleElement()
+                .satisfies(p -> assertThat(p.spacer()).isEqualTo(12.7));
+        Crib without = new Crib(STARTER.routers(), List.of(half), STARTER.drills(), List.of(6.35), List.of());
+        Shortage shortage = Shortage.of(recess, without);
+        assertThat(shortage.cornerTooTight()).isFalse();
+        // By hand: L - t + c <= d, so t >= 12.7 + 2 - 2.5 = 12.2.
+        assertThat(shortage.template().orElseThrow()).isEqualTo(12.2, within(1e-9));
+        // The shortest usual cutter with L - 6.35 + 2 <= 2.5 is the quarter inch.
+        assertThat(shortage.bit().orElseThrow().cutterLength()).isEqualTo(6.35, within(1e-9));
+    }
+
+    @Test
+    void a_missing_bit_is_named_and_a_plan_exists_with_it() {
+        Bit inch = Bit.usual("inch", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7);
+        Crib crib = new Crib(STARTER.routers(), List.of(inch), STARTER.drills(), List.of(6.35), List.of());
+        GuidedCut cut = pocket(16, OptionalDouble.of(2));
+        Shortage shortage = Shortage.of(cut, crib);
+        Bit missing = shortage.bit().orElseThrow();
+        assertThat(missing.cutterLength()).isLessThan(25.4);
+        assertThat(PassPlanner.best(cut, crib.with(missing))).isPresent();
+        assertThat(PassPlanner.best(cut.on(shortage.template().orElseThrow()), crib))
+                .isPresent();
+        GuidedCut tight = new GuidedCut(16, 45, 2, OptionalDouble.of(2), 0.8, 6.35, Hardness.MEDIUM);
+        assertThat(Shortage.of(tight, crib).cornerTooTight()).isTrue();
+    }
+
+    /** The outline: from the front with the longest pattern bit, then flipped, a tip bearing takes the rest in one pass. */
+    @Test
+    void an_outline_is_finished_from_the_other_face() {
+        GuidedCut outline = new GuidedCut(45, 45, 12, OptionalDouble.of(4), 0, 6.35, Hardness.MEDIUM);
+        // With a longer pattern bit it would go through from the front, the template off.
+        assertThat(PassPlanner.best(outline, STARTER).orElseThrow().setUps()).isEqualTo(1);
+        Bit small = Bit.usual("short", Bit.Bearing.AT_SHANK, 12.7, 12.7, 6.35);
+        Bit flush = Bit.usual("flush", Bit.Bearing.AT_TIP, 12.7, 38.1, 12.7);
+        PassPlan plan = PassPlanner.best(outline, only(STARTER, small, flush)).orElseThrow();
+        assertThat(PassRules.broken(outline, plan)).isEmpty();
+        assertThat(plan.setUps()).isGreaterThanOrEqualTo(2);
+        Pass last = plan.passes().get(plan.passes().size() - 1);
+        assertThat(last.guide()).isEqualTo(Guide.FAR_WALL);
+        assertThat(last.cutter().bit().bearing().atTip()).isTrue();
+    }
+
+    @Test
+    void alternatives_use_other_bits_and_cost_no_less() {
+        List<PassPlan> plans = PassPlanner.plans(pocket(20, OptionalDouble.of(2)), STARTER);
+        assertThat(plans).hasSizeGreaterThan(1);
+        assertThat(plans).isSortedAccordingTo((a, b) -> Integer.compare(a.cost(), b.cost()));
+        assertThat(plans.stream().map(PassPlan::bits)).doesNotHaveDuplicates();
+        plans.forEach(p -> assertThat(PassRules.broken(pocket(20, OptionalDouble.of(2)), p))
+                .isEmpty());
+    }
+
+    /** Sizes lie on a grid of a quarter millimetre, so that the plain search below can try every depth there is. */
+    private static final double GRID = 0.25;
+
+    private record Case(GuidedCut cut, Crib crib) {}
+
+    private static double grid(Random random, double least, double most) {
+        return least + GRID * random.nextInt((int) Math.round((most - least) / GRID) + 1);
+    }
+
+    private static Case random(long seed) {
+        Random random = new Random(seed);
+        List<Bit> bits = new ArrayList<>();
+        for (int i = random.nextInt(4) + 1; i > 0; i--) {
+            double length = grid(random, 5, 30);
+            double shank = random.nextBoolean() ? 12.7 : 6.35;
+            Bit.Bearing bearing = Bit.Bearing.values()[1 + random.nextInt(3)];
+            double diameter = 8 + random.nextInt(2) * 4;
+            double width = grid(random, 2.5, 6);
+            bits.add(new Bit(
+                    "bit " + i,
+                    Bit.Profile.STRAIGHT,
+                    bearing,
+                    diameter,
+                    length,
+                    length + width + 25 + grid(random, 0, 20),
+                    shank,
+                    diameter,
+                    width,
+                    2,
+                    Bit.Spiral.NONE,
+                    true,
+                    0,
+                    Bit.Edge.SHARP,
+                    true));
+        }
+        List<Router> routers = random.nextBoolean()
+                ? STARTER.routers()
+                : List.of(STARTER.routers().get(random.nextInt(2)));
+        List<Double> spacers = random.nextBoolean() ? List.of() : List.of(grid(random, 3, 12));
+        boolean through = random.nextInt(3) == 0;
+        double work = grid(random, 20, 40);
+        double depth = through ? work : grid(random, 2, work - 3);
+        // So that the widest bite of each machine is a whole number of steps too.
+        double engaged = random.nextBoolean() ? 2 : 4;
+        GuidedCut cut = new GuidedCut(
+                depth,
+                work,
+                random.nextInt(4) == 0 ? 4 : 6,
+                OptionalDouble.of(engaged),
+                random.nextBoolean() ? 0 : 0.75,
+                grid(random, 3, 12),
+                Hardness.values()[random.nextInt(3)]);
+        return new Case(cut, new Crib(routers, bits, List.of(), List.of(6.0), spacers));
+    }
+
+    /** The cheapest of all plans whose passes end on the grid: every depth, every cutter, every guide, no bounds. */
+    private static OptionalDouble plainSearch(Case c) {
+        List<Cutter> cutters = new ArrayList<>();
+        c.crib().bits().forEach(b -> c.crib().routers().forEach(r -> cutters.add(new Cutter(b, r))));
+        int levels = (int) Math.round(c.cut().depth() / GRID);
+        int guides = c.crib().spacers().size() + 2; // with spacer, alone, off
+        int n = cutters.size();
+        double[][][] cost = new double[levels + 1][n + 1][guides];
+        Arrays.stream(cost).forEach(a -> Arrays.stream(a).forEach(b -> Arrays.fill(b, 1e9)));
+        for (int g = 0; g < guides - 1; g++) {
+            cost[0][n][g] = 0;
+        }
+        for (int u = 0; u < levels; u++) {
+            for (int last = 0; last <= n; last++) {
+                for (int g = 0; g < guides; g++) {
+                    if (cost[u][last][g] < 1e9) {
+                        spread(c, cutters, cost, u, last, g);
+                    }
+                }
+            }
+        }
+        double best = Arrays.stream(cost[levels])
+                .flatMapToDouble(Arrays::stream)
+                .min()
+                .orElseThrow();
+        return best < 1e9 ? OptionalDouble.of(best) : OptionalDouble.empty();
+    }
+
+    private static void spread(Case c, List<Cutter> cutters, double[][][] cost, int u, int last, int g) {
+        int guides = cost[0][0].length;
+        for (int k = 0; k < cutters.size(); k++) {
+            double bit = k == last ? 0 : PassPlan.A_BIT;
+            for (int then = g; then < guides; then++) {
+                boolean off = then == guides - 1;
+                double spacer = then < guides - 2 ? c.crib().spacers().get(then) : 0;
+                for (int to = u + 1; to < cost.length; to++) {
+                    double depth = to * GRID;
+                    double projection = off ? depth : depth + spacer + c.cut().template();
+                    Pass pass = new Pass(
+                            cutters.get(k), off ? Guide.WALL : Guide.TEMPLATE, spacer, u * GRID, depth, projection, 0);
+                    if (PassRules.broken(c.cut(), pass, u * GRID).isEmpty()) {
+                        double all = cost[u][last][g] + bit + PassPlan.A_PASS + (then > g ? PassPlan.A_SET_UP : 0);
+                        cost[to][k][then] = Math.min(cost[to][k][then], all);
+                    }
+                }
+            }
+            for (double end = GRID; end <= c.cut().work(); end += GRID) {
+                Pass pass = new Pass(cutters.get(k), Guide.FAR_WALL, 0, 0, end, end, 0);
+                if (PassRules.broken(c.cut(), pass, u * GRID).isEmpty()) {
+                    double all =
+                            cost[u][last][g] + bit + PassPlan.A_PASS + PassPlan.A_SET_UP * (g == guides - 1 ? 1 : 2);
+                    int there = cost.length - 1;
+                    cost[there][k][guides - 1] = Math.min(cost[there][k][guides - 1], all);
+                }
+            }
+        }
+    }
+
+    /** 300 small cribs: the same cost as the plain search, or no plan where it finds none; and every rule kept. */
+    @Test
+    void the_plan_is_the_cheapest_there_is_and_keeps_every_rule() {
+        int plans = 0;
+        int none = 0;
+        for (long seed = 1; seed <= 300; seed++) {
+            Case c = random(seed);
+            Optional<PassPlan> plan = PassPlanner.best(c.cut(), c.crib());
+            OptionalDouble plain = plainSearch(c);
+            assertThat(plan.isPresent()).as("a plan, seed %s", seed).isEqualTo(plain.isPresent());
+            if (plan.isPresent()) {
+                assertThat(PassRules.broken(c.cut(), plan.get()))
+                        .as("seed %s", seed)
+                        .isEmpty();
+                assertThat((double) plan.get().cost()).as("seed %s", seed).isEqualTo(plain.getAsDouble());
+                plans++;
+            } else {
+                none++;
+            }
+        }
+        assertThat(plans).isGreaterThan(100);
+        assertThat(none).isGreaterThan(50);
+    }
+}

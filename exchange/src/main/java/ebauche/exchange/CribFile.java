@@ -1,0 +1,167 @@
+package ebauche.exchange;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drill;
+import ebauche.core.crib.Router;
+import java.util.Map;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The tools of a shop as the build file and the shop's ways hold them. Of each only its main sizes are needed; what is left
+ * out is as such tools usually have it.
+ */
+public final class CribFile {
+    private static final int MOST_COLLETS = 8;
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    static final Map<String, Bit.Bearing> BEARING = Map.of(
+            "none", Bit.Bearing.NONE,
+            "at-shank", Bit.Bearing.AT_SHANK,
+            "at-tip", Bit.Bearing.AT_TIP,
+            "both", Bit.Bearing.BOTH);
+    static final Map<String, Bit.Profile> PROFILE = Map.of(
+            "straight", Bit.Profile.STRAIGHT,
+            "round-over", Bit.Profile.ROUND_OVER,
+            "bowl", Bit.Profile.BOWL,
+            "rabbet", Bit.Profile.RABBET,
+            "bevel", Bit.Profile.BEVEL,
+            "surfacing", Bit.Profile.SURFACING);
+    static final Map<String, Bit.Spiral> SPIRAL = Map.of(
+            "none", Bit.Spiral.NONE,
+            "to-shank", Bit.Spiral.TO_SHANK,
+            "from-shank", Bit.Spiral.FROM_SHANK,
+            "both-ways", Bit.Spiral.BOTH_WAYS);
+    static final Map<String, Bit.Edge> EDGE =
+            Map.of("sharp", Bit.Edge.SHARP, "worn", Bit.Edge.WORN, "dull", Bit.Edge.DULL);
+    static final Map<String, Router.Kind> ROUTER = Map.of(
+            "hand", Router.Kind.HAND,
+            "trimmer", Router.Kind.TRIMMER,
+            "plunge", Router.Kind.PLUNGE,
+            "table", Router.Kind.TABLE);
+    static final Map<String, Router.Power> POWER = Map.of(
+            "light", Router.Power.LIGHT,
+            "middle", Router.Power.MIDDLE,
+            "strong", Router.Power.STRONG);
+    static final Map<String, Drill.Kind> DRILL = Map.of(
+            "forstner", Drill.Kind.FORSTNER,
+            "brad-point", Drill.Kind.BRAD_POINT,
+            "twist", Drill.Kind.TWIST,
+            "long", Drill.Kind.LONG);
+    private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
+
+    private CribFile() {}
+
+    static Router router(Spot spot) {
+        Router usual = Router.usual(spot.text("name", 80), spot.length("baseDiameter"), spot.length("plunge"));
+        return new Router(
+                usual.name(),
+                word(spot, "kind", ROUTER, usual.kind()),
+                word(spot, "power", POWER, usual.power()),
+                usual.baseDiameter(),
+                spot.length("flat", usual.flat()),
+                usual.plunge(),
+                spot.has("collets") ? spot.list("collets", MOST_COLLETS, Spot::asLength) : usual.collets(),
+                spot.length("colletGap", usual.colletGap()),
+                spot.has("leastTurns") ? spot.whole("leastTurns") : usual.leastTurns(),
+                spot.has("mostTurns") ? spot.whole("mostTurns") : usual.mostTurns());
+    }
+
+    static Bit bit(Spot spot) {
+        Bit usual = Bit.usual(
+                spot.text("name", 80),
+                spot.word("bearing", BEARING),
+                spot.length("diameter"),
+                spot.length("cutterLength"),
+                spot.length("shank"));
+        return new Bit(
+                usual.name(),
+                word(spot, "profile", PROFILE, usual.profile()),
+                usual.bearing(),
+                usual.diameter(),
+                usual.cutterLength(),
+                spot.length("overallLength", usual.overallLength()),
+                usual.shank(),
+                spot.length("bearingDiameter", usual.bearingDiameter()),
+                spot.length("bearingWidth", usual.bearingWidth()),
+                spot.has("flutes") ? spot.whole("flutes") : usual.flutes(),
+                word(spot, "spiral", SPIRAL, usual.spiral()),
+                word(spot, "centreCutting", YES_NO, usual.centreCutting()),
+                spot.has("mostTurns") ? spot.whole("mostTurns") : usual.mostTurns(),
+                word(spot, "edge", EDGE, usual.edge()),
+                word(spot, "bearingSound", YES_NO, usual.bearingSound()));
+    }
+
+    static Drill drill(Spot spot) {
+        Drill usual = Drill.usual(
+                spot.text("name", 80), spot.word("kind", DRILL), spot.length("diameter"), spot.length("spur", 1));
+        return new Drill(
+                usual.name(), usual.kind(), usual.diameter(), usual.spur(), spot.length("reach", usual.reach()));
+    }
+
+    private static <T> T word(Spot spot, String key, Map<String, T> words, T usual) {
+        return spot.has(key) ? spot.word(key, words) : usual;
+    }
+
+    /** A whole crib, every size of every tool written out. */
+    public static ObjectNode write(Crib crib) {
+        ObjectNode out = JSON.objectNode();
+        ArrayNode routers = out.putArray("routers");
+        crib.routers().forEach(r -> routers.add(write(r)));
+        ArrayNode bits = out.putArray("bits");
+        crib.bits().forEach(b -> bits.add(write(b)));
+        ArrayNode drills = out.putArray("drills");
+        crib.drills().forEach(d -> drills.add(write(d)));
+        ArrayNode templates = out.putArray("templates");
+        crib.templates().forEach(t -> templates.add(Lengths.written(t)));
+        ArrayNode spacers = out.putArray("spacers");
+        crib.spacers().forEach(s -> spacers.add(Lengths.written(s)));
+        return out;
+    }
+
+    private static ObjectNode write(Router r) {
+        ObjectNode out = JSON.objectNode()
+                .put("name", r.name())
+                .put("kind", BlankReader.word(ROUTER, r.kind()))
+                .put("power", BlankReader.word(POWER, r.power()))
+                .put("baseDiameter", Lengths.written(r.baseDiameter()))
+                .put("flat", Lengths.written(r.flat()))
+                .put("plunge", Lengths.written(r.plunge()))
+                .put("colletGap", Lengths.written(r.colletGap()))
+                .put("leastTurns", r.leastTurns())
+                .put("mostTurns", r.mostTurns());
+        ArrayNode collets = out.putArray("collets");
+        r.collets().forEach(c -> collets.add(Lengths.written(c)));
+        return out;
+    }
+
+    private static ObjectNode write(Bit b) {
+        return JSON.objectNode()
+                .put("name", b.name())
+                .put("profile", BlankReader.word(PROFILE, b.profile()))
+                .put("bearing", BlankReader.word(BEARING, b.bearing()))
+                .put("diameter", Lengths.written(b.diameter()))
+                .put("cutterLength", Lengths.written(b.cutterLength()))
+                .put("overallLength", Lengths.written(b.overallLength()))
+                .put("shank", Lengths.written(b.shank()))
+                .put("bearingDiameter", Lengths.written(b.bearingDiameter()))
+                .put("bearingWidth", Lengths.written(b.bearingWidth()))
+                .put("flutes", b.flutes())
+                .put("spiral", BlankReader.word(SPIRAL, b.spiral()))
+                .put("centreCutting", BlankReader.word(YES_NO, b.centreCutting()))
+                .put("mostTurns", b.mostTurns())
+                .put("edge", BlankReader.word(EDGE, b.edge()))
+                .put("bearingSound", BlankReader.word(YES_NO, b.bearingSound()));
+    }
+
+    private static ObjectNode write(Drill d) {
+        return JSON.objectNode()
+                .put("name", d.name())
+                .put("kind", BlankReader.word(DRILL, d.kind()))
+                .put("diameter", Lengths.written(d.diameter()))
+                .put("spur", Lengths.written(d.spur()))
+                .put("reach", Lengths.written(d.reach()));
+    }
+}
