@@ -35,18 +35,6 @@ public record Crib(
         return new Crib(routers, more, drills, templates, spacers);
     }
 
-    /**
-     * The largest shank-bearing bit that turns in a corner of this radius and whose cutter, fed in steps with the
-     * bearing on the wall just cut, reaches the depth. A cutter a third of the depth or longer is called able: the
-     * bearing then always finds wall; the exact windows belong to the table of passes.
-     */
-    public Optional<Bit> patternBit(double cornerRadius, double depth) {
-        return bits.stream()
-                .filter(b -> b.bearing().atShank() && b.copies())
-                .filter(b -> b.diameter() / 2 <= cornerRadius + 1e-6 && b.cutterLength() >= depth / 3)
-                .max(Comparator.comparingDouble(Bit::diameter).thenComparing(Bit::name));
-    }
-
     /** The largest Forstner bit that fits in a width with a skin left on both sides. */
     public Optional<Drill> forstner(double width) {
         return drills.stream()
@@ -62,10 +50,19 @@ public record Crib(
                         .thenComparing(Drill::name));
     }
 
-    /** The bit with this bearing whose cutter is longest. */
-    public Optional<Bit> longest(Bit.Bearing bearing) {
+    /** The stoutest bit with a sound bearing at that end that turns in the corner; of those the one with the longest cutter. */
+    public Optional<Bit> stoutest(boolean atShank, double corner) {
         return bits.stream()
-                .filter(b -> b.bearing() == bearing)
-                .max(Comparator.comparingDouble(Bit::cutterLength).thenComparing(Bit::name));
+                .filter(b -> b.copies()
+                        && (atShank ? b.bearing().atShank() : b.bearing().atTip()))
+                .filter(b -> b.corner() <= corner + 1e-6)
+                .max(Comparator.comparingDouble(Bit::diameter)
+                        .thenComparingDouble(Bit::cutterLength)
+                        .thenComparing(Bit::name));
+    }
+
+    /** The same crib with only these bits. */
+    public Crib only(List<Bit> those) {
+        return new Crib(routers, those, drills, templates, spacers);
     }
 }

@@ -74,11 +74,11 @@ public final class NeckStation implements Station {
         deepen(build, state, pocket).ifPresent(steps::add);
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
-                .needs(pocket.cut(), Datum.centreLine(Face.FRONT))
+                .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
                 .gives(NECK_IN)
                 .takes(20, 0, 0.002)
                 .build());
-        new NeckHoles(build, state).operation(NECK_IN, pocket.cut()).ifPresent(steps::add);
+        new NeckHoles(build, state).operation(NECK_IN, pocket.atDepth()).ifPresent(steps::add);
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "bridge", "Mark the bridge's place from the neck")
                 .set(new Setting.ByHand("rule from fret 12, twine along the outer strings"))
                 .needs(NECK_IN)
@@ -109,9 +109,10 @@ public final class NeckStation implements Station {
                         "the wall just cut",
                         Setting.Feed.CLOCKWISE,
                         pocket.depthNow(),
-                        "deep from the front"))
+                        "deep from the front",
+                        List.of()))
                 .cuts(Change.Remove.fromBody(NeckJoint.FEATURE, rest))
-                .needs(Datum.surround(build, Face.FRONT, neck.pocket()), pocket.cut())
+                .needs(Datum.surround(build, Face.FRONT, neck.pocket()), pocket.atDepth())
                 .joins(Set.of(WoodLeft.EDGE, NeckHoles.FEATURE))
                 .inspect(new Inspection(
                         new Measurand.DepthOf(NeckJoint.FEATURE),

@@ -2,6 +2,8 @@ package ebauche.core.operation;
 
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import ebauche.core.passes.Pass;
+import java.util.List;
 import java.util.Optional;
 
 /** What is set up for an operation: the tool, and the one figure that matters. */
@@ -31,8 +33,22 @@ public sealed interface Setting {
         return Rounding.LESS;
     }
 
-    /** A router against a guide. */
-    record Routed(String tool, String guide, Feed feed, Reckoning depth, String figureSays) implements Setting {
+    /** The passes in which it is taken; none where it is not guided. */
+    default List<Pass> passes() {
+        return List.of();
+    }
+
+    /**
+     * A router against a guide.
+     *
+     * @param passes in order; none if the crib gives none
+     */
+    record Routed(String tool, String guide, Feed feed, Reckoning depth, String figureSays, List<Pass> passes)
+            implements Setting {
+        public Routed {
+            passes = List.copyOf(passes);
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(depth);

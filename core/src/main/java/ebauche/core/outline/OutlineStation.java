@@ -16,12 +16,18 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.passes.GuidedCut;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.PassPlan;
+import ebauche.core.passes.PassPlanner;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Centre line, outline drawn, sawn outside the line, routed to the template from both faces. */
 public final class OutlineStation implements Station {
@@ -29,6 +35,9 @@ public final class OutlineStation implements Station {
 
     /** Wood round a template's screw: common practice. */
     private static final double SCREW_SEAT = 8;
+
+    /** A bit meets at least so much wood, however close the saw went, mm. */
+    private static final double LEAST_ENGAGED = 0.5;
 
     private static final Condition.Held TEMPLATE = new Condition.Held("outline template");
     private static final Condition.Mark UPPER_ROUTED = new Condition.Mark("the outline routed from the front");
@@ -44,7 +53,7 @@ public final class OutlineStation implements Station {
         List<Finding> found = new ArrayList<>();
         Outline.InsideRadius tightest = build.design().outline().smallestInsideRadius();
         double smallest = build.shop().crib().bits().stream()
-                .filter(b -> b.bearing() != Bit.Bearing.NONE)
+                .filter(Bit::copies)
                 .mapToDouble(b -> b.diameter() / 2)
                 .min()
                 .orElse(Double.POSITIVE_INFINITY);
@@ -67,7 +76,8 @@ public final class OutlineStation implements Station {
         Region blank = build.design().blank().plan();
         double thick = build.thicknessed();
         Region waste = blank.minus(body);
-        Bit first = build.shop().crib().longest(Bit.Bearing.AT_SHANK).orElse(null);
+        double corner = build.design().outline().smallestInsideRadius().radius();
+        Bit first = build.shop().crib().stoutest(true, corner).orElse(null);
         double reach = first == null ? thick : Math.min(first.cutterLength(), thick);
         List<Operation> steps = new ArrayList<>(marking(build, body));
         steps.add(saw(build, body, blank, thick));
@@ -149,7 +159,15 @@ public final class OutlineStation implements Station {
                 .length("cutter length", bit == null ? 0 : bit.cutterLength())
                 .length("blank thickness", build.thicknessed())
                 .is(reach, "the lesser of cutter length and thickness");
-        Operation.Builder step = routing(build, "rout", "Rout the outline to the template", bit, depth, Face.FRONT)
+        List<Pass> passes = bit == null
+                ? List.of()
+                : PassPlanner.best(
+                                cut(build, reach, build.thicknessed() + 1),
+                                build.shop().crib().only(List.of(bit)))
+                        .map(PassPlan::passes)
+                        .orElse(List.of());
+        Operation.Builder step = routing(
+                        build, "rout", "Rout the outline to the template", bit, depth, Face.FRONT, passes)
                 .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(waste, front, reach)))
                 .needs(TEMPLATE, Datum.flat(build, Face.FRONT, body), edgeWall(build, body, reach))
                 .gives(UPPER_ROUTED)
@@ -164,7 +182,12 @@ public final class OutlineStation implements Station {
     }
 
     private static Operation routLower(Build build, Region waste, Region body, double reach, double thick) {
-        Bit bit = build.shop().crib().longest(Bit.Bearing.AT_TIP).orElse(null);
+        double corner = build.design().outline().smallestInsideRadius().radius();
+        Optional<Pass> pass =
+                PassPlanner.fromFarFace(cut(build, thick, thick), build.shop().crib(), reach);
+        Bit bit = pass.map(p -> p.cutter().bit())
+                .or(() -> build.shop().crib().stoutest(false, corner))
+                .orElse(null);
         Reckoning depth = Reckoning.of("left to rout from the back", Quantity.LENGTH)
                 .length("blank thickness", thick)
                 .length("routed from the front", reach)
@@ -175,7 +198,8 @@ public final class OutlineStation implements Station {
                         "Flip, and rout the rest with the bearing on the cut wall",
                         bit,
                         depth,
-                        Face.BACK)
+                        Face.BACK,
+                        pass.stream().toList())
                 .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(waste, reach, thick)))
                 .needs(UPPER_ROUTED, Datum.flat(build, Face.BACK, body), edgeWall(build, body, thick))
                 .gives(ROUTED)
@@ -190,13 +214,27 @@ public final class OutlineStation implements Station {
     }
 
     private static Operation.Builder routing(
-            Build build, String step, String title, Bit bit, Reckoning depth, Face up) {
+            Build build, String step, String title, Bit bit, Reckoning depth, Face up, List<Pass> passes) {
         String tool = bit == null ? "a bearing bit that the crib lacks" : bit.name();
         String guide = up == Face.FRONT ? "outline template" : "the wall just cut";
         return Operation.of("outline", FEATURE, step, title)
                 .face(up)
-                .set(new Setting.Routed(tool, guide, Setting.Feed.ANTICLOCKWISE, depth, "deep from the " + up.word()))
+                .set(new Setting.Routed(
+                        tool, guide, Setting.Feed.ANTICLOCKWISE, depth, "deep from the " + up.word(), passes))
                 .caution(Caution.ROUTER, Caution.ROUTER_CLIMB, Caution.ROUTER_TIP, Caution.DUST);
+    }
+
+    /** What is left to rout after sawing, as the pass planner is asked for it. */
+    private static GuidedCut cut(Build build, double depth, double work) {
+        return new GuidedCut(
+                depth,
+                work,
+                GuidedCut.corner(build.design().outline().smallestInsideRadius().radius()),
+                OptionalDouble.of(
+                        Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
+                0,
+                build.shop().crib().templates().get(0),
+                build.design().blank().species().hardness());
     }
 
     private static Operation off() {

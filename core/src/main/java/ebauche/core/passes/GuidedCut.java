@@ -25,6 +25,12 @@ public record GuidedCut(
         double template,
         Hardness hardness) {
 
+    /** A corner drawn sharp is asked for as this radius: no bit turns in it. */
+    private static final double SHARP = 0.01;
+
+    /** An outline without an inside corner lets any bit turn. */
+    private static final double OPEN = 1000;
+
     public GuidedCut {
         Refusal.positive(depth, "depth");
         Refusal.unless(depth <= work + 1e-9, "depth", "cannot be more than the work is thick");
@@ -32,6 +38,11 @@ public record GuidedCut(
         Refusal.notNegative(lastPass, "lastPass");
         Refusal.between(template, 0.5, 80, "template");
         engaged.ifPresent(e -> Refusal.positive(e, "engaged"));
+    }
+
+    /** A drawn corner's radius, nought where it is sharp and endless where there is none, as one that can be asked for. */
+    public static double corner(double radius) {
+        return Math.max(SHARP, Math.min(radius, OPEN));
     }
 
     /** Whether it goes through the work, so that the rest may be taken from the other face. */

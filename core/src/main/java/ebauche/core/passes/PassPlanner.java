@@ -112,11 +112,20 @@ public final class PassPlanner {
     private static final int ALONE = -1;
     private static final int OFF = -2;
 
-    private record Reached(State state, int cost, List<Pass> passes, int bits, int setUps) {}
+    private record Reached(State state, int cost, List<Pass> passes, int bits, int setUps) {
+        double narrowest() {
+            return passes.stream()
+                    .mapToDouble(p -> p.cutter().bit().diameter())
+                    .min()
+                    .orElse(Double.POSITIVE_INFINITY);
+        }
+    }
 
     private Optional<PassPlan> search() {
+        // Of plans that cost alike the one with stouter bits.
         PriorityQueue<Reached> queue = new PriorityQueue<>(Comparator.comparingInt(Reached::cost)
-                .thenComparingInt(r -> r.passes().size()));
+                .thenComparingInt(r -> r.passes().size())
+                .thenComparing(Comparator.comparingDouble(Reached::narrowest).reversed()));
         for (int s = ALONE; s < spacers.size(); s++) {
             queue.add(new Reached(new State(0, -1, s), 0, List.of(), 0, 0));
         }
@@ -188,7 +197,7 @@ public final class PassPlanner {
         Cutter cutter = cutters.get(c);
         double spacer = then.spacer() >= 0 ? spacers.get(then.spacer()) : 0;
         Pass pass = new Pass(cutter, guide, spacer, from, to, to + aboveTheWork, engaged(cutter));
-        add(queue, here, new State(rounded(to), c, then.spacer()), pass, setUps);
+        add(queue, here, new State(to, c, then.spacer()), pass, setUps);
     }
 
     /** Flips a cut that goes through, and takes the rest in one pass. */
@@ -206,6 +215,18 @@ public final class PassPlanner {
         Pass pass = new Pass(cutter, Guide.FAR_WALL, 0, to - rest, to, to, engaged(cutter));
         // The template comes off, and the work is turned.
         add(queue, here, new State(cut.depth(), c, OFF), pass, here.state().spacer() == OFF ? 1 : 2);
+    }
+
+    /** The one pass that finishes a cut from the other face, once it is so deep; the stoutest bit that can. */
+    public static Optional<Pass> fromFarFace(GuidedCut cut, Crib crib, double done) {
+        PassPlanner planner = new PassPlanner(cut, crib);
+        PriorityQueue<Reached> found = new PriorityQueue<>(
+                Comparator.comparingDouble(Reached::narrowest).reversed());
+        Reached here = new Reached(new State(done, -1, OFF), 0, List.of(), 0, 0);
+        for (int c = 0; c < planner.cutters.size(); c++) {
+            planner.fromTheFarFace(found, here, c);
+        }
+        return Optional.ofNullable(found.peek()).map(r -> r.passes().get(0));
     }
 
     private void add(PriorityQueue<Reached> queue, Reached here, State then, Pass pass, int setUps) {
@@ -230,9 +251,5 @@ public final class PassPlanner {
     /** Deepest bite: by cross-section, and never more than the edges are long. */
     private double mostBite(Cutter cutter) {
         return Math.min(cutter.bit().cutterLength(), cutter.crossSection(cut.hardness()) / engaged(cutter));
-    }
-
-    private static double rounded(double depth) {
-        return Math.rint(depth * 1e6) / 1e6;
     }
 }

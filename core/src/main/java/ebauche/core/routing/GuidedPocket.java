@@ -3,6 +3,7 @@ package ebauche.core.routing;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
@@ -14,13 +15,20 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.passes.GuidedCut;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.PassPlan;
+import ebauche.core.passes.PassPlanner;
+import ebauche.core.passes.Shortage;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A cavity cut from one face against a template: waste drilled short of the floor, routed to a last light pass, brought
@@ -62,6 +70,8 @@ public record GuidedPocket(
 
     private static final double CUBIC_CM_PER_MINUTE = 12;
 
+    private static final double NEARLY = 1e-6;
+
     private Condition.Held template() {
         return new Condition.Held(noun + " template");
     }
@@ -75,24 +85,96 @@ public record GuidedPocket(
     }
 
     /** What holds once the cavity is at depth. */
-    public Condition.Mark cut() {
+    public Condition.Mark atDepth() {
         return new Condition.Mark("the " + noun + " at depth");
     }
 
-    /** A pocket that no bit or drill in the crib can make. */
+    private Condition.Mark started() {
+        return new Condition.Mark("the " + noun + " begun on its template");
+    }
+
+    private Condition.Mark templateOff() {
+        return new Condition.Mark("the " + noun + " template off");
+    }
+
+    /** A pocket that the crib's bits cannot make, with the least that would help. */
     public List<Finding> check() {
-        double depth = depthFinished.value();
-        if (build.shop().crib().patternBit(cornerRadius, depth).isPresent()) {
+        Crib crib = build.shop().crib();
+        if (cut().isEmpty() || passes().isPresent()) {
             return List.of();
         }
-        return List.of(Finding.thinkAgain(station, "no-bit")
+        GuidedCut cut = cut().get();
+        Shortage shortage = Shortage.of(cut, crib);
+        Finding.Builder finding = Finding.thinkAgain(station, shortage.cornerTooTight() ? "no-bit" : "no-passes")
                 .on(feature)
                 .at(plan.centroid())
                 .length("corner radius", cornerRadius)
-                .length("depth", depth)
-                .says(
-                        "No bearing bit in the crib turns in the " + noun + "'s corner of {0} and reaches {1}.",
-                        "Add a pattern bit of at most twice that radius, open the corner, or square it by hand."));
+                .length("depth", cut.depth())
+                .length("template", cut.template());
+        String what = shortage.cornerTooTight()
+                ? "No sound bearing bit in the crib turns in the " + noun + "'s corner of {0}."
+                : "No passes of the crib's bits make the " + noun + ", {1} deep, on a template {2} thick.";
+        return List.of(finding.says(what, cure(shortage, finding)));
+    }
+
+    private static String cure(Shortage shortage, Finding.Builder finding) {
+        List<String> cures = new ArrayList<>();
+        int next = 3;
+        if (shortage.bit().isPresent()) {
+            Bit bit = shortage.bit().get();
+            finding.length("a bit's diameter", bit.diameter()).length("its cutter's length", bit.cutterLength());
+            cures.add("a " + (bit.bearing().atTip() ? "tip" : "shank") + "-bearing bit {" + next++
+                    + "} across with a cutter {" + next++ + "} long");
+        }
+        if (shortage.template().isPresent()) {
+            finding.length("a template's thickness", shortage.template().getAsDouble());
+            cures.add("a template {" + next + "} thick");
+        }
+        String others = shortage.cornerTooTight() ? "Open the corner, or square it by hand" : "Make it another depth";
+        return cures.isEmpty()
+                ? others + "."
+                : "What would do: " + String.join(", or ", cures) + ". " + others + " otherwise.";
+    }
+
+    /** The cut as the pass planner is asked for it, from the face as it is now; nothing where the design leaves no depth. */
+    public Optional<GuidedCut> cut() {
+        double depth = depthNow().value();
+        if (!(depth > 0)) {
+            return Optional.empty();
+        }
+        return Optional.of(new GuidedCut(
+                depth,
+                // A pocket is never finished from the other face, not even where it comes out of it.
+                Math.max(build.faces().backNow() - build.faces().frontNow(), depth + 1),
+                GuidedCut.corner(cornerRadius),
+                drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
+                isLight() ? build.shop().practice().lastPass() : 0,
+                build.shop().crib().templates().get(0),
+                build.design().blank().species().hardness()));
+    }
+
+    /** The cheapest passes, if the crib gives any. */
+    public Optional<PassPlan> passes() {
+        return cut().flatMap(c -> PassPlanner.best(c, build.shop().crib()));
+    }
+
+    /** Whether a last light pass is kept. */
+    private boolean isLight() {
+        return depthFinished.value() > SHALLOW;
+    }
+
+    private Optional<Drill> forstner() {
+        double across = Math.min(plan.maxX() - plan.minX(), plan.maxY() - plan.minY());
+        return build.shop().crib().forstner(across - 2 * SKIN);
+    }
+
+    /** The waste that is drilled out first, if it is deep enough and a drill fits. */
+    private Optional<Region> drilled() {
+        return Optional.of(depthFinished.value() > SHALLOW)
+                .filter(deep -> deep)
+                .flatMap(deep -> forstner())
+                .map(drill -> plan.grown(-SKIN).opened(drill.diameter()))
+                .filter(core -> !core.isEmpty());
     }
 
     public List<Operation> operations() {
@@ -104,24 +186,61 @@ public record GuidedPocket(
         private final Condition.Flat surround = Datum.surround(build, face, plan);
         private final Condition.Wall wall = Datum.wall(build, noun, plan, top(), bottom());
 
+        private final List<Pass> passes = passes().map(PassPlan::passes).orElse(List.of());
+
         List<Operation> all() {
             List<Operation> steps = new ArrayList<>();
             steps.add(fit());
-            boolean drilled = false;
-            if (depthFinished.value() > SHALLOW && forstner().isPresent()) {
-                Region core = plan.grown(-SKIN).opened(forstner().get().diameter());
-                drilled = !core.isEmpty();
-                if (drilled) {
-                    steps.add(drillWaste(forstner().get(), core));
+            Optional<Region> core = drilled();
+            core.ifPresent(c -> steps.add(drillWaste(forstner().orElseThrow(), c)));
+            Condition before = core.isPresent() ? wasteOut() : null;
+            boolean on = true;
+            for (Stage stage : stages()) {
+                if (on && stage.offTemplate()) {
+                    steps.add(takeOff(before));
+                    on = false;
                 }
+                steps.add(stage.last() ? finish(stage, before) : rough(stage, before));
+                before = stage.gives();
             }
-            boolean light = depthFinished.value() > SHALLOW;
-            if (light) {
-                steps.add(rough(drilled));
+            if (on) {
+                steps.add(takeOff(before));
             }
-            steps.add(finish(light, drilled));
-            steps.add(takeOff());
             return steps;
+        }
+
+        /**
+         * Passes that make one step: to one depth, against one guide.
+         *
+         * @param key of the step
+         * @param keep left above the floor
+         */
+        private record Stage(String key, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
+            boolean offTemplate() {
+                return !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE;
+            }
+        }
+
+        /** Rough and last passes, apart; rough ones on the template and off it apart too. */
+        private List<Stage> stages() {
+            List<Stage> stages = new ArrayList<>();
+            double keep = isLight() ? build.shop().practice().lastPass() : 0;
+            double depth = depthNow().value();
+            List<Pass> rough = passes.stream()
+                    .filter(p -> keep > 0 && p.to() <= depth - keep + NEARLY)
+                    .toList();
+            List<Pass> last = passes.subList(rough.size(), passes.size());
+            List<Pass> on =
+                    rough.stream().filter(p -> p.guide() == Pass.Guide.TEMPLATE).toList();
+            List<Pass> off = rough.subList(on.size(), rough.size());
+            if (!on.isEmpty() && !off.isEmpty()) {
+                stages.add(new Stage("start", depth - on.get(on.size() - 1).to(), on, started(), false));
+            }
+            if (keep > 0) {
+                stages.add(new Stage("rough", keep, off.isEmpty() ? on : off, roughed(), false));
+            }
+            stages.add(new Stage("rout", 0, last, atDepth(), true));
+            return stages;
         }
 
         private Operation fit() {
@@ -134,11 +253,6 @@ public record GuidedPocket(
                     .joins(joins)
                     .takes(10, 0, 0)
                     .build();
-        }
-
-        private Optional<Drill> forstner() {
-            double across = Math.min(plan.maxX() - plan.minX(), plan.maxY() - plan.minY());
-            return build.shop().crib().forstner(across - 2 * SKIN);
         }
 
         private Operation drillWaste(Drill drill, Region core) {
@@ -160,72 +274,80 @@ public record GuidedPocket(
                     .build();
         }
 
-        private Operation rough(boolean drilled) {
-            double keep = build.shop().practice().lastPass();
-            Reckoning depth = Reckoning.of("depth before the last pass", Quantity.LENGTH)
+        private Operation rough(Stage stage, Condition before) {
+            boolean start = stage.key().equals("start");
+            Reckoning depth = Reckoning.of(
+                            "depth before the " + (start ? "template comes off" : "last pass"), Quantity.LENGTH)
                     .length(
                             "depth from the " + face.word() + " as it is now",
                             depthNow().asFact())
-                    .length("last pass", keep)
-                    .is(depthNow().value() - keep, "depth - last pass");
-            return routing("rough", "Rout the " + noun + " to its last pass", depth, drilled)
-                    .cuts(removed(plan, keep))
-                    .gives(roughed())
+                    .length(start ? "left for the passes after" : "last pass", stage.keep())
+                    .is(depthNow().value() - stage.keep(), start ? "depth - what is left" : "depth - last pass");
+            String title = start ? "Begin the " + noun + " on its template" : "Rout the " + noun + " to its last pass";
+            double shallow = start ? build.shop().limits().depthTolerance() : stage.keep();
+            return routing(stage, title, depth, before)
+                    .cuts(removed(plan, stage.keep()))
                     .inspect(new Inspection(
                             new Measurand.DepthOf(feature),
                             depth,
-                            keep,
+                            shallow,
                             build.shop().limits().depthTolerance(),
                             "depth gauge from the " + face.word()))
                     .takes(minutes(plan, depthNow().value()), 0, 0.01)
                     .build();
         }
 
-        private Operation finish(boolean light, boolean drilled) {
+        private Operation finish(Stage stage, Condition before) {
             double tolerance = build.shop().limits().depthTolerance();
-            Operation.Builder step = routing("rout", "Rout the " + noun + " to depth", depthNow(), drilled && !light)
+            Operation.Builder step = routing(stage, "Rout the " + noun + " to depth", depthNow(), before)
                     .cuts(removed(plan, 0))
-                    .gives(cut())
                     .inspect(new Inspection(
                             new Measurand.DepthOf(feature),
                             depthNow(),
                             tolerance,
                             tolerance,
                             "depth gauge from the " + face.word()))
-                    .takes(8 + (light ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
-            if (light) {
-                step.needs(roughed());
-            }
+                    .takes(8 + (isLight() ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
             if (floorIsTop) {
                 step.caution(Caution.LAST_OF_FLOOR);
             }
             return step.build();
         }
 
-        private Operation takeOff() {
-            return Operation.of(station, feature, "off", "Take the " + noun + " template off")
+        private Operation takeOff(Condition after) {
+            Operation.Builder step = Operation.of(station, feature, "off", "Take the " + noun + " template off")
                     .face(face)
                     .set(new Setting.ByHand("nothing but patience"))
-                    .needs(cut())
+                    .gives(templateOff())
                     .spoils(template())
                     .joins(joins)
-                    .takes(3, 0, 0)
-                    .build();
+                    .takes(3, 0, 0);
+            if (after != null) {
+                step.needs(after);
+            }
+            return step.build();
         }
 
-        private Operation.Builder routing(String step, String title, Reckoning depth, boolean afterWaste) {
-            String tool = build.shop()
-                    .crib()
-                    .patternBit(cornerRadius, depthFinished.value())
-                    .map(Bit::name)
-                    .orElse("a bit that the crib lacks");
-            Operation.Builder routed = cutting(step, title)
+        private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition before) {
+            String tool = stage.passes().isEmpty()
+                    ? "a bit that the crib lacks"
+                    : stage.passes().stream()
+                            .map(p -> p.cutter().bit().name())
+                            .distinct()
+                            .collect(Collectors.joining(", then "));
+            Operation.Builder routed = cutting(stage.key(), title)
                     .set(new Setting.Routed(
-                            tool, noun + " template", Setting.Feed.CLOCKWISE, depth, "deep from the " + face.word()))
-                    .needs(template(), wall)
+                            tool,
+                            stage.offTemplate() ? "wall just cut" : noun + " template",
+                            Setting.Feed.CLOCKWISE,
+                            depth,
+                            "deep from the " + face.word(),
+                            stage.passes()))
+                    .needs(stage.offTemplate() ? templateOff() : template(), wall)
+                    .gives(stage.gives())
                     .caution(Caution.ROUTER, Caution.DUST);
-            if (afterWaste) {
-                routed.needs(wasteOut());
+            if (before != null) {
+                routed.needs(before);
             }
             return routed;
         }

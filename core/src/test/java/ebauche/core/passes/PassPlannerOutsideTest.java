@@ -111,6 +111,24 @@ class PassPlannerOutsideTest {
                 .isEmpty());
     }
 
+    /** Depths as they come out of a neck's geometry, with all their decimals: no plan is lost to rounding. */
+    @Test
+    void depths_with_many_decimals_are_planned_like_round_ones() {
+        Random random = new Random(9);
+        for (int i = 0; i < 300; i++) {
+            double round = 7 + random.nextInt(120) * GRID;
+            GuidedCut near = pocket(round + 0.1, OptionalDouble.of(2));
+            GuidedCut exact = pocket(round + 0.1 + random.nextDouble() * 1e-3, OptionalDouble.of(2));
+            assertThat(PassPlanner.best(exact, STARTER).map(PassPlan::cost))
+                    .as("depth %s", exact.depth())
+                    .isEqualTo(PassPlanner.best(near, STARTER).map(PassPlan::cost));
+            PassPlanner.best(exact, STARTER)
+                    .ifPresent(p -> assertThat(PassRules.broken(exact, p)).isEmpty());
+        }
+        assertThat(PassPlanner.best(pocket(23.55779806094372, OptionalDouble.of(2)), STARTER))
+                .isPresent();
+    }
+
     /** Sizes lie on a grid of a quarter millimetre, so that the plain search below can try every depth there is. */
     private static final double GRID = 0.25;
 

@@ -2,7 +2,6 @@ package ebauche.core.shop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestTimber;
 import ebauche.core.crib.Bit;
@@ -19,15 +18,6 @@ class ShopTest {
     @Test
     void there_is_no_other_starter_shop() {
         assertThatThrownBy(() -> Shop.starter(2)).hasMessageContaining("no starter shop 2");
-    }
-
-    @Test
-    void the_largest_pattern_bit_that_turns_and_reaches_is_taken() {
-        assertThat(crib.patternBit(6.4, 20).orElseThrow().diameter()).isEqualTo(12.7, within(1e-9));
-        assertThat(crib.patternBit(5, 20).orElseThrow().name()).isEqualTo("pattern bit 3/8");
-        assertThat(crib.patternBit(3.2, 20).orElseThrow().name()).isEqualTo("pattern bit 1/4");
-        assertThat(crib.patternBit(3, 20)).isEmpty();
-        assertThat(crib.patternBit(3.2, 60)).isEmpty();
     }
 
     @Test
