@@ -10,6 +10,8 @@ import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.order.Link;
+import ebauche.core.passes.Cutter;
+import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Stock;
 import ebauche.core.stock.WoodLeft;
@@ -107,12 +109,29 @@ public final class PlanJson {
         out.put("tool", setting.tool());
         if (setting instanceof Setting.Routed routed) {
             out.put("guide", routed.guide()).put("feed", word(routed.feed()));
+            ArrayNode passes = out.putArray("passes");
+            routed.passes().forEach(p -> passes.add(pass(p)));
         }
         setting.figure().ifPresent(f -> {
             out.put("says", setting.figureSays());
             out.set("figure", reckoning(f));
         });
         return out;
+    }
+
+    private static ObjectNode pass(Pass p) {
+        Cutter.Speeds speeds = p.cutter().speeds();
+        return JSON.objectNode()
+                .put("bit", p.cutter().bit().name())
+                .put("router", p.cutter().router().name())
+                .put("guide", p.guide().name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                .put("spacer", p.spacer())
+                .put("from", p.from())
+                .put("to", p.to())
+                .put("projection", p.projection())
+                .put("crossSection", p.crossSection())
+                .put("leastTurns", speeds.least())
+                .put("mostTurns", speeds.most());
     }
 
     private static ObjectNode inspection(Inspection i) {

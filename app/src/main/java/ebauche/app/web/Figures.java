@@ -235,6 +235,11 @@ public record Figures(LengthUnit unit) {
         return decimal(value, 1) + " %";
     }
 
+    /** A whole number in groups of three. */
+    public String thousands(int number) {
+        return String.format(Locale.ROOT, "%,d", number).replace(',', '\u202f');
+    }
+
     /** A plain number to so many decimals. */
     public String decimal(double value, int places) {
         return Decimals.fixed(value, places);
