@@ -1,7 +1,6 @@
 package ebauche.app.ways;
 
-import ebauche.core.measure.Length;
-import ebauche.core.measure.LengthFormatException;
+import ebauche.app.web.TypedValues;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.BuildFileException;
 import ebauche.exchange.ShopPart;
@@ -136,26 +135,11 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             LengthUnit bare,
             ObjectNode out,
             Map<String, String> troubles) {
-        String text = typed.getOrDefault(field, "").strip();
+        TypedValues values = new TypedValues(typed, bare, troubles);
         if (length) {
-            try {
-                out.put(key, Length.parse(text, bare).toString());
-            } catch (LengthFormatException e) {
-                troubles.put(field, e.getMessage());
-            }
-            return;
-        }
-        String plain = text.replace(',', '.');
-        if (!plain.matches("-?\\d{1,6}(\\.\\d{1,4})?")) {
-            troubles.put(
-                    field, text.isEmpty() ? "is empty, and a number is wanted here" : "“" + text + "” is no number");
-            return;
-        }
-        double number = Double.parseDouble(plain);
-        if (number == Math.rint(number)) {
-            out.put(key, (int) number);
+            values.length(field, out, key);
         } else {
-            out.put(key, number);
+            values.number(field, out, key);
         }
     }
 }

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Writes core's numbers in the maker's unit. Settings round to the side that leaves wood, readings to nearest.
@@ -233,6 +234,11 @@ public record Figures(LengthUnit unit) {
     /** {@code 9.4 %}. */
     public String percent(double value) {
         return decimal(value, 1) + " %";
+    }
+
+    /** Thicknesses parted by semicolons, as they are put into a field: nothing of them is lost. */
+    public String thicknesses(List<Double> millimetres) {
+        return millimetres.stream().map(this::exactText).collect(Collectors.joining("; "));
     }
 
     /** A whole number in groups of three. */

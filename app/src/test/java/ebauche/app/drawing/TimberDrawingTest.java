@@ -7,14 +7,18 @@ import ebauche.app.web.Figures;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
 import ebauche.core.build.Build;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
 import ebauche.core.design.Blank;
 import ebauche.core.geometry.Face;
 import ebauche.core.layout.Cut;
 import ebauche.core.layout.Need;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.passes.Ability;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Gluing;
+import ebauche.core.shop.Shop;
 import ebauche.core.thickness.Ledger;
 import ebauche.core.thickness.PlaningWays;
 import ebauche.core.thickness.Tracks;
@@ -113,6 +117,63 @@ class TimberDrawingTest {
         assertThat(at.get(1)).isEqualTo(18.2 + 0.8, within(0.1));
         assertThat(Drawn.all(Drawn.xml(PlankDrawing.withCuts(m1, MM, List.of(), cuts.subList(0, 1))), "g", "end"))
                 .isEmpty();
+    }
+
+    /** What a bit reaches is drawn to one scale: each bar as long as its window, the worked one from 21.05 to 25.4. */
+    @Test
+    void a_bits_reach_is_drawn_to_scale() {
+        Crib crib = Shop.starter(1).crib();
+        Bit inch = crib.bits().stream()
+                .filter(b -> b.name().equals("pattern bit 1/2"))
+                .findFirst()
+                .orElseThrow();
+        Ability ability = Ability.of(inch, crib);
+        Document svg = Drawn.xml(ReachDrawing.of(ability, MM));
+        List<Element> bars = Drawn.all(svg, "rect", "bar");
+        assertThat(bars).hasSize(ability.guided().size() + 1);
+        double perMm = number(bars.get(0), "width") / (25.4 - 21.05);
+        for (int i = 0; i < ability.guided().size(); i++) {
+            var window = ability.guided().get(i).window();
+            assertThat(number(bars.get(i), "width") / perMm)
+                    .isEqualTo(Math.max(window.most() - window.least(), 2 / perMm), within(0.1));
+        }
+        assertThat(svg.getDocumentElement().getAttribute("aria-label")).contains("template 6.35 21.05 to 25.4 mm");
+        Bit surfacing = crib.bits().stream()
+                .filter(b -> b.profile() == Bit.Profile.SURFACING)
+                .findFirst()
+                .orElseThrow();
+        assertThat(ReachDrawing.of(Ability.of(surfacing, crib), MM)).isEmpty();
+    }
+
+    @Test
+    void every_kind_of_bit_is_drawn_within_its_picture() {
+        for (Bit.Profile profile : Bit.Profile.values()) {
+            for (Bit.Bearing bearing : Bit.Bearing.values()) {
+                boolean guided = bearing != Bit.Bearing.NONE;
+                Bit bit = new Bit(
+                        "any",
+                        profile,
+                        bearing,
+                        30,
+                        20,
+                        75,
+                        12.7,
+                        guided ? 20 : 0,
+                        guided ? 5 : 0,
+                        3,
+                        Bit.Spiral.TO_SHANK,
+                        true,
+                        0,
+                        Bit.Edge.SHARP,
+                        true);
+                Document svg = Drawn.xml(BitDrawing.of(bit));
+                assertThat(Drawn.all(svg, "rect", "bearing")).hasSize(bearing == Bit.Bearing.BOTH ? 2 : guided ? 1 : 0);
+                for (Element e : Drawn.all(svg, "rect", "bearing")) {
+                    assertThat(number(e, "x") + number(e, "width")).isLessThanOrEqualTo(240);
+                }
+                assertThat(Drawn.all(svg, "line", "flute")).hasSize(3);
+            }
+        }
     }
 
     @Test

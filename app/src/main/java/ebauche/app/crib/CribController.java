@@ -1,0 +1,209 @@
+package ebauche.app.crib;
+
+import ebauche.app.account.Maker;
+import ebauche.app.drawing.BitDrawing;
+import ebauche.app.drawing.ReachDrawing;
+import ebauche.app.ways.Ways;
+import ebauche.app.ways.WaysStore;
+import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.app.web.Stale;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.passes.Ability;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.CribFile;
+import ebauche.exchange.ShopPart;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The tool crib: what the shop has, what each tool can and cannot do, and the form for one. Part of the shop's ways. */
+@Controller
+class CribController {
+    private static final String CHANGED = "Somebody changed the crib meanwhile. Nothing was kept; look again.";
+
+    private final WaysStore store;
+
+    CribController(WaysStore store) {
+        this.store = store;
+    }
+
+    /** A bit with its place in the crib and what it can do. */
+    public record OnShelf(int place, Bit bit, Ability ability, String drawing, String reach) {}
+
+    @GetMapping("/crib")
+    String crib(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
+        Ways ways = store.of(maker.shop());
+        Crib crib = crib(ways);
+        List<OnShelf> bits = new ArrayList<>();
+        for (Bit bit : crib.bits()) {
+            Ability ability = Ability.of(bit, crib);
+            bits.add(new OnShelf(bits.size(), bit, ability, BitDrawing.of(bit), ReachDrawing.of(ability, fig)));
+        }
+        model.addAttribute("base", ways.number());
+        model.addAttribute("crib", crib);
+        model.addAttribute("bits", bits);
+        return "crib/crib";
+    }
+
+    private static Crib crib(Ways ways) {
+        return ways.means().shop().crib();
+    }
+
+    /** The shop's ways with every tool written out, to be changed. */
+    private static ObjectNode whole(Ways ways) {
+        ObjectNode all = ways.json().deepCopy();
+        all.set("crib", CribFile.write(crib(ways)));
+        return all;
+    }
+
+    private static ToolKind kind(String many) {
+        return ToolKind.of(many).orElseThrow(NotHere::new);
+    }
+
+    private static ArrayNode tools(ObjectNode ways, ToolKind kind) {
+        return (ArrayNode) ways.path("crib").get(kind.many());
+    }
+
+    @GetMapping("/crib/{many}/new")
+    String blank(@AuthenticationPrincipal Maker maker, @PathVariable String many, Model model) {
+        Ways ways = store.of(maker.shop());
+        ToolKind kind = kind(many);
+        model.addAttribute("there", false);
+        return form(kind, tools(whole(ways), kind).size(), ways.number(), Map.of(), Map.of(), model);
+    }
+
+    @GetMapping("/crib/{many}/{place}")
+    String tool(@AuthenticationPrincipal Maker maker, @PathVariable String many, @PathVariable int place, Model model) {
+        Ways ways = store.of(maker.shop());
+        ToolKind kind = kind(many);
+        ArrayNode tools = tools(whole(ways), kind);
+        if (place < 0 || place >= tools.size()) {
+            throw new NotHere();
+        }
+        model.addAttribute("there", true);
+        return form(kind, place, ways.number(), ToolForm.typed(kind, tools.get(place)), Map.of(), model);
+    }
+
+    private static String form(
+            ToolKind kind, int place, int base, Map<String, String> typed, Map<String, String> troubles, Model model) {
+        model.addAttribute("kind", kind);
+        model.addAttribute("place", place);
+        model.addAttribute("base", base);
+        model.addAttribute("typed", typed);
+        model.addAttribute("troubles", troubles);
+        return "crib/tool";
+    }
+
+    /** Puts a tool into the crib, or changes one. */
+    @PostMapping("/crib/{many}/{place}")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String many,
+            @PathVariable int place,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Ways ways = store.of(maker.shop());
+        ToolKind kind = kind(many);
+        ObjectNode all = whole(ways);
+        int there = tools(all, kind).size();
+        if (place < 0 || place > there) {
+            throw new NotHere();
+        }
+        model.addAttribute("there", place < there);
+        ToolForm form = ToolForm.of(kind, place, typed, all, fig.unit());
+        if (!form.troubles().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return form(kind, place, base, typed, form.troubles(), model);
+        }
+        return kept(maker, base, form.ways(), model, response, () -> form(kind, place, base, typed, Map.of(), model));
+    }
+
+    @PostMapping("/crib/{many}/{place}/remove")
+    String remove(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String many,
+            @PathVariable int place,
+            @RequestParam int base,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Ways ways = store.of(maker.shop());
+        ObjectNode all = whole(ways);
+        ArrayNode tools = tools(all, kind(many));
+        if (place < 0 || place >= tools.size()) {
+            throw new NotHere();
+        }
+        tools.remove(place);
+        return kept(maker, base, all, model, response, () -> crib(maker, fig, model));
+    }
+
+    /** Thicknesses of templates and spacers. */
+    @PostMapping("/crib/thicknesses")
+    String thicknesses(
+            @AuthenticationPrincipal Maker maker,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        ObjectNode all = whole(store.of(maker.shop()));
+        Map<String, String> troubles = new LinkedHashMap<>();
+        ObjectNode crib = (ObjectNode) all.get("crib");
+        for (String list : List.of("templates", "spacers")) {
+            ToolForm.lengths(list, typed.getOrDefault(list, ""), fig.unit(), crib, troubles);
+        }
+        judge(all, troubles);
+        if (!troubles.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("troubles", troubles);
+            model.addAttribute("typed", typed);
+            return crib(maker, fig, model);
+        }
+        return kept(maker, base, all, model, response, () -> crib(maker, fig, model));
+    }
+
+    private static void judge(ObjectNode ways, Map<String, String> troubles) {
+        if (troubles.isEmpty()) {
+            try {
+                ShopPart.read(ways);
+            } catch (BuildFileException e) {
+                troubles.put(e.place().contains("spacers") ? "spacers" : "templates", e.getMessage());
+            }
+        }
+    }
+
+    /** What is shown again when nothing could be kept. */
+    private interface Again {
+        String page();
+    }
+
+    private String kept(
+            Maker maker, int base, ObjectNode ways, Model model, HttpServletResponse response, Again again) {
+        try {
+            store.keep(maker.shop(), base, ways, maker.name());
+        } catch (Stale stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", CHANGED);
+            return again.page();
+        }
+        return "redirect:/crib";
+    }
+}

@@ -1,0 +1,112 @@
+package ebauche.app.crib;
+
+import ebauche.app.crib.ToolKind.Field;
+import ebauche.app.web.TypedValues;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.ShopPart;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What was typed about a tool, and the shop's ways with it: every field that is wrong is named at once, and nothing is kept
+ * until none is.
+ *
+ * @param ways with the tool in their crib
+ * @param troubles what is wrong, by field
+ */
+record ToolForm(ObjectNode ways, Map<String, String> troubles) {
+    private static final int LONGEST_NAME = 80;
+
+    /**
+     * Reads the form.
+     *
+     * @param ways with a whole crib
+     * @param place of the tool that is changed, or the number of tools for a new one
+     */
+    static ToolForm of(ToolKind kind, int place, Map<String, String> typed, ObjectNode ways, LengthUnit bare) {
+        ObjectNode all = ways.deepCopy();
+        ArrayNode tools = (ArrayNode) all.path("crib").get(kind.many());
+        Map<String, String> troubles = new LinkedHashMap<>();
+        ObjectNode tool = JsonNodeFactory.instance.objectNode();
+        TypedValues values = new TypedValues(typed, bare, troubles);
+        kind.fields().forEach(f -> read(f, kind, values, tool));
+        for (int i = 0; i < tools.size(); i++) {
+            if (i != place && tools.get(i).path("name").asString("").equals(values.text("name"))) {
+                troubles.put("name", "another " + kind.one() + " is called “" + values.text("name") + "” already");
+            }
+        }
+        if (place < tools.size()) {
+            tools.set(place, tool);
+        } else {
+            tools.add(tool);
+        }
+        if (troubles.isEmpty()) {
+            judge(all, kind, place, troubles);
+        }
+        return new ToolForm(all, troubles);
+    }
+
+    private static void read(Field field, ToolKind kind, TypedValues values, ObjectNode tool) {
+        String name = field.name();
+        if (values.isBlank(name) && !kind.needed().contains(field)) {
+            return;
+        }
+        switch (field.reading()) {
+            case TEXT -> {
+                tool.put(name, values.text(name));
+                if (values.isBlank(name) || values.text(name).length() > LONGEST_NAME) {
+                    values.troubles().put(name, "needs a name of up to " + LONGEST_NAME + " letters");
+                }
+            }
+            case CHOICE -> tool.put(name, values.text(name));
+            case LENGTH -> values.length(name, tool, name);
+            case NUMBER -> values.number(name, tool, name);
+            case LENGTHS -> lengths(name, values.text(name), values.bare(), tool, values.troubles());
+        }
+    }
+
+    /** Lengths parted by semicolons, put under their name; none where nothing was typed. */
+    static void lengths(String name, String text, LengthUnit bare, ObjectNode out, Map<String, String> troubles) {
+        ArrayNode all = out.putArray(name);
+        for (String part : text.isBlank() ? new String[0] : text.split(";")) {
+            try {
+                all.add(Length.parse(part.strip(), bare).toString());
+            } catch (LengthFormatException e) {
+                troubles.put(name, e.getMessage());
+            }
+        }
+    }
+
+    private static void judge(ObjectNode ways, ToolKind kind, int place, Map<String, String> troubles) {
+        try {
+            ShopPart.read(ways);
+        } catch (BuildFileException e) {
+            String here = "crib." + kind.many() + "[" + (place + 1) + "].";
+            String field = e.place().startsWith(here) ? e.place().substring(here.length()) : "name";
+            troubles.put(field.replaceAll("\\[\\d+]$", ""), e.getMessage());
+        }
+    }
+
+    /** A tool as its fields hold it. */
+    static Map<String, String> typed(ToolKind kind, JsonNode tool) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        for (Field f : kind.fields()) {
+            JsonNode value = tool.path(f.name());
+            if (value.isArray()) {
+                StringBuilder all = new StringBuilder();
+                value.forEach(v -> all.append(all.isEmpty() ? "" : "; ").append(v.asString("")));
+                typed.put(f.name(), all.toString());
+            } else if (!value.isMissingNode()) {
+                typed.put(f.name(), value.isNumber() ? String.valueOf(value.asInt()) : value.asString(""));
+            }
+        }
+        return typed;
+    }
+}

@@ -1,0 +1,50 @@
+package ebauche.app.web;
+
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import java.util.Map;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Fields as they were typed, read one by one into what a file would hold: every field that is wrong is named at once.
+ *
+ * @param typed by field
+ * @param bare unit of a length without one
+ * @param troubles filled with what is wrong, by field
+ */
+public record TypedValues(Map<String, String> typed, LengthUnit bare, Map<String, String> troubles) {
+    public String text(String field) {
+        return typed.getOrDefault(field, "").strip();
+    }
+
+    public boolean isBlank(String field) {
+        return text(field).isEmpty();
+    }
+
+    /** Puts a length under {@code key}, as it was written. */
+    public void length(String field, ObjectNode out, String key) {
+        try {
+            out.put(key, Length.parse(text(field), bare).toString());
+        } catch (LengthFormatException e) {
+            troubles.put(field, e.getMessage());
+        }
+    }
+
+    /** Puts a number under {@code key}; a whole one as such. */
+    public void number(String field, ObjectNode out, String key) {
+        String text = text(field);
+        String plain = text.replace(',', '.');
+        if (!plain.matches("-?\\d{1,6}(\\.\\d{1,4})?")) {
+            troubles.put(
+                    field, text.isEmpty() ? "is empty, and a number is wanted here" : "“" + text + "” is no number");
+            return;
+        }
+        double number = Double.parseDouble(plain);
+        if (number == Math.rint(number)) {
+            out.put(key, (int) number);
+        } else {
+            out.put(key, number);
+        }
+    }
+}
