@@ -8,10 +8,12 @@ import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.TreeMap;
 
 /**
  * The cheapest way to take a guided cut in passes.
@@ -78,164 +80,230 @@ public final class PassPlanner {
 
     /** The cheapest plan, if there is one. */
     public static Optional<PassPlan> best(GuidedCut cut, Crib crib) {
-        return new PassPlanner(cut, crib).search();
+        PassPlanner planner = new PassPlanner(cut, crib);
+        return planner.isFeasible() ? planner.search() : Optional.empty();
     }
 
-    /** Bits that turn in the corner, each in every router that holds it and turns slowly enough. */
+    /** Whether the crib gives any plan at all, without looking for the cheapest. */
+    public static boolean isFeasible(GuidedCut cut, Crib crib) {
+        return new PassPlanner(cut, crib).isFeasible();
+    }
+
+    /**
+     * As deeper is never worse, the deepest that each guide gives, one after the other, decides.
+     */
+    private boolean isFeasible() {
+        for (int spacer = ALONE; spacer < spacers.size(); spacer++) {
+            int[] guides = spacer == ALONE ? new int[] {ALONE, OFF} : new int[] {spacer, ALONE, OFF};
+            double depth = 0;
+            for (int guide : guides) {
+                depth = deepest(guide, depth);
+                if (depth >= cut.depth() - 1e-9 || depth > 0 && farFaceFrom(depth)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private double deepest(int guide, double from) {
+        double depth = from;
+        boolean deeper = true;
+        while (deeper) {
+            deeper = false;
+            for (Cutter cutter : cutters) {
+                double to = deepestPass(cutter, guide, depth);
+                deeper |= to > depth;
+                depth = Math.max(depth, to);
+            }
+        }
+        return depth;
+    }
+
+    private boolean farFaceFrom(double depth) {
+        return cutters.stream().anyMatch(c -> farFacePass(c, depth).isPresent());
+    }
+
+    /** Bits that turn in the corner, each in every router that holds it, turns slowly enough and is not outdone by another. */
     private static List<Cutter> cutters(GuidedCut cut, Crib crib) {
         List<Cutter> usable = new ArrayList<>();
         for (Bit bit : crib.bits()) {
-            for (Router router : crib.routers()) {
-                Cutter cutter = new Cutter(bit, router);
-                boolean byHand = router.kind() != Router.Kind.TABLE;
-                if (bit.copies()
-                        && bit.corner() <= cut.corner() + 1e-6
-                        && byHand
-                        && cutter.fits()
-                        && cutter.slowEnough()) {
-                    usable.add(cutter);
-                }
+            if (bit.copies() && bit.corner() <= cut.corner() + 1e-6) {
+                List<Cutter> held = crib.routers().stream()
+                        .filter(r -> r.kind() != Router.Kind.TABLE)
+                        .map(r -> new Cutter(bit, r))
+                        .filter(c -> c.fits() && c.slowEnough())
+                        .toList();
+                held.stream()
+                        .filter(c -> held.stream().noneMatch(other -> outdone(c, other, held, cut)))
+                        .forEach(usable::add);
             }
         }
         return usable;
     }
 
-    /**
-     * Where the work stands.
-     *
-     * @param depth cut so far
-     * @param cutter index of the last one, -1 before the first
-     * @param spacer index of the spacer under the template, -1 without, {@link #OFF} when the template is off
-     */
-    private record State(double depth, int cutter, int spacer) {}
+    private static boolean outdone(Cutter one, Cutter other, List<Cutter> held, GuidedCut cut) {
+        double takes = other.crossSection(cut.hardness()) - one.crossSection(cut.hardness());
+        double stands = other.projection() - one.projection();
+        boolean alike = takes == 0 && stands == 0;
+        return takes >= 0 && stands >= 0 && (!alike || held.indexOf(other) < held.indexOf(one));
+    }
 
     private static final int ALONE = -1;
     private static final int OFF = -2;
 
-    private record Reached(State state, int cost, List<Pass> passes, int bits, int setUps) {
-        double narrowest() {
-            return passes.stream()
-                    .mapToDouble(p -> p.cutter().bit().diameter())
-                    .min()
-                    .orElse(Double.POSITIVE_INFINITY);
+    /**
+     * Where the work stands, and how it came there.
+     *
+     * @param depth cut so far
+     * @param cutter index of the last one, -1 before the first
+     * @param guide index of the spacer under the template, {@link #ALONE} without, {@link #OFF} when the template is off
+     * @param narrowest bit so far
+     */
+    private record Node(
+            double depth,
+            int cutter,
+            int guide,
+            int cost,
+            int passes,
+            int bits,
+            int setUps,
+            double narrowest,
+            Node before,
+            Pass pass) {
+        PassPlan plan() {
+            LinkedList<Pass> all = new LinkedList<>();
+            for (Node n = this; n.pass != null; n = n.before) {
+                all.addFirst(n.pass);
+            }
+            return new PassPlan(all, bits, setUps);
         }
     }
 
-    private Optional<PassPlan> search() {
-        // Of plans that cost alike the one with stouter bits.
-        PriorityQueue<Reached> queue = new PriorityQueue<>(Comparator.comparingInt(Reached::cost)
-                .thenComparingInt(r -> r.passes().size())
-                .thenComparing(Comparator.comparingDouble(Reached::narrowest).reversed()));
-        for (int s = ALONE; s < spacers.size(); s++) {
-            queue.add(new Reached(new State(0, -1, s), 0, List.of(), 0, 0));
-        }
-        Map<State, Double> deepest = new HashMap<>();
-        while (!queue.isEmpty()) {
-            Reached here = queue.poll();
-            if (here.state().depth() >= cut.depth() - 1e-9) {
-                return Optional.of(new PassPlan(here.passes(), here.bits(), here.setUps()));
+    private static Node start(double depth, int guide) {
+        return new Node(depth, -1, guide, 0, 0, 0, 0, Double.POSITIVE_INFINITY, null, null);
+    }
+
+    /** Nodes to be looked at, without those that another outdoes: same cutter and guide, no less deep, no dearer. */
+    private final class Frontier {
+        // Of plans that cost alike the one with fewer passes, then with stouter bits.
+        private final PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparingInt(Node::cost)
+                .thenComparingInt(Node::passes)
+                .thenComparing(Comparator.comparingDouble(Node::narrowest).reversed()));
+        private final Map<Integer, TreeMap<Integer, Double>> deepest = new HashMap<>();
+        private int goal = Integer.MAX_VALUE;
+
+        void add(Node node) {
+            boolean done = isDone(node);
+            if (node.cost() + (done ? 0 : PassPlan.A_PASS) > goal) {
+                return;
             }
-            State kind = new State(0, here.state().cutter(), here.state().spacer());
-            if (here.state().depth() > deepest.getOrDefault(kind, -1.0)) {
-                deepest.put(kind, here.state().depth());
-                for (int c = 0; c < cutters.size(); c++) {
-                    follow(queue, here, c);
+            if (done) {
+                goal = Math.min(goal, node.cost());
+                queue.add(node);
+                return;
+            }
+            int kind = (node.cutter() + 1) * (spacers.size() + 2) + node.guide() + 2;
+            TreeMap<Integer, Double> byCost = deepest.computeIfAbsent(kind, k -> new TreeMap<>());
+            for (double there : byCost.headMap(node.cost(), true).values()) {
+                if (there >= node.depth()) {
+                    return;
                 }
+            }
+            byCost.put(node.cost(), node.depth());
+            queue.add(node);
+        }
+    }
+
+    private boolean isDone(Node node) {
+        return node.depth() >= cut.depth() - 1e-9;
+    }
+
+    private Optional<PassPlan> search() {
+        Frontier frontier = new Frontier();
+        for (int s = ALONE; s < spacers.size(); s++) {
+            frontier.add(start(0, s));
+        }
+        while (!frontier.queue.isEmpty()) {
+            Node here = frontier.queue.poll();
+            if (isDone(here)) {
+                return Optional.of(here.plan());
+            }
+            for (int c = 0; c < cutters.size(); c++) {
+                follow(frontier, here, c);
             }
         }
         return Optional.empty();
     }
 
-    private void follow(PriorityQueue<Reached> queue, Reached here, int c) {
-        int spacer = here.state().spacer();
-        if (spacer != OFF) {
-            onTemplate(queue, here, c, spacer, 0);
-            if (spacer != ALONE) {
-                onTemplate(queue, here, c, ALONE, 1);
+    private void follow(Frontier frontier, Node here, int c) {
+        if (here.guide() != OFF) {
+            take(frontier, here, c, here.guide(), 0);
+            if (here.guide() != ALONE) {
+                take(frontier, here, c, ALONE, 1);
             }
         }
-        onWall(queue, here, c);
-        fromTheFarFace(queue, here, c);
-    }
-
-    private void onTemplate(PriorityQueue<Reached> queue, Reached here, int c, int spacer, int setUps) {
+        take(frontier, here, c, OFF, here.guide() == OFF ? 0 : 1);
         Cutter cutter = cutters.get(c);
-        double under = spacer == ALONE ? 0 : spacers.get(spacer);
-        double thick = cut.template() + under;
-        Window reach = Reach.onTemplate(cutter.bit(), cut.template(), under);
-        Window window = new Window(reach.least(), Math.min(reach.most(), cutter.projection() - thick));
-        take(queue, here, c, new State(0, c, spacer), Guide.TEMPLATE, window, thick, setUps);
+        farFacePass(cutter, here.depth())
+                // The template comes off, and the work is turned.
+                .ifPresent(p -> frontier.add(then(here, cut.depth(), c, OFF, p, here.guide() == OFF ? 1 : 2)));
     }
 
-    private void onWall(PriorityQueue<Reached> queue, Reached here, int c) {
+    private void take(Frontier frontier, Node here, int c, int guide, int setUps) {
         Cutter cutter = cutters.get(c);
-        Window reach = Reach.onWall(cutter.bit(), here.state().depth());
-        Window window = new Window(reach.least(), Math.min(reach.most(), cutter.projection()));
-        int setUps = here.state().spacer() == OFF ? 0 : 1;
-        take(queue, here, c, new State(0, c, OFF), Guide.WALL, window, 0, setUps);
+        double to = deepestPass(cutter, guide, here.depth());
+        if (to > here.depth()) {
+            double spacer = guide >= 0 ? spacers.get(guide) : 0;
+            double above = guide == OFF ? 0 : cut.template() + spacer;
+            Guide runsOn = guide == OFF ? Guide.WALL : Guide.TEMPLATE;
+            Pass pass = new Pass(cutter, runsOn, spacer, here.depth(), to, to + above, engaged(cutter));
+            frontier.add(then(here, to, c, guide, pass, setUps));
+        }
     }
 
-    /** The deepest pass that window, bite and the last light pass allow. */
-    private void take(
-            PriorityQueue<Reached> queue,
-            Reached here,
-            int c,
-            State then,
-            Guide guide,
-            Window window,
-            double aboveTheWork,
-            int setUps) {
-        double from = here.state().depth();
+    private Node then(Node here, double depth, int c, int guide, Pass pass, int moreSetUps) {
+        int bits = here.bits() + (c == here.cutter() ? 0 : 1);
+        int setUps = here.setUps() + moreSetUps;
+        int passes = here.passes() + 1;
+        int cost = PassPlan.A_BIT * bits + PassPlan.A_PASS * passes + PassPlan.A_SET_UP * setUps;
+        double narrowest = Math.min(here.narrowest(), pass.cutter().bit().diameter());
+        return new Node(depth, c, guide, cost, passes, bits, setUps, narrowest, here, pass);
+    }
+
+    /** The deepest that window, projection, bite and the last light pass allow; {@code from} itself if nothing is. */
+    private double deepestPass(Cutter cutter, int guide, double from) {
         boolean rough = from >= cut.roughDepth() - 1e-9;
         double target = rough ? cut.depth() : cut.roughDepth();
-        double to = Math.min(target, Math.min(window.most(), from + mostBite(cutters.get(c))));
-        if (!window.holds(to)
-                || to < from + Reach.NOTHING
-                || !startsIn(cutters.get(c).bit(), from)) {
-            return;
-        }
-        Cutter cutter = cutters.get(c);
-        double spacer = then.spacer() >= 0 ? spacers.get(then.spacer()) : 0;
-        Pass pass = new Pass(cutter, guide, spacer, from, to, to + aboveTheWork, engaged(cutter));
-        add(queue, here, new State(to, c, then.spacer()), pass, setUps);
+        double spacer = guide >= 0 ? spacers.get(guide) : 0;
+        Window reach = guide == OFF
+                ? Reach.onWall(cutter.bit(), from)
+                : Reach.onTemplate(cutter.bit(), cut.template(), spacer);
+        double stands = cutter.projection() - (guide == OFF ? 0 : cut.template() + spacer);
+        double to = Math.min(Math.min(target, reach.most()), Math.min(stands, from + mostBite(cutter)));
+        boolean can = to >= reach.least() - 1e-9 && to >= from + Reach.NOTHING && startsIn(cutter.bit(), from);
+        return can ? to : from;
     }
 
-    /** Flips a cut that goes through, and takes the rest in one pass. */
-    private void fromTheFarFace(PriorityQueue<Reached> queue, Reached here, int c) {
-        Cutter cutter = cutters.get(c);
-        double rest = cut.depth() - here.state().depth();
-        Window window = Reach.tipOnWall(cutter.bit(), cut.work(), here.state().depth());
+    /** The one pass that takes all that stands of a cut through the work, from the other face. */
+    private Optional<Pass> farFacePass(Cutter cutter, double done) {
+        double rest = cut.depth() - done;
+        Window window = Reach.tipOnWall(cutter.bit(), cut.work(), done);
         if (!cut.through() || window.isEmpty() || rest > mostBite(cutter)) {
-            return;
+            return Optional.empty();
         }
         double to = Math.min(window.most(), Math.max(window.least(), rest + Reach.LEAST_CONTACT));
-        if (to > cutter.projection()) {
-            return;
-        }
-        Pass pass = new Pass(cutter, Guide.FAR_WALL, 0, to - rest, to, to, engaged(cutter));
-        // The template comes off, and the work is turned.
-        add(queue, here, new State(cut.depth(), c, OFF), pass, here.state().spacer() == OFF ? 1 : 2);
+        return to > cutter.projection()
+                ? Optional.empty()
+                : Optional.of(new Pass(cutter, Guide.FAR_WALL, 0, to - rest, to, to, engaged(cutter)));
     }
 
-    /** The one pass that finishes a cut from the other face, once it is so deep; the stoutest bit that can. */
+    /** The one pass that finishes a cut from the other face, once it is so deep; by the stoutest bit that can. */
     public static Optional<Pass> fromFarFace(GuidedCut cut, Crib crib, double done) {
         PassPlanner planner = new PassPlanner(cut, crib);
-        PriorityQueue<Reached> found = new PriorityQueue<>(
-                Comparator.comparingDouble(Reached::narrowest).reversed());
-        Reached here = new Reached(new State(done, -1, OFF), 0, List.of(), 0, 0);
-        for (int c = 0; c < planner.cutters.size(); c++) {
-            planner.fromTheFarFace(found, here, c);
-        }
-        return Optional.ofNullable(found.peek()).map(r -> r.passes().get(0));
-    }
-
-    private void add(PriorityQueue<Reached> queue, Reached here, State then, Pass pass, int setUps) {
-        List<Pass> passes = new ArrayList<>(here.passes());
-        passes.add(pass);
-        int bits = here.bits() + (then.cutter() == here.state().cutter() ? 0 : 1);
-        int allSetUps = here.setUps() + setUps;
-        int cost = PassPlan.A_BIT * bits + PassPlan.A_PASS * passes.size() + PassPlan.A_SET_UP * allSetUps;
-        queue.add(new Reached(then, cost, passes, bits, allSetUps));
+        return planner.cutters.stream()
+                .flatMap(c -> planner.farFacePass(c, done).stream())
+                .max(Comparator.comparingDouble(p -> p.cutter().bit().diameter()));
     }
 
     /** A bit that does not cut at its centre wants a hole to start in: the drilled waste, or an open side. */

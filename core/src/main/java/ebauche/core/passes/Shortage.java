@@ -27,6 +27,7 @@ public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble
     private static final double THINNEST = 3;
     private static final double THICKEST = 30;
     private static final double STEP = 0.1;
+    private static final double COARSE = 0.5;
 
     /** What is missing for a cut that the crib gives no plan for. */
     public static Shortage of(GuidedCut cut, Crib crib) {
@@ -39,7 +40,7 @@ public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble
                 .filter(d -> d / 2 <= cut.corner() + 1e-6)
                 .sorted(Comparator.reverseOrder())
                 .flatMap(d -> LENGTHS.stream().filter(l -> l >= d / 2).flatMap(l -> sold(cut, crib, d, l).stream()))
-                .filter(b -> PassPlanner.best(cut, crib.with(b)).isPresent())
+                .filter(b -> PassPlanner.isFeasible(cut, crib.with(b)))
                 .findFirst();
     }
 
@@ -60,17 +61,30 @@ public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble
         return cut.through() ? List.of(Bit.Bearing.AT_SHANK, Bit.Bearing.AT_TIP) : List.of(Bit.Bearing.AT_SHANK);
     }
 
+    /** The nearest thickness that would do, to a tenth: found in half millimetres first. */
     private static OptionalDouble template(GuidedCut cut, Crib crib) {
-        for (int i = 1; i * STEP <= THICKEST; i++) {
-            for (int way : new int[] {-1, 1}) {
-                double thickness = Math.rint((cut.template() + way * i * STEP) / STEP) * STEP;
-                if (thickness >= THINNEST
-                        && thickness <= THICKEST
-                        && PassPlanner.best(cut.on(thickness), crib).isPresent()) {
-                    return OptionalDouble.of(thickness);
+        for (double off = COARSE; off <= THICKEST; off += COARSE) {
+            for (double fine = off - COARSE + STEP; fine <= off + 1e-9; fine += STEP) {
+                boolean coarse = fine > off - 1e-9;
+                if (!coarse && !either(cut, crib, off)) {
+                    continue;
+                }
+                for (int way : new int[] {-1, 1}) {
+                    double thickness = Math.rint((cut.template() + way * fine) / STEP) * STEP;
+                    if (does(cut, crib, thickness)) {
+                        return OptionalDouble.of(thickness);
+                    }
                 }
             }
         }
         return OptionalDouble.empty();
+    }
+
+    private static boolean either(GuidedCut cut, Crib crib, double off) {
+        return does(cut, crib, cut.template() - off) || does(cut, crib, cut.template() + off);
+    }
+
+    private static boolean does(GuidedCut cut, Crib crib, double thickness) {
+        return thickness >= THINNEST && thickness <= THICKEST && PassPlanner.isFeasible(cut.on(thickness), crib);
     }
 }

@@ -100,10 +100,11 @@ public record GuidedPocket(
     /** A pocket that the crib's bits cannot make, with the least that would help. */
     public List<Finding> check() {
         Crib crib = build.shop().crib();
-        if (cut().isEmpty() || passes().isPresent()) {
+        Optional<GuidedCut> asked = cut();
+        if (asked.isEmpty() || PassPlanner.isFeasible(asked.get(), crib)) {
             return List.of();
         }
-        GuidedCut cut = cut().get();
+        GuidedCut cut = asked.get();
         Shortage shortage = Shortage.of(cut, crib);
         Finding.Builder finding = Finding.thinkAgain(station, shortage.cornerTooTight() ? "no-bit" : "no-passes")
                 .on(feature)
