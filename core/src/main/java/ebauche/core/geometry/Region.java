@@ -288,6 +288,41 @@ public final class Region {
                 .getLength();
     }
 
+    /** The smallest convex region that holds it. */
+    public Region hull() {
+        return of(geometry.convexHull());
+    }
+
+    /** How far a point lies outside, mm; less than nought inside, by its way to the edge. */
+    public double outside(Point p) {
+        org.locationtech.jts.geom.Point there = FACTORY.createPoint(new Coordinate(p.x(), p.y()));
+        double toEdge = geometry.getBoundary().distance(there);
+        return contains(p) ? -toEdge : toEdge;
+    }
+
+    /** Length within the region of the line through a point of it, from edge to edge, mm. */
+    public double chord(Point through, double dx, double dy) {
+        double[] ends = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};
+        double size = Math.hypot(dx, dy);
+        forEachRing(ring -> {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                double ax = ring[i] - through.x();
+                double ay = ring[i + 1] - through.y();
+                double bx = ring[i + 2] - through.x();
+                double by = ring[i + 3] - through.y();
+                double a = (dx * ay - dy * ax) / size;
+                double b = (dx * by - dy * bx) / size;
+                if (a > 0 != b > 0) {
+                    double t = a / (a - b);
+                    double at = ((ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy) / size;
+                    ends[0] = at <= 0 ? Math.max(ends[0], at) : ends[0];
+                    ends[1] = at >= 0 ? Math.min(ends[1], at) : ends[1];
+                }
+            }
+        });
+        return ends[1] - ends[0];
+    }
+
     /** Moved on the plan. */
     public Region moved(double dx, double dy) {
         return of(AffineTransformation.translationInstance(dx, dy).transform(geometry));
