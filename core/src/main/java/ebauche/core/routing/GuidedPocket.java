@@ -149,7 +149,7 @@ public record GuidedPocket(
                 Math.max(build.faces().backNow() - build.faces().frontNow(), depth + 1),
                 GuidedCut.corner(cornerRadius),
                 drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
-                isLight() ? build.shop().practice().lastPass() : 0,
+                isDeep() ? build.shop().practice().lastPass() : 0,
                 build.shop().crib().templates().get(0),
                 build.design().blank().species().hardness()));
     }
@@ -159,8 +159,8 @@ public record GuidedPocket(
         return cut().flatMap(c -> PassPlanner.best(c, build.shop().crib()));
     }
 
-    /** Whether a last light pass is kept. */
-    private boolean isLight() {
+    /** Whether its waste is drilled first and a last light pass is kept. */
+    private boolean isDeep() {
         return depthFinished.value() > SHALLOW;
     }
 
@@ -171,11 +171,11 @@ public record GuidedPocket(
 
     /** The waste that is drilled out first, if it is deep enough and a drill fits. */
     private Optional<Region> drilled() {
-        return Optional.of(depthFinished.value() > SHALLOW)
-                .filter(deep -> deep)
-                .flatMap(deep -> forstner())
-                .map(drill -> plan.grown(-SKIN).opened(drill.diameter()))
-                .filter(core -> !core.isEmpty());
+        return isDeep()
+                ? forstner()
+                        .map(drill -> plan.grown(-SKIN).opened(drill.diameter()))
+                        .filter(core -> !core.isEmpty())
+                : Optional.empty();
     }
 
     public List<Operation> operations() {
@@ -225,23 +225,31 @@ public record GuidedPocket(
         /** Rough and last passes, apart; rough ones on the template and off it apart too. */
         private List<Stage> stages() {
             List<Stage> stages = new ArrayList<>();
-            double keep = isLight() ? build.shop().practice().lastPass() : 0;
+            double keep = isDeep() ? build.shop().practice().lastPass() : 0;
             double depth = depthNow().value();
             List<Pass> rough = passes.stream()
                     .filter(p -> keep > 0 && p.to() <= depth - keep + NEARLY)
                     .toList();
             List<Pass> last = passes.subList(rough.size(), passes.size());
-            List<Pass> on =
-                    rough.stream().filter(p -> p.guide() == Pass.Guide.TEMPLATE).toList();
-            List<Pass> off = rough.subList(on.size(), rough.size());
-            if (!on.isEmpty() && !off.isEmpty()) {
-                stages.add(new Stage("start", depth - on.get(on.size() - 1).to(), on, started(), false));
-            }
             if (keep > 0) {
-                stages.add(new Stage("rough", keep, off.isEmpty() ? on : off, roughed(), false));
+                stages.add(new Stage("rough", keep, begun(rough, depth, stages), roughed(), false));
+                stages.add(new Stage("rout", 0, last, atDepth(), true));
+            } else {
+                stages.add(new Stage("rout", 0, begun(last, depth, stages), atDepth(), true));
             }
-            stages.add(new Stage("rout", 0, last, atDepth(), true));
             return stages;
+        }
+
+        /** Passes on the template become a stage of their own where others follow with it off; answers those that are left. */
+        private List<Pass> begun(List<Pass> all, double depth, List<Stage> stages) {
+            List<Pass> on =
+                    all.stream().filter(p -> p.guide() == Pass.Guide.TEMPLATE).toList();
+            List<Pass> off = all.subList(on.size(), all.size());
+            if (on.isEmpty() || off.isEmpty()) {
+                return all;
+            }
+            stages.add(new Stage("start", depth - on.get(on.size() - 1).to(), on, started(), false));
+            return off;
         }
 
         private Operation fit() {
@@ -308,7 +316,7 @@ public record GuidedPocket(
                             tolerance,
                             tolerance,
                             "depth gauge from the " + face.word()))
-                    .takes(8 + (isLight() ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
+                    .takes(8 + (isDeep() ? 0 : minutes(plan, depthNow().value())), 0, 0.012);
             if (floorIsTop) {
                 step.caution(Caution.LAST_OF_FLOOR);
             }

@@ -34,6 +34,11 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
         return new Shop(crib, other, limits, cutting, gluing);
     }
 
+    /** The same shop with other tools. */
+    public Shop with(Crib other) {
+        return new Shop(other, practice, limits, cutting, gluing);
+    }
+
     private static Practice starterPractice() {
         return new Practice(
                 Practice.Thicknessing.ROUTER_SLED, Practice.HoldDown.SCREWS_IN_WASTE, 0.3, 0.3, 4.0, 0.5, 0.8, 24);

@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.History;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import java.util.List;
@@ -114,5 +117,29 @@ class GuidedPocketTest {
                 .orElseThrow()
                 .diameter();
         assertThat(diameter / 2).isLessThanOrEqualTo(4.8);
+    }
+
+    /** With one bit that must leave the template half-way: begun on it, the template off, brought down on its own wall. */
+    @Test
+    void a_template_that_must_come_off_between_passes_is_a_step_of_its_own() {
+        TestBody body = new TestBody();
+        body.pickups.set(0, TestBody.pickup("neck", 0, 130, 19));
+        Bit narrow = Bit.usual("narrow", Bit.Bearing.AT_SHANK, 9.5, 12, 6.35);
+        body.shop = body.shop.with(new Crib(
+                body.shop.crib().routers(), List.of(narrow), body.shop.crib().drills(), List.of(6.35), List.of()));
+        assertThat(steps(body, "pickup-neck"))
+                .containsSubsequence(
+                        "pickup-neck:fit",
+                        "pickup-neck:waste",
+                        "pickup-neck:start",
+                        "pickup-neck:off",
+                        "pickup-neck:rough",
+                        "pickup-neck:rout");
+        Setting.Routed start = (Setting.Routed) step(body, "pickup-neck:start").setting();
+        Setting.Routed rough = (Setting.Routed) step(body, "pickup-neck:rough").setting();
+        assertThat(start.passes()).allMatch(p -> p.guide() == Pass.Guide.TEMPLATE);
+        assertThat(rough.passes()).allMatch(p -> p.guide() == Pass.Guide.WALL);
+        assertThat(rough.guide()).isEqualTo("wall just cut");
+        assertThat(start.depth().value()).isLessThan(rough.depth().value());
     }
 }
