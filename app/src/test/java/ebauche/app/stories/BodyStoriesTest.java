@@ -74,7 +74,7 @@ class BodyStoriesTest extends Story {
         assertThat(page.getByText("from the edge")).isVisible();
         page.getByLabel("Step after").click();
         assertThat(page.getByText("Step 16 of 45")).isVisible();
-        page.locator("a.division[data-step='outline:saw']").click();
+        page.locator("a.division[data-step='outline:saw'] .bar").click();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
                 .isVisible();
