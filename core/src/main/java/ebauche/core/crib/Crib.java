@@ -32,7 +32,7 @@ public record Crib(
     public Crib with(Bit bit) {
         List<Bit> more = new ArrayList<>(bits);
         more.add(bit);
-        return new Crib(routers, more, drills, templates, spacers);
+        return only(more);
     }
 
     /** The largest Forstner bit that fits in a width with a skin left on both sides. */

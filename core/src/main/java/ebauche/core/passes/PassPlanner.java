@@ -48,18 +48,14 @@ public final class PassPlanner {
         for (int i = 0; i < found.size() && found.size() <= ALTERNATIVES; i++) {
             List<PassPlan> others = new ArrayList<>();
             for (String bit : found.get(i).bits()) {
-                best(cut, without(crib, bit)).filter(p -> isNew(p, found)).ifPresent(others::add);
+                best(cut, without(crib, bit)).ifPresent(others::add);
             }
             others.sort(Comparator.comparingInt(PassPlan::cost));
-            others.stream()
-                    .filter(p -> isNew(p, found))
-                    .limit(ALTERNATIVES + 1L - found.size())
-                    .toList()
-                    .forEach(p -> {
-                        if (isNew(p, found)) {
-                            found.add(p);
-                        }
-                    });
+            for (PassPlan other : others) {
+                if (found.size() <= ALTERNATIVES && isNew(other, found)) {
+                    found.add(other);
+                }
+            }
         }
         found.sort(Comparator.comparingInt(PassPlan::cost));
         return found;
@@ -70,12 +66,7 @@ public final class PassPlanner {
     }
 
     private static Crib without(Crib crib, String bit) {
-        return new Crib(
-                crib.routers(),
-                crib.bits().stream().filter(b -> !b.name().equals(bit)).toList(),
-                crib.drills(),
-                crib.templates(),
-                crib.spacers());
+        return crib.only(crib.bits().stream().filter(b -> !b.name().equals(bit)).toList());
     }
 
     /** The cheapest plan, if there is one. */

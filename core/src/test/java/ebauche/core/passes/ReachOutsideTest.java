@@ -120,7 +120,7 @@ class ReachOutsideTest {
                 true);
         assertThat(new Cutter(stamped, router).speeds().most()).isEqualTo(16_000);
         assertThat(new Cutter(stamped, router).projection()).isEqualTo(70 - 12.7 - 8, within(1e-9));
-        // An inch a minute of rim: a 3 in bit at a trimmer's slowest is too fast.
+        // The rim of a 3 in bit runs too fast even at a trimmer's slowest.
         Bit large = Bit.usual("large", Bit.Bearing.NONE, 76.2, 12, 6.35);
         assertThat(new Cutter(large, Router.usual("trimmer", 90, 30)).slowEnough())
                 .isFalse();
