@@ -8,38 +8,97 @@ import java.util.List;
 /**
  * How a router's base stands while its bit runs along an edge.
  *
- * @param share of the base's disc that lies over work, template or support
- * @param margin of the bit's axis outside the hull of what carries the base, mm; less than nought where it stands within. The
- *     hands press near the axis: the further it is outside, the more the base tips
+ * @param share of the base's area that lies over work, template or support
+ * @param margin of the bit's axis outside the hull of what carries the base, mm; less than nought where it stands within. Hands
+ *     that press at the axis tip the base where it is outside
+ * @param stand how deep within that hull the inner hand presses, mm; less than nought where even that hand tips it. Along a
+ *     straight edge a large base stands deeper than a small one; at a narrow horn neither does
  */
-public record BaseSupport(double share, double margin) {
+public record BaseSupport(double share, double margin, double stand) {
+    /** Stand under which a base tips, and under which it wants care, mm: common practice, from what hands manage. */
+    private static final double TIPS = 10;
+
+    private static final double SHAKY = 14;
+
+    /** Between a support block and the bit, mm: common practice. */
+    private static final double CLEAR = 3;
+
+    /** A router is turned in the hands, so that the inner one comes over the broadest work: degrees off straight inward. */
+    private static final double[] TURNS = {0, -35, 35, -70, 70};
+
+    /** How it goes there. */
+    public enum Footing {
+        STEADY("steady"),
+        SHAKY("wants a steady inner hand"),
+        TIPS("tips");
+
+        private final String words;
+
+        Footing(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     /** A place along an edge, and how the base stands there. */
     public record Place(FeedMap.Edge edge, BaseSupport support) {}
 
+    public Footing footing() {
+        if (stand < TIPS) {
+            return Footing.TIPS;
+        }
+        return stand < SHAKY ? Footing.SHAKY : Footing.STEADY;
+    }
+
     /**
-     * With the axis at one point. The hole for the bit is not taken off.
+     * With the axis at one point.
      *
      * @param carries work, template, support block: all at one height
+     * @param outward unit vector away from the work
      */
-    public static BaseSupport at(Region carries, Point axis, double baseDiameter) {
-        Region base = Region.disc(axis, baseDiameter);
+    public static BaseSupport at(Region carries, Point axis, Point outward, Foot foot) {
+        BaseSupport best = null;
+        for (double turned : TURNS) {
+            BaseSupport stands = turned(carries, axis, turned(outward, turned), foot);
+            if (best == null || stands.stand() > best.stand()) {
+                best = stands;
+            }
+        }
+        return best;
+    }
+
+    private static Point turned(Point way, double degrees) {
+        double c = Math.cos(Math.toRadians(degrees));
+        double s = Math.sin(Math.toRadians(degrees));
+        return new Point(way.x() * c - way.y() * s, way.x() * s + way.y() * c);
+    }
+
+    private static BaseSupport turned(Region carries, Point axis, Point outward, Foot foot) {
+        Region base = foot.over(axis, outward);
         Region over = carries.intersection(base);
         if (over.isEmpty()) {
-            return new BaseSupport(0, baseDiameter / 2);
+            return new BaseSupport(0, foot.diameter() / 2, -foot.diameter() / 2);
         }
-        return new BaseSupport(over.area() / base.area(), over.hull().outside(axis));
+        Region hull = over.hull();
+        return new BaseSupport(
+                over.area() / base.area(), hull.outside(axis), -hull.outside(foot.pressed(axis, outward)));
     }
 
     /** All along an outline, the bit's axis a radius outside the guided edge. */
-    public static List<Place> along(FeedMap map, Region carries, double bitDiameter, double baseDiameter) {
+    public static List<Place> along(FeedMap map, Region carries, double bitDiameter, Foot foot) {
         List<Place> places = new ArrayList<>();
         for (FeedMap.Edge edge : map.edges()) {
-            Point middle = edge.from().towards(edge.to(), 0.5);
-            Point axis = middle.plus(
-                    edge.outward().x() * bitDiameter / 2, edge.outward().y() * bitDiameter / 2);
-            places.add(new Place(edge, at(carries, axis, baseDiameter)));
+            places.add(new Place(edge, at(carries, edge.outside(bitDiameter / 2), edge.outward(), foot)));
         }
         return places;
+    }
+
+    /** Wood or board of the same height laid round the work, so near that the bit passes between. */
+    public static Region block(Region work, double bitDiameter, double width) {
+        double gap = bitDiameter + CLEAR;
+        return work.grown(gap + width).minus(work.grown(gap));
     }
 }

@@ -6,6 +6,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -30,16 +31,23 @@ public record FeedMap(Face face, List<Edge> edges) {
 
     /** How a cut goes with the grain. */
     public enum Band {
-        WITH("with the grain"),
-        ALONG("along the grain"),
-        MILD("a little against the grain"),
-        TEAR_OUT("against the grain, tears out"),
-        END_GRAIN("end grain, breaks out at the exit");
+        WITH("with the grain", 0),
+        ALONG("along the grain", 1),
+        END_GRAIN("end grain, breaks out at the exit", 2),
+        MILD("a little against the grain", 3),
+        TEAR_OUT("against the grain, tears out", 4);
 
         private final String words;
+        private final int harm;
 
-        Band(String words) {
+        Band(String words, int harm) {
             this.words = words;
+            this.harm = harm;
+        }
+
+        /** Higher is worse. */
+        int harm() {
+            return harm;
         }
 
         public String words() {
@@ -57,11 +65,26 @@ public record FeedMap(Face face, List<Edge> edges) {
      *
      * @param from seen from the front
      * @param outward unit normal, away from the wood
+     * @param bend curvature, 1/mm; less than nought where the outline turns inward
      * @param phi degrees
      */
-    public record Edge(Point from, Point to, Point outward, double phi, Band band) {
+    public record Edge(Point from, Point to, Point outward, double bend, double phi, Band band) {
         public double length() {
             return from.distance(to);
+        }
+
+        public Point middle() {
+            return from.towards(to, 0.5);
+        }
+
+        /** The place so far outside the edge (inside, if negative), mm. */
+        public Point outside(double distance) {
+            return middle().plus(outward.x() * distance, outward.y() * distance);
+        }
+
+        /** Run the other way. */
+        private Edge reversed() {
+            return new Edge(to, from, outward, bend, phi, band);
         }
     }
 
@@ -79,11 +102,10 @@ public record FeedMap(Face face, List<Edge> edges) {
     /**
      * Maps an outline.
      *
-     * @param grainDegrees by which the grain runs off the body's length, towards x as y grows
+     * @param layers the grain of every layer that the bit cuts at once; at each place the one that fares worst is told
+     * @param up the face towards the router: on a table the one that lies down
      */
-    public static FeedMap of(Outline outline, double grainDegrees, Face up) {
-        double angle = Math.toRadians(grainDegrees);
-        Point grain = new Point(Math.sin(angle), Math.cos(angle));
+    public static FeedMap of(Outline outline, List<Grain> layers, Face up) {
         double turn = Math.signum(
                 outline.segments().stream().mapToDouble(Segment::areaShare).sum());
         // Anticlockwise seen from above: as drawn with the front up, the other way round with the back up.
@@ -95,8 +117,11 @@ public record FeedMap(Face face, List<Edge> edges) {
                 Point along = unit(piece.tangent((i + 0.5) / steps));
                 Point outward = new Point(along.y() * turn, -along.x() * turn);
                 Point e = new Point(along.x() * turn * feed, along.y() * turn * feed);
-                double phi = phi(grain, e, outward);
-                edges.add(new Edge(piece.at((double) i / steps), piece.at((i + 1.0) / steps), outward, phi, band(phi)));
+                Point from = piece.at((double) i / steps);
+                Point to = piece.at((i + 1.0) / steps);
+                double bend = piece.curvature((i + 0.5) / steps) * turn;
+                double phi = worst(layers, from.towards(to, 0.5), e, outward);
+                edges.add(new Edge(from, to, outward, bend, phi, band(phi)));
             }
         }
         return new FeedMap(up, turn * feed > 0 ? edges : backwards(edges));
@@ -105,8 +130,7 @@ public record FeedMap(Face face, List<Edge> edges) {
     private static List<Edge> backwards(List<Edge> edges) {
         List<Edge> turned = new ArrayList<>();
         for (int i = edges.size() - 1; i >= 0; i--) {
-            Edge e = edges.get(i);
-            turned.add(new Edge(e.to(), e.from(), e.outward(), e.phi(), e.band()));
+            turned.add(edges.get(i).reversed());
         }
         return turned;
     }
@@ -114,6 +138,14 @@ public record FeedMap(Face face, List<Edge> edges) {
     private static Point unit(Point p) {
         double length = Math.hypot(p.x(), p.y());
         return new Point(p.x() / length, p.y() / length);
+    }
+
+    private static double worst(List<Grain> layers, Point place, Point feed, Point outward) {
+        return layers.stream()
+                .map(g -> Math.toRadians(g.at(place)))
+                .map(a -> phi(new Point(Math.sin(a), Math.cos(a)), feed, outward))
+                .max(Comparator.<Double>comparingInt(phi -> band(phi).harm()).thenComparing(phi -> -phi))
+                .orElseThrow();
     }
 
     /** Degrees between fibre and edge; positive where the fibres leave the edge ahead of the cut. */
@@ -162,26 +194,15 @@ public record FeedMap(Face face, List<Edge> edges) {
                 .sum();
     }
 
-    /** The edges to be cut with this face up, the rest being left for the other: none against the grain. */
-    public List<Edge> share() {
-        return edges.stream()
-                .filter(e -> e.phi() > ALONG
-                        // What does not care is cut with the front up, in one go with the rest.
-                        || face == Face.FRONT && (e.band() == Band.ALONG || e.band() == Band.END_GRAIN))
-                .filter(e -> face == Face.FRONT || e.band() != Band.END_GRAIN)
-                .toList();
-    }
-
     /**
      * How long the fibres are that are cut so deep inside an edge: short ones, as in the tip of a horn, break.
      *
      * @param inside mm from the edge
      * @return mm of the fibre that runs through there, within the wood
      */
-    public static double fibre(Region wood, Edge edge, double grainDegrees, double inside) {
-        double angle = Math.toRadians(grainDegrees);
-        Point middle = edge.from().towards(edge.to(), 0.5);
-        Point at = middle.plus(-edge.outward().x() * inside, -edge.outward().y() * inside);
+    public static double fibre(Region wood, Edge edge, Grain grain, double inside) {
+        Point at = edge.outside(-inside);
+        double angle = Math.toRadians(grain.at(at));
         return wood.contains(at) ? wood.chord(at, Math.sin(angle), Math.cos(angle)) : 0;
     }
 }

@@ -29,6 +29,10 @@ class FeedMapOutsideTest {
                     + " C -152 56 -118 74 -116 116 L -120 200 C -110 230 -60 220 -30 240 Z",
             1);
 
+    private static FeedMap map(Outline outline, double grain, Face up) {
+        return FeedMap.of(outline, List.of(Grain.even(grain)), up);
+    }
+
     private static double angle(FeedMap.Edge e) {
         Point p = e.from().towards(e.to(), 0.5);
         return Math.toDegrees(Math.atan2(p.y(), p.x()));
@@ -37,12 +41,12 @@ class FeedMapOutsideTest {
     /** Worked by hand: a disc, grain along y, fed anticlockwise, is cut with the grain in the upper right and lower left. */
     @Test
     void a_disc_is_with_the_grain_in_two_quadrants() {
-        for (FeedMap.Edge e : FeedMap.of(DISC, 0, Face.FRONT).edges()) {
+        for (FeedMap.Edge e : map(DISC, 0, Face.FRONT).edges()) {
             double at = angle(e);
             double expected = at > -90 && at < 90 ? at : at > 0 ? at - 180 : at + 180;
             assertThat(e.phi()).as("at %s", at).isEqualTo(expected, within(0.7));
         }
-        FeedMap map = FeedMap.of(DISC, 0, Face.FRONT);
+        FeedMap map = map(DISC, 0, Face.FRONT);
         double round = 2 * Math.PI * 150;
         assertThat(map.length(FeedMap.Band.WITH) / round).isEqualTo(2 * 65 / 360.0, within(0.01));
         assertThat(map.length(FeedMap.Band.TEAR_OUT) / round).isEqualTo(2 * 50 / 360.0, within(0.01));
@@ -71,8 +75,8 @@ class FeedMapOutsideTest {
     /** The grain turned by an angle turns the map with it. */
     @Test
     void the_map_turns_with_the_grain() {
-        FeedMap straight = FeedMap.of(DISC, 0, Face.FRONT);
-        FeedMap turned = FeedMap.of(DISC, -30, Face.FRONT);
+        FeedMap straight = map(DISC, 0, Face.FRONT);
+        FeedMap turned = map(DISC, -30, Face.FRONT);
         for (FeedMap.Edge e : turned.edges()) {
             double back = angle(e) - 30;
             FeedMap.Edge same = straight.edges().stream()
@@ -90,8 +94,8 @@ class FeedMapOutsideTest {
     @ParameterizedTest
     @ValueSource(doubles = {0, 4, -7, 30})
     void flipping_swaps_the_zones_and_the_two_shares_leave_nothing_against_the_grain(double grain) {
-        FeedMap front = FeedMap.of(HORNED, grain, Face.FRONT);
-        FeedMap back = FeedMap.of(HORNED, grain, Face.BACK);
+        FeedMap front = map(HORNED, grain, Face.FRONT);
+        FeedMap back = map(HORNED, grain, Face.BACK);
         assertThat(front.edges()).hasSameSizeAs(back.edges());
         int n = front.edges().size();
         for (int i = 0; i < n; i++) {
@@ -103,10 +107,12 @@ class FeedMapOutsideTest {
                 assertThat(other.phi()).isEqualTo(-phi, within(1e-6));
             }
         }
-        double shared = length(front.share()) + length(back.share());
-        assertThat(shared).isEqualTo(length(front.edges()), within(1e-6));
-        assertThat(front.share()).noneMatch(e -> e.band().against());
-        assertThat(back.share()).noneMatch(e -> e.band().against());
+        FeedPlan plan = FeedPlan.of(HORNED, List.of(Grain.even(grain)));
+        List<FeedMap.Edge> shared =
+                plan.bites().stream().flatMap(b -> b.run().edges().stream()).toList();
+        assertThat(length(shared)).isEqualTo(length(front.edges()), within(1e-6));
+        assertThat(shared).noneMatch(e -> e.band().against()).doesNotHaveDuplicates();
+        assertThat(plan.left()).isEmpty();
         assertThat(front.arcs().stream().mapToDouble(FeedMap.Arc::length).sum())
                 .isEqualTo(HORNED.perimeter(), within(0.5));
     }
@@ -119,15 +125,15 @@ class FeedMapOutsideTest {
     @Test
     void fibres_are_as_long_as_the_chord() {
         Region disc = DISC.region();
-        for (FeedMap.Edge e : FeedMap.of(DISC, 0, Face.FRONT).edges()) {
+        for (FeedMap.Edge e : map(DISC, 0, Face.FRONT).edges()) {
             double x = (150 - 8) * Math.cos(Math.toRadians(angle(e)));
             double chord = 2 * Math.sqrt(150 * 150 - x * x);
-            assertThat(FeedMap.fibre(disc, e, 0, 8)).isEqualTo(chord, within(1.5));
+            assertThat(FeedMap.fibre(disc, e, Grain.even(0), 8)).isEqualTo(chord, within(1.5));
         }
         Outline wedge = Outline.parse("M -100 0 L 100 0 L 0 40 Z", 1);
-        double shortest = FeedMap.of(wedge, 90, Face.FRONT).edges().stream()
+        double shortest = map(wedge, 90, Face.FRONT).edges().stream()
                 .filter(e -> e.from().y() > 30)
-                .mapToDouble(e -> FeedMap.fibre(wedge.region(), e, 90, 3))
+                .mapToDouble(e -> FeedMap.fibre(wedge.region(), e, Grain.even(90), 3))
                 .min()
                 .orElseThrow();
         assertThat(shortest).isLessThan(60);
@@ -138,20 +144,22 @@ class FeedMapOutsideTest {
     @CsvSource({"152.4, 0.447", "90, 0.410"})
     void along_a_straight_edge_less_than_half_the_base_is_carried(double base, double share) {
         Region work = Region.rectangle(new Point(0, -500), 2000, 1000, 0, 0);
-        BaseSupport support = BaseSupport.at(work, new Point(0, 6.35), base);
+        BaseSupport support = BaseSupport.at(work, new Point(0, 6.35), new Point(0, 1), Foot.round(base));
         double r = base / 2;
         double exact = (r * r * Math.acos(6.35 / r) - 6.35 * Math.sqrt(r * r - 6.35 * 6.35)) / (Math.PI * r * r);
         assertThat(exact).isEqualTo(share, within(0.0006));
         assertThat(support.share()).isEqualTo(exact, within(0.001));
         assertThat(support.margin()).isEqualTo(6.35, within(0.01));
+        // The inner hand presses half way to the rim.
+        assertThat(support.stand()).isEqualTo(base / 4 - 6.35, within(0.01));
     }
 
     /** Share and margin all round a body with horns, against JTS asked directly with a finer circle. */
     @Test
     void the_stand_round_a_body_agrees_with_jts() {
         Region body = HORNED.region();
-        FeedMap map = FeedMap.of(HORNED, 0, Face.FRONT);
-        List<BaseSupport.Place> places = BaseSupport.along(map, body, 12.7, 152.4);
+        FeedMap map = map(HORNED, 0, Face.FRONT);
+        List<BaseSupport.Place> places = BaseSupport.along(map, body, 12.7, Foot.round(152.4));
         assertThat(places).hasSameSizeAs(map.edges());
         GeometryFactory factory = new GeometryFactory();
         List<Coordinate> ring = new java.util.ArrayList<>();

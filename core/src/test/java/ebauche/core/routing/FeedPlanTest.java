@@ -1,0 +1,166 @@
+package ebauche.core.routing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestTimber;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Strip;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.timber.Rings;
+import ebauche.core.timber.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Two sets of bites, their order, short grain, layers that differ, remedies for a base that tips, relief cuts. */
+class FeedPlanTest {
+    private static final Outline DISC = Outline.parse(
+            "M 150 0 A 150 150 0 0 1 0 150 A 150 150 0 0 1 -150 0 A 150 150 0 0 1 0 -150 A 150 150 0 0 1 150 0 Z", 1);
+
+    /** A block with a finger of 24 mm to the treble side, its inside corners rounded by 12. */
+    private static final Outline FINGERED = Outline.parse(
+            "M -100 -150 L 100 -150 L 100 -24 A 12 12 0 0 0 112 -12 L 188 -12 A 12 12 0 0 1 188 12 L 112 12"
+                    + " A 12 12 0 0 0 100 24 L 100 150 L -100 150 Z",
+            1);
+
+    private static FeedPlan plan(Outline outline, Grain... layers) {
+        return FeedPlan.of(outline, List.of(layers));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Face.class)
+    void bites_are_short_and_those_of_a_stretch_go_from_the_outermost_inward(Face up) {
+        Point middle = FINGERED.region().centroid();
+        List<FeedPlan.Bite> bites = plan(FINGERED, Grain.even(20)).bites(up);
+        assertThat(bites).isNotEmpty();
+        double last = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < bites.size(); i++) {
+            FeedPlan.Bite bite = bites.get(i);
+            assertThat(bite.number()).isEqualTo(i + 1);
+            assertThat(bite.run().length()).isLessThan(64);
+            boolean sameStretch = i > 0 && joined(bites.subList(0, i), bite);
+            double out = FeedPlan.out(bite.run(), middle);
+            if (sameStretch) {
+                assertThat(out).isLessThanOrEqualTo(last + 1e-9);
+            }
+            last = out;
+        }
+    }
+
+    private static boolean joined(List<FeedPlan.Bite> before, FeedPlan.Bite bite) {
+        Point start = bite.run().edges().get(0).from();
+        Point end = bite.run().edges().get(bite.run().edges().size() - 1).to();
+        FeedPlan.Run last = before.get(before.size() - 1).run();
+        return last.edges().get(0).from().distance(end) < 1e-6
+                || last.edges().get(last.edges().size() - 1).to().distance(start) < 1e-6;
+    }
+
+    /** Fibres along y under a finger that points along x are as long as the finger is wide: 24 mm, but for its round end. */
+    @Test
+    void a_finger_across_the_grain_is_short_grain_and_one_along_it_is_not() {
+        FeedPlan across = plan(FINGERED, Grain.even(0));
+        assertThat(across.tips()).isNotEmpty();
+        assertThat(across.tips()).allMatch(t -> t.at().x() > 100);
+        assertThat(across.tips().stream().mapToDouble(FeedPlan.Tip::fibre).min().orElseThrow())
+                .isEqualTo(2 * Math.sqrt(12 * 12 - 4 * 4), within(1.0));
+        assertThat(plan(FINGERED, Grain.even(90)).tips()).noneMatch(t -> t.at().x() > 105);
+    }
+
+    /** Two layers at right angles disagree at 45 degrees round a disc: there no face will do, and it says so. */
+    @Test
+    void layers_across_one_another_leave_stretches_for_small_bites() {
+        FeedPlan crossed = plan(DISC, Grain.even(0), Grain.even(45));
+        assertThat(crossed.left()).isNotEmpty();
+        double bitten =
+                crossed.bites().stream().mapToDouble(b -> b.run().length()).sum();
+        double left = crossed.left().stream().mapToDouble(FeedPlan.Run::length).sum();
+        assertThat(bitten + left).isEqualTo(2 * Math.PI * 150, within(0.3));
+        assertThat(crossed.bites())
+                .allMatch(b -> b.run().edges().stream().noneMatch(e -> e.band().against()));
+        for (FeedPlan.Run run : crossed.left()) {
+            for (FeedMap.Edge e : run.edges()) {
+                double at = Math.toDegrees(Math.atan2(e.middle().y(), e.middle().x()));
+                // Worked by hand, by half turns. Front up, layer 0 refuses 110 to 175 degrees and layer 45 refuses 65
+                // to
+                // 130; back up, 5 to 70 and 140 to 205.
+                double half = (at + 360) % 180;
+                assertThat(half > 64 && half < 71 || half > 139 && half < 176)
+                        .as("at %s", at)
+                        .isTrue();
+            }
+        }
+    }
+
+    @Test
+    void a_book_matched_layer_has_its_own_grain_on_each_side() {
+        Strip left = new Strip(150, "", Side.A, true, Rings.FLAT, Optional.empty(), 0, -8);
+        Strip right = new Strip(150, "", Side.B, true, Rings.FLAT, Optional.empty(), 0, 8);
+        BlankLayer layer = new BlankLayer(TestTimber.ALDER, List.of(left, right), 40, List.of());
+        Blank blank = new Blank(300, 450, 10, 0, layer, Optional.empty());
+        Grain grain = Grain.of(blank, layer);
+        assertThat(grain.at(new Point(9, 0))).isEqualTo(-8);
+        assertThat(grain.at(new Point(11, 0))).isEqualTo(8);
+        assertThat(grain.at(new Point(900, 0))).isEqualTo(8);
+        assertThat(grain.at(new Point(-900, 0))).isEqualTo(-8);
+    }
+
+    /** On a finger of 24 mm a round base tips; a block beside it or a knob over the broad part do not let it. */
+    @Test
+    void remedies_steady_a_base_on_a_narrow_finger() {
+        FeedMap map = FeedMap.of(FINGERED, List.of(Grain.even(0)), Face.FRONT);
+        Region body = FINGERED.region();
+        Foot plain = Foot.round(90);
+        double plainLength = tipping(BaseSupport.along(map, body, 12.7, plain));
+        assertThat(plainLength).isGreaterThan(10);
+        Region blocked = body.union(BaseSupport.block(body, 12.7, 60));
+        assertThat(tipping(BaseSupport.along(map, blocked, 12.7, plain))).isZero();
+        assertThat(tipping(BaseSupport.along(map, body, 12.7, Foot.offset(90, 110))))
+                .isLessThan(plainLength);
+        // The block leaves room for the bit all round.
+        assertThat(BaseSupport.block(body, 12.7, 60).overlaps(body.grown(12.7))).isFalse();
+    }
+
+    private static double tipping(List<BaseSupport.Place> places) {
+        return places.stream()
+                .filter(p -> p.support().footing() == BaseSupport.Footing.TIPS)
+                .mapToDouble(p -> p.edge().length())
+                .sum();
+    }
+
+    /** The saw's line in a round inside corner of 12, left 3 outside, turns by 9: no blade of 16 goes there, one of 8 does. */
+    @ParameterizedTest
+    @ValueSource(doubles = {8, 16})
+    void relief_cuts_stand_where_the_blade_cannot_turn_and_stay_in_the_waste(double turns) {
+        FeedMap map = FeedMap.of(FINGERED, List.of(Grain.even(0)), Face.FRONT);
+        Region blank = Region.rectangle(new Point(40, 0), 340, 340, 0, 0);
+        ReliefCuts relief = ReliefCuts.of(map, FINGERED.region(), blank, 3, turns);
+        if (turns < 9) {
+            assertThat(relief.tight()).isEmpty();
+            assertThat(relief.cuts()).isEmpty();
+            return;
+        }
+        // Two inside corners, and the finger's round end of 12 + 3.
+        assertThat(relief.tight()).hasSize(3);
+        assertThat(relief.cuts()).hasSizeGreaterThanOrEqualTo(3);
+        Region kept = FINGERED.region().grown(3);
+        List<Point> starts = new ArrayList<>();
+        for (ReliefCuts.Cut cut : relief.cuts()) {
+            for (double t = 0; t <= 1; t += 0.05) {
+                assertThat(kept.contains(cut.from().towards(cut.to(), t))).isFalse();
+            }
+            assertThat(blank.contains(cut.from())).isFalse();
+            assertThat(kept.outside(cut.to())).isBetween(0.5, 2.5);
+            starts.add(cut.from());
+        }
+        assertThat(starts).doesNotHaveDuplicates();
+    }
+}
