@@ -1,9 +1,12 @@
 package ebauche.exchange;
 
+import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.crib.Drum;
 import ebauche.core.crib.Router;
+import ebauche.core.crib.Saw;
 import java.util.Map;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -50,6 +53,14 @@ public final class CribFile {
             "brad-point", Drill.Kind.BRAD_POINT,
             "twist", Drill.Kind.TWIST,
             "long", Drill.Kind.LONG);
+    static final Map<String, Saw.Kind> SAW =
+            Map.of("band", Saw.Kind.BAND, "jig", Saw.Kind.JIG, "coping", Saw.Kind.COPING);
+    static final Map<String, Aid.Kind> AID = Map.of(
+            "large-base", Aid.Kind.LARGE_BASE,
+            "offset-base", Aid.Kind.OFFSET_BASE,
+            "support-block", Aid.Kind.SUPPORT_BLOCK,
+            "edge-guide", Aid.Kind.EDGE_GUIDE,
+            "straightedge", Aid.Kind.STRAIGHTEDGE);
     private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private CribFile() {}
@@ -101,6 +112,19 @@ public final class CribFile {
                 usual.name(), usual.kind(), usual.diameter(), usual.spur(), spot.length("reach", usual.reach()));
     }
 
+    static Saw saw(Spot spot) {
+        Saw usual = Saw.usual(spot.text("name", 80), spot.word("kind", SAW), spot.length("blade"));
+        return new Saw(usual.name(), usual.kind(), usual.blade(), spot.length("kerf", usual.kerf()));
+    }
+
+    static Drum drum(Spot spot) {
+        return new Drum(spot.text("name", 80), spot.length("diameter"), spot.length("height"));
+    }
+
+    static Aid aid(Spot spot) {
+        return new Aid(spot.text("name", 80), spot.word("kind", AID), spot.length("size"));
+    }
+
     private static <T> T word(Spot spot, String key, Map<String, T> words, T usual) {
         return spot.has(key) ? spot.word(key, words) : usual;
     }
@@ -118,7 +142,35 @@ public final class CribFile {
         crib.templates().forEach(t -> templates.add(Lengths.written(t)));
         ArrayNode spacers = out.putArray("spacers");
         crib.spacers().forEach(s -> spacers.add(Lengths.written(s)));
+        ArrayNode saws = out.putArray("saws");
+        crib.saws().forEach(s -> saws.add(write(s)));
+        ArrayNode drums = out.putArray("drums");
+        crib.drums().forEach(d -> drums.add(write(d)));
+        ArrayNode aids = out.putArray("aids");
+        crib.aids().forEach(a -> aids.add(write(a)));
         return out;
+    }
+
+    private static ObjectNode write(Saw s) {
+        return JSON.objectNode()
+                .put("name", s.name())
+                .put("kind", BlankReader.word(SAW, s.kind()))
+                .put("blade", Lengths.written(s.blade()))
+                .put("kerf", Lengths.written(s.kerf()));
+    }
+
+    private static ObjectNode write(Drum d) {
+        return JSON.objectNode()
+                .put("name", d.name())
+                .put("diameter", Lengths.written(d.diameter()))
+                .put("height", Lengths.written(d.height()));
+    }
+
+    private static ObjectNode write(Aid a) {
+        return JSON.objectNode()
+                .put("name", a.name())
+                .put("kind", BlankReader.word(AID, a.kind()))
+                .put("size", Lengths.written(a.size()));
     }
 
     private static ObjectNode write(Router r) {

@@ -1,5 +1,6 @@
 package ebauche.exchange;
 
+import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
@@ -15,6 +16,25 @@ import tools.jackson.databind.node.ObjectNode;
  * @param timbers those that ship and the shop's own
  */
 public record ShopPart(Shop shop, Timbers timbers) {
+    /** The words by which a practice names its schools. */
+    public static final Map<String, Practice.Thicknessing> THICKNESSING = Map.of(
+            "planer", Practice.Thicknessing.PLANER,
+            "router-sled", Practice.Thicknessing.ROUTER_SLED,
+            "drum-sander", Practice.Thicknessing.DRUM_SANDER,
+            "hand-plane", Practice.Thicknessing.HAND_PLANE);
+
+    public static final Map<String, Practice.HoldDown> HOLD_DOWN = Map.of(
+            "screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE,
+            "pins", Practice.HoldDown.PINS,
+            "tape", Practice.HoldDown.TAPE,
+            "tape-and-ca", Practice.HoldDown.TAPE_AND_CA);
+    public static final Map<String, Practice.EdgeSchool> EDGE = Map.of(
+            "hand", Practice.EdgeSchool.HAND,
+            "table", Practice.EdgeSchool.TABLE,
+            "sand-to-line", Practice.EdgeSchool.SAND_TO_LINE);
+    public static final Map<String, Practice.Hand> HAND =
+            Map.of("new", Practice.Hand.NEW, "usual", Practice.Hand.USUAL, "steady", Practice.Hand.STEADY);
+
     public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
 
     /**
@@ -24,6 +44,11 @@ public record ShopPart(Shop shop, Timbers timbers) {
      */
     public static ShopPart read(ObjectNode json) {
         return Spot.root(json).asObject(ShopReader::read);
+    }
+
+    /** The schools and allowances, every one written out. */
+    public static ObjectNode write(Practice practice) {
+        return ShopReader.write(practice);
     }
 
     /** The timbers of a shop part that do not ship. */

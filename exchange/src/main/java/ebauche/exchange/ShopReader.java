@@ -4,19 +4,13 @@ import ebauche.core.crib.Crib;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
-import java.util.Map;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The {@code shop} part of a build file; what it leaves out comes from the starter shop whose version it names. */
 final class ShopReader {
     private static final int MOST_TOOLS = 500;
 
-    static final Map<String, Practice.Thicknessing> THICKNESSING = Map.of(
-            "planer", Practice.Thicknessing.PLANER,
-            "router-sled", Practice.Thicknessing.ROUTER_SLED,
-            "drum-sander", Practice.Thicknessing.DRUM_SANDER,
-            "hand-plane", Practice.Thicknessing.HAND_PLANE);
-    static final Map<String, Practice.HoldDown> HOLD_DOWN =
-            Map.of("screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE, "tape", Practice.HoldDown.TAPE);
     private static final int MOST_THICKNESSES = 20;
 
     private ShopReader() {}
@@ -49,19 +43,39 @@ final class ShopReader {
                         ? spot.list("drills", MOST_TOOLS, s -> s.asObject(CribFile::drill))
                         : starter.drills(),
                 spot.has("templates") ? spot.list("templates", MOST_THICKNESSES, Spot::asLength) : starter.templates(),
-                spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, Spot::asLength) : starter.spacers());
+                spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, Spot::asLength) : starter.spacers(),
+                spot.has("saws") ? spot.list("saws", MOST_TOOLS, s -> s.asObject(CribFile::saw)) : starter.saws(),
+                spot.has("drums") ? spot.list("drums", MOST_TOOLS, s -> s.asObject(CribFile::drum)) : starter.drums(),
+                spot.has("aids") ? spot.list("aids", MOST_TOOLS, s -> s.asObject(CribFile::aid)) : starter.aids());
     }
 
     private static Practice practice(Spot spot, Practice usual) {
         return new Practice(
-                spot.has("thicknessing") ? spot.word("thicknessing", THICKNESSING) : usual.thicknessing(),
-                spot.has("holdDown") ? spot.word("holdDown", HOLD_DOWN) : usual.holdDown(),
+                spot.has("thicknessing") ? spot.word("thicknessing", ShopPart.THICKNESSING) : usual.thicknessing(),
+                spot.has("holdDown") ? spot.word("holdDown", ShopPart.HOLD_DOWN) : usual.holdDown(),
                 spot.length("frontSanding", usual.frontSanding()),
                 spot.length("backSanding", usual.backSanding()),
                 spot.length("sawAllowance", usual.sawAllowance()),
                 spot.length("wasteShy", usual.wasteShy()),
                 spot.length("lastPass", usual.lastPass()),
-                spot.number("glueHours", usual.glueHours()));
+                spot.number("glueHours", usual.glueHours()),
+                spot.has("edge") ? spot.word("edge", ShopPart.EDGE) : usual.edge(),
+                spot.has("hand") ? spot.word("hand", ShopPart.HAND) : usual.hand());
+    }
+
+    static ObjectNode write(Practice practice) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("thicknessing", BlankReader.word(ShopPart.THICKNESSING, practice.thicknessing()))
+                .put("holdDown", BlankReader.word(ShopPart.HOLD_DOWN, practice.holdDown()))
+                .put("frontSanding", Lengths.written(practice.frontSanding()))
+                .put("backSanding", Lengths.written(practice.backSanding()))
+                .put("sawAllowance", Lengths.written(practice.sawAllowance()))
+                .put("wasteShy", Lengths.written(practice.wasteShy()))
+                .put("lastPass", Lengths.written(practice.lastPass()))
+                .put("glueHours", practice.glueHours())
+                .put("edge", BlankReader.word(ShopPart.EDGE, practice.edge()))
+                .put("hand", BlankReader.word(ShopPart.HAND, practice.hand()));
     }
 
     private static Limits limits(Spot spot, Limits usual) {

@@ -3,10 +3,13 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.crib.Drum;
 import ebauche.core.crib.Router;
+import ebauche.core.crib.Saw;
 import ebauche.core.shop.Shop;
 import java.util.List;
 import org.assertj.core.util.DoubleComparator;
@@ -64,7 +67,15 @@ class CribFileTest {
                 9_000,
                 22_000);
         Drill drill = new Drill("long 4", Drill.Kind.LONG, 4, 1, 320);
-        Crib crib = new Crib(List.of(router), List.of(bit), List.of(drill), List.of(6.0, 9.5), List.of(3.0));
+        Crib crib = new Crib(
+                List.of(router),
+                List.of(bit),
+                List.of(drill),
+                List.of(6.0, 9.5),
+                List.of(3.0),
+                List.of(new Saw("coping", Saw.Kind.COPING, 3, 0.6)),
+                List.of(new Drum("thin", 12, 40)),
+                List.of(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900), new Aid("wide", Aid.Kind.LARGE_BASE, 200)));
         assertThat(read(CribFile.write(crib))).isEqualTo(crib);
     }
 
@@ -95,6 +106,10 @@ class CribFileTest {
                 "routers | mostTurns | 500 | shop.crib.routers[1].mostTurns | must lie between",
                 "routers | flat | 200 mm | shop.crib.routers[1].flat | must lie between",
                 "drills | reach | 0 mm | shop.crib.drills[1].reach | must lie between",
+                "saws | blade | 0 mm | shop.crib.saws[1].blade | must lie between",
+                "saws | kind | bow | shop.crib.saws[1].kind | is none of",
+                "drums | height | 1 mm | shop.crib.drums[1].height | must lie between",
+                "aids | size | 9 m | shop.crib.aids[1].size | ",
                 "drills | spur | 50 mm | shop.crib.drills[1].spur | must lie between"
             })
     void what_cannot_be_is_named_where_it_stands(String kind, String field, String value, String place, String words) {

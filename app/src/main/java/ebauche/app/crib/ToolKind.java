@@ -52,6 +52,32 @@ public enum ToolKind {
                     Field.length("diameter", "diameter"),
                     Field.length("spur", "point or rim reaches beyond"),
                     Field.length("reach", "drills as deep as")),
+            3),
+    SAWS(
+            "saw",
+            "saws",
+            List.of(
+                    Field.text("name", "what you call it"),
+                    Field.choice("kind", "kind", "band", "jig", "coping"),
+                    Field.length("blade", "width of its blade"),
+                    Field.length("kerf", "kerf")),
+            3),
+    DRUMS(
+            "drum",
+            "drums",
+            List.of(
+                    Field.text("name", "what you call it"),
+                    Field.length("diameter", "diameter with its sleeve"),
+                    Field.length("height", "height that sands")),
+            3),
+    AIDS(
+            "guide",
+            "aids",
+            List.of(
+                    Field.text("name", "what you call it"),
+                    Field.choice(
+                            "kind", "kind", "large-base", "offset-base", "support-block", "edge-guide", "straightedge"),
+                    Field.length("size", "size that counts: diameter, bit to knob, width, reach or length")),
             3);
 
     /** How a field is read. */
@@ -97,7 +123,10 @@ public enum ToolKind {
             "both", "at both ends",
             "to-shank", "to the shank",
             "from-shank", "from the shank",
-            "forstner", "Forstner");
+            "forstner", "Forstner",
+            "band", "band saw",
+            "jig", "jigsaw",
+            "coping", "coping saw");
 
     private final String one;
     private final String many;

@@ -6,6 +6,7 @@ import ebauche.app.web.Stale;
 import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Glue;
 import ebauche.exchange.BlankShop;
+import ebauche.exchange.ShopPart;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,7 +43,10 @@ class WaysController {
         // What was kept before a field was asked for is shown with its usual value.
         JsonNode cutting = BlankShop.write(ways.cutting());
         JsonNode gluing = ways.json().has("gluing") ? ways.json().path("gluing") : BlankShop.write(ways.gluing());
+        JsonNode practice = ShopPart.write(ways.means().shop().practice());
+        practice.properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
         cutting.properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
+        ways.json().path("practice").properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
         ways.json().path("cutting").properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
         gluing.properties().forEach(e -> {
             if (e.getValue().isArray()) {
@@ -66,6 +70,7 @@ class WaysController {
         model.addAttribute("typed", typed);
         model.addAttribute("troubles", troubles);
         model.addAttribute("cutting", WaysForm.CUTTING);
+        model.addAttribute("schools", WaysForm.SCHOOLS);
         model.addAttribute("glues", List.of("pva", "hide", "epoxy"));
         model.addAttribute("glueWords", Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY));
         model.addAttribute("clampRows", rows(typed, "gluing.clamps."));

@@ -2,12 +2,14 @@ package ebauche.app.ways;
 
 import ebauche.app.web.TypedValues;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.shop.Practice;
 import ebauche.exchange.BuildFileException;
 import ebauche.exchange.ShopPart;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tools.jackson.databind.node.ArrayNode;
@@ -40,6 +42,28 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             new Field("cutting.moistureApart", "boards glued together may differ by, %", false),
             new Field("cutting.readyWithin", "ready within, % of the air's", false));
 
+    /** A choice between schools: its name in the practice, its label, and what may be chosen with its words. */
+    public record School(String name, String label, Map<String, String> choices) {}
+
+    static final List<School> SCHOOLS = List.of(
+            school(
+                    "thicknessing",
+                    "blanks are brought to thickness by",
+                    ShopPart.THICKNESSING,
+                    Practice.Thicknessing::words),
+            school("holdDown", "templates are held with", ShopPart.HOLD_DOWN, Practice.HoldDown::words),
+            school("edge", "outlines are", ShopPart.EDGE, Practice.EdgeSchool::words),
+            school("hand", "the hand at the saw is", ShopPart.HAND, Practice.Hand::words));
+
+    private static <T extends Enum<T>> School school(
+            String name, String label, Map<String, T> words, Function<T, String> said) {
+        Map<String, String> choices = new LinkedHashMap<>();
+        words.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .forEach(e -> choices.put(e.getKey(), said.apply(e.getValue())));
+        return new School(name, label, choices);
+    }
+
     private static final List<String> CLAMP = List.of("name", "count", "opening", "reach", "jaw", "force");
     private static final List<String> CAUL = List.of("name", "count", "length", "width", "thickness", "crowned");
     private static final int MOST_ROWS = 60;
@@ -52,7 +76,11 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         for (Field f : CUTTING) {
             value(typed, f.path(), f.path().substring("cutting.".length()), f.length(), bare, cutting, troubles);
         }
-        ways.withObject("/practice").put("thicknessing", typed.getOrDefault("practice.thicknessing", ""));
+        ObjectNode practice = ways.withObject("/practice");
+        for (School school : SCHOOLS) {
+            practice.put(school.name(), typed.getOrDefault("practice." + school.name(), ""));
+        }
+        value(typed, "practice.sawAllowance", "sawAllowance", true, bare, practice, troubles);
         ObjectNode gluing = ways.putObject("gluing");
         for (String word : List.of("glue", "edges", "complementary")) {
             gluing.put(word, typed.getOrDefault("gluing." + word, ""));

@@ -19,6 +19,9 @@ class WaysFormTest {
     private static Map<String, String> usual() {
         Map<String, String> typed = new LinkedHashMap<>();
         BlankShop.write(Cutting.USUAL).properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e)));
+        ShopPart.write(ShopPart.STARTER.shop().practice())
+                .properties()
+                .forEach(e -> typed.put("practice." + e.getKey(), text(e)));
         typed.put("practice.thicknessing", "hand-plane");
         typed.put("gluing.glue", "pva");
         typed.put("gluing.edges", "jointer");

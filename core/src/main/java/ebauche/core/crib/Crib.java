@@ -11,9 +11,19 @@ import java.util.Optional;
  *
  * @param templates thicknesses that its templates are made in, the usual one first
  * @param spacers thicknesses of what it lays under a template to raise it
+ * @param saws for outlines
+ * @param drums for inside curves
+ * @param aids what steadies or leads a router
  */
 public record Crib(
-        List<Router> routers, List<Bit> bits, List<Drill> drills, List<Double> templates, List<Double> spacers) {
+        List<Router> routers,
+        List<Bit> bits,
+        List<Drill> drills,
+        List<Double> templates,
+        List<Double> spacers,
+        List<Saw> saws,
+        List<Drum> drums,
+        List<Aid> aids) {
     private static final double THINNEST = 2;
     private static final double THICKEST = 60;
 
@@ -26,6 +36,15 @@ public record Crib(
         spacers.forEach(s -> Refusal.between(s, 0.5, THICKEST, "spacers"));
         templates = List.copyOf(templates);
         spacers = List.copyOf(spacers);
+        saws = List.copyOf(saws);
+        drums = List.copyOf(drums);
+        aids = List.copyOf(aids);
+    }
+
+    /** A crib that routs and drills, and has nothing to saw or sand an outline with. */
+    public Crib(
+            List<Router> routers, List<Bit> bits, List<Drill> drills, List<Double> templates, List<Double> spacers) {
+        this(routers, bits, drills, templates, spacers, List.of(), List.of(), List.of());
     }
 
     /** The same with another bit. */
@@ -63,6 +82,21 @@ public record Crib(
 
     /** The same crib with only these bits. */
     public Crib only(List<Bit> those) {
-        return new Crib(routers, those, drills, templates, spacers);
+        return new Crib(routers, those, drills, templates, spacers, saws, drums, aids);
+    }
+
+    /** The same crib with only its router tables, or only the routers that are held in the hand. */
+    public Crib tables(boolean those) {
+        List<Router> kept = routers.stream()
+                .filter(r -> (r.kind() == Router.Kind.TABLE) == those)
+                .toList();
+        return new Crib(kept, bits, drills, templates, spacers, saws, drums, aids);
+    }
+
+    /** The largest drum that sands an inside curve of a radius. */
+    public Optional<Drum> drum(double radius) {
+        return drums.stream()
+                .filter(d -> d.diameter() / 2 <= radius + 1e-6)
+                .max(Comparator.comparingDouble(Drum::diameter).thenComparing(Drum::name));
     }
 }

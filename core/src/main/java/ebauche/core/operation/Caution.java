@@ -6,6 +6,8 @@ public enum Caution {
             "Unplug before you touch the bit or its stop. Start with the bit clear of the wood, both hands on the router."),
     ROUTER_CLIMB("Never feed with the rotation on a full-depth edge: the bit pulls itself along."),
     ROUTER_TIP("Narrow wings and horns tip the base. Support it or use the table."),
+    TABLE(
+            "Starting pin or guard in place, hands well clear of the bit, and never trap the work between bit and fence."),
     BIT_SPEED("Large bit: turn the speed down, and take light bites."),
     DRILL("Clamp the work. Clear the chips often; a packed bit is hot."),
     SAW("Guard down, hands out of the blade's line, relief cuts first."),

@@ -2,7 +2,6 @@ package ebauche.core.passes;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
-import ebauche.core.crib.Router;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
@@ -121,7 +120,6 @@ public final class PassPlanner {
         for (Bit bit : crib.bits()) {
             if (bit.copies() && bit.corner() <= cut.corner() + 1e-6) {
                 List<Cutter> held = crib.routers().stream()
-                        .filter(r -> r.kind() != Router.Kind.TABLE)
                         .map(r -> new Cutter(bit, r))
                         .filter(c -> c.fits() && c.slowEnough())
                         .toList();
@@ -265,7 +263,7 @@ public final class PassPlanner {
     /** The deepest that window, projection, bite and the last light pass allow; {@code from} itself if nothing is. */
     private double deepestPass(Cutter cutter, int guide, double from) {
         boolean rough = from >= cut.roughDepth() - 1e-9;
-        double target = rough ? cut.depth() : cut.roughDepth();
+        double target = rough ? cut.firstFace() : cut.roughDepth();
         double spacer = guide >= 0 ? spacers.get(guide) : 0;
         Window reach = guide == OFF
                 ? Reach.onWall(cutter.bit(), from)

@@ -2,7 +2,6 @@ package ebauche.core.passes;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
-import ebauche.core.crib.Router;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +46,6 @@ public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble
     /** A bit of these sizes on the thickest shank that a router takes and such a bit has. */
     private static List<Bit> sold(GuidedCut cut, Crib crib, double diameter, double length) {
         return crib.routers().stream()
-                .filter(r -> r.kind() != Router.Kind.TABLE)
                 .flatMap(r -> r.collets().stream())
                 .filter(c -> c <= Math.max(diameter, INCH / 4) + 1e-6)
                 .max(Comparator.naturalOrder())

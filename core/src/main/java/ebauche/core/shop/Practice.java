@@ -13,6 +13,8 @@ import ebauche.core.measure.Refusal;
  * @param wasteShy how far above the final floor the waste is drilled, beyond the drill's spur
  * @param lastPass depth of the last light pass of a pocket
  * @param glueHours from clamping to machining
+ * @param edge how outlines are brought to the line
+ * @param hand how steady the hand at the saw is
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -22,7 +24,50 @@ public record Practice(
         double sawAllowance,
         double wasteShy,
         double lastPass,
-        double glueHours) {
+        double glueHours,
+        EdgeSchool edge,
+        Hand hand) {
+
+    /** How an outline is brought to the line. */
+    public enum EdgeSchool {
+        HAND("routed by hand, both faces"),
+        TABLE("routed on the table"),
+        SAND_TO_LINE("sanded to the line");
+
+        private final String words;
+
+        EdgeSchool(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** How steady the hand at the saw is. */
+    public enum Hand {
+        NEW("new to it", 0),
+        USUAL("used to it", 0.75),
+        STEADY("steady", 1);
+
+        private final String words;
+        private final double steadiness;
+
+        Hand(String words, double steadiness) {
+            this.words = words;
+            this.steadiness = steadiness;
+        }
+
+        /** From 0 to 1. */
+        public double steadiness() {
+            return steadiness;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     public enum Thicknessing {
         PLANER("thickness planer"),
@@ -43,13 +88,23 @@ public record Practice(
 
     public enum HoldDown {
         /** Screws into wood that a pocket will take away: goes back on in exactly the same place. */
-        SCREWS_IN_WASTE("two screws into future waste"),
-        TAPE("double-sided tape");
+        SCREWS_IN_WASTE("two screws into future waste", true),
+        /** Dowels through the template into future waste, and clamps or weight to hold it. */
+        PINS("two pins into future waste, clamped", true),
+        TAPE("double-sided tape", false),
+        TAPE_AND_CA("masking tape on both faces, CA glue between", false);
 
         private final String words;
+        private final boolean inWaste;
 
-        HoldDown(String words) {
+        HoldDown(String words, boolean inWaste) {
             this.words = words;
+            this.inWaste = inWaste;
+        }
+
+        /** Whether it needs wood that a later cut takes away, and so goes back on in exactly the same place. */
+        public boolean inWaste() {
+            return inWaste;
         }
 
         public String words() {
@@ -68,6 +123,7 @@ public record Practice(
 
     /** The same with another way of thicknessing. */
     public Practice withThicknessing(Thicknessing school) {
-        return new Practice(school, holdDown, frontSanding, backSanding, sawAllowance, wasteShy, lastPass, glueHours);
+        return new Practice(
+                school, holdDown, frontSanding, backSanding, sawAllowance, wasteShy, lastPass, glueHours, edge, hand);
     }
 }

@@ -1,9 +1,12 @@
 package ebauche.core.shop;
 
+import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.crib.Drum;
 import ebauche.core.crib.Router;
+import ebauche.core.crib.Saw;
 import java.util.List;
 
 /** A shop: its tools, its ways, its limits, and how it cuts and joins its blanks. */
@@ -41,7 +44,16 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
 
     private static Practice starterPractice() {
         return new Practice(
-                Practice.Thicknessing.ROUTER_SLED, Practice.HoldDown.SCREWS_IN_WASTE, 0.3, 0.3, 4.0, 0.5, 0.8, 24);
+                Practice.Thicknessing.ROUTER_SLED,
+                Practice.HoldDown.SCREWS_IN_WASTE,
+                0.3,
+                0.3,
+                4.0,
+                0.5,
+                0.8,
+                24,
+                Practice.EdgeSchool.HAND,
+                Practice.Hand.USUAL);
     }
 
     private static Crib starterCrib() {
@@ -68,6 +80,18 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
                         Drill.usual("brad point 3/16", Drill.Kind.BRAD_POINT, INCH * 3 / 16, 1.5),
                         Drill.usual("twist 1/8", Drill.Kind.TWIST, INCH / 8, 1)),
                 List.of(INCH / 4, INCH / 2),
-                List.of(INCH / 4, INCH / 2));
+                List.of(INCH / 4, INCH / 2),
+                List.of(
+                        Saw.usual("band saw, 1/4 blade", Saw.Kind.BAND, INCH / 4),
+                        Saw.usual("jigsaw", Saw.Kind.JIG, 7)),
+                List.of(
+                        new Drum("drum 1/2", INCH / 2, 50),
+                        new Drum("drum 1", INCH, 50),
+                        new Drum("drum 2", INCH * 2, 50),
+                        new Drum("drum 3", INCH * 3, 76)),
+                List.of(
+                        new Aid("offset base", Aid.Kind.OFFSET_BASE, 150),
+                        new Aid("support block", Aid.Kind.SUPPORT_BLOCK, 60),
+                        new Aid("edge guide", Aid.Kind.EDGE_GUIDE, 150)));
     }
 }

@@ -79,7 +79,7 @@ class FindingsTest {
                 fault("blank-only-just", b -> b.blankThickness = 45.5),
                 fault("outline-off-blank", b -> b.outline = b.outline.replace("160", "185")),
                 fault(
-                        "corner-too-tight",
+                        "no-bit",
                         b -> b.outline =
                                 "M -100 -150 L 100 -150 L 160 180 L 20 180 L 20 150 L -20 150 L -20 240 L -160 240 Z"),
                 fault(

@@ -1,0 +1,273 @@
+package ebauche.core.outline;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.crib.Crib;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.passes.GuidedCut;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.Pass.Guide;
+import ebauche.core.passes.PassPlan;
+import ebauche.core.passes.PassPlanner;
+import ebauche.core.routing.CribTrouble;
+import ebauche.core.routing.Datum;
+import ebauche.core.shop.Practice;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+
+/**
+ * The outline routed to its template: on the template from the front, deeper with the template off where the bits want that, the
+ * rest from the back with a tip bearing on the wall just cut. In the hand the work is always flipped for the rest; on the table it
+ * is where that is cheaper.
+ */
+public final class OutlineRouting {
+    /** Wood round a template's screw or pin: common practice. */
+    private static final double SEAT = 8;
+
+    /** A bit meets at least so much wood, however close the saw went, mm. */
+    private static final double LEAST_ENGAGED = 0.5;
+
+    private static final double NEARLY = 1e-6;
+
+    private static final Condition.Held TEMPLATE = new Condition.Held("outline template");
+    private static final Condition.Mark UPPER_ROUTED = new Condition.Mark("the outline routed from the front");
+    private static final Condition.Mark TEMPLATE_OFF = new Condition.Mark("the outline template off");
+    private static final Condition.Mark DEEPENED = new Condition.Mark("the outline routed deeper on its own wall");
+
+    private final Build build;
+    private final Region body;
+    private final Region waste;
+    private final double thick;
+    private final boolean onTable;
+
+    public OutlineRouting(Build build) {
+        this.build = build;
+        this.body = build.design().outline().region();
+        this.waste = build.design().blank().plan().minus(body);
+        this.thick = build.thicknessed();
+        this.onTable = build.shop().practice().edge() == Practice.EdgeSchool.TABLE;
+    }
+
+    /** The tools that come into question: those of the table, or those that are held. */
+    public Crib crib() {
+        return build.shop().crib().tables(onTable);
+    }
+
+    /** What is left to rout after sawing, as the pass planner is asked for it. */
+    public GuidedCut cut() {
+        GuidedCut cut = new GuidedCut(
+                thick,
+                thick,
+                GuidedCut.corner(tightest().radius()),
+                OptionalDouble.of(
+                        Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
+                0,
+                build.shop().crib().templates().get(0),
+                build.design().blank().species().hardness());
+        return onTable ? cut : cut.flip();
+    }
+
+    private Outline.InsideRadius tightest() {
+        return build.design().outline().smallestInsideRadius();
+    }
+
+    List<Finding> check() {
+        if (onTable && crib().routers().isEmpty()) {
+            return List.of(Finding.thinkAgain("outline", "no-table")
+                    .on(OutlineStation.FEATURE)
+                    .says(
+                            "The shop routs its outlines on the table, and the crib has none.",
+                            "Put a router table into the crib, or rout them by hand."));
+        }
+        return CribTrouble.of(
+                        cut(),
+                        crib(),
+                        "outline",
+                        OutlineStation.FEATURE,
+                        "outline",
+                        tightest().at(),
+                        tightest().radius())
+                .stream()
+                .toList();
+    }
+
+    List<Operation> operations() {
+        List<Pass> passes =
+                PassPlanner.best(cut(), crib()).map(PassPlan::passes).orElse(List.of());
+        Optional<Double> done = upperDone();
+        double upper = done.orElseGet(() -> deepest(passes, Guide.TEMPLATE, thick));
+        List<Pass> deepening = done.isPresent() ? List.of() : against(passes, Guide.WALL);
+        double front = Math.max(upper, deepest(deepening, Guide.WALL, upper));
+        List<Pass> last = done.isPresent()
+                ? PassPlanner.fromFarFace(cut(), crib(), upper).stream().toList()
+                : against(passes, Guide.FAR_WALL);
+        List<Operation> steps = new ArrayList<>(List.of(fit(), upper(against(passes, Guide.TEMPLATE), upper), off()));
+        if (!deepening.isEmpty()) {
+            steps.add(deepen(deepening, upper, front));
+        }
+        if (front < thick - NEARLY) {
+            steps.add(lower(last, front, deepening.isEmpty() ? UPPER_ROUTED : DEEPENED));
+        }
+        return steps;
+    }
+
+    /** How deep the first round went, if it is a fact. */
+    private Optional<Double> upperDone() {
+        return build.asBuilt().done("outline:rout").map(AsBuilt.Done::changes).stream()
+                .flatMap(List::stream)
+                .map(c -> c.solid().deepest())
+                .reduce(Math::max);
+    }
+
+    private static List<Pass> against(List<Pass> passes, Guide guide) {
+        return passes.stream().filter(p -> p.guide() == guide).toList();
+    }
+
+    private static double deepest(List<Pass> passes, Guide guide, double otherwise) {
+        return against(passes, guide).stream().mapToDouble(Pass::to).max().orElse(otherwise);
+    }
+
+    private Operation fit() {
+        Practice.HoldDown hold = build.shop().practice().holdDown();
+        Operation.Builder step = Operation.of(
+                        "outline", OutlineStation.FEATURE, "fit", "Fix the outline template on the front")
+                .set(new Setting.ByHand(hold.words()))
+                .needs(Datum.OUTLINE_SAWN, Datum.centreLine(Face.FRONT))
+                .gives(TEMPLATE)
+                .takes(10, 0, 0.001);
+        if (hold.inWaste()) {
+            step.needs(seats());
+        }
+        return step.build();
+    }
+
+    /** Screws and pins go where a later pocket takes the hole away. */
+    private Condition seats() {
+        List<Condition.Wood> seats = new ArrayList<>();
+        seats.add(seat(build.design().neck().pocket().centroid()));
+        for (Pickup pickup : build.design().pickups()) {
+            seats.add(seat(pickup.at()));
+        }
+        return new Condition.AtLeast(2, "screw seats in future waste", seats);
+    }
+
+    private Condition.Wood seat(Point at) {
+        double front = build.faces().frontFinished();
+        return new Condition.Wood(Region.disc(at, SEAT), front, front + SEAT);
+    }
+
+    private Operation upper(List<Pass> passes, double reach) {
+        double front = build.faces().frontNow();
+        Reckoning depth = Reckoning.of("depth of the first round", Quantity.LENGTH)
+                .length("blank thickness", thick)
+                .length("as deep as the passes on the template go", reach)
+                .is(reach, "the deepest pass on the template");
+        Operation.Builder step = routing(
+                        "rout", "Rout the outline to the template", depth, Face.FRONT, "outline template", passes)
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, front, reach)))
+                .needs(TEMPLATE, Datum.flat(build, Face.FRONT, body), edgeWall(reach))
+                .gives(UPPER_ROUTED)
+                .takes(40, 0, 0.02);
+        if (reach >= thick - NEARLY) {
+            step.gives(OutlineStation.ROUTED);
+        }
+        if (build.shop().practice().holdDown().inWaste()) {
+            step.needs(seats());
+        }
+        return step.build();
+    }
+
+    private Operation deepen(List<Pass> passes, double from, double to) {
+        Reckoning depth = Reckoning.of("depth with the template off", Quantity.LENGTH)
+                .length("routed on the template", from)
+                .length("deeper on its own wall", to - from)
+                .is(to, "routed on the template + deeper");
+        Operation.Builder step = routing(
+                        "deepen",
+                        "Rout the outline deeper, the bearing on the cut wall",
+                        depth,
+                        Face.FRONT,
+                        "wall just cut",
+                        passes)
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, from, to)))
+                .needs(TEMPLATE_OFF, Datum.flat(build, Face.FRONT, body), edgeWall(to))
+                .gives(DEEPENED)
+                .takes(25, 0, 0.02);
+        if (to >= thick - NEARLY) {
+            step.gives(OutlineStation.ROUTED);
+        }
+        return step.build();
+    }
+
+    private Operation lower(List<Pass> passes, double reach, Condition.Mark before) {
+        Reckoning depth = Reckoning.of("left to rout from the back", Quantity.LENGTH)
+                .length("blank thickness", thick)
+                .length("routed from the front", reach)
+                .is(thick - reach, "thickness - routed from the front");
+        return routing(
+                        "finish",
+                        "Flip, and rout the rest with the bearing on the cut wall",
+                        depth,
+                        Face.BACK,
+                        "the wall just cut",
+                        passes)
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, reach, thick)))
+                .needs(before, Datum.flat(build, Face.BACK, body), edgeWall(thick))
+                .gives(OutlineStation.ROUTED)
+                .takes(30, 0, 0.02)
+                .build();
+    }
+
+    /** The body's own edge, whole: a bearing dives into every hole that crosses it. */
+    private Condition edgeWall(double to) {
+        return new Condition.Wall(
+                "outline", body.minus(body.grown(-2)), build.faces().frontNow(), to);
+    }
+
+    /**
+     * A round of the outline.
+     *
+     * @param worked the face that the cut goes in from: up under a router in the hand, down on the table
+     */
+    private Operation.Builder routing(
+            String step, String title, Reckoning depth, Face worked, String guide, List<Pass> passes) {
+        String tool = passes.isEmpty()
+                ? "a bearing bit that the crib lacks"
+                : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
+        // Seen from above: under a table the router sees the work from below, so it goes round it the other way.
+        Setting.Feed feed = onTable ? Setting.Feed.CLOCKWISE : Setting.Feed.ANTICLOCKWISE;
+        Operation.Builder routed = Operation.of(
+                        "outline", OutlineStation.FEATURE, step, onTable ? title + ", on the table" : title)
+                .face(onTable ? worked.other() : worked)
+                .set(new Setting.Routed(tool, guide, feed, depth, "deep from the " + worked.word(), passes));
+        return onTable
+                ? routed.caution(Caution.ROUTER, Caution.TABLE, Caution.ROUTER_CLIMB, Caution.DUST)
+                : routed.caution(Caution.ROUTER, Caution.ROUTER_CLIMB, Caution.ROUTER_TIP, Caution.DUST);
+    }
+
+    private static Operation off() {
+        return Operation.of("outline", OutlineStation.FEATURE, "off", "Take the outline template off")
+                .set(new Setting.ByHand("nothing but patience"))
+                .needs(UPPER_ROUTED)
+                .gives(TEMPLATE_OFF)
+                .spoils(TEMPLATE)
+                .takes(3, 0, 0)
+                .build();
+    }
+}

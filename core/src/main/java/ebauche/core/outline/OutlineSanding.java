@@ -1,0 +1,60 @@
+package ebauche.core.outline;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.crib.Drum;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Region;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.Optional;
+
+/** The school that sands to the line: a drum in the inside curves, a belt held square outside. */
+final class OutlineSanding {
+    private OutlineSanding() {}
+
+    /** The largest drum that goes into every inside curve. */
+    static Optional<Drum> drum(Build build) {
+        return build.shop().crib().drum(tightest(build).radius());
+    }
+
+    private static Outline.InsideRadius tightest(Build build) {
+        return build.design().outline().smallestInsideRadius();
+    }
+
+    static Optional<Finding> check(Build build) {
+        Outline.InsideRadius tightest = tightest(build);
+        if (Double.isInfinite(tightest.radius()) || drum(build).isPresent()) {
+            return Optional.empty();
+        }
+        return Optional.of(Finding.thinkAgain("outline", "no-drum")
+                .on(OutlineStation.FEATURE)
+                .at(tightest.at())
+                .length("inside radius", tightest.radius())
+                .says(
+                        "The outline turns inward at {0}; no drum in the crib goes in there.",
+                        "Open the curve there, finish it by file, or get a smaller drum."));
+    }
+
+    static Operation step(Build build) {
+        Region body = build.design().outline().region();
+        Region waste = build.design().blank().plan().minus(body);
+        String inside =
+                drum(build).map(d -> d.name() + " in the inside curves, ").orElse("");
+        return Operation.of("outline", OutlineStation.FEATURE, "sand-to-line", "Sand the edge to the line")
+                .set(new Setting.ByHand(inside + "a belt held square outside; check with a square as you go"))
+                .cuts(Change.Remove.fromBody(
+                        OutlineStation.FEATURE,
+                        Solid.Prism.between(waste, build.faces().frontNow(), build.thicknessed())))
+                .needs(Datum.OUTLINE_SAWN, Datum.flat(build, Face.BACK, body))
+                .gives(OutlineStation.ROUTED)
+                .caution(Caution.DUST)
+                .takes(90, 0, 0.008)
+                .build();
+    }
+}

@@ -1,0 +1,249 @@
+package ebauche.core.routing;
+
+import ebauche.core.crib.Drill;
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.PassPlan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * The steps of a {@link GuidedPocket}, which share the face round the cavity and its wall: template on, waste drilled, routed to a
+ * last light pass and to depth, template off where the passes want it off.
+ */
+final class PocketSteps {
+    private static final double CUBIC_CM_PER_MINUTE = 12;
+    private static final double NEARLY = 1e-6;
+
+    private final GuidedPocket of;
+    private final Condition.Flat surround;
+    private final Condition.Wall wall;
+    private final List<Pass> passes;
+
+    PocketSteps(GuidedPocket of) {
+        this.of = of;
+        this.surround = Datum.surround(of.build(), of.face(), of.plan());
+        this.wall = Datum.wall(of.build(), of.noun(), of.plan(), of.top(), of.bottom());
+        this.passes = of.passes().map(PassPlan::passes).orElse(List.of());
+    }
+
+    List<Operation> all() {
+        List<Operation> steps = new ArrayList<>();
+        steps.add(fit());
+        Optional<Region> core = of.drilled();
+        core.ifPresent(c -> steps.add(drillWaste(of.forstner().orElseThrow(), c)));
+        Condition before = core.isPresent() ? wasteOut() : null;
+        boolean on = true;
+        for (Stage stage : stages()) {
+            if (on && stage.offTemplate()) {
+                steps.add(takeOff(before));
+                on = false;
+            }
+            steps.add(stage.last() ? finish(stage, before) : rough(stage, before));
+            before = stage.gives();
+        }
+        if (on) {
+            steps.add(takeOff(before));
+        }
+        return steps;
+    }
+
+    /**
+     * Passes that make one step: to one depth, against one guide.
+     *
+     * @param key of the step
+     * @param keep left above the floor
+     */
+    private record Stage(String key, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
+        boolean offTemplate() {
+            return !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE;
+        }
+    }
+
+    /** Rough and last passes, apart; rough ones on the template and off it apart too. */
+    private List<Stage> stages() {
+        List<Stage> stages = new ArrayList<>();
+        double keep = of.isDeep() ? of.build().shop().practice().lastPass() : 0;
+        double depth = of.depthNow().value();
+        List<Pass> rough = passes.stream()
+                .filter(p -> keep > 0 && p.to() <= depth - keep + NEARLY)
+                .toList();
+        List<Pass> last = passes.subList(rough.size(), passes.size());
+        if (keep > 0) {
+            stages.add(new Stage("rough", keep, begun(rough, depth, stages), roughed(), false));
+            stages.add(new Stage("rout", 0, last, of.atDepth(), true));
+        } else {
+            stages.add(new Stage("rout", 0, begun(last, depth, stages), of.atDepth(), true));
+        }
+        return stages;
+    }
+
+    /** Passes on the template become a stage of their own where others follow with it off; answers those that are left. */
+    private List<Pass> begun(List<Pass> all, double depth, List<Stage> stages) {
+        List<Pass> on =
+                all.stream().filter(p -> p.guide() == Pass.Guide.TEMPLATE).toList();
+        List<Pass> off = all.subList(on.size(), all.size());
+        if (on.isEmpty() || off.isEmpty()) {
+            return all;
+        }
+        stages.add(new Stage("start", depth - on.get(on.size() - 1).to(), on, started(), false));
+        return off;
+    }
+
+    private Operation fit() {
+        return Operation.of(
+                        of.station(),
+                        of.feature(),
+                        "fit",
+                        "Fix the " + of.noun() + " template on the " + of.face().word())
+                .face(of.face())
+                .set(new Setting.ByHand(
+                        "clamps, " + of.build().shop().practice().holdDown().words()))
+                .needs(of.located(), surround)
+                .gives(template())
+                .joins(of.joins())
+                .takes(10, 0, 0)
+                .build();
+    }
+
+    private Operation drillWaste(Drill drill, Region core) {
+        double shy = of.build().shop().practice().wasteShy() + drill.spur();
+        Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
+                .length(
+                        "depth from the " + of.face().word() + " as it is now",
+                        of.depthNow().asFact())
+                .length("the drill's spur", drill.spur())
+                .length("kept for the router", of.build().shop().practice().wasteShy())
+                .is(of.depthNow().value() - shy, "depth - spur - kept for the router");
+        return cutting("waste", "Drill out the waste of the " + of.noun())
+                .set(new Setting.Drilled(
+                        drill.name(), stop, "deep from the " + of.face().word()))
+                .cuts(of.removed(core, shy))
+                .needs(of.located(), new Condition.Wood(core, of.top(), of.bottom()))
+                .gives(wasteOut())
+                .caution(Caution.DRILL, Caution.DUST)
+                .takes(minutes(core, stop.value()), 0, 0.004)
+                .build();
+    }
+
+    private Operation rough(Stage stage, Condition before) {
+        boolean start = stage.key().equals("start");
+        Reckoning depth = Reckoning.of(
+                        "depth before the " + (start ? "template comes off" : "last pass"), Quantity.LENGTH)
+                .length(
+                        "depth from the " + of.face().word() + " as it is now",
+                        of.depthNow().asFact())
+                .length(start ? "left for the passes after" : "last pass", stage.keep())
+                .is(of.depthNow().value() - stage.keep(), start ? "depth - what is left" : "depth - last pass");
+        String title =
+                start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " to its last pass";
+        double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();
+        return routing(stage, title, depth, before)
+                .cuts(of.removed(of.plan(), stage.keep()))
+                .inspect(new Inspection(
+                        new Measurand.DepthOf(of.feature()),
+                        depth,
+                        shallow,
+                        of.build().shop().limits().depthTolerance(),
+                        "depth gauge from the " + of.face().word()))
+                .takes(minutes(of.plan(), of.depthNow().value()), 0, 0.01)
+                .build();
+    }
+
+    private Operation finish(Stage stage, Condition before) {
+        double tolerance = of.build().shop().limits().depthTolerance();
+        Operation.Builder step = routing(stage, "Rout the " + of.noun() + " to depth", of.depthNow(), before)
+                .cuts(of.removed(of.plan(), 0))
+                .inspect(new Inspection(
+                        new Measurand.DepthOf(of.feature()),
+                        of.depthNow(),
+                        tolerance,
+                        tolerance,
+                        "depth gauge from the " + of.face().word()))
+                .takes(8 + (of.isDeep() ? 0 : minutes(of.plan(), of.depthNow().value())), 0, 0.012);
+        if (of.floorIsTop()) {
+            step.caution(Caution.LAST_OF_FLOOR);
+        }
+        return step.build();
+    }
+
+    private Operation takeOff(Condition after) {
+        Operation.Builder step = Operation.of(
+                        of.station(), of.feature(), "off", "Take the " + of.noun() + " template off")
+                .face(of.face())
+                .set(new Setting.ByHand("nothing but patience"))
+                .gives(templateOff())
+                .spoils(template())
+                .joins(of.joins())
+                .takes(3, 0, 0);
+        if (after != null) {
+            step.needs(after);
+        }
+        return step.build();
+    }
+
+    private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition before) {
+        String tool = stage.passes().isEmpty()
+                ? "a bit that the crib lacks"
+                : stage.passes().stream()
+                        .map(p -> p.cutter().bit().name())
+                        .distinct()
+                        .collect(Collectors.joining(", then "));
+        Operation.Builder routed = cutting(stage.key(), title)
+                .set(new Setting.Routed(
+                        tool,
+                        stage.offTemplate() ? "wall just cut" : of.noun() + " template",
+                        Setting.Feed.CLOCKWISE,
+                        depth,
+                        "deep from the " + of.face().word(),
+                        stage.passes()))
+                .needs(stage.offTemplate() ? templateOff() : template(), wall)
+                .gives(stage.gives())
+                .caution(Caution.ROUTER, Caution.DUST);
+        if (before != null) {
+            routed.needs(before);
+        }
+        return routed;
+    }
+
+    private Operation.Builder cutting(String step, String title) {
+        return Operation.of(of.station(), of.feature(), step, title)
+                .face(of.face())
+                .needs(surround)
+                .joins(of.joins());
+    }
+
+    private Condition.Held template() {
+        return new Condition.Held(of.noun() + " template");
+    }
+
+    private Condition.Mark wasteOut() {
+        return new Condition.Mark("the waste of the " + of.noun() + " drilled out");
+    }
+
+    private Condition.Mark roughed() {
+        return new Condition.Mark("the " + of.noun() + " routed to its last pass");
+    }
+
+    private Condition.Mark started() {
+        return new Condition.Mark("the " + of.noun() + " begun on its template");
+    }
+
+    private Condition.Mark templateOff() {
+        return new Condition.Mark("the " + of.noun() + " template off");
+    }
+
+    private static int minutes(Region area, double depth) {
+        return (int) Math.max(5, Math.round(5 + area.area() * depth / 1000 / CUBIC_CM_PER_MINUTE));
+    }
+}
