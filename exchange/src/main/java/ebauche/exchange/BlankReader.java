@@ -62,7 +62,7 @@ public final class BlankReader {
                             + " strips. Lay the blank out anew, or leave its strips out");
         }
         return strips.isEmpty()
-                ? BlankLayer.even(species, pieces, across, thickness)
+                ? BlankLayer.even(species, pieces, across, thickness, spot.number("grainAngle", 0))
                 : new BlankLayer(
                         species, strips, thickness, spot.list("flaws", MOST_FLAWS, s -> s.asObject(BlankReader::flaw)));
     }

@@ -170,6 +170,7 @@ final class DesignFields {
                 false,
                 new Field("blank.species", "timber", Kind.CHOICE, timberKeys()),
                 Field.number("blank.pieces", "pieces"),
+                Field.number("blank.grainAngle", "grain off the body's length, degrees"),
                 Field.length("blank.across", "width"),
                 Field.length("blank.along", "length"),
                 Field.length("blank.thickness", "rough thickness"),

@@ -25,8 +25,14 @@ public record BlankLayer(Species species, List<Strip> strips, double thickness, 
 
     /** Even strips of which nothing more is known. */
     public static BlankLayer even(Species species, int pieces, double across, double thickness) {
+        return even(species, pieces, across, thickness, 0);
+    }
+
+    /** Even strips of which only the grain's angle is known, see {@link Strip}. */
+    public static BlankLayer even(Species species, int pieces, double across, double thickness, double grainAngle) {
         Refusal.between(pieces, 1, MOST_STRIPS, "pieces");
-        return new BlankLayer(species, Collections.nCopies(pieces, Strip.plain(across / pieces)), thickness, List.of());
+        Strip strip = Strip.plain(across / pieces).withGrain(grainAngle);
+        return new BlankLayer(species, Collections.nCopies(pieces, strip), thickness, List.of());
     }
 
     public double width() {

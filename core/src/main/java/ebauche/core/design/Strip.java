@@ -32,6 +32,11 @@ public record Strip(
         Refusal.between(grainAngle, -45, 45, "grainAngle");
     }
 
+    /** The same with its grain at another angle. */
+    public Strip withGrain(double degrees) {
+        return new Strip(width, board, up, farEndToNeck, rings, heartUp, planedTowardsNeck, degrees);
+    }
+
     /** A strip of which nothing but its width is known. */
     public static Strip plain(double width) {
         return new Strip(width, "", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);

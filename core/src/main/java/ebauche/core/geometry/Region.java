@@ -18,6 +18,7 @@ import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 
 /**
  * An area on the plan: one or more polygons, perhaps with holes. A thin immutable wall around a JTS geometry, so that
@@ -286,6 +287,17 @@ public final class Region {
         }
         return OverlayNGRobust.overlay(geometry.getBoundary(), other.geometry, OverlayNG.INTERSECTION)
                 .getLength();
+    }
+
+    /** Nearly the same with fewer corners: no edge moves by more than a tolerance (Douglas and Peucker, 1973). */
+    public Region coarser(double tolerance) {
+        return of(TopologyPreservingSimplifier.simplify(geometry, tolerance));
+    }
+
+    /** The smallest convex region that holds both. */
+    public Region hullWith(Region other) {
+        return of(FACTORY.createGeometryCollection(new Geometry[] {geometry, other.geometry})
+                .convexHull());
     }
 
     /** The smallest convex region that holds it. */

@@ -60,9 +60,14 @@ public record BaseSupport(double share, double margin, double stand) {
      * @param outward unit vector away from the work
      */
     public static BaseSupport at(Region carries, Point axis, Point outward, Foot foot) {
+        if (foot.knob() == 0) {
+            // A round base covers the same however it is turned.
+            return steadiest(carried(carries, foot.over(axis, outward)), axis, outward, foot, TURNS);
+        }
         BaseSupport best = null;
-        for (double turned : TURNS) {
-            BaseSupport stands = turned(carries, axis, turned(outward, turned), foot);
+        for (double degrees : TURNS) {
+            Point way = turned(outward, degrees);
+            BaseSupport stands = steadiest(carried(carries, foot.over(axis, way)), axis, way, foot, new double[] {0});
             if (best == null || stands.stand() > best.stand()) {
                 best = stands;
             }
@@ -70,21 +75,28 @@ public record BaseSupport(double share, double margin, double stand) {
         return best;
     }
 
+    private record Carried(double share, Region hull) {}
+
+    private static Carried carried(Region carries, Region base) {
+        Region over = carries.intersection(base);
+        return new Carried(over.area() / base.area(), over.hull());
+    }
+
+    private static BaseSupport steadiest(Carried on, Point axis, Point outward, Foot foot, double[] turns) {
+        if (on.hull().isEmpty()) {
+            return new BaseSupport(0, foot.diameter() / 2, -foot.diameter() / 2);
+        }
+        double stand = Double.NEGATIVE_INFINITY;
+        for (double degrees : turns) {
+            stand = Math.max(stand, -on.hull().outside(foot.pressed(axis, turned(outward, degrees))));
+        }
+        return new BaseSupport(on.share(), on.hull().outside(axis), stand);
+    }
+
     private static Point turned(Point way, double degrees) {
         double c = Math.cos(Math.toRadians(degrees));
         double s = Math.sin(Math.toRadians(degrees));
         return new Point(way.x() * c - way.y() * s, way.x() * s + way.y() * c);
-    }
-
-    private static BaseSupport turned(Region carries, Point axis, Point outward, Foot foot) {
-        Region base = foot.over(axis, outward);
-        Region over = carries.intersection(base);
-        if (over.isEmpty()) {
-            return new BaseSupport(0, foot.diameter() / 2, -foot.diameter() / 2);
-        }
-        Region hull = over.hull();
-        return new BaseSupport(
-                over.area() / base.area(), hull.outside(axis), -hull.outside(foot.pressed(axis, outward)));
     }
 
     /** All along an outline, the bit's axis a radius outside the guided edge. */

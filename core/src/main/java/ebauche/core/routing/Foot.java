@@ -24,7 +24,7 @@ public record Foot(double diameter, double press, double knob) {
     /** Its area, the bit's axis at a place and the work on one side of it; the hole for the bit is not taken off. */
     Region over(Point axis, Point outward) {
         Region disc = Region.disc(axis, diameter);
-        return knob > 0 ? disc.union(Region.disc(pressed(axis, outward), knob)).hull() : disc;
+        return knob > 0 ? disc.hullWith(Region.disc(pressed(axis, outward), knob)) : disc;
     }
 
     Point pressed(Point axis, Point outward) {
