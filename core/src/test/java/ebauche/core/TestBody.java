@@ -6,6 +6,7 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.StringSetup;
+import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -55,6 +56,7 @@ public final class TestBody {
     public List<Pickup> pickups = new ArrayList<>(List.of(pickup("neck", 0, 130, 19), pickup("bridge", 0, 40, 19)));
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
+    public List<TemplateMade> templates = List.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
     /** A blank that was laid out; if null, one of even pieces. */
@@ -141,7 +143,8 @@ public final class TestBody {
                 pickups,
                 controls,
                 cavity,
-                jack);
+                jack,
+                templates);
     }
 
     public Build build() {

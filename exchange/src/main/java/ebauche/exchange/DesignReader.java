@@ -1,8 +1,10 @@
 package ebauche.exchange;
 
+import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.StringSetup;
+import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
@@ -14,6 +16,7 @@ import ebauche.core.timber.Timbers;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
@@ -49,7 +52,11 @@ final class DesignReader {
                 distinct(spot, spot.list("pickups", MOST_PARTS, s -> s.asObject(DesignReader::pickup)), Pickup::id),
                 distinct(spot, spot.list("controls", MOST_PARTS, s -> s.asObject(DesignReader::control)), Control::id),
                 spot.optionalObject("controlCavity", DesignReader::cavity),
-                spot.optionalObject("jack", DesignReader::jack));
+                spot.optionalObject("jack", DesignReader::jack),
+                distinct(
+                        spot,
+                        spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
+                        TemplateMade::feature));
     }
 
     private static <T> List<T> distinct(Spot spot, List<T> parts, Function<T, String> id) {
@@ -167,6 +174,21 @@ final class DesignReader {
                 spot.length("woodOver"),
                 spot.length("coverThickness", 0),
                 spot.length("coverLip", 0));
+    }
+
+    /** Words for what a template is made of. */
+    static final Map<String, TemplateMaterial> MATERIAL = Map.of(
+            "mdf", TemplateMaterial.MDF,
+            "hardboard", TemplateMaterial.HARDBOARD,
+            "plywood", TemplateMaterial.PLYWOOD,
+            "acrylic", TemplateMaterial.ACRYLIC);
+
+    private static TemplateMade template(Spot spot) {
+        return new TemplateMade(
+                spot.text("feature", 60),
+                spot.has("thickness") ? OptionalDouble.of(spot.length("thickness")) : OptionalDouble.empty(),
+                spot.has("material") ? spot.word("material", MATERIAL) : TemplateMaterial.MDF,
+                spot.has("hold") ? Optional.of(spot.word("hold", ShopPart.HOLD_DOWN)) : Optional.empty());
     }
 
     private static Jack jack(Spot spot) {

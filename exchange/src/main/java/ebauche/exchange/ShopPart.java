@@ -1,5 +1,6 @@
 package ebauche.exchange;
 
+import ebauche.core.crib.HoldDown;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
@@ -23,11 +24,11 @@ public record ShopPart(Shop shop, Timbers timbers) {
             "drum-sander", Practice.Thicknessing.DRUM_SANDER,
             "hand-plane", Practice.Thicknessing.HAND_PLANE);
 
-    public static final Map<String, Practice.HoldDown> HOLD_DOWN = Map.of(
-            "screws-in-waste", Practice.HoldDown.SCREWS_IN_WASTE,
-            "pins", Practice.HoldDown.PINS,
-            "tape", Practice.HoldDown.TAPE,
-            "tape-and-ca", Practice.HoldDown.TAPE_AND_CA);
+    public static final Map<String, HoldDown> HOLD_DOWN = Map.of(
+            "screws-in-waste", HoldDown.SCREWS_IN_WASTE,
+            "pins", HoldDown.PINS,
+            "tape", HoldDown.TAPE,
+            "tape-and-ca", HoldDown.TAPE_AND_CA);
     public static final Map<String, Practice.EdgeSchool> EDGE = Map.of(
             "hand", Practice.EdgeSchool.HAND,
             "table", Practice.EdgeSchool.TABLE,

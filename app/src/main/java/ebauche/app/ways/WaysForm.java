@@ -1,6 +1,7 @@
 package ebauche.app.ways;
 
 import ebauche.app.web.TypedValues;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Practice;
 import ebauche.exchange.BuildFileException;
@@ -51,7 +52,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
                     "blanks are brought to thickness by",
                     ShopPart.THICKNESSING,
                     Practice.Thicknessing::words),
-            school("holdDown", "templates are held with", ShopPart.HOLD_DOWN, Practice.HoldDown::words),
+            school("holdDown", "templates are held with", ShopPart.HOLD_DOWN, HoldDown::words),
             school("edge", "outlines are", ShopPart.EDGE, Practice.EdgeSchool::words),
             school("hand", "the hand at the saw is", ShopPart.HAND, Practice.Hand::words));
 

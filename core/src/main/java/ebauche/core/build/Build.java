@@ -1,5 +1,6 @@
 package ebauche.core.build;
 
+import ebauche.core.crib.HoldDown;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
@@ -47,6 +48,18 @@ public final class Build {
         return design.thickness()
                 + shop.practice().frontSanding()
                 + shop.practice().backSanding();
+    }
+
+    /** How thick a feature's template is, mm. */
+    public double templateThickness(String feature) {
+        return design.template(feature)
+                .thickness()
+                .orElse(shop.crib().templates().get(0));
+    }
+
+    /** How a feature's template is held. */
+    public HoldDown hold(String feature) {
+        return design.template(feature).hold().orElse(shop.practice().holdDown());
     }
 
     /** Rough wood over the first flattened front: half of what the blank has to spare. */

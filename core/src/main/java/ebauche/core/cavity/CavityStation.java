@@ -24,14 +24,18 @@ public final class CavityStation implements Station {
     @Override
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
-        pickups(build).forEach(p -> found.addAll(p.check()));
-        BridgeWork bridge = new BridgeWork(build);
-        found.addAll(bridge.check());
-        bridge.pockets().forEach(p -> found.addAll(p.check()));
-        ControlWork controls = new ControlWork(build);
-        found.addAll(controls.check());
-        controls.pockets().forEach(p -> found.addAll(p.check()));
+        found.addAll(new BridgeWork(build).check());
+        found.addAll(new ControlWork(build).check());
+        pockets(build).forEach(p -> found.addAll(p.check()));
         return found;
+    }
+
+    /** Every cavity that is routed against a template. */
+    public static List<GuidedPocket> pockets(Build build) {
+        List<GuidedPocket> all = new ArrayList<>(pickups(build));
+        all.addAll(new BridgeWork(build).pockets());
+        all.addAll(new ControlWork(build).pockets());
+        return all;
     }
 
     @Override

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param thickness finished
  * @param outline finished, seen from the front
  * @param scale string length S, nut to scale line
+ * @param templates those that are not made as the shop usually does, at most one a feature
  */
 public record BodyDesign(
         String name,
@@ -30,7 +31,8 @@ public record BodyDesign(
         List<Pickup> pickups,
         List<Control> controls,
         Optional<ControlCavity> controlCavity,
-        Optional<Jack> jack) {
+        Optional<Jack> jack,
+        List<TemplateMade> templates) {
 
     public BodyDesign {
         Refusal.between(thickness, 5, 120, "thickness");
@@ -51,6 +53,15 @@ public record BodyDesign(
                 "the strings' spread is wider than the fingerboard's radius allows; check both");
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
+        templates = List.copyOf(templates);
+    }
+
+    /** How the template of a feature is made. */
+    public TemplateMade template(String feature) {
+        return templates.stream()
+                .filter(t -> t.feature().equals(feature))
+                .findFirst()
+                .orElseGet(() -> TemplateMade.usual(feature));
     }
 
     /**

@@ -21,10 +21,6 @@ public record Point(double x, double y) {
         return new Point(x + (other.x - x) * t, y + (other.y - y) * t);
     }
 
-    Point times(double scale) {
-        return new Point(x * scale, y * scale);
-    }
-
     double cross(Point other) {
         return x * other.y - other.x * y;
     }

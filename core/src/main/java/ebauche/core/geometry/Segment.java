@@ -1,5 +1,6 @@
 package ebauche.core.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -35,8 +36,8 @@ public sealed interface Segment {
     /** The same piece run the other way. */
     Segment reversed();
 
-    /** The piece scaled about the origin. */
-    Segment scaled(double factor);
+    /** The piece laid down elsewhere. */
+    Segment placed(Placing how);
 
     /** A straight piece. */
     record Line(Point start, Point end) implements Segment {
@@ -76,8 +77,8 @@ public sealed interface Segment {
         }
 
         @Override
-        public Segment scaled(double factor) {
-            return new Line(start.times(factor), end.times(factor));
+        public Segment placed(Placing how) {
+            return new Line(how.of(start), how.of(end));
         }
     }
 
@@ -88,6 +89,46 @@ public sealed interface Segment {
      * @param sweep angle swept, radians; positive turns left
      */
     record Arc(Point centre, double radius, double from, double sweep) implements Segment {
+        /**
+         * The arc between two points that bulges so far: the tangent of a quarter of its sweep, positive to the left turn.
+         */
+        public static Arc ofBulge(Point start, Point end, double bulge) {
+            double sweep = 4 * Math.atan(bulge);
+            double half = start.distance(end) / 2;
+            double radius = half / Math.abs(Math.sin(sweep / 2));
+            // The centre stands off the chord's middle, to the left where the arc turns left by less than half a
+            // circle.
+            double off = half / Math.tan(sweep / 2);
+            double ux = (end.x() - start.x()) / (2 * half);
+            double uy = (end.y() - start.y()) / (2 * half);
+            Point centre = start.towards(end, 0.5).plus(-uy * off, ux * off);
+            return new Arc(centre, radius, Math.atan2(start.y() - centre.y(), start.x() - centre.x()), sweep);
+        }
+
+        /** Its {@link #ofBulge bulge}; an arc of a whole turn has none. */
+        public double bulge() {
+            return Math.tan(sweep / 4);
+        }
+
+        /** Cubics that follow it within a ten-thousandth of a thousandth of its radius: pieces of at most 22.5 degrees. */
+        public List<Cubic> cubics() {
+            int n = (int) Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 8)));
+            double handle = radius * 4 / 3 * Math.tan(sweep / n / 4);
+            List<Cubic> pieces = new ArrayList<>();
+            for (int i = 0; i < n; i++) {
+                double a = from + sweep * i / n;
+                double b = from + sweep * (i + 1) / n;
+                Point p = at((double) i / n);
+                Point q = at((i + 1.0) / n);
+                pieces.add(new Cubic(
+                        p,
+                        p.plus(-Math.sin(a) * handle, Math.cos(a) * handle),
+                        q.plus(Math.sin(b) * handle, -Math.cos(b) * handle),
+                        q));
+            }
+            return pieces;
+        }
+
         @Override
         public Point start() {
             return at(0);
@@ -139,8 +180,8 @@ public sealed interface Segment {
         }
 
         @Override
-        public Segment scaled(double factor) {
-            return new Arc(centre.times(factor), radius * factor, from, sweep);
+        public Segment placed(Placing how) {
+            return new Arc(how.of(centre), radius * how.scale(), how.angle(from), how.mirrored() ? -sweep : sweep);
         }
     }
 
@@ -229,8 +270,8 @@ public sealed interface Segment {
         }
 
         @Override
-        public Segment scaled(double factor) {
-            return new Cubic(start.times(factor), first.times(factor), second.times(factor), end.times(factor));
+        public Segment placed(Placing how) {
+            return new Cubic(how.of(start), how.of(first), how.of(second), how.of(end));
         }
     }
 

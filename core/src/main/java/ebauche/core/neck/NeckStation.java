@@ -42,8 +42,13 @@ public final class NeckStation implements Station {
     @Override
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>(new NeckChecks(build).findings());
-        found.addAll(pocket(build, PocketState.of(build)).check());
+        found.addAll(pocket(build).check());
         return found;
+    }
+
+    /** The pocket as it is to be routed. */
+    public static GuidedPocket pocket(Build build) {
+        return pocket(build, PocketState.of(build));
     }
 
     private static GuidedPocket pocket(Build build, PocketState state) {

@@ -4,6 +4,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -78,7 +79,7 @@ public final class OutlineRouting {
                 OptionalDouble.of(
                         Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
                 0,
-                build.shop().crib().templates().get(0),
+                build.templateThickness(OutlineStation.FEATURE),
                 build.design().blank().species().hardness());
         return onTable ? cut : cut.flip();
     }
@@ -144,7 +145,7 @@ public final class OutlineRouting {
     }
 
     private Operation fit() {
-        Practice.HoldDown hold = build.shop().practice().holdDown();
+        HoldDown hold = build.hold(OutlineStation.FEATURE);
         Operation.Builder step = Operation.of(
                         "outline", OutlineStation.FEATURE, "fit", "Fix the outline template on the front")
                 .set(new Setting.ByHand(hold.words()))
@@ -187,7 +188,7 @@ public final class OutlineRouting {
         if (reach >= thick - NEARLY) {
             step.gives(OutlineStation.ROUTED);
         }
-        if (build.shop().practice().holdDown().inWaste()) {
+        if (build.hold(OutlineStation.FEATURE).inWaste()) {
             step.needs(seats());
         }
         return step.build();

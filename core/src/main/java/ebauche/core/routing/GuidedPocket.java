@@ -85,7 +85,7 @@ public record GuidedPocket(
                 GuidedCut.corner(cornerRadius),
                 drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
                 isDeep() ? build.shop().practice().lastPass() : 0,
-                build.shop().crib().templates().get(0),
+                build.templateThickness(feature),
                 build.design().blank().species().hardness()));
     }
 

@@ -108,7 +108,7 @@ final class PocketSteps {
                         "Fix the " + of.noun() + " template on the " + of.face().word())
                 .face(of.face())
                 .set(new Setting.ByHand(
-                        "clamps, " + of.build().shop().practice().holdDown().words()))
+                        "clamps, " + of.build().hold(of.feature()).words()))
                 .needs(of.located(), surround)
                 .gives(template())
                 .joins(of.joins())

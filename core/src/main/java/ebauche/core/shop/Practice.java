@@ -1,5 +1,6 @@
 package ebauche.core.shop;
 
+import ebauche.core.crib.HoldDown;
 import ebauche.core.measure.Refusal;
 
 /**
@@ -79,32 +80,6 @@ public record Practice(
 
         Thicknessing(String words) {
             this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
-
-    public enum HoldDown {
-        /** Screws into wood that a pocket will take away: goes back on in exactly the same place. */
-        SCREWS_IN_WASTE("two screws into future waste", true),
-        /** Dowels through the template into future waste, and clamps or weight to hold it. */
-        PINS("two pins into future waste, clamped", true),
-        TAPE("double-sided tape", false),
-        TAPE_AND_CA("masking tape on both faces, CA glue between", false);
-
-        private final String words;
-        private final boolean inWaste;
-
-        HoldDown(String words, boolean inWaste) {
-            this.words = words;
-            this.inWaste = inWaste;
-        }
-
-        /** Whether it needs wood that a later cut takes away, and so goes back on in exactly the same place. */
-        public boolean inWaste() {
-            return inWaste;
         }
 
         public String words() {

@@ -5,6 +5,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Drum;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import java.util.List;
@@ -45,7 +46,7 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
     private static Practice starterPractice() {
         return new Practice(
                 Practice.Thicknessing.ROUTER_SLED,
-                Practice.HoldDown.SCREWS_IN_WASTE,
+                HoldDown.SCREWS_IN_WASTE,
                 0.3,
                 0.3,
                 4.0,
