@@ -176,18 +176,11 @@ final class DesignReader {
                 spot.length("coverLip", 0));
     }
 
-    /** Words for what a template is made of. */
-    static final Map<String, TemplateMaterial> MATERIAL = Map.of(
-            "mdf", TemplateMaterial.MDF,
-            "hardboard", TemplateMaterial.HARDBOARD,
-            "plywood", TemplateMaterial.PLYWOOD,
-            "acrylic", TemplateMaterial.ACRYLIC);
-
     private static TemplateMade template(Spot spot) {
         return new TemplateMade(
                 spot.text("feature", 60),
                 spot.has("thickness") ? OptionalDouble.of(spot.length("thickness")) : OptionalDouble.empty(),
-                spot.has("material") ? spot.word("material", MATERIAL) : TemplateMaterial.MDF,
+                spot.has("material") ? spot.word("material", ShopPart.MATERIAL) : TemplateMaterial.MDF,
                 spot.has("hold") ? Optional.of(spot.word("hold", ShopPart.HOLD_DOWN)) : Optional.empty());
     }
 

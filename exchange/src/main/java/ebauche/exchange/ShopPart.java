@@ -1,6 +1,7 @@
 package ebauche.exchange;
 
 import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
@@ -35,6 +36,13 @@ public record ShopPart(Shop shop, Timbers timbers) {
             "sand-to-line", Practice.EdgeSchool.SAND_TO_LINE);
     public static final Map<String, Practice.Hand> HAND =
             Map.of("new", Practice.Hand.NEW, "usual", Practice.Hand.USUAL, "steady", Practice.Hand.STEADY);
+
+    /** Words for what a template is made of. */
+    public static final Map<String, TemplateMaterial> MATERIAL = Map.of(
+            "mdf", TemplateMaterial.MDF,
+            "hardboard", TemplateMaterial.HARDBOARD,
+            "plywood", TemplateMaterial.PLYWOOD,
+            "acrylic", TemplateMaterial.ACRYLIC);
 
     public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
 

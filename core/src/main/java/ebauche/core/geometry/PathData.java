@@ -44,25 +44,30 @@ public final class PathData {
 
     /** Writes the path in millimetres, absolute letters, to a hundredth of {@link Segment#FLATNESS}. */
     public static String write(List<Segment> segments) {
-        StringBuilder out = new StringBuilder("M").append(at(segments.get(0).start()));
+        return write(segments, 4);
+    }
+
+    /** The same in the units of the segments, to so many decimals. */
+    public static String write(List<Segment> segments, int decimals) {
+        StringBuilder out = new StringBuilder("M").append(at(segments.get(0).start(), decimals));
         for (Segment segment : segments) {
             if (segment instanceof Segment.Cubic c) {
-                out.append(" C").append(at(c.first())).append(' ').append(at(c.second()));
-                out.append(' ').append(at(c.end()));
+                out.append(" C").append(at(c.first(), decimals)).append(' ').append(at(c.second(), decimals));
+                out.append(' ').append(at(c.end(), decimals));
             } else if (segment instanceof Segment.Arc a) {
-                String radius = Decimals.plain(a.radius(), 4);
+                String radius = Decimals.plain(a.radius(), decimals);
                 out.append(" A").append(radius).append(' ').append(radius).append(" 0 ");
                 out.append(Math.abs(a.sweep()) > Math.PI ? '1' : '0').append(' ');
-                out.append(a.sweep() > 0 ? '1' : '0').append(' ').append(at(a.end()));
+                out.append(a.sweep() > 0 ? '1' : '0').append(' ').append(at(a.end(), decimals));
             } else {
-                out.append(" L").append(at(segment.end()));
+                out.append(" L").append(at(segment.end(), decimals));
             }
         }
         return out.append(" Z").toString();
     }
 
-    private static String at(Point p) {
-        return Decimals.plain(p.x(), 4) + " " + Decimals.plain(p.y(), 4);
+    private static String at(Point p, int decimals) {
+        return Decimals.plain(p.x(), decimals) + " " + Decimals.plain(p.y(), decimals);
     }
 
     private List<Segment> read() {

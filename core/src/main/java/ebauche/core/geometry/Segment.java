@@ -36,6 +36,9 @@ public sealed interface Segment {
     /** The same piece run the other way. */
     Segment reversed();
 
+    /** The stretch between two parameters, from 0 to 1 and rising. */
+    Segment part(double from, double to);
+
     /** The piece laid down elsewhere. */
     Segment placed(Placing how);
 
@@ -74,6 +77,11 @@ public sealed interface Segment {
         @Override
         public Segment reversed() {
             return new Line(end, start);
+        }
+
+        @Override
+        public Segment part(double from, double to) {
+            return new Line(at(from), at(to));
         }
 
         @Override
@@ -180,6 +188,11 @@ public sealed interface Segment {
         }
 
         @Override
+        public Segment part(double t, double to) {
+            return new Arc(centre, radius, from + sweep * t, sweep * (to - t));
+        }
+
+        @Override
         public Segment placed(Placing how) {
             return new Arc(how.of(centre), radius * how.scale(), how.angle(from), how.mirrored() ? -sweep : sweep);
         }
@@ -267,6 +280,17 @@ public sealed interface Segment {
         @Override
         public Segment reversed() {
             return new Cubic(end, second, first, start);
+        }
+
+        /** De Casteljau's: a part's handles lie along the tangents at its ends, a third of its span away. */
+        @Override
+        public Segment part(double from, double to) {
+            double third = (to - from) / 3;
+            Point a = at(from);
+            Point b = at(to);
+            Point u = tangent(from);
+            Point v = tangent(to);
+            return new Cubic(a, a.plus(u.x() * third, u.y() * third), b.plus(-v.x() * third, -v.y() * third), b);
         }
 
         @Override

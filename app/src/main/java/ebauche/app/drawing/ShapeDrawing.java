@@ -1,0 +1,38 @@
+package ebauche.app.drawing;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Segment;
+import java.util.List;
+
+/** A shape of somebody's drawing, small, as it lies there. */
+public final class ShapeDrawing {
+    private static final double WIDTH = 220;
+    private static final double HEIGHT = 160;
+    private static final double MARGIN = 8;
+    private static final int SAMPLES = 24;
+
+    private ShapeDrawing() {}
+
+    /** Draws it; the box holds its least x and y and its greatest. */
+    public static String of(List<Segment> segments, double[] box) {
+        double scale = Math.min(
+                (WIDTH - 2 * MARGIN) / Math.max(1e-9, box[2] - box[0]),
+                (HEIGHT - 2 * MARGIN) / Math.max(1e-9, box[3] - box[1]));
+        double left = WIDTH / 2 - (box[0] + box[2]) / 2 * scale;
+        double bottom = HEIGHT / 2 + (box[1] + box[3]) / 2 * scale;
+        Svg svg = new Svg(WIDTH, HEIGHT, "shape", "a closed shape of the drawing");
+        StringBuilder data = new StringBuilder();
+        for (Segment s : segments) {
+            int n = s instanceof Segment.Line ? 1 : SAMPLES;
+            for (int i = 0; i < n; i++) {
+                Point p = s.at((double) i / n);
+                data.append(data.isEmpty() ? 'M' : 'L')
+                        .append(Svg.n(left + p.x() * scale))
+                        .append(' ')
+                        .append(Svg.n(bottom - p.y() * scale));
+            }
+        }
+        svg.path("edge", data.append('Z').toString());
+        return svg.done();
+    }
+}

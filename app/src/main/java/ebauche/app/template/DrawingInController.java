@@ -1,0 +1,170 @@
+package ebauche.app.template;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.StaleRevision;
+import ebauche.app.drawing.OutlineDrawing;
+import ebauche.app.drawing.ShapeDrawing;
+import ebauche.app.web.Figures;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.PathData;
+import ebauche.core.geometry.PathFormatException;
+import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.drawn.DrawnFile;
+import ebauche.exchange.drawn.DrawnFileException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * An outline brought in from a drawing: a shape is picked, laid on the body the way it is meant, looked at over the old one and
+ * kept. Nothing is stored until then; what was read goes along in the form.
+ */
+@Controller
+class DrawingInController {
+    private static final int SHOWN = 8;
+
+    private final Bodies bodies;
+    private final DesignKeeping keeping;
+
+    DrawingInController(Bodies bodies, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.keeping = keeping;
+    }
+
+    /** A shape to pick, with its path in the file's units. */
+    public record Pick(String name, String path, double across, double along, String drawing) {}
+
+    @PostMapping("/bodies/{id}/template/drawing")
+    String drawing(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam MultipartFile file,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        try {
+            DrawnFile drawn = DrawnFile.read(file.getBytes());
+            model.addAttribute("current", current);
+            model.addAttribute("here", "/bodies/" + current.body().publicId());
+            model.addAttribute("notes", drawn.notes());
+            model.addAttribute("stated", drawn.millimetresPerUnit().isPresent());
+            model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
+            model.addAttribute("picks", picks(drawn));
+            return "template/pick";
+        } catch (DrawnFileException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("drawingTrouble", e.getMessage() + ". Nothing was changed.");
+            return TemplateController.page(current, fig, model);
+        }
+    }
+
+    private static List<Pick> picks(DrawnFile drawn) {
+        List<Pick> picks = new ArrayList<>();
+        for (DrawnFile.Shape shape : drawn.shapes().stream().limit(SHOWN).toList()) {
+            double[] box = shape.box();
+            String path = PathData.write(shape.segments(), 7);
+            if (path.length() <= PathData.MOST_CHARACTERS) {
+                picks.add(new Pick(
+                        shape.name(), path, box[2] - box[0], box[3] - box[1], ShapeDrawing.of(shape.segments(), box)));
+            }
+        }
+        return picks;
+    }
+
+    /**
+     * How a shape is laid down.
+     *
+     * @param perUnit mm per unit of the file, as typed or stated
+     * @param neck where the neck points in the drawing
+     * @param seen from which face it is drawn
+     * @param dx moved to the treble side from the middle of the old outline, a typed length
+     * @param dy moved to the neck
+     */
+    record Laid(
+            String path, String perUnit, ShapePlacing.Neck neck, boolean fromBack, String dx, String dy, Boolean keep) {
+        String moved(boolean across) {
+            String typed = across ? dx : dy;
+            return typed == null || typed.isBlank() ? "0" : typed;
+        }
+    }
+
+    @PostMapping("/bodies/{id}/template/placed")
+    String placed(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            Laid laid,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("laid", laid);
+        model.addAttribute("base", base);
+        model.addAttribute("necks", ShapePlacing.Neck.values());
+        try {
+            Outline outline = outline(current, laid, fig.unit());
+            ObjectNode file = DesignKeeping.file(current);
+            DesignKeeping.outline(file, PathData.write(outline.segments()));
+            model.addAttribute("outline", outline);
+            model.addAttribute("drawing", OutlineDrawing.over(current.plan().build(), outline, fig));
+            Region region = outline.region();
+            model.addAttribute("across", region.maxX() - region.minX());
+            model.addAttribute("along", region.maxY() - region.minY());
+            DesignKeeping.build(current, file);
+            if (Boolean.TRUE.equals(laid.keep())) {
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:/bodies/" + current.body().publicId() + "/template";
+            }
+        } catch (PathFormatException | LengthFormatException | DrawnFileException | BuildFileException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("trouble", e.getMessage());
+        } catch (StaleRevision stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", true);
+            model.addAttribute("base", bodies.current(current.body()).revision().number());
+        }
+        return "template/place";
+    }
+
+    private static Outline outline(Bodies.Current current, Laid laid, LengthUnit unit) {
+        double perUnit = perUnit(laid.perUnit());
+        List<Segment> segments = PathData.parse(laid.path(), 1);
+        double dx = Length.parse(laid.moved(true), unit).millimetres();
+        double dy = Length.parse(laid.moved(false), unit).millimetres();
+        Region old = current.plan().build().design().outline().region();
+        return Outline.of(ShapePlacing.place(segments, perUnit, laid.neck(), laid.fromBack(), old, dx, dy));
+    }
+
+    private static double perUnit(String typed) {
+        try {
+            double value = Double.parseDouble(typed == null ? "" : typed.strip());
+            if (value > 0 && value < 1e6) {
+                return value;
+            }
+        } catch (NumberFormatException e) {
+            throw new DrawnFileException("the drawing does not say its unit: choose what one unit of it measures");
+        }
+        throw new DrawnFileException("a unit of “" + typed.strip() + "” mm is none that a body is drawn in");
+    }
+}

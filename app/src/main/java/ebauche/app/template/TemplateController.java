@@ -1,0 +1,179 @@
+package ebauche.app.template;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.StaleRevision;
+import ebauche.app.drawing.OutlineDrawing;
+import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.app.web.TypedValues;
+import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.design.TemplateMade;
+import ebauche.core.geometry.Face;
+import ebauche.core.plan.TemplateSheet;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.ShopPart;
+import ebauche.exchange.drawn.DxfWriter;
+import ebauche.exchange.drawn.SvgWriter;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A body's templates: what each is made of and how it is held, with what follows; taken away as SVG or DXF. */
+@Controller
+class TemplateController {
+    private final Bodies bodies;
+    private final DesignKeeping keeping;
+
+    TemplateController(Bodies bodies, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.keeping = keeping;
+    }
+
+    /** A template with how it is made. */
+    public record Row(TemplateSheet sheet, TemplateMade made) {}
+
+    @GetMapping("/bodies/{id}/template")
+    String templates(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        return page(bodies.current(maker.shop(), id), fig, model);
+    }
+
+    static String page(Bodies.Current current, Figures fig, Model model) {
+        List<TemplateSheet> sheets = TemplateSheet.of(current.plan());
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute(
+                "rows",
+                sheets.stream()
+                        .map(s -> new Row(s, current.plan().build().design().template(s.feature())))
+                        .toList());
+        model.addAttribute("materials", TemplateMaterial.values());
+        model.addAttribute("holds", HoldDown.values());
+        model.addAttribute("outline", current.plan().build().design().outline());
+        model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
+        model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
+        return "template/template";
+    }
+
+    /** How one template is made and held, instead of as the shop usually does it. */
+    @PostMapping("/bodies/{id}/template/made")
+    String made(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam String feature,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (TemplateSheet.of(current.plan()).stream().noneMatch(s -> s.feature().equals(feature))) {
+            throw new NotHere();
+        }
+        ObjectNode file = DesignKeeping.file(current);
+        ArrayNode templates = file.withObject("/design").withArray("templates");
+        templates.removeIf(t -> t.path("feature").asString("").equals(feature));
+        ObjectNode one = templates.addObject().put("feature", feature);
+        Map<String, String> troubles = new LinkedHashMap<>();
+        TypedValues values = new TypedValues(typed, fig.unit(), troubles);
+        if (!values.isBlank("thickness")) {
+            values.length("thickness", one, "thickness");
+        }
+        word(typed, "material", one);
+        word(typed, "hold", one);
+        if (troubles.isEmpty()) {
+            try {
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:/bodies/" + current.body().publicId() + "/template";
+            } catch (BuildFileException e) {
+                troubles.put("thickness", e.getMessage());
+            } catch (StaleRevision stale) {
+                response.setStatus(HttpStatus.CONFLICT.value());
+                model.addAttribute("stale", true);
+                return page(current, fig, model);
+            }
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        model.addAttribute("troubled", feature);
+        model.addAttribute("trouble", troubles.values().iterator().next());
+        model.addAttribute("typedThickness", typed.get("thickness"));
+        return page(current, fig, model);
+    }
+
+    private static void word(Map<String, String> typed, String name, ObjectNode out) {
+        String word = typed.getOrDefault(name, "");
+        if (!word.isBlank()) {
+            out.put(name, word);
+        }
+    }
+
+    /** The words of a file for what is chosen. */
+    @ModelAttribute("holdWords")
+    Map<HoldDown, String> holdWords() {
+        return inverse(ShopPart.HOLD_DOWN);
+    }
+
+    @ModelAttribute("materialWords")
+    Map<TemplateMaterial, String> materialWords() {
+        return inverse(ShopPart.MATERIAL);
+    }
+
+    private static <T> Map<T, String> inverse(Map<String, T> words) {
+        Map<T, String> out = new LinkedHashMap<>();
+        words.forEach((word, value) -> out.put(value, word));
+        return out;
+    }
+
+    /** Every template of one face at true size, as SVG or DXF. */
+    @GetMapping("/bodies/{id}/template/{face:front|back}.{format:svg|dxf}")
+    ResponseEntity<byte[]> file(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @PathVariable String face,
+            @PathVariable String format) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Face side = face.equals("front") ? Face.FRONT : Face.BACK;
+        List<TemplateSheet> sheets = TemplateSheet.of(current.plan()).stream()
+                .filter(s -> s.face() == side)
+                .toList();
+        String text = format.equals("svg")
+                ? SvgWriter.write(current.name() + ", templates seen from the " + face, sheets)
+                : DxfWriter.write(sheets);
+        MediaType type = format.equals("svg") ? MediaType.valueOf("image/svg+xml") : MediaType.valueOf("image/vnd.dxf");
+        return download(current.name() + "-" + face, format, type, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A file to be saved under a plain name. */
+    static ResponseEntity<byte[]> download(String name, String ending, MediaType type, byte[] bytes) {
+        String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        ContentDisposition disposition =
+                ContentDisposition.attachment().filename(plain + "." + ending).build();
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+                .body(bytes);
+    }
+}
