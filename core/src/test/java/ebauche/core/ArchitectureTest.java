@@ -54,7 +54,7 @@ class ArchitectureTest {
             .whereLayer("order")
             .mayOnlyBeAccessedByLayers("plan")
             .whereLayer("routing")
-            .mayOnlyBeAccessedByLayers("stations")
+            .mayOnlyBeAccessedByLayers("plan", "stations")
             .whereLayer("build")
             .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing")
             .whereLayer("layout")

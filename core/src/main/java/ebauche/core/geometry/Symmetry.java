@@ -59,19 +59,28 @@ public final class Symmetry {
 
     /** The ends brought exactly onto the centre line, which halving has missed by less than anything seen. */
     private static List<Segment> snapped(List<Segment> run) {
-        Point first = run.get(0).start();
-        Point last = run.get(run.size() - 1).end();
         List<Segment> out = new ArrayList<>();
-        Point from = new Point(0, first.y());
-        Point to = new Point(0, last.y());
-        if (from.distance(first) > 0) {
-            out.add(new Segment.Line(from, first));
+        for (Segment s : run) {
+            if (s instanceof Segment.Arc arc) {
+                out.addAll(arc.cubics());
+            } else {
+                out.add(s);
+            }
         }
-        out.addAll(run);
-        if (to.distance(last) > 0) {
-            out.add(new Segment.Line(last, to));
-        }
+        Segment first = out.get(0);
+        out.set(0, between(new Point(0, first.start().y()), first, first.end()));
+        Segment last = out.get(out.size() - 1);
+        out.set(
+                out.size() - 1,
+                between(last.start(), last, new Point(0, last.end().y())));
         return out;
+    }
+
+    /** The same line or curve with its ends there. */
+    private static Segment between(Point from, Segment piece, Point to) {
+        return piece instanceof Segment.Cubic c
+                ? new Segment.Cubic(from, c.first(), c.second(), to)
+                : new Segment.Line(from, to);
     }
 
     private static boolean right(Segment s) {

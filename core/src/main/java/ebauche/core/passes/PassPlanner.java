@@ -160,6 +160,11 @@ public final class PassPlanner {
             double narrowest,
             Node before,
             Pass pass) {
+        /** Under the template at the last pass that used one. */
+        double spacer() {
+            return pass == null ? 0 : Math.max(pass.spacer(), before.spacer());
+        }
+
         PassPlan plan() {
             LinkedList<Pass> all = new LinkedList<>();
             for (Node n = this; n.pass != null; n = n.before) {
@@ -175,10 +180,12 @@ public final class PassPlanner {
 
     /** Nodes to be looked at, without those that another outdoes: same cutter and guide, no less deep, no dearer. */
     private final class Frontier {
-        // Of plans that cost alike the one with fewer passes, then with stouter bits.
+        // Of plans that cost alike the one with fewer passes, then with stouter bits, then with less under the
+        // template.
         private final PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparingInt(Node::cost)
                 .thenComparingInt(Node::passes)
-                .thenComparing(Comparator.comparingDouble(Node::narrowest).reversed()));
+                .thenComparing(Comparator.comparingDouble(Node::narrowest).reversed())
+                .thenComparingDouble(Node::spacer));
         private final Map<Integer, TreeMap<Integer, Double>> deepest = new HashMap<>();
         private int goal = Integer.MAX_VALUE;
 

@@ -42,6 +42,9 @@ public record TemplateSheet(
         double thickness,
         HoldDown hold) {
 
+    /** A screw's middle stays so far off what is cut, mm: common practice. */
+    private static final double SCREW_CLEARS = 4;
+
     /** Left under a screw's tip, mm: common practice. */
     private static final double UNDER_TIP = 1;
 
@@ -51,8 +54,9 @@ public record TemplateSheet(
      * @param at as seen with the template's face up
      * @param waste the feature that takes the hole away
      * @param longest screw: template and the depth that is cut there, less a little, mm
+     * @param met whether the bit would meet it while it cuts along this template
      */
-    public record Seat(Point at, String waste, double longest) {}
+    public record Seat(Point at, String waste, double longest, boolean met) {}
 
     public TemplateSheet {
         rings = List.copyOf(rings);
@@ -65,9 +69,14 @@ public record TemplateSheet(
         return face == Face.BACK;
     }
 
+    /** The seats that a screw can use: the bit does not meet it there. */
+    public List<Seat> offered() {
+        return seats.stream().filter(s -> !s.met()).toList();
+    }
+
     /** Whether it can be held as it is meant to be: screws and pins want two places. */
     public boolean holds() {
-        return !hold.inWaste() || seats.size() >= 2;
+        return !hold.inWaste() || offered().size() >= 2;
     }
 
     /** Every template of a plan, the outline's first. */
@@ -151,12 +160,18 @@ public record TemplateSheet(
     /** Pockets of the same face that are cut after this template goes on. */
     private static List<Seat> seats(BuildPlan plan, String feature, Face face, List<GuidedPocket> pockets) {
         int on = indexOf(plan, feature, true);
+        Region cut = pockets.stream()
+                .filter(p -> p.feature().equals(feature))
+                .findFirst()
+                .map(p -> p.plan().grown(SCREW_CLEARS))
+                .orElse(Region.EMPTY);
         List<Seat> seats = new ArrayList<>();
         for (GuidedPocket p : pockets) {
             if (p.face() == face && !p.feature().equals(feature) && indexOf(plan, p.feature(), false) > on) {
+                Point at = p.plan().centroid();
                 double longest =
                         plan.build().templateThickness(feature) + p.depthNow().value() - UNDER_TIP;
-                seats.add(new Seat(seen(p.plan().centroid(), face), p.feature(), longest));
+                seats.add(new Seat(seen(at, face), p.feature(), longest, cut.contains(at)));
             }
         }
         return seats;

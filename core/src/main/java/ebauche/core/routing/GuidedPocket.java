@@ -118,6 +118,11 @@ public record GuidedPocket(
                 : Optional.empty();
     }
 
+    /** Where its waste is drilled, if it is. */
+    public Optional<DrillPattern> drilling() {
+        return drilled().flatMap(core -> forstner()).map(drill -> DrillPattern.of(plan, drill, SKIN));
+    }
+
     public List<Operation> operations() {
         return new PocketSteps(this).all();
     }

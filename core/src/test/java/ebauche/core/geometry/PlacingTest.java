@@ -81,6 +81,23 @@ class PlacingTest {
         assertThat(Symmetry.of(even, treble).area()).isEqualTo(even.area(), within(1e-3));
     }
 
+    /** Wherever the centre line meets it, and on whichever side halving ends. */
+    @ParameterizedTest
+    @ValueSource(doubles = {-31.7, -12, -0.3, 0.001, 4.4, 9, 27.123, 63})
+    void an_outline_moved_to_and_fro_can_always_be_mirrored(double moved) {
+        Outline round = Outline.parse(
+                "M 150 0 A 150 150 0 0 1 0 150 C -60 150 -170 90 -150 0 A 150 150 0 0 1 0 -150 L 60 -140"
+                        + " C 130 -130 150 -60 150 0 Z",
+                1);
+        Outline there = Outline.of(round.segments().stream()
+                .map(s -> s.placed(Placing.moved(moved, 0)))
+                .toList());
+        for (boolean treble : new boolean[] {true, false}) {
+            Outline even = Symmetry.of(there, treble);
+            assertThat(even.region().minX()).isEqualTo(-even.region().maxX(), within(1e-6));
+        }
+    }
+
     @Test
     void an_outline_beside_the_centre_line_has_no_half() {
         Outline aside = Outline.parse("M 10 0 L 50 0 L 50 40 L 10 40 Z", 1);

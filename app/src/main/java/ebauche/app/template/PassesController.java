@@ -1,0 +1,160 @@
+package ebauche.app.template;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.drawing.DrillDrawing;
+import ebauche.app.drawing.PassSection;
+import ebauche.app.web.Figures;
+import ebauche.core.build.Build;
+import ebauche.core.cavity.CavityStation;
+import ebauche.core.crib.Crib;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.neck.NeckStation;
+import ebauche.core.outline.OutlineRouting;
+import ebauche.core.outline.OutlineStation;
+import ebauche.core.passes.GuidedCut;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.PassPlan;
+import ebauche.core.passes.PassPlanner;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.TemplateSheet;
+import ebauche.core.plan.WallStop;
+import ebauche.core.routing.DrillPattern;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.shop.Practice.EdgeSchool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The pass plan of every guided cut: the cheapest, the next two, what stands in the way, and what is missing where there is none. */
+@Controller
+class PassesController {
+    private final Bodies bodies;
+
+    PassesController(Bodies bodies) {
+        this.bodies = bodies;
+    }
+
+    /**
+     * A guided cut.
+     *
+     * @param cut as the planner is asked; empty where the design leaves no depth
+     */
+    public record Guided(
+            String feature,
+            String name,
+            Face face,
+            Region plan,
+            Optional<GuidedCut> cut,
+            Crib crib,
+            Optional<DrillPattern> drilling,
+            Optional<GuidedPocket> pocket) {
+        /** The cheapest plan, and the next two. */
+        List<PassPlan> plans() {
+            return cut.map(c -> PassPlanner.plans(c, crib)).orElse(List.of());
+        }
+
+        public boolean feasible() {
+            return cut.map(c -> PassPlanner.isFeasible(c, crib)).orElse(false);
+        }
+    }
+
+    /** A plan with its drawing and the stops in the walls that it runs on. */
+    public record Shown(PassPlan plan, String drawing, List<WallStop> stops) {}
+
+    @GetMapping("/bodies/{id}/passes")
+    String passes(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String cut,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        BuildPlan plan = current.plan();
+        List<Guided> cuts = cuts(plan.build());
+        Guided chosen =
+                cuts.stream().filter(c -> c.feature().equals(cut)).findFirst().orElse(cuts.get(0));
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("cuts", cuts);
+        model.addAttribute("chosen", chosen);
+        show(plan, chosen, fig, model);
+        return "template/passes";
+    }
+
+    private static void show(BuildPlan plan, Guided chosen, Figures fig, Model model) {
+        Build build = plan.build();
+        TemplateSheet sheet = TemplateSheet.of(plan).stream()
+                .filter(s -> s.feature().equals(chosen.feature()))
+                .findFirst()
+                .orElseThrow();
+        List<Shown> shown = new ArrayList<>();
+        for (PassPlan p : chosen.plans()) {
+            shown.add(new Shown(
+                    p,
+                    PassSection.of(
+                            p,
+                            Math.min(
+                                    build.thicknessed(),
+                                    chosen.cut().orElseThrow().work()),
+                            sheet.thickness(),
+                            fig),
+                    stops(plan, chosen, p.passes())));
+        }
+        List<WallStop> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
+        model.addAttribute("plans", shown);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute(
+                "findings",
+                plan.findings().stream()
+                        .filter(f -> f.feature().equals(chosen.feature()))
+                        .filter(f -> f.rule().equals("no-bit") || f.rule().equals("no-passes"))
+                        .toList());
+        List<TemplateSheet.Seat> seats = sheet.hold().inWaste() ? sheet.seats() : List.of();
+        model.addAttribute("met", seats.stream().filter(TemplateSheet.Seat::met).toList());
+        model.addAttribute(
+                "drawing", DrillDrawing.of(chosen.plan(), chosen.face(), chosen.drilling(), drawn, seats, fig));
+    }
+
+    private static List<WallStop> stops(BuildPlan plan, Guided chosen, List<Pass> passes) {
+        return chosen.pocket().map(p -> WallStop.of(plan, p, passes)).orElseGet(() -> WallStop.ofOutline(plan, passes));
+    }
+
+    private static List<Guided> cuts(Build build) {
+        List<Guided> cuts = new ArrayList<>();
+        if (build.shop().practice().edge() != EdgeSchool.SAND_TO_LINE) {
+            OutlineRouting routing = new OutlineRouting(build);
+            cuts.add(new Guided(
+                    OutlineStation.FEATURE,
+                    "outline",
+                    Face.FRONT,
+                    build.design().outline().region(),
+                    Optional.of(routing.cut()),
+                    routing.crib(),
+                    Optional.empty(),
+                    Optional.empty()));
+        }
+        List<GuidedPocket> pockets = new ArrayList<>(List.of(NeckStation.pocket(build)));
+        pockets.addAll(CavityStation.pockets(build));
+        for (GuidedPocket p : pockets) {
+            cuts.add(new Guided(
+                    p.feature(),
+                    p.noun(),
+                    p.face(),
+                    p.plan(),
+                    p.cut(),
+                    build.shop().crib().tables(false),
+                    p.drilling(),
+                    Optional.of(p)));
+        }
+        return cuts;
+    }
+}

@@ -1,0 +1,106 @@
+package ebauche.core.routing;
+
+import ebauche.core.crib.Drill;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Where a large drill is set down to take the waste out of a cavity before it is routed.
+ *
+ * <p>The rim stays inside the skin that is kept for the template's line. Holes are chosen one after the other, each where it takes
+ * the most wood that still stands, on a grid of {@value #CELL} mm; none is bored for less than an eighth of its own area. The greedy
+ * choice of a cover is within 1 - 1/e of the best with as many holes (Nemhauser, Wolsey and Fisher, 1978). They are numbered along
+ * the cavity.
+ *
+ * @param holes centres
+ * @param share of the area inside the skin that the holes take out
+ */
+public record DrillPattern(Drill drill, List<Point> holes, double share) {
+    private static final double CELL = 2;
+    private static final double LEAST_GAIN = 1.0 / 8;
+    private static final int MOST_HOLES = 60;
+
+    /** Keeps a place that just touches an edge within the area, mm. */
+    private static final double TOUCH = 1e-3;
+
+    public DrillPattern {
+        holes = List.copyOf(holes);
+    }
+
+    /**
+     * Sets a drill down over a cavity.
+     *
+     * @param skin kept between the rim and the cavity's edge, mm
+     */
+    public static DrillPattern of(Region cavity, Drill drill, double skin) {
+        Region inside = cavity.grown(-skin);
+        Region centres = inside.grown(-drill.diameter() / 2 + TOUCH);
+        if (centres.isEmpty()) {
+            return new DrillPattern(drill, List.of(), 0);
+        }
+        double radius = drill.diameter() / 2;
+        List<Point> standing = grid(inside);
+        List<Point> places = grid(centres);
+        places.addAll(edge(centres));
+        double least = LEAST_GAIN * Math.PI * radius * radius / (CELL * CELL);
+        List<Point> holes = new ArrayList<>();
+        while (holes.size() < MOST_HOLES) {
+            Point best = places.stream()
+                    .max(Comparator.comparingLong(p -> taken(standing, p, radius)))
+                    .orElseThrow();
+            if (taken(standing, best, radius) < least && !holes.isEmpty()) {
+                break;
+            }
+            holes.add(best);
+            standing.removeIf(p -> p.distance(best) <= radius);
+        }
+        boolean tall = cavity.maxY() - cavity.minY() > cavity.maxX() - cavity.minX();
+        holes.sort(Comparator.comparingDouble(p -> tall ? p.y() : p.x()));
+        Region bored = Region.EMPTY;
+        for (Point hole : holes) {
+            bored = bored.union(Region.disc(hole, drill.diameter()));
+        }
+        return new DrillPattern(drill, holes, bored.intersection(inside).area() / inside.area());
+    }
+
+    /** Places along an area's edge: where it is narrow the grid misses it. */
+    private static List<Point> edge(Region area) {
+        List<Point> places = new ArrayList<>();
+        area.forEachRing(ring -> {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                Point a = new Point(ring[i], ring[i + 1]);
+                Point b = new Point(ring[i + 2], ring[i + 3]);
+                int steps = (int) Math.max(1, Math.ceil(a.distance(b) / CELL));
+                for (int k = 0; k < steps; k++) {
+                    places.add(a.towards(b, (double) k / steps));
+                }
+            }
+        });
+        return places;
+    }
+
+    private static long taken(List<Point> standing, Point hole, double radius) {
+        return standing.stream().filter(p -> p.distance(hole) <= radius).count();
+    }
+
+    /** Places on a grid about the area's middle that lie inside. */
+    private static List<Point> grid(Region area) {
+        double x = (area.minX() + area.maxX()) / 2;
+        double y = (area.minY() + area.maxY()) / 2;
+        int across = (int) ((area.maxX() - area.minX()) / 2 / CELL);
+        int along = (int) ((area.maxY() - area.minY()) / 2 / CELL);
+        List<Point> places = new ArrayList<>();
+        for (int j = -along; j <= along; j++) {
+            for (int i = -across; i <= across; i++) {
+                Point p = new Point(x + i * CELL, y + j * CELL);
+                if (area.contains(p)) {
+                    places.add(p);
+                }
+            }
+        }
+        return places;
+    }
+}

@@ -1,0 +1,184 @@
+package ebauche.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.cavity.CavityStation;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Drill;
+import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.Router;
+import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.design.TemplateMade;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
+import ebauche.core.neck.NeckStation;
+import ebauche.core.passes.Cutter;
+import ebauche.core.passes.Pass;
+import ebauche.core.routing.DrillPattern;
+import ebauche.core.routing.GuidedPocket;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Templates as sheets: mirrored for the back, held in waste; voids in the wall; where waste is drilled. */
+class TemplateSheetTest {
+    private static TemplateSheet sheet(BuildPlan plan, String feature) {
+        return TemplateSheet.of(plan).stream()
+                .filter(s -> s.feature().equals(feature))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void a_rear_template_is_mirrored_with_its_holes_and_a_front_one_is_not() {
+        BuildPlan plan = new TestBody().plan();
+        TemplateSheet rear = sheet(plan, "controls");
+        assertThat(rear.mirrored()).isTrue();
+        List<Segment> drawn =
+                plan.build().design().controlCavity().orElseThrow().outline().segments();
+        for (int i = 0; i < drawn.size(); i++) {
+            Point there = rear.rings().get(0).get(i).at(0.3);
+            assertThat(there.distance(new Point(
+                            -drawn.get(i).at(0.3).x(), drawn.get(i).at(0.3).y())))
+                    .isLessThan(1e-9);
+        }
+        // The control's hole locates it, at x 100 seen from the front.
+        assertThat(rear.holes()).containsExactly(new Point(-100, -40));
+        TemplateSheet front = sheet(plan, "outline");
+        assertThat(front.mirrored()).isFalse();
+        assertThat(front.rings().get(0))
+                .isEqualTo(plan.build().design().outline().segments());
+    }
+
+    /** Template 6.35, pocket some 24 deep: a screw of 30 and a bit ends in wood that goes, one millimetre over the floor. */
+    @Test
+    void seats_are_pockets_still_to_be_cut_and_say_how_long_a_screw_may_be() {
+        BuildPlan plan = new TestBody().plan();
+        TemplateSheet outline = sheet(plan, "outline");
+        assertThat(outline.seats())
+                .extracting(TemplateSheet.Seat::waste)
+                .containsExactlyInAnyOrder("neck", "pickup-neck", "pickup-bridge");
+        double depth = NeckStation.pocket(plan.build()).depthNow().value();
+        assertThat(outline.seats().get(0).longest()).isEqualTo(6.35 + depth - 1, within(1e-9));
+        assertThat(outline.holds()).isTrue();
+        // The last pocket of a face finds no waste any more.
+        long last = TemplateSheet.of(plan).stream()
+                .filter(s -> s.face() == Face.FRONT && s.offered().isEmpty())
+                .count();
+        assertThat(last).isEqualTo(1);
+    }
+
+    @Test
+    void a_template_made_otherwise_changes_its_own_passes_only() {
+        TestBody body = new TestBody();
+        BuildPlan usual = body.plan();
+        body.templates = List.of(new TemplateMade(
+                "pickup-neck", OptionalDouble.of(12.7), TemplateMaterial.PLYWOOD, Optional.of(HoldDown.TAPE)));
+        BuildPlan plan = body.plan();
+        assertThat(sheet(plan, "pickup-neck").thickness()).isEqualTo(12.7);
+        assertThat(sheet(plan, "pickup-neck").holds()).isTrue();
+        assertThat(sheet(plan, "pickup-bridge").thickness()).isEqualTo(6.35);
+        assertThat(plan.step("pickup-neck:fit")
+                        .orElseThrow()
+                        .operation()
+                        .setting()
+                        .toString())
+                .contains("double-sided tape");
+        assertThat(plan.step("pickup-bridge:rout").orElseThrow().operation().setting())
+                .isEqualTo(usual.step("pickup-bridge:rout")
+                        .orElseThrow()
+                        .operation()
+                        .setting());
+    }
+
+    private static Pass wallPass(double to) {
+        Bit bit = Bit.usual("inch", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7);
+        return new Pass(new Cutter(bit, Router.usual("r", 150, 60)), Pass.Guide.WALL, 0, to - 5, to, to, 2);
+    }
+
+    /** The bearing of a pass to 35.4 runs 5.24 to 10 deep: the cover's recess of 2 leaves it alone, and the pot's hole is inside. */
+    @Test
+    void a_bearing_with_wall_enough_does_not_stop() {
+        BuildPlan plan = new TestBody().plan();
+        assertThat(WallStop.of(plan, controls(plan), List.of(wallPass(35.4)))).isEmpty();
+    }
+
+    /** To 27.4 it runs on the uppermost 2, which the wider recess of the cover has taken all round. */
+    @Test
+    void a_bearing_in_a_wider_recess_has_no_wall() {
+        BuildPlan plan = new TestBody().plan();
+        List<WallStop> stops = WallStop.of(plan, controls(plan), List.of(wallPass(27.4)));
+        assertThat(stops).singleElement().satisfies(s -> {
+            assertThat(s.feature()).isEqualTo("cover");
+            assertThat(s.from()).isEqualTo(0, within(1e-6));
+            assertThat(s.to()).isEqualTo(2, within(1e-6));
+        });
+    }
+
+    /** A pickup's cavity that was cut before crosses the wall: the bearing falls in, at a place on the wall. */
+    @Test
+    void a_cavity_that_crosses_the_wall_is_a_named_stop() {
+        BuildPlan plan = new TestBody().plan();
+        List<WallStop> stops = WallStop.of(plan, beside(controls(plan), plan), List.of(wallPass(35.4)));
+        assertThat(stops).singleElement().satisfies(s -> {
+            assertThat(s.feature()).isEqualTo("pickup-bridge");
+            assertThat(s.pass()).isEqualTo(1);
+            assertThat(s.said()).isNotBlank();
+        });
+    }
+
+    private static GuidedPocket controls(BuildPlan plan) {
+        return CavityStation.pockets(plan.build()).stream()
+                .filter(p -> p.feature().equals("controls"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A cavity from the front that the bridge pickup's cavity, cut before it, crosses. */
+    private static GuidedPocket beside(GuidedPocket p, BuildPlan plan) {
+        Region there = Region.rectangle(new Point(45, 40), 60, 30, 5, 0);
+        return new GuidedPocket(
+                plan.build(),
+                "cavity",
+                "controls",
+                "cavity",
+                Face.FRONT,
+                there,
+                p.floor(),
+                p.depthFinished(),
+                p.cornerRadius(),
+                Set.of(),
+                p.located(),
+                false);
+    }
+
+    /** A strip as wide as the drill and its skins takes one row; every rim keeps off the edge by the skin. */
+    @ParameterizedTest
+    @CsvSource({"29.6, 100, 25.4, 0.85", "90, 40, 25.4, 0.7", "60, 60, 15.875, 0.8"})
+    void the_waste_is_drilled_inside_the_skin(double across, double along, double diameter, double share) {
+        Region cavity = Region.rectangle(new Point(3, 7), across, along, 5, 20);
+        DrillPattern pattern = DrillPattern.of(cavity, Drill.usual("f", Drill.Kind.FORSTNER, diameter, 2), 2);
+        Region inside = cavity.grown(-2 + 0.01);
+        for (Point hole : pattern.holes()) {
+            assertThat(inside.contains(Region.disc(hole, diameter - 0.05))).isTrue();
+        }
+        assertThat(pattern.share()).isBetween(share, 1.0);
+        assertThat(pattern.holes()).hasSizeLessThan(40).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void a_drill_too_wide_bores_nothing() {
+        Region cavity = Region.rectangle(new Point(0, 0), 20, 100, 2, 0);
+        assertThat(DrillPattern.of(cavity, Drill.usual("f", Drill.Kind.FORSTNER, 30, 2), 2)
+                        .holes())
+                .isEmpty();
+    }
+}
