@@ -4,6 +4,7 @@ import ebauche.core.crib.Crib;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
+import ebauche.exchange.paper.Scale;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -30,6 +31,8 @@ final class ShopReader {
                         .orElse(starter.cutting()),
                 spot.optionalObject("gluing", s -> BlankShop.gluing(s, starter.gluing()))
                         .orElse(starter.gluing()));
+        // Judged here with the rest; it changes no plan, only what is printed.
+        spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(shop, TimberFile.SHIPPED.with(BlankShop.timbers(spot)));
     }
 

@@ -72,6 +72,8 @@ class TemplateController {
                         .toList());
         model.addAttribute("materials", TemplateMaterial.values());
         model.addAttribute("holds", HoldDown.values());
+        model.addAttribute("holdWords", inverse(ShopPart.HOLD_DOWN));
+        model.addAttribute("materialWords", inverse(ShopPart.MATERIAL));
         model.addAttribute("outline", current.plan().build().design().outline());
         model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
         model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
@@ -131,16 +133,6 @@ class TemplateController {
     }
 
     /** The words of a file for what is chosen. */
-    @ModelAttribute("holdWords")
-    Map<HoldDown, String> holdWords() {
-        return inverse(ShopPart.HOLD_DOWN);
-    }
-
-    @ModelAttribute("materialWords")
-    Map<TemplateMaterial, String> materialWords() {
-        return inverse(ShopPart.MATERIAL);
-    }
-
     private static <T> Map<T, String> inverse(Map<String, T> words) {
         Map<T, String> out = new LinkedHashMap<>();
         words.forEach((word, value) -> out.put(value, word));
