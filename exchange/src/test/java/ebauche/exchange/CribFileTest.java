@@ -109,7 +109,7 @@ class CribFileTest {
                 "saws | blade | 0 mm | shop.crib.saws[1].blade | must lie between",
                 "saws | kind | bow | shop.crib.saws[1].kind | is none of",
                 "drums | height | 1 mm | shop.crib.drums[1].height | must lie between",
-                "aids | size | 9 m | shop.crib.aids[1].size | ",
+                "aids | size | 4000 mm | shop.crib.aids[1].size | must lie between 10 and 3000",
                 "drills | spur | 50 mm | shop.crib.drills[1].spur | must lie between"
             })
     void what_cannot_be_is_named_where_it_stands(String kind, String field, String value, String place, String words) {

@@ -16,6 +16,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.WallStop;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
@@ -85,6 +86,7 @@ class BenchController {
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
+        model.addAttribute("stops", WallStop.at(plan, step.operation()));
         model.addAttribute("index", index);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("picture", PassDrawing.of(plan, fig, index));

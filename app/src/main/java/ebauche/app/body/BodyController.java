@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.WallStop;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -57,6 +58,7 @@ class BodyController {
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
+        model.addAttribute("stops", WallStop.at(plan, step.operation()));
         model.addAttribute("chosen", chosen);
         model.addAttribute("face", face);
         model.addAttribute("lines", lines);

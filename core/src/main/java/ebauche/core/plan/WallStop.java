@@ -2,10 +2,14 @@ package ebauche.core.plan;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.History;
+import ebauche.core.cavity.CavityStation;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.neck.NeckStation;
+import ebauche.core.operation.Operation;
+import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Reach;
 import ebauche.core.routing.GuidedPocket;
@@ -36,6 +40,24 @@ public record WallStop(int pass, String feature, Point at, double from, double t
         return FeatureName.said(feature);
     }
 
+    /** The stops of one step's passes; none where it is not routed along a guide. */
+    public static List<WallStop> at(BuildPlan plan, Operation step) {
+        List<Pass> passes = step.setting().passes();
+        if (passes.stream().allMatch(p -> p.guide() == Pass.Guide.TEMPLATE)) {
+            return List.of();
+        }
+        if (step.feature().equals(OutlineStation.FEATURE)) {
+            return ofOutline(plan, passes);
+        }
+        List<GuidedPocket> pockets = new ArrayList<>(CavityStation.pockets(plan.build()));
+        pockets.add(NeckStation.pocket(plan.build()));
+        return pockets.stream()
+                .filter(p -> p.feature().equals(step.feature()))
+                .findFirst()
+                .map(p -> of(plan, p, passes))
+                .orElse(List.of());
+    }
+
     /** The stops of a pocket's passes: voids that the plan cuts before it. */
     public static List<WallStop> of(BuildPlan plan, GuidedPocket pocket, List<Pass> passes) {
         Region ring = pocket.plan().grown(RING).minus(pocket.plan());
@@ -45,7 +67,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
     /** The stops of passes round the outline. */
     public static List<WallStop> ofOutline(BuildPlan plan, List<Pass> passes) {
         Region body = plan.build().design().outline().region();
-        return of(plan, "outline", Face.FRONT, body.minus(body.grown(-RING)), passes);
+        return of(plan, OutlineStation.FEATURE, Face.FRONT, body.minus(body.grown(-RING)), passes);
     }
 
     private static List<WallStop> of(BuildPlan plan, String feature, Face face, Region ring, List<Pass> passes) {
