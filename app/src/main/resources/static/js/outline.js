@@ -178,12 +178,33 @@ function isSmooth(node) {
 const copy = (list) => structuredClone(list);
 let asking = 0;
 
+// While a point is held what it comes to is shown too, one question at a time; nothing is taken back before it is let go.
+let watching = false;
+async function watch() {
+  if (watching) {
+    return;
+  }
+  watching = true;
+  const mine = asking;
+  const answer = await fetch(keep.dataset.trial, { method: "POST", body: form({ path: write(nodes) }), headers: { "HX-Request": "true" } });
+  if (held && mine === asking && !answer.redirected && (answer.ok || answer.status === 422)) {
+    judged.innerHTML = await answer.text();
+    mark();
+  }
+  watching = false;
+}
+
+function form(entries) {
+  const fields = new URLSearchParams(entries);
+  fields.set(token.name, token.value);
+  return fields;
+}
+
 // Sends the path; what the server makes of it is shown. A path that it refuses is taken back.
 async function judge(act, more) {
   asking += 1;
   const mine = asking;
-  const fields = new URLSearchParams({ path: write(nodes), ...(act ? { act } : {}), ...more });
-  fields.set(token.name, token.value);
+  const fields = form({ path: write(nodes), ...(act ? { act } : {}), ...more });
   const answer = await fetch(keep.dataset.trial, { method: "POST", body: fields, headers: { "HX-Request": "true" } });
   if (mine !== asking || answer.redirected) {
     return;
@@ -245,6 +266,7 @@ window.addEventListener("pointermove", (event) => {
     held.moved = true;
     moveTo(onBody(event));
     draw();
+    watch();
   }
 });
 

@@ -1,6 +1,5 @@
 package ebauche.app.drawing;
 
-import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import java.util.List;
 
@@ -9,7 +8,6 @@ public final class ShapeDrawing {
     private static final double WIDTH = 220;
     private static final double HEIGHT = 160;
     private static final double MARGIN = 8;
-    private static final int SAMPLES = 24;
 
     private ShapeDrawing() {}
 
@@ -21,18 +19,7 @@ public final class ShapeDrawing {
         double left = WIDTH / 2 - (box[0] + box[2]) / 2 * scale;
         double bottom = HEIGHT / 2 + (box[1] + box[3]) / 2 * scale;
         Svg svg = new Svg(WIDTH, HEIGHT, "shape", "a closed shape of the drawing");
-        StringBuilder data = new StringBuilder();
-        for (Segment s : segments) {
-            int n = s instanceof Segment.Line ? 1 : SAMPLES;
-            for (int i = 0; i < n; i++) {
-                Point p = s.at((double) i / n);
-                data.append(data.isEmpty() ? 'M' : 'L')
-                        .append(Svg.n(left + p.x() * scale))
-                        .append(' ')
-                        .append(Svg.n(bottom - p.y() * scale));
-            }
-        }
-        svg.path("edge", data.append('Z').toString());
+        svg.path("edge", SegmentPath.of(segments, p -> left + p.x() * scale, p -> bottom - p.y() * scale));
         return svg.done();
     }
 }

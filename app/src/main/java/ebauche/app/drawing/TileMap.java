@@ -11,7 +11,6 @@ public final class TileMap {
     private static final double WIDTH = 780;
     private static final double HEIGHT = 520;
     private static final double MARGIN = 16;
-    private static final int SAMPLES = 24;
 
     private TileMap() {}
 
@@ -33,18 +32,7 @@ public final class TileMap {
             svg.rect("sheet-edge", x, y, tiles.wide() * scale, tiles.high() * scale);
         }
         for (List<Segment> ring : sheet.rings()) {
-            StringBuilder data = new StringBuilder();
-            for (Segment s : ring) {
-                int n = s instanceof Segment.Line ? 1 : SAMPLES;
-                for (int i = 0; i < n; i++) {
-                    Point p = s.at((double) i / n);
-                    data.append(data.isEmpty() ? 'M' : 'L')
-                            .append(Svg.n(left + p.x() * scale))
-                            .append(' ')
-                            .append(Svg.n(bottom - p.y() * scale));
-                }
-            }
-            svg.path("edge", data.append('Z').toString());
+            svg.path("edge", SegmentPath.of(ring, p -> left + p.x() * scale, p -> bottom - p.y() * scale));
         }
         svg.line("centre", left, bottom - tiles.bottom() * scale, left, bottom - (tiles.bottom() + high) * scale);
         for (Tiles.Tile tile : tiles.tiles()) {

@@ -97,6 +97,8 @@ class FeedController {
         model.addAttribute("routers", routers);
         model.addAttribute("router", router);
         model.addAttribute("face", up);
+        model.addAttribute(
+                "hasTable", !build.shop().crib().tables(true).routers().isEmpty());
         model.addAttribute("trial", grain.isPresent());
         model.addAttribute("grainTyped", look.grain());
         model.addAttribute("design", build.design());

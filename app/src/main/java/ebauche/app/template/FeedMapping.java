@@ -39,6 +39,9 @@ class FeedMapping {
     /** Where no bit is planned: half an inch, common practice. */
     private static final double USUAL_BIT = 12.7;
 
+    /** A face and what opens to it agree within, mm. */
+    private static final double NEARLY = 0.01;
+
     private final Cache<Standing, List<Steadying>> standings =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
@@ -135,8 +138,6 @@ class FeedMapping {
         }
         return open;
     }
-
-    private static final double NEARLY = 0.01;
 
     static ReliefCuts relief(Build build, FeedMap map) {
         double turns = OutlineStation.saw(build).map(s -> s.turns()).orElse(0.0);

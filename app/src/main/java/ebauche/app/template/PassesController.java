@@ -55,7 +55,6 @@ class PassesController {
             Region plan,
             Optional<GuidedCut> cut,
             Crib crib,
-            Optional<DrillPattern> drilling,
             Optional<GuidedPocket> pocket) {
         /** The cheapest plan, and the next two. */
         List<PassPlan> plans() {
@@ -110,8 +109,15 @@ class PassesController {
                     stops(plan, chosen, p.passes())));
         }
         List<WallStop> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
+        Optional<DrillPattern> drilling = chosen.pocket().flatMap(GuidedPocket::drilling);
+        model.addAttribute("drilling", drilling);
         model.addAttribute("plans", shown);
         model.addAttribute("sheet", sheet);
+        model.addAttribute(
+                "depthStop",
+                plan.step(chosen.feature() + ":waste")
+                        .flatMap(s -> s.operation().setting().figure())
+                        .orElse(null));
         model.addAttribute(
                 "findings",
                 plan.findings().stream()
@@ -120,8 +126,7 @@ class PassesController {
                         .toList());
         List<TemplateSheet.Seat> seats = sheet.hold().inWaste() ? sheet.seats() : List.of();
         model.addAttribute("met", seats.stream().filter(TemplateSheet.Seat::met).toList());
-        model.addAttribute(
-                "drawing", DrillDrawing.of(chosen.plan(), chosen.face(), chosen.drilling(), drawn, seats, fig));
+        model.addAttribute("drawing", DrillDrawing.of(chosen.plan(), chosen.face(), drilling, drawn, seats, fig));
     }
 
     private static List<WallStop> stops(BuildPlan plan, Guided chosen, List<Pass> passes) {
@@ -139,7 +144,6 @@ class PassesController {
                     build.design().outline().region(),
                     Optional.of(routing.cut()),
                     routing.crib(),
-                    Optional.empty(),
                     Optional.empty()));
         }
         List<GuidedPocket> pockets = new ArrayList<>(List.of(NeckStation.pocket(build)));
@@ -152,7 +156,6 @@ class PassesController {
                     p.plan(),
                     p.cut(),
                     build.shop().crib().tables(false),
-                    p.drilling(),
                     Optional.of(p)));
         }
         return cuts;

@@ -48,14 +48,21 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
         double least = LEAST_GAIN * Math.PI * radius * radius / (CELL * CELL);
         List<Point> holes = new ArrayList<>();
         while (holes.size() < MOST_HOLES) {
-            Point best = places.stream()
-                    .max(Comparator.comparingLong(p -> taken(standing, p, radius)))
-                    .orElseThrow();
-            if (taken(standing, best, radius) < least && !holes.isEmpty()) {
+            int most = -1;
+            Point best = places.get(0);
+            for (Point place : places) {
+                int taken = taken(standing, place, radius);
+                if (taken > most) {
+                    most = taken;
+                    best = place;
+                }
+            }
+            if (most < least && !holes.isEmpty()) {
                 break;
             }
             holes.add(best);
-            standing.removeIf(p -> p.distance(best) <= radius);
+            Point hole = best;
+            standing.removeIf(p -> p.distance(hole) <= radius);
         }
         boolean tall = cavity.maxY() - cavity.minY() > cavity.maxX() - cavity.minX();
         holes.sort(Comparator.comparingDouble(p -> tall ? p.y() : p.x()));
@@ -82,8 +89,16 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
         return places;
     }
 
-    private static long taken(List<Point> standing, Point hole, double radius) {
-        return standing.stream().filter(p -> p.distance(hole) <= radius).count();
+    private static int taken(List<Point> standing, Point hole, double radius) {
+        int count = 0;
+        for (Point p : standing) {
+            double dx = p.x() - hole.x();
+            double dy = p.y() - hole.y();
+            if (dx * dx + dy * dy <= radius * radius) {
+                count++;
+            }
+        }
+        return count;
     }
 
     /** Places on a grid about the area's middle that lie inside. */
