@@ -22,6 +22,11 @@ public final class Outline {
      */
     private static final double SMOOTH = Math.toRadians(5.0);
 
+    /** Lines no longer than this, mm, that turn by no more than this are taken for a curve. */
+    private static final double CHORD = 6;
+
+    private static final double CHORDS_TURN = Math.toRadians(20);
+
     /** A body's outline needs some hundreds; far more are a slip of the unit or a hostile file. */
     static final int MOST_POINTS = 100_000;
 
@@ -123,8 +128,13 @@ public final class Outline {
         for (int i = 0; i < segments.size(); i++) {
             Segment piece = segments.get(i);
             Segment following = segments.get((i + 1) % segments.size());
-            if (turn(piece.tangent(1), following.tangent(0)) < -SMOOTH) {
+            double turned = turn(piece.tangent(1), following.tangent(0));
+            if (turned < -SMOOTH && !chords(piece, following, turned)) {
                 return new InsideRadius(0, piece.end());
+            }
+            if (turned < 0 && chords(piece, following, turned)) {
+                double radius = (piece.length() + following.length()) / 2 / -turned;
+                least = radius < least.radius() ? new InsideRadius(radius, piece.end()) : least;
             }
             for (int k = 0; k <= CURVATURE_SAMPLES; k++) {
                 double t = (double) k / CURVATURE_SAMPLES;
@@ -145,8 +155,13 @@ public final class Outline {
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < segments.size(); i++) {
             Segment piece = segments.get(i);
-            if (turn(piece.tangent(1), segments.get((i + 1) % segments.size()).tangent(0)) > SMOOTH) {
+            Segment following = segments.get((i + 1) % segments.size());
+            double turned = turn(piece.tangent(1), following.tangent(0));
+            if (turned > SMOOTH && !chords(piece, following, turned)) {
                 return 0;
+            }
+            if (turned > 0 && chords(piece, following, turned)) {
+                least = Math.min(least, (piece.length() + following.length()) / 2 / turned);
             }
             for (int k = 0; k <= CURVATURE_SAMPLES; k++) {
                 double curvature = piece.curvature((double) k / CURVATURE_SAMPLES);
@@ -156,6 +171,18 @@ public final class Outline {
             }
         }
         return least;
+    }
+
+    /**
+     * Whether two pieces are chords of a curve that some program drew in short lines: then the turn between them is the curve's, and
+     * no corner. A bit leaves r (1 / cos(turn / 2) - 1) standing there: 0.1 mm at most of a half inch bit in a turn of 20 degrees.
+     */
+    private static boolean chords(Segment a, Segment b, double turned) {
+        return a instanceof Segment.Line
+                && b instanceof Segment.Line
+                && a.length() <= CHORD
+                && b.length() <= CHORD
+                && Math.abs(turned) <= CHORDS_TURN;
     }
 
     private static double turn(Point a, Point b) {

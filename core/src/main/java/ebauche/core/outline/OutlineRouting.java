@@ -56,6 +56,7 @@ public final class OutlineRouting {
     private final Region waste;
     private final double thick;
     private final boolean onTable;
+    private Region edge;
 
     public OutlineRouting(Build build) {
         this.build = build;
@@ -235,10 +236,17 @@ public final class OutlineRouting {
                 .build();
     }
 
+    /** Made once for all steps, and only if there are any. */
+    private Region edge() {
+        if (edge == null) {
+            edge = body.minus(body.grown(-2));
+        }
+        return edge;
+    }
+
     /** The body's own edge, whole: a bearing dives into every hole that crosses it. */
     private Condition edgeWall(double to) {
-        return new Condition.Wall(
-                "outline", body.minus(body.grown(-2)), build.faces().frontNow(), to);
+        return new Condition.Wall("outline", edge(), build.faces().frontNow(), to);
     }
 
     /**

@@ -125,7 +125,8 @@ public final class OutlineStation implements Station {
         Reckoning outside = Reckoning.of("saw allowance", Quantity.LENGTH)
                 .length("left outside the line", Fact.usual(allowance, "the shop's practice"))
                 .is(allowance, "the shop's practice");
-        Region waste = blank.minus(body.grown(allowance));
+        Region kept = body.grown(allowance);
+        Region waste = blank.minus(kept);
         return Operation.of("outline", FEATURE, "saw", "Saw the outline outside the line")
                 .set(new Setting.Sawn(saw(build).map(Saw::name).orElse("a saw that the crib lacks"), outside))
                 .cuts(Change.Remove.fromBody(
@@ -133,7 +134,7 @@ public final class OutlineStation implements Station {
                 .needs(
                         Datum.OUTLINE_DRAWN,
                         Datum.flat(build, Face.BACK, body),
-                        Datum.wood(build, body.grown(allowance).minus(body).intersection(blank)))
+                        Datum.wood(build, kept.minus(body).intersection(blank)))
                 .gives(Datum.OUTLINE_SAWN)
                 .caution(Caution.SAW, Caution.DUST)
                 .takes(25, 0, 0.006)

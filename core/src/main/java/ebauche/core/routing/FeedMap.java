@@ -111,20 +111,75 @@ public record FeedMap(Face face, List<Edge> edges) {
         // Anticlockwise seen from above: as drawn with the front up, the other way round with the back up.
         double feed = up == Face.FRONT ? 1 : -1;
         List<Edge> edges = new ArrayList<>();
-        for (Segment piece : outline.segments()) {
-            int steps = (int) Math.max(1, Math.ceil(piece.length() / STEP));
-            for (int i = 0; i < steps; i++) {
-                Point along = unit(piece.tangent((i + 0.5) / steps));
-                Point outward = new Point(along.y() * turn, -along.x() * turn);
-                Point e = new Point(along.x() * turn * feed, along.y() * turn * feed);
-                Point from = piece.at((double) i / steps);
-                Point to = piece.at((i + 1.0) / steps);
-                double bend = piece.curvature((i + 0.5) / steps) * turn;
-                double phi = worst(layers, from.towards(to, 0.5), e, outward);
-                edges.add(new Edge(from, to, outward, bend, phi, band(phi)));
-            }
+        List<Step> steps = steps(outline);
+        for (int i = 0; i < steps.size(); i++) {
+            Step step = steps.get(i);
+            double bend = bend(steps, i);
+            Point outward = new Point(step.along().y() * turn, -step.along().x() * turn);
+            Point e = new Point(step.along().x() * turn * feed, step.along().y() * turn * feed);
+            double phi = worst(layers, step.from().towards(step.to(), 0.5), e, outward);
+            edges.add(new Edge(step.from(), step.to(), outward, bend * turn, phi, band(phi)));
         }
         return new FeedMap(up, turn * feed > 0 ? edges : backwards(edges));
+    }
+
+    /** A stretch of the outline as it is drawn, with its direction. */
+    private record Step(Point from, Point to, Point along) {}
+
+    /**
+     * How the outline bends to the left there, 1/mm: by how much its direction turns from the middle of the stretch before to the
+     * middle of the one after. So a curve that was drawn in short lines bends as it is meant.
+     */
+    private static double bend(List<Step> steps, int i) {
+        int n = steps.size();
+        Step before = steps.get((i + n - 1) % n);
+        Step after = steps.get((i + 1) % n);
+        Point a = before.along();
+        Point b = after.along();
+        double turned = Math.atan2(a.x() * b.y() - a.y() * b.x(), a.x() * b.x() + a.y() * b.y());
+        double way = steps.get(i).from().distance(steps.get(i).to())
+                + (before.from().distance(before.to()) + after.from().distance(after.to())) / 2;
+        return turned / way;
+    }
+
+    /** Long pieces are parted, and runs of pieces much shorter than a step are taken together. */
+    private static List<Step> steps(Outline outline) {
+        List<Step> steps = new ArrayList<>();
+        List<Segment> few = new ArrayList<>();
+        double length = 0;
+        for (Segment piece : outline.segments()) {
+            double size = piece.length();
+            if (size >= STEP / 2 || length + size > STEP) {
+                together(few, steps);
+                few.clear();
+                length = 0;
+            }
+            if (size >= STEP / 2) {
+                int count = (int) Math.max(1, Math.ceil(size / STEP));
+                for (int i = 0; i < count; i++) {
+                    double t = (i + 0.5) / count;
+                    steps.add(new Step(
+                            piece.at((double) i / count), piece.at((i + 1.0) / count), unit(piece.tangent(t))));
+                }
+            } else {
+                few.add(piece);
+                length += size;
+            }
+        }
+        together(few, steps);
+        return steps;
+    }
+
+    private static void together(List<Segment> few, List<Step> steps) {
+        if (few.isEmpty()) {
+            return;
+        }
+        Point from = few.get(0).start();
+        Point to = few.get(few.size() - 1).end();
+        Point along = from.distance(to) > 0
+                ? new Point(to.x() - from.x(), to.y() - from.y())
+                : few.get(0).tangent(0);
+        steps.add(new Step(from, to, unit(along)));
     }
 
     private static List<Edge> backwards(List<Edge> edges) {

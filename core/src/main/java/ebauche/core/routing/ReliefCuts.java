@@ -26,6 +26,9 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
     /** A cut that meets the line at a flatter angle than this sine rather runs along it. */
     private static final double SLANT = 0.35;
 
+    /** Edges beside a sharp corner: one on each side. */
+    private static final int CORNER = 2;
+
     private static final double STEP = 2;
     private static final double FARTHEST = 1500;
 
@@ -46,7 +49,9 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
      */
     public static ReliefCuts of(FeedMap map, Region body, Region blank, double allowance, double turns) {
         Region kept = body.grown(allowance);
-        List<FeedPlan.Run> tight = FeedPlan.runs(map.edges(), e -> radius(e, allowance) < turns);
+        List<FeedPlan.Run> tight = FeedPlan.runs(map.edges(), e -> radius(e, allowance) < turns).stream()
+                .filter(run -> !isOutwardCorner(run))
+                .toList();
         List<Cut> cuts = new ArrayList<>();
         for (FeedPlan.Run run : tight) {
             Point way = opening(run);
@@ -65,6 +70,11 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
             }
         }
         return new ReliefCuts(tight, cuts);
+    }
+
+    /** A corner that stands out is no curve: the saw runs past it and comes back from the other side. */
+    private static boolean isOutwardCorner(FeedPlan.Run run) {
+        return run.edges().size() <= CORNER && run.edges().stream().allMatch(e -> e.bend() > 0);
     }
 
     /** Of the saw's line there, mm. */

@@ -48,6 +48,35 @@ class InsideRadiusOutsideTest {
         }
     }
 
+    /** A program that draws in short lines means the curve: half a circle out of the edge, in chords of some degrees. */
+    @ParameterizedTest
+    @CsvSource({"25, 40", "25, 12", "8, 24", "60, 200"})
+    void a_bite_in_short_lines_turns_as_its_circle(double radius, int chords) {
+        List<Segment> pieces = new ArrayList<>();
+        pieces.add(new Segment.Line(new Point(-150, -100), new Point(150, -100)));
+        pieces.add(new Segment.Line(new Point(150, -100), new Point(150, 0)));
+        pieces.add(new Segment.Line(new Point(150, 0), new Point(radius, 0)));
+        for (int i = 0; i < chords; i++) {
+            pieces.add(new Segment.Line(on(radius, i, chords), on(radius, i + 1, chords)));
+        }
+        pieces.add(new Segment.Line(new Point(-radius, 0), new Point(-150, 0)));
+        pieces.add(new Segment.Line(new Point(-150, 0), new Point(-150, -100)));
+        double turn = Math.PI / chords;
+        double found = Outline.of(pieces).smallestInsideRadius().radius();
+        if (2 * radius * Math.sin(turn / 2) > 6) {
+            // Long chords are meant as they are drawn: corners.
+            assertThat(found).isZero();
+        } else {
+            assertThat(found).isEqualTo(radius, within(radius * 0.01));
+        }
+    }
+
+    private static Point on(double radius, int i, int chords) {
+        double a = -Math.PI * i / chords;
+        double y = i == 0 || i == chords ? 0 : radius * Math.sin(a);
+        return new Point(i == chords ? -radius : radius * Math.cos(a), y);
+    }
+
     /** A bit runs along the bite as long as its radius is no larger: grown by more, the bite's corner is cut off. */
     @ParameterizedTest
     @CsvSource({"3", "6.35", "9.5"})

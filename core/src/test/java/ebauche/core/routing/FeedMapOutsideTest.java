@@ -7,6 +7,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
@@ -53,6 +55,28 @@ class FeedMapOutsideTest {
         assertThat(map.length(FeedMap.Band.MILD) / round).isEqualTo(2 * 15 / 360.0, within(0.01));
         assertThat(map.length(FeedMap.Band.ALONG) / round).isEqualTo(2 * 10 / 360.0, within(0.01));
         assertThat(map.length(FeedMap.Band.END_GRAIN) / round).isEqualTo(2 * 40 / 360.0, within(0.01));
+    }
+
+    /** Drawn by a machine in thousands of short lines it maps as its curve does. */
+    @ParameterizedTest
+    @ValueSource(ints = {300, 5000})
+    void an_outline_of_many_short_lines_maps_as_its_curve(int lines) {
+        List<Segment> chords = new ArrayList<>();
+        for (int i = 0; i < lines; i++) {
+            double a = 2 * Math.PI * i / lines;
+            double b = 2 * Math.PI * (i + 1) / lines;
+            chords.add(new Segment.Line(
+                    new Point(150 * Math.cos(a), 150 * Math.sin(a)), new Point(150 * Math.cos(b), 150 * Math.sin(b))));
+        }
+        FeedMap chopped = map(Outline.of(chords), 0, Face.FRONT);
+        FeedMap curve = map(DISC, 0, Face.FRONT);
+        assertThat(chopped.edges()).hasSizeBetween(250, 600);
+        for (FeedMap.Band band : FeedMap.Band.values()) {
+            assertThat(chopped.length(band)).as(band.words()).isEqualTo(curve.length(band), within(7.0));
+        }
+        if (lines > 1000) {
+            assertThat(chopped.edges()).allMatch(e -> Math.abs(e.bend() - 1 / 150.0) < 0.002);
+        }
     }
 
     @ParameterizedTest
@@ -162,7 +186,7 @@ class FeedMapOutsideTest {
         List<BaseSupport.Place> places = BaseSupport.along(map, body, 12.7, Foot.round(152.4));
         assertThat(places).hasSameSizeAs(map.edges());
         GeometryFactory factory = new GeometryFactory();
-        List<Coordinate> ring = new java.util.ArrayList<>();
+        List<Coordinate> ring = new ArrayList<>();
         body.forEachRing(r -> {
             for (int i = 0; i + 1 < r.length; i += 2) {
                 ring.add(new Coordinate(r[i], r[i + 1]));
