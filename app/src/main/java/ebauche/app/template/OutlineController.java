@@ -126,6 +126,10 @@ class OutlineController {
     }
 
     private static Outline changed(Change change, LengthUnit unit) {
+        Refusal.unless(change.path() != null, "path", "no path was sent");
+        boolean whole = change.point() != null && change.grip() != null && change.x() != null && change.y() != null;
+        Refusal.unless(
+                whole || !"move".equals(change.act()), "point", "a point is moved by its number and two lengths");
         Outline outline = Outline.parse(change.path(), 1);
         return switch (change.act() == null ? "" : change.act()) {
             case "treble" -> Symmetry.of(outline, true);

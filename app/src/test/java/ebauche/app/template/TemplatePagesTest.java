@@ -250,6 +250,9 @@ class TemplatePagesTest extends WithApp {
                                 "1")
                         .statusCode())
                 .isEqualTo(422);
+        assertThat(post("/template/outline/trial", "path", moved, "act", "move").statusCode())
+                .isEqualTo(422);
+        assertThat(post("/template/outline/trial", "act", "bass").statusCode()).isEqualTo(422);
         assertThat(post("/template/outline/trial", "path", moved, "act", "treble")
                         .statusCode())
                 .isEqualTo(200);

@@ -30,11 +30,12 @@ public final class CavityStation implements Station {
         return found;
     }
 
-    /** Every cavity that is routed against a template. */
+    /** Every cavity that is routed against a template; one that lies wholly outside what it should be cut into is none. */
     public static List<GuidedPocket> pockets(Build build) {
         List<GuidedPocket> all = new ArrayList<>(pickups(build));
         all.addAll(new BridgeWork(build).pockets());
         all.addAll(new ControlWork(build).pockets());
+        all.removeIf(p -> p.plan().isEmpty());
         return all;
     }
 

@@ -15,6 +15,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
+import ebauche.core.hardware.Control;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
@@ -56,6 +57,28 @@ class TemplateSheetTest {
         assertThat(front.mirrored()).isFalse();
         assertThat(front.rings().get(0))
                 .isEqualTo(plan.build().design().outline().segments());
+    }
+
+    /** A blade switch that wants less top, placed off the cavity: its step is cut into nothing, and has no template. */
+    @Test
+    void a_step_outside_its_cavity_has_no_template() {
+        TestBody body = new TestBody();
+        body.controls.add(new Control(
+                "far",
+                Control.Kind.BLADE_SWITCH,
+                new Point(-100, 150),
+                3.2,
+                25,
+                2,
+                5,
+                13,
+                44,
+                25,
+                OptionalDouble.of(4)));
+        assertThat(TemplateSheet.of(body.plan()))
+                .extracting(TemplateSheet::feature)
+                .contains("controls")
+                .doesNotContain("step-far");
     }
 
     /** Template 6.35, pocket some 24 deep: a screw of 30 and a bit ends in wood that goes, one millimetre over the floor. */
