@@ -1,6 +1,5 @@
 package ebauche.app.drawing;
 
-import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -10,7 +9,7 @@ import ebauche.core.routing.DrillPattern;
 import java.util.List;
 import java.util.Optional;
 
-/** A cavity from above, as it lies with its face up: where the waste is drilled, where the bearing would fall into the wall. */
+/** A cut from above, as it lies with its face up: where waste is drilled, where the bearing would fall in, what no bit reaches. */
 public final class DrillDrawing {
     private static final double WIDTH = 780;
     private static final double HEIGHT = 300;
@@ -25,7 +24,7 @@ public final class DrillDrawing {
             Optional<DrillPattern> drilling,
             List<WallStop> stops,
             List<TemplateSheet.Seat> seats,
-            Figures fig) {
+            List<Region> unreached) {
         double scale = Math.min(
                 (WIDTH - 2 * MARGIN) / (plan.maxY() - plan.minY()),
                 (HEIGHT - 2 * MARGIN) / (plan.maxX() - plan.minX()));
@@ -52,6 +51,7 @@ public final class DrillDrawing {
                 svg.text("caption", x + 5, y - 5, "start", String.valueOf(number++));
             }
         });
+        unreached.forEach(corner -> svg.path("stands", frame.path(corner)));
         for (WallStop stop : stops) {
             svg.open("g", "class", "wall-stop");
             svg.title("void in the wall: " + stop.said());

@@ -22,6 +22,7 @@ import ebauche.core.plan.TemplateSheet;
 import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.Unreached;
 import ebauche.core.shop.Practice.EdgeSchool;
 import java.util.ArrayList;
 import java.util.List;
@@ -110,6 +111,10 @@ class PassesController {
         }
         List<WallStop> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
         Optional<DrillPattern> drilling = chosen.pocket().flatMap(GuidedPocket::drilling);
+        Optional<Unreached> unreached = chosen.pocket().isPresent()
+                ? Unreached.inside(chosen.plan(), build.design().outline().region(), chosen.crib())
+                : Unreached.outside(chosen.plan(), chosen.crib());
+        model.addAttribute("unreached", unreached.orElse(null));
         model.addAttribute("drilling", drilling);
         model.addAttribute("plans", shown);
         model.addAttribute("sheet", sheet);
@@ -126,7 +131,15 @@ class PassesController {
                         .toList());
         List<TemplateSheet.Seat> seats = sheet.hold().inWaste() ? sheet.seats() : List.of();
         model.addAttribute("met", seats.stream().filter(TemplateSheet.Seat::met).toList());
-        model.addAttribute("drawing", DrillDrawing.of(chosen.plan(), chosen.face(), drilling, drawn, seats, fig));
+        model.addAttribute(
+                "drawing",
+                DrillDrawing.of(
+                        chosen.plan(),
+                        chosen.face(),
+                        drilling,
+                        drawn,
+                        seats,
+                        unreached.map(Unreached::corners).orElse(List.of())));
     }
 
     private static List<WallStop> stops(BuildPlan plan, Guided chosen, List<Pass> passes) {

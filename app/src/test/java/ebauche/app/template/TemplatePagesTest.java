@@ -270,6 +270,16 @@ class TemplatePagesTest extends WithApp {
                 .isEqualTo(409);
     }
 
+    @Test
+    void corners_that_no_bit_reaches_are_counted_and_how_to_finish_them_said() {
+        String shouldered = "M -150 -180 L 150 -180 L 150 60 L 60 60 L 60 240 L -60 240 L -60 60 L -150 60 Z";
+        assertThat(post("/template/outline", "base", base(), "path", shouldered).statusCode())
+                .isEqualTo(302);
+        assertThat(me.get(here + "/passes").body())
+                .contains("leaves 2 corners standing", "finish them by saw, file and drum", "class=\"stands\"");
+        assertThat(me.get(here + "/passes?cut=neck").body()).doesNotContain("corners standing");
+    }
+
     // --- feed
 
     @ParameterizedTest

@@ -280,6 +280,17 @@ public final class Region {
         return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
     }
 
+    /** Its pieces, each of one polygon. */
+    public List<Region> parts() {
+        List<Region> parts = new ArrayList<>();
+        for (int i = 0; i < geometry.getNumGeometries(); i++) {
+            if (!geometry.getGeometryN(i).isEmpty()) {
+                parts.add(of(geometry.getGeometryN(i)));
+            }
+        }
+        return parts;
+    }
+
     /** Length of its edge that runs through another region, mm. */
     public double edgeWithin(Region other) {
         if (isEmpty() || other.isEmpty() || farApart(other)) {
