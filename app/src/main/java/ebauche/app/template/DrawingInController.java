@@ -40,6 +40,11 @@ import tools.jackson.databind.node.ObjectNode;
 class DrawingInController {
     private static final int SHOWN = 8;
 
+    /** Bodies are longer and shorter than this, mm: common practice; others are a slip of the unit. */
+    private static final double SHORTEST = 150;
+
+    private static final double LONGEST = 700;
+
     private final Bodies bodies;
     private final DesignKeeping keeping;
 
@@ -48,8 +53,30 @@ class DrawingInController {
         this.keeping = keeping;
     }
 
+    /**
+     * A unit that a drawing may be meant in.
+     *
+     * @param millimetres what one of it measures; a pixel as CSS 2.1 has it
+     */
+    public record DrawnUnit(String words, double millimetres) {
+        static final List<DrawnUnit> ALL = List.of(
+                new DrawnUnit("1 mm", LengthUnit.MILLIMETRE.millimetres()),
+                new DrawnUnit("1 in", LengthUnit.INCH.millimetres()),
+                new DrawnUnit("1 cm", 10),
+                new DrawnUnit("a pixel, 96 to the inch", LengthUnit.INCH.millimetres() / 96));
+    }
+
     /** A shape to pick, with its path in the file's units. */
-    public record Pick(String name, String path, double across, double along, String drawing) {}
+    public record Pick(String name, String path, double across, double along, String drawing) {
+        /** How large it would be in a unit, mm. */
+        public double across(DrawnUnit unit) {
+            return across * unit.millimetres();
+        }
+
+        public double along(DrawnUnit unit) {
+            return along * unit.millimetres();
+        }
+    }
 
     @PostMapping("/bodies/{id}/template/drawing")
     String drawing(
@@ -68,6 +95,7 @@ class DrawingInController {
             model.addAttribute("notes", drawn.notes());
             model.addAttribute("stated", drawn.millimetresPerUnit().isPresent());
             model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
+            model.addAttribute("units", DrawnUnit.ALL);
             model.addAttribute("picks", picks(drawn));
             return "template/pick";
         } catch (DrawnFileException e) {
@@ -130,7 +158,11 @@ class DrawingInController {
             model.addAttribute("drawing", OutlineDrawing.over(current.plan().build(), outline, fig));
             Region region = outline.region();
             model.addAttribute("across", region.maxX() - region.minX());
-            model.addAttribute("along", region.maxY() - region.minY());
+            double along = region.maxY() - region.minY();
+            model.addAttribute("along", along);
+            model.addAttribute("strange", along < SHORTEST || along > LONGEST);
+            model.addAttribute("ifInches", along * LengthUnit.INCH.millimetres());
+            model.addAttribute("ifMillimetres", along / LengthUnit.INCH.millimetres());
             DesignKeeping.build(current, file);
             if (Boolean.TRUE.equals(laid.keep())) {
                 keeping.keep(current, base, file, maker.name());

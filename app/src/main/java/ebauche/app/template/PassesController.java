@@ -116,6 +116,9 @@ class PassesController {
                 : Unreached.outside(chosen.plan(), chosen.crib());
         model.addAttribute("unreached", unreached.orElse(null));
         model.addAttribute("drilling", drilling);
+        model.addAttribute("aBit", PassPlan.A_BIT);
+        model.addAttribute("aPass", PassPlan.A_PASS);
+        model.addAttribute("aSetUp", PassPlan.A_SET_UP);
         model.addAttribute("plans", shown);
         model.addAttribute("sheet", sheet);
         model.addAttribute(

@@ -9,9 +9,9 @@ import java.util.List;
  * @param setUps times that the template or a spacer comes off, or the work is flipped
  */
 public record PassPlan(List<Pass> passes, int bitChanges, int setUps) {
-    static final int A_BIT = 4;
-    static final int A_PASS = 2;
-    static final int A_SET_UP = 3;
+    public static final int A_BIT = 4;
+    public static final int A_PASS = 2;
+    public static final int A_SET_UP = 3;
 
     public PassPlan {
         passes = List.copyOf(passes);

@@ -30,6 +30,11 @@ public record Tiles(
     /** Round the template, so that its line is not at a sheet's very edge, mm. */
     private static final double ROOM = 4;
 
+    /** What neighbours both show, mm. */
+    public double overlap() {
+        return OVERLAP;
+    }
+
     /** One sheet. */
     public record Tile(int column, int row, double left, double bottom) {
         /** Such as {@code B2}. */

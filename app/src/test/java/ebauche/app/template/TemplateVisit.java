@@ -1,0 +1,49 @@
+package ebauche.app.template;
+
+import ebauche.app.body.Bodies;
+import ebauche.app.testing.Visitor;
+import ebauche.app.testing.WithApp;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.measure.LengthUnit;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A maker with a body of the demo's, on the pages of its template. */
+abstract class TemplateVisit extends WithApp {
+    @Autowired
+    protected Bodies bodies;
+
+    protected Shop shop;
+    protected Visitor me;
+    protected String here;
+
+    @BeforeEach
+    void signIn() {
+        shop = openShop(LengthUnit.MILLIMETRE);
+        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
+        here = shop.path("marram");
+    }
+
+    protected Bodies.Current marram() {
+        return bodies.current(shop.bodies().get("marram"));
+    }
+
+    protected BodyDesign design() {
+        return marram().plan().build().design();
+    }
+
+    protected String base() {
+        return String.valueOf(marram().revision().number());
+    }
+
+    protected HttpResponse<String> post(String path, String... fields) {
+        Map<String, String> typed = new HashMap<>();
+        for (int i = 0; i < fields.length; i += 2) {
+            typed.put(fields[i], fields[i + 1]);
+        }
+        return me.post(here + "/template", here + path, typed);
+    }
+}
