@@ -7,11 +7,13 @@ import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -39,33 +41,41 @@ public final class PassPlanner {
     /**
      * The cheapest plan and the next two with other bits; empty if the crib gives none.
      *
-     * <p>An alternative is the cheapest plan without one of the bits of a plan before it.
+     * <p>What follows a plan is the cheapest without one of its bits and without those that were left out for it already: so every
+     * set of bits is met in the order of its cost (after Lawler, 1972).
      */
     public static List<PassPlan> plans(GuidedCut cut, Crib crib) {
         List<PassPlan> found = new ArrayList<>();
-        best(cut, crib).ifPresent(found::add);
-        for (int i = 0; i < found.size() && found.size() <= ALTERNATIVES; i++) {
-            List<PassPlan> others = new ArrayList<>();
-            for (String bit : found.get(i).bits()) {
-                best(cut, without(crib, bit)).ifPresent(others::add);
+        Set<Set<String>> tried = new HashSet<>();
+        PriorityQueue<Without> next =
+                new PriorityQueue<>(Comparator.comparingInt(w -> w.plan().cost()));
+        best(cut, crib).ifPresent(p -> next.add(new Without(Set.of(), p)));
+        while (!next.isEmpty() && found.size() <= ALTERNATIVES) {
+            Without here = next.poll();
+            if (isNew(here.plan(), found)) {
+                found.add(here.plan());
             }
-            others.sort(Comparator.comparingInt(PassPlan::cost));
-            for (PassPlan other : others) {
-                if (found.size() <= ALTERNATIVES && isNew(other, found)) {
-                    found.add(other);
+            for (String bit : here.plan().bits()) {
+                Set<String> leftOut = new HashSet<>(here.bits());
+                leftOut.add(bit);
+                if (found.size() <= ALTERNATIVES && tried.add(leftOut)) {
+                    best(cut, without(crib, leftOut)).ifPresent(p -> next.add(new Without(leftOut, p)));
                 }
             }
         }
-        found.sort(Comparator.comparingInt(PassPlan::cost));
         return found;
     }
+
+    /** The cheapest plan without some bits. */
+    private record Without(Set<String> bits, PassPlan plan) {}
 
     private static boolean isNew(PassPlan plan, List<PassPlan> found) {
         return found.stream().noneMatch(f -> f.bits().equals(plan.bits()));
     }
 
-    private static Crib without(Crib crib, String bit) {
-        return crib.only(crib.bits().stream().filter(b -> !b.name().equals(bit)).toList());
+    private static Crib without(Crib crib, Set<String> bits) {
+        return crib.only(
+                crib.bits().stream().filter(b -> !bits.contains(b.name())).toList());
     }
 
     /** The cheapest plan, if there is one. */

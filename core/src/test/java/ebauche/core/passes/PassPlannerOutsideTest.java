@@ -11,6 +11,7 @@ import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -50,6 +51,22 @@ class PassPlannerOutsideTest {
         assertThat(last.to()).isEqualTo(16, within(1e-9));
         assertThat(last.bite()).isLessThanOrEqualTo(0.8 + 1e-9);
         assertThat(short12.setUps()).isEqualTo(1);
+    }
+
+    /** Three bits that each do alone, and one that cannot be done without: the next two are found past both of the first. */
+    @Test
+    void the_next_two_leave_out_what_was_left_out_before() {
+        Bit flush = Bit.usual("flush", Bit.Bearing.AT_TIP, 12.7, 38.1, 12.7);
+        Bit[] ways = {
+            Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7),
+            Bit.usual("three eighths", Bit.Bearing.AT_SHANK, 9.525, 25.4, 12.7),
+            Bit.usual("quarter", Bit.Bearing.AT_SHANK, 6.35, 25.4, 12.7)
+        };
+        GuidedCut through = new GuidedCut(45, 45, 10, OptionalDouble.of(4), 0, 6.35, Hardness.MEDIUM).flip();
+        List<PassPlan> plans = PassPlanner.plans(through, only(STARTER, ways[0], ways[1], ways[2], flush));
+        assertThat(plans).hasSize(3);
+        assertThat(plans).extracting(PassPlan::bits).doesNotHaveDuplicates().allMatch(b -> b.contains("flush"));
+        assertThat(plans).isSortedAccordingTo(Comparator.comparingInt(PassPlan::cost));
     }
 
     /** A cover's recess of 2.5: only with a spacer under the template does a half inch bit come so high. */
