@@ -10,6 +10,8 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.timber.Timbers;
@@ -23,6 +25,11 @@ import java.util.function.Function;
 
 /** The {@code design} part of a build file. Every value left out has its usual value named here. */
 final class DesignReader {
+    private static final Map<String, Control.Kind> CONTROL = Map.of(
+            "pot", Control.Kind.POT,
+            "toggle-switch", Control.Kind.TOGGLE_SWITCH,
+            "blade-switch", Control.Kind.BLADE_SWITCH);
+
     private static final int MOST_TEXT = 120;
     private static final int MOST_PARTS = 40;
 
@@ -35,6 +42,9 @@ final class DesignReader {
 
     /** Usual clearing hole for a neck screw, 3/16 in: common practice. */
     private static final double SCREW_HOLE = 25.4 * 3 / 16;
+
+    /** Room behind a vibrato's block: common practice. */
+    private static final double BLOCK_CLEARANCE = 2;
 
     private DesignReader() {}
 
@@ -105,6 +115,9 @@ final class DesignReader {
     }
 
     private static Bridge bridge(Spot spot) {
+        if (spot.has("part")) {
+            return bridge(spot, spot.object("part", PartFile::read));
+        }
         return new Bridge(
                 spot.text("name", MOST_TEXT, "bridge"),
                 spot.length("lowestSaddle"),
@@ -118,7 +131,50 @@ final class DesignReader {
                 spot.length("footprintY"),
                 spot.length("recess", 0),
                 spot.optionalObject("studs", DesignReader::studs),
-                spot.optionalObject("vibrato", DesignReader::vibrato));
+                spot.optionalObject("vibrato", DesignReader::vibrato),
+                Optional.empty());
+    }
+
+    /** A bridge whose sizes are its part's: the file says only where it stands. */
+    private static Bridge bridge(Spot spot, Part part) {
+        return new Bridge(
+                spot.text("name", MOST_TEXT, part.name()),
+                bare(spot, part, PartSize.LOWEST_SADDLE),
+                bare(spot, part, PartSize.HIGHEST_SADDLE),
+                spot.has("wantedSaddle") ? OptionalDouble.of(spot.length("wantedSaddle")) : OptionalDouble.empty(),
+                spot.length("saddleForward", 0),
+                bare(spot, part, PartSize.SADDLE_TRAVEL),
+                spot.length("offCentre", 0),
+                bare(spot, part, PartSize.ACROSS),
+                bare(spot, part, PartSize.ALONG),
+                spot.length("footprintY"),
+                part.size(PartSize.RECESS).orElse(0),
+                spot.optionalObject(
+                        "studs",
+                        s -> new Bridge.Studs(
+                                bare(s, part, PartSize.STUD_SPACING),
+                                s.length("y"),
+                                bare(s, part, PartSize.STUD_DIAMETER),
+                                bare(s, part, PartSize.STUD_DEPTH))),
+                spot.optionalObject(
+                        "vibrato",
+                        s -> new Bridge.Vibrato(
+                                bare(s, part, PartSize.BLOCK_LENGTH),
+                                s.length("blockClearance", BLOCK_CLEARANCE),
+                                bare(s, part, PartSize.BLOCK_ACROSS),
+                                bare(s, part, PartSize.BLOCK_ALONG),
+                                s.length("routeY"),
+                                s.length("springsAcross"),
+                                s.length("springsAlong"),
+                                s.length("springsY"),
+                                s.length("springsDepth"))),
+                Optional.of(part));
+    }
+
+    private static double bare(Spot spot, Part part, PartSize size) {
+        return part.size(size)
+                .orElseThrow(() -> spot.trouble(
+                        "a " + part.kind().word() + " has none, or its part lacks “" + size.words() + "”"));
     }
 
     private static Bridge.Studs studs(Spot spot) {
@@ -129,7 +185,7 @@ final class DesignReader {
     private static Bridge.Vibrato vibrato(Spot spot) {
         return new Bridge.Vibrato(
                 spot.length("blockLength"),
-                spot.length("blockClearance", 2),
+                spot.length("blockClearance", BLOCK_CLEARANCE),
                 spot.length("routeAcross"),
                 spot.length("routeAlong"),
                 spot.length("routeY"),
@@ -140,6 +196,16 @@ final class DesignReader {
     }
 
     private static Pickup pickup(Spot spot) {
+        Set<String> joins = Set.copyOf(spot.list("joins", MOST_PARTS, s -> s.asText(60)));
+        if (spot.has("part")) {
+            return Pickup.of(
+                    id(spot),
+                    spot.point("at"),
+                    spot.number("turned", 0),
+                    joins,
+                    spot.length("proud", 0),
+                    spot.object("part", PartFile::read));
+        }
         return new Pickup(
                 id(spot),
                 spot.point("at"),
@@ -148,32 +214,38 @@ final class DesignReader {
                 spot.length("cornerRadius"),
                 spot.number("turned", 0),
                 spot.length("depth"),
-                Set.copyOf(spot.list("joins", MOST_PARTS, s -> s.asText(60))));
+                joins);
     }
 
     private static Control control(Spot spot) {
-        Control.Kind kind =
-                spot.word("kind", Map.of("pot", Control.Kind.POT, "blade-switch", Control.Kind.BLADE_SWITCH));
+        OptionalDouble woodOver =
+                spot.has("woodOver") ? OptionalDouble.of(spot.length("woodOver")) : OptionalDouble.empty();
+        if (spot.has("part")) {
+            return Control.of(id(spot), spot.point("at"), woodOver, spot.object("part", PartFile::read));
+        }
+        Control.Kind kind = spot.word("kind", CONTROL);
         return new Control(
                 id(spot),
                 kind,
                 spot.point("at"),
                 spot.length("opening"),
-                kind == Control.Kind.POT ? spot.length("slot", 0) : spot.length("slot"),
+                kind == Control.Kind.BLADE_SWITCH ? spot.length("slot") : spot.length("slot", 0),
                 spot.length("thinnestTop", 0),
                 spot.length("thickestTop"),
                 spot.length("across"),
                 spot.length("along"),
                 spot.length("below"),
-                spot.has("woodOver") ? OptionalDouble.of(spot.length("woodOver")) : OptionalDouble.empty());
+                woodOver);
     }
 
     private static ControlCavity cavity(Spot spot) {
+        Optional<Part> cover = spot.optionalObject("cover", PartFile::read);
         return new ControlCavity(
                 spot.object("outline", DesignReader::outline),
                 spot.length("woodOver"),
-                spot.length("coverThickness", 0),
-                spot.length("coverLip", 0));
+                cover.isPresent() ? cover.get().size(PartSize.THICKNESS).orElse(0) : spot.length("coverThickness", 0),
+                spot.length("coverLip", 0),
+                cover);
     }
 
     private static TemplateMade template(Spot spot) {
@@ -185,7 +257,13 @@ final class DesignReader {
     }
 
     private static Jack jack(Spot spot) {
-        return new Jack(spot.point("entry"), spot.point("aim"), spot.length("diameter"), spot.length("fromFront"));
+        Optional<Part> part = spot.optionalObject("part", PartFile::read);
+        return new Jack(
+                spot.point("entry"),
+                spot.point("aim"),
+                part.isPresent() ? part.get().size(PartSize.HOLE).orElse(0) : spot.length("diameter"),
+                spot.length("fromFront"),
+                part);
     }
 
     private static String id(Spot spot) {

@@ -2,6 +2,7 @@ package ebauche.exchange;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.hardware.Part;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
@@ -16,8 +17,9 @@ import tools.jackson.databind.node.ObjectNode;
  * What the {@code shop} part of a build file means.
  *
  * @param timbers those that ship and the shop's own
+ * @param box the shop's own parts, to be put into designs
  */
-public record ShopPart(Shop shop, Timbers timbers) {
+public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
     /** The words by which a practice names its schools. */
     public static final Map<String, Practice.Thicknessing> THICKNESSING = Map.of(
             "planer", Practice.Thicknessing.PLANER,
@@ -44,7 +46,7 @@ public record ShopPart(Shop shop, Timbers timbers) {
             "plywood", TemplateMaterial.PLYWOOD,
             "acrylic", TemplateMaterial.ACRYLIC);
 
-    public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED);
+    public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED, List.of());
 
     /**
      * Reads a shop part.

@@ -1,6 +1,7 @@
 package ebauche.exchange;
 
 import ebauche.core.crib.Crib;
+import ebauche.core.shop.Clearances;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
@@ -30,10 +31,15 @@ final class ShopReader {
                 spot.optionalObject("cutting", s -> BlankShop.cutting(s, starter.cutting()))
                         .orElse(starter.cutting()),
                 spot.optionalObject("gluing", s -> BlankShop.gluing(s, starter.gluing()))
-                        .orElse(starter.gluing()));
+                        .orElse(starter.gluing()),
+                spot.optionalObject("clearances", s -> clearances(s, starter.clearances()))
+                        .orElse(starter.clearances()));
         // Judged here with the rest; it changes no plan, only what is printed.
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
-        return new ShopPart(shop, TimberFile.SHIPPED.with(BlankShop.timbers(spot)));
+        return new ShopPart(
+                shop,
+                TimberFile.SHIPPED.with(BlankShop.timbers(spot)),
+                spot.list("box", MOST_TOOLS, s -> s.asObject(PartFile::read)));
     }
 
     private static Crib crib(Spot spot, Crib starter) {
@@ -79,6 +85,15 @@ final class ShopReader {
                 .put("glueHours", practice.glueHours())
                 .put("edge", BlankReader.word(ShopPart.EDGE, practice.edge()))
                 .put("hand", BlankReader.word(ShopPart.HAND, practice.hand()));
+    }
+
+    private static Clearances clearances(Spot spot, Clearances usual) {
+        return new Clearances(
+                spot.length("pickupSide", usual.pickupSide()),
+                spot.length("pickupUnder", usual.pickupUnder()),
+                spot.length("bushing", usual.bushing()),
+                spot.length("block", usual.block()),
+                spot.length("control", usual.control()));
     }
 
     private static Limits limits(Spot spot, Limits usual) {

@@ -6,9 +6,11 @@ import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.BuildFile;
+import ebauche.exchange.BuildFileException;
 import ebauche.exchange.ShopPart;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -68,7 +70,11 @@ public class Bodies {
     /** What a build file's tree, the shop's ways and a record mean together. */
     public static Build build(ObjectNode file, Ways ways, AsBuilt record) {
         Build read = BuildFile.of(withWays(file, ways)).build();
-        return new Build(read.design(), read.shop(), record);
+        try {
+            return new Build(read.drawn(), read.shop(), record);
+        } catch (Refusal asMeasured) {
+            throw new BuildFileException("asBuilt", asMeasured.getMessage());
+        }
     }
 
     /** The file with the shop's ways put in where it says nothing itself. */

@@ -14,20 +14,40 @@ import java.util.Optional;
  * place and keep where it came from.
  */
 public final class Build {
+    private final BodyDesign drawn;
     private final BodyDesign design;
     private final Shop shop;
     private final AsBuilt asBuilt;
+    private final Fitting fitting;
     private final FinishedFaces faces;
 
-    public Build(BodyDesign design, Shop shop, AsBuilt asBuilt) {
-        this.design = Objects.requireNonNull(design, "design");
+    /**
+     * Puts them together.
+     *
+     * @throws ebauche.core.measure.Refusal if a reading makes a part that cannot be, such as a nut longer than its thread
+     */
+    public Build(BodyDesign drawn, Shop shop, AsBuilt asBuilt) {
+        this.drawn = Objects.requireNonNull(drawn, "design");
         this.shop = Objects.requireNonNull(shop, "shop");
         this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
+        this.fitting = new Fitting(asBuilt, shop.clearances());
+        this.design = fitting.fit(drawn);
         this.faces = FinishedFaces.of(this);
     }
 
+    /** The design with cavities and holes that take its parts as they are known. */
     public BodyDesign design() {
         return design;
+    }
+
+    /** The design as the maker keeps it, its parts bare. */
+    public BodyDesign drawn() {
+        return drawn;
+    }
+
+    /** What the parts ask of the wood. */
+    public Fitting fitting() {
+        return fitting;
     }
 
     public Shop shop() {

@@ -87,7 +87,7 @@ final class BridgeWork {
                     "bridge recess",
                     Face.FRONT,
                     bridge.footprint().opened(2 * ROUTE_CORNER),
-                    Wanted.typed("bridge recess depth", bridge.recess()),
+                    build.fitting().recess(bridge),
                     Set.of(STUDS, ROUTE)));
         }
         bridge.vibrato().ifPresent(v -> {
@@ -98,7 +98,7 @@ final class BridgeWork {
                     "spring cavity",
                     Face.BACK,
                     springs,
-                    Wanted.typed("spring cavity depth", v.springsDepth()),
+                    Reckoning.typed("spring cavity depth", v.springsDepth()),
                     Set.of(ROUTE)));
             Point through = new Point(bridge.offCentre(), v.routeY());
             Region route = Region.rectangle(through, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
@@ -107,7 +107,7 @@ final class BridgeWork {
                     "vibrato route",
                     Face.FRONT,
                     route,
-                    Wanted.typed("vibrato route depth", build.faces().thickness()),
+                    Reckoning.typed("vibrato route depth", build.faces().thickness()),
                     Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
         });
         return pockets;
@@ -143,7 +143,7 @@ final class BridgeWork {
     private Operation drillStuds(Bridge.Studs studs) {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
-        Reckoning depth = Wanted.typed("stud hole depth", studs.depth());
+        Reckoning depth = build.fitting().studDepth(bridge);
         String drill = build.shop()
                 .crib()
                 .drill(studs.diameter(), DRILL_MATCH)

@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
+import ebauche.core.build.Fitting;
 import ebauche.core.build.History;
 import ebauche.core.build.Station;
 import ebauche.core.geometry.Face;
@@ -12,7 +13,9 @@ import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Plane;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** Pickup cavities, the bridge's holes and routes, the rear control cavity, the jack's hole. */
 public final class CavityStation implements Station {
@@ -50,11 +53,41 @@ public final class CavityStation implements Station {
     }
 
     private static List<GuidedPocket> pickups(Build build) {
-        return build.design().pickups().stream().map(p -> pickup(build, p)).toList();
+        List<GuidedPocket> pockets = new ArrayList<>();
+        for (Pickup pickup : build.design().pickups()) {
+            pockets.add(pickup(build, pickup));
+            build.fitting().legs(pickup).ifPresent(legs -> pockets.add(legs(build, pickup, legs)));
+        }
+        return pockets;
+    }
+
+    /** What a pickup's cavity may break into: what the design says, and its own legs' pockets. */
+    private static Set<String> joins(Pickup pickup) {
+        Set<String> joins = new HashSet<>(pickup.joins());
+        joins.add(pickup.legs());
+        return joins;
+    }
+
+    private static GuidedPocket legs(Build build, Pickup pickup, Fitting.Legs legs) {
+        Set<String> joins = new HashSet<>(pickup.joins());
+        joins.add(pickup.feature());
+        return new GuidedPocket(
+                build,
+                "cavity",
+                pickup.legs(),
+                pickup.id() + " pickup's leg pockets",
+                Face.FRONT,
+                legs.plan(),
+                Plane.at(build.faces()
+                        .planeUnderFinished(Face.FRONT, legs.depth().value())),
+                legs.depth(),
+                legs.corner(),
+                joins,
+                Datum.centreLine(Face.FRONT),
+                false);
     }
 
     private static GuidedPocket pickup(Build build, Pickup pickup) {
-        Reckoning depth = Wanted.typed(pickup.id() + " pickup cavity depth", pickup.depth());
         return new GuidedPocket(
                 build,
                 "cavity",
@@ -63,16 +96,18 @@ public final class CavityStation implements Station {
                 Face.FRONT,
                 pickup.footprint(),
                 Plane.at(build.faces().planeUnderFinished(Face.FRONT, pickup.depth())),
-                depth,
+                build.fitting().depth(pickup),
                 pickup.cornerRadius(),
-                pickup.joins(),
+                joins(pickup),
                 Datum.centreLine(Face.FRONT),
                 false);
     }
 
     @Override
     public List<Reckoning> reckonings(Build build) {
-        return new ControlWork(build).reckonings();
+        List<Reckoning> sums = new ArrayList<>(new ControlWork(build).reckonings());
+        sums.addAll(build.fitting().sums(build.design()));
+        return sums;
     }
 
     @Override

@@ -38,9 +38,6 @@ final class ControlWork {
     /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
     private static final double STEP_CORNER = 4.8;
 
-    /** Room round a control's body in its step: common practice. */
-    private static final double STEP_CLEARANCE = 2;
-
     private final Build build;
     private final List<Control> controls;
     private final Optional<ControlCavity> cavity;
@@ -151,7 +148,9 @@ final class ControlWork {
                         ControlCavity.COVER,
                         "cover recess",
                         plan.grown(pit.coverLip()),
-                        Wanted.typed("cover recess depth", pit.coverThickness()),
+                        pit.cover()
+                                .map(build.fitting()::coverDepth)
+                                .orElseGet(() -> Reckoning.typed("cover recess depth", pit.coverThickness())),
                         corner + pit.coverLip(),
                         false));
             }
@@ -164,10 +163,11 @@ final class ControlWork {
                     true));
             for (Control control : controls) {
                 if (control.woodOver().isPresent() && control.woodOver().getAsDouble() < pit.woodOver()) {
+                    double room = build.shop().clearances().control();
                     Region under = Region.rectangle(
                                     control.at(),
-                                    control.across() + 2 * STEP_CLEARANCE,
-                                    control.along() + 2 * STEP_CLEARANCE,
+                                    control.across() + 2 * room,
+                                    control.along() + 2 * room,
                                     STEP_CORNER,
                                     0)
                             .intersection(plan);
@@ -223,9 +223,7 @@ final class ControlWork {
                 .length("back now", back)
                 .is(back - front, "back now − front now");
         for (Control control : controls) {
-            Region hole = control.kind() == Control.Kind.POT
-                    ? control.passage()
-                    : Region.disc(control.at(), control.opening());
+            Region hole = Region.disc(control.at(), control.opening());
             Solid bore = Solid.Prism.between(hole, front, back);
             Operation.Builder step = Operation.of(
                             "cavity",

@@ -5,9 +5,12 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Part;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.Refusal;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -54,6 +57,40 @@ public record BodyDesign(
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
+    }
+
+    /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
+    public Map<String, Part> parts() {
+        Map<String, Part> parts = new LinkedHashMap<>();
+        bridge.part().ifPresent(p -> parts.put(Bridge.FEATURE, p));
+        pickups.forEach(pickup -> pickup.part().ifPresent(p -> parts.put(pickup.feature(), p)));
+        controls.forEach(control -> control.part().ifPresent(p -> parts.put(control.feature(), p)));
+        controlCavity.flatMap(ControlCavity::cover).ifPresent(p -> parts.put(ControlCavity.COVER, p));
+        jack.flatMap(Jack::part).ifPresent(p -> parts.put(Jack.FEATURE, p));
+        return parts;
+    }
+
+    /** The same design with its hardware cut for other sizes. */
+    public BodyDesign with(
+            Bridge otherBridge,
+            List<Pickup> otherPickups,
+            List<Control> otherControls,
+            Optional<ControlCavity> otherCavity,
+            Optional<Jack> otherJack) {
+        return new BodyDesign(
+                name,
+                blank,
+                thickness,
+                outline,
+                scale,
+                neck,
+                strings,
+                otherBridge,
+                otherPickups,
+                otherControls,
+                otherCavity,
+                otherJack,
+                templates);
     }
 
     /** How the template of a feature is made. */

@@ -18,12 +18,26 @@ public final class FeatureName {
         };
     }
 
+    /** The part that a feature is cut for: {@code neck pickup} for {@code pickup-neck}. */
+    public static String part(String feature) {
+        if (feature.startsWith("pickup-")) {
+            return rest(feature) + " pickup";
+        }
+        if (feature.startsWith("control-")) {
+            return rest(feature);
+        }
+        return feature.replace('-', ' ');
+    }
+
     private static String composed(String feature) {
         if (feature.startsWith("pickup-")) {
             return rest(feature) + " pickup cavity";
         }
         if (feature.startsWith("control-")) {
             return rest(feature) + " hole";
+        }
+        if (feature.startsWith("legs-")) {
+            return rest(feature) + " pickup's leg pockets";
         }
         if (feature.startsWith("step-")) {
             return "step under the " + rest(feature);

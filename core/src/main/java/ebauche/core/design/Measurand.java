@@ -1,8 +1,10 @@
 package ebauche.core.design;
 
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Refusal;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** What a reading can answer. Written as one word, such as {@code heel-thickness} or {@code depth:neck}. */
@@ -101,6 +103,41 @@ public sealed interface Measurand {
         }
     }
 
+    /** A size of the part in hand that a feature is cut for; it stands in for the nominal one. */
+    record SizeOf(String feature, PartSize size) implements Measurand {
+        public SizeOf {
+            Refusal.unless(
+                    DepthOf.FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
+        }
+
+        @Override
+        public String key() {
+            return "size:" + feature + "." + size.key();
+        }
+
+        @Override
+        public String label() {
+            return FeatureName.part(feature) + ": " + size.words();
+        }
+
+        @Override
+        public double least() {
+            return size.least();
+        }
+
+        @Override
+        public double most() {
+            return size.most();
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            int dot = key.lastIndexOf('.');
+            return key.startsWith("size:") && dot > 5
+                    ? PartSize.of(key.substring(dot + 1)).map(s -> new SizeOf(key.substring(5, dot), s))
+                    : Optional.empty();
+        }
+    }
+
     /** Wood sanded or planed off a face since it was flattened; each reading is one amount, and they add up. */
     record SandedOff(Face face) implements Measurand {
         @Override
@@ -145,6 +182,10 @@ public sealed interface Measurand {
     static Measurand parse(String key) {
         if (key.startsWith("depth:")) {
             return new DepthOf(key.substring(6));
+        }
+        Optional<Measurand> size = SizeOf.parse(key);
+        if (size.isPresent()) {
+            return size.get();
         }
         for (Face face : Face.values()) {
             if (key.equals("sanded-off:" + face.word())) {

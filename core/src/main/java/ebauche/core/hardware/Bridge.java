@@ -22,6 +22,7 @@ import java.util.OptionalDouble;
  * @param recess how deep its plate is let into the front, 0 when it stands on it
  * @param studs its two posts, if it has them
  * @param vibrato its moving block and springs, if it has them
+ * @param part the bridge itself; with it, the sizes here are the bare part's until the build adds the shop's room
  */
 public record Bridge(
         String name,
@@ -36,7 +37,11 @@ public record Bridge(
         double footprintY,
         double recess,
         Optional<Studs> studs,
-        Optional<Vibrato> vibrato) {
+        Optional<Vibrato> vibrato,
+        Optional<Part> part) {
+
+    /** The feature's name. */
+    public static final String FEATURE = "bridge";
 
     public Bridge {
         Refusal.unless(
@@ -47,6 +52,21 @@ public record Bridge(
         Refusal.positive(along, "along");
         Refusal.notNegative(saddleTravel, "saddleTravel");
         Refusal.notNegative(recess, "recess");
+        part.ifPresent(p -> {
+            Refusal.unless(p.kind().isBridge(), "part", "a " + p.kind().word() + " is no bridge");
+            Refusal.unless(
+                    p.kind().isVibrato() == vibrato.isPresent(),
+                    "vibrato",
+                    p.kind().isVibrato()
+                            ? "is missing: say where the vibrato's route and springs lie"
+                            : "a " + p.kind().word() + " has none");
+            Refusal.unless(
+                    p.has(PartSize.STUD_SPACING) == studs.isPresent(),
+                    "studs",
+                    p.has(PartSize.STUD_SPACING)
+                            ? "is missing: say where the bridge's studs stand"
+                            : "this bridge has none");
+        });
     }
 
     /** Two posts, the same distance either side of the bridge's middle. */
@@ -89,6 +109,33 @@ public record Bridge(
             Refusal.positive(springsAlong, "springsAlong");
             Refusal.positive(springsDepth, "springsDepth");
         }
+    }
+
+    /** The same bridge with other sizes: those of its part as it is known. */
+    public Bridge with(
+            double lowest,
+            double highest,
+            double travel,
+            double wide,
+            double long_,
+            double letIn,
+            Optional<Studs> on,
+            Optional<Vibrato> moving) {
+        return new Bridge(
+                name,
+                lowest,
+                highest,
+                wantedSaddle,
+                saddleForward,
+                travel,
+                offCentre,
+                wide,
+                long_,
+                footprintY,
+                letIn,
+                on,
+                moving,
+                part);
     }
 
     /** Lowest saddle over the front. */

@@ -3,6 +3,7 @@ package ebauche.core.hardware;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -19,6 +20,7 @@ import java.util.OptionalDouble;
  * @param along its body along y
  * @param below how far its body reaches under the top
  * @param woodOver wood left over it where that is not the cavity's own: a step in the floor
+ * @param part the pot or switch itself; with it, the sizes here are the bare part's until the build adds the shop's room
  */
 public record Control(
         String id,
@@ -31,10 +33,12 @@ public record Control(
         double across,
         double along,
         double below,
-        OptionalDouble woodOver) {
+        OptionalDouble woodOver,
+        Optional<Part> part) {
 
     public enum Kind {
         POT("pot"),
+        TOGGLE_SWITCH("toggle switch"),
         BLADE_SWITCH("blade switch");
 
         private final String word;
@@ -57,9 +61,46 @@ public record Control(
         Refusal.positive(below, "below");
     }
 
+    /** A control whose sizes are given. */
+    public Control(
+            String id,
+            Kind kind,
+            Point at,
+            double opening,
+            double slot,
+            double thinnestTop,
+            double thickestTop,
+            double across,
+            double along,
+            double below,
+            OptionalDouble woodOver) {
+        this(id, kind, at, opening, slot, thinnestTop, thickestTop, across, along, below, woodOver, Optional.empty());
+    }
+
+    /** A control whose sizes follow from the part: bare, without any room round it. */
+    public static Control of(String id, Point at, OptionalDouble woodOver, Part part) {
+        Refusal.unless(part.kind().isControl(), "part", "a " + part.kind().word() + " is no control");
+        boolean blade = part.kind() == PartKind.BLADE_SWITCH;
+        return new Control(
+                id,
+                blade ? Kind.BLADE_SWITCH : part.kind() == PartKind.POT ? Kind.POT : Kind.TOGGLE_SWITCH,
+                at,
+                part.get(blade ? PartSize.SLOT_WIDTH : PartSize.BUSHING),
+                blade ? part.get(PartSize.SLOT_LENGTH) : 0,
+                blade ? part.get(PartSize.THINNEST_TOP) : 0,
+                blade
+                        ? part.get(PartSize.THICKEST_TOP)
+                        : part.get(PartSize.THREAD) - part.size(PartSize.NUT).orElse(0),
+                part.get(PartSize.ACROSS),
+                part.get(PartSize.ALONG),
+                part.get(PartSize.BELOW),
+                woodOver,
+                Optional.of(part));
+    }
+
     /** What goes through the top. */
     public Region passage() {
-        return kind == Kind.POT ? Region.disc(at, opening) : Region.rectangle(at, opening, slot, 0, 0);
+        return kind == Kind.BLADE_SWITCH ? Region.rectangle(at, opening, slot, 0, 0) : Region.disc(at, opening);
     }
 
     /** What its body covers under the top. */

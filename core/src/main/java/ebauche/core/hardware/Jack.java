@@ -2,6 +2,7 @@ package ebauche.core.hardware;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
+import java.util.Optional;
 
 /**
  * The output jack's hole in the edge.
@@ -10,13 +11,21 @@ import ebauche.core.measure.Refusal;
  * @param aim where the hole ends
  * @param diameter of the hole
  * @param fromFront depth of its axis below the finished front
+ * @param part the jack itself, which the hole is drilled for
  */
-public record Jack(Point entry, Point aim, double diameter, double fromFront) {
+public record Jack(Point entry, Point aim, double diameter, double fromFront, Optional<Part> part) {
     public static final String FEATURE = "jack";
 
     public Jack {
         Refusal.positive(diameter, "diameter");
         Refusal.positive(fromFront, "fromFront");
         Refusal.unless(entry.distance(aim) >= 1, "aim", "must lie at least 1 mm from the entry");
+        part.ifPresent(p -> Refusal.unless(
+                p.kind() == PartKind.JACK, "part", "a " + p.kind().word() + " is no jack"));
+    }
+
+    /** A hole whose diameter is given. */
+    public Jack(Point entry, Point aim, double diameter, double fromFront) {
+        this(entry, aim, diameter, fromFront, Optional.empty());
     }
 }

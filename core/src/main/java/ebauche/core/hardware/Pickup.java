@@ -2,7 +2,9 @@ package ebauche.core.hardware;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -16,6 +18,8 @@ import java.util.Set;
  * @param turned degrees anticlockwise
  * @param depth from the finished front
  * @param joins features that it may break into on purpose
+ * @param proud how far the pickup's top is to stand over the finished front, where its cavity follows from the part
+ * @param part the pickup itself; with it, the cavity's sizes here are the bare part's until the build adds the shop's room
  */
 public record Pickup(
         String id,
@@ -25,7 +29,9 @@ public record Pickup(
         double cornerRadius,
         double turned,
         double depth,
-        Set<String> joins) {
+        Set<String> joins,
+        double proud,
+        Optional<Part> part) {
     public Pickup {
         Refusal.positive(across, "across");
         Refusal.positive(along, "along");
@@ -34,8 +40,48 @@ public record Pickup(
         joins = Set.copyOf(joins);
     }
 
+    /** A cavity that is drawn, whatever hangs in it. */
+    public Pickup(
+            String id,
+            Point at,
+            double across,
+            double along,
+            double cornerRadius,
+            double turned,
+            double depth,
+            Set<String> joins) {
+        this(id, at, across, along, cornerRadius, turned, depth, joins, 0, Optional.empty());
+    }
+
+    /** A cavity that follows from the part: bare, without any room round it. */
+    public static Pickup of(String id, Point at, double turned, Set<String> joins, double proud, Part part) {
+        Refusal.unless(
+                part.kind() == PartKind.PICKUP, "part", "a " + part.kind().word() + " is no pickup");
+        Refusal.unless(
+                proud < part.get(PartSize.HEIGHT),
+                "proud",
+                "the pickup would stand wholly over the front: it is " + Decimals.plain(part.get(PartSize.HEIGHT), 2)
+                        + " mm high");
+        return new Pickup(
+                id,
+                at,
+                part.get(PartSize.ACROSS),
+                part.get(PartSize.ALONG),
+                part.size(PartSize.CORNER).orElse(0),
+                turned,
+                part.get(PartSize.HEIGHT) - proud,
+                joins,
+                proud,
+                Optional.of(part));
+    }
+
     public Region footprint() {
         return Region.rectangle(at, across, along, cornerRadius, turned);
+    }
+
+    /** The name of the deeper pockets for its legs. */
+    public String legs() {
+        return "legs-" + id;
     }
 
     public String feature() {

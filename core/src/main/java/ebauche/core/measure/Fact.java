@@ -13,6 +13,10 @@ public record Fact(double value, Source source, String origin) {
         return new Fact(value, Source.TYPED, "the design");
     }
 
+    public static Fact nominal(double value, String part) {
+        return new Fact(value, Source.NOMINAL, part + ", as sold");
+    }
+
     public static Fact measured(double value, String origin) {
         return new Fact(value, Source.MEASURED, origin);
     }

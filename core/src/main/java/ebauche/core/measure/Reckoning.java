@@ -33,6 +33,11 @@ public record Reckoning(String what, double value, Quantity quantity, String for
         return of(what, Quantity.LENGTH).length("as measured", fact).is(fact.value(), "as measured");
     }
 
+    /** A length that the design gives as it is. */
+    public static Reckoning typed(String what, double value) {
+        return of(what, Quantity.LENGTH).length("wanted", Fact.typed(value)).is(value, "wanted");
+    }
+
     public Fact asFact() {
         return new Fact(value, Source.COMPUTED, what);
     }

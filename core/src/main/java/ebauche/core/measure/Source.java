@@ -4,6 +4,8 @@ package ebauche.core.measure;
 public enum Source {
     /** The maker typed it into the design. */
     TYPED("typed"),
+    /** The part's sheet says so; nobody has measured the part in hand. */
+    NOMINAL("nominal"),
     /** It was read off the part or the wood in hand. */
     MEASURED("measured"),
     /** Nobody gave it, so the shop's or the program's usual value stands in. */

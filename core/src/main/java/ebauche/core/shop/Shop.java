@@ -10,8 +10,8 @@ import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import java.util.List;
 
-/** A shop: its tools, its ways, its limits, and how it cuts and joins its blanks. */
-public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting, Gluing gluing) {
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, and the room it leaves round parts. */
+public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting, Gluing gluing, Clearances clearances) {
     /** The newest starter shop. */
     public static final int STARTER = 1;
 
@@ -30,17 +30,18 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
                 starterPractice(),
                 new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1),
                 Cutting.USUAL,
-                Gluing.USUAL);
+                Gluing.USUAL,
+                Clearances.USUAL);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing);
+        return new Shop(crib, other, limits, cutting, gluing, clearances);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing);
+        return new Shop(other, practice, limits, cutting, gluing, clearances);
     }
 
     private static Practice starterPractice() {
