@@ -172,13 +172,17 @@ class BenchController {
             @RequestParam String measures,
             @RequestParam String value,
             @RequestParam String step,
+            @RequestParam(defaultValue = "") String first,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         AsBuilt.Reading reading;
         try {
-            reading = readings.read(current, maker, entry, measures, value, step, fig);
+            reading = readings.read(current, maker, entry, measures, value, step, first, fig);
+        } catch (Readings.AskAgain again) {
+            model.addAttribute("first", again.first());
+            return refused(current, step, "", measures, again.getMessage(), fig, model, response);
         } catch (IllegalArgumentException e) {
             return refused(current, step, value, measures, e.getMessage(), fig, model, response);
         }

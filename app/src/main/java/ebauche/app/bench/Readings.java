@@ -4,12 +4,17 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.build.SecondLook;
 import ebauche.core.design.Measurand;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -22,16 +27,71 @@ public class Readings {
      * A reading, not logged yet.
      *
      * @param step key of the operation it was read at; one that the plan does not have is left out
+     * @param first what was read when the same was asked for before, empty if it was not
      * @throws IllegalArgumentException in the maker's words, if it cannot be meant
      */
     public AsBuilt.Reading read(
-            Bodies.Current current, Maker maker, UUID entry, String measures, String value, String step, Figures fig) {
+            Bodies.Current current,
+            Maker maker,
+            UUID entry,
+            String measures,
+            String value,
+            String step,
+            String first,
+            Figures fig) {
         Measurand measurand = Measurand.parse(measures);
         String operation =
                 current.plan().step(step).map(s -> s.operation().key()).orElse("");
         double number = number(measurand, value, fig.unit());
         refuseAbsurd(measurand, number, fig);
-        return new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
+        Build build = current.plan().build();
+        askAgain(build, measurand, number, value, first, fig);
+        AsBuilt.Reading reading =
+                new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
+        List<AsBuilt.Entry> timeline = new ArrayList<>(build.asBuilt().timeline());
+        if (timeline.stream().noneMatch(e -> e.id().equals(reading.id()))) {
+            timeline.add(reading);
+            new Build(build.drawn(), build.shop(), new AsBuilt(timeline)); // refuses what no part can measure
+        }
+        return reading;
+    }
+
+    /** A reading that an earlier one contradicts is asked for twice; two that agree are kept beside the earlier. */
+    private static void askAgain(
+            Build build, Measurand measurand, double number, String value, String first, Figures fig) {
+        Optional<SecondLook.Contradiction> found = SecondLook.at(build, measurand, number);
+        if (found.isEmpty()) {
+            return;
+        }
+        SecondLook.Contradiction against = found.get();
+        if (!first.isBlank() && Math.abs(number(measurand, first, fig.unit()) - number) <= against.limit()) {
+            return;
+        }
+        String earlier = fig.reading(against.earlier()) + " was read "
+                + fig.moment(against.earlier().at());
+        boolean grown = Math.abs(against.expected() - against.earlier().value()) > 1e-9;
+        throw new AskAgain(
+                value,
+                "Read " + fig.exact(number, measurand.quantity()) + ", and " + earlier
+                        + (grown ? ", which makes " + fig.exact(against.expected(), measurand.quantity()) + " now" : "")
+                        + ". They lie further apart than the shop's "
+                        + fig.exact(against.limit(), measurand.quantity())
+                        + ". Measure once more and log it again; if it reads the same, both are kept.");
+    }
+
+    /** A reading that wants a second look before it is kept. */
+    public static final class AskAgain extends IllegalArgumentException {
+        private final String first;
+
+        AskAgain(String first, String message) {
+            super(message);
+            this.first = first;
+        }
+
+        /** As it was typed. */
+        public String first() {
+            return first;
+        }
     }
 
     private static double number(Measurand measurand, String text, LengthUnit unit) {

@@ -105,7 +105,7 @@ class LedgerController {
         Ledger ledger = Ledger.of(current.plan().build());
         String step = ThicknessStation.FEATURE + (ledger.frontLeft() > 0 ? ":front" : ":back");
         try {
-            store.log(current.body(), readings.read(current, maker, entry, measures, value, step, fig));
+            store.log(current.body(), readings.read(current, maker, entry, measures, value, step, "", fig));
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             model.addAttribute("trouble", Map.of(measures, e.getMessage()));

@@ -198,6 +198,12 @@ public class BodyStore {
         }
     }
 
+    /** Adds several entries, all or none. */
+    @Transactional
+    public void log(Body body, List<? extends AsBuilt.Entry> entries) {
+        entries.forEach(e -> log(body, e));
+    }
+
     /** The entry that has this id in the shop, or came with the body's file under it. */
     private Optional<AsBuilt.Entry> standing(Body body, String id) {
         return sql.sql("""

@@ -318,23 +318,49 @@ public final class Fitting {
 
     /** Every number that follows from a part of this design. */
     public List<Reckoning> sums(BodyDesign design) {
+        return design.parts().keySet().stream()
+                .flatMap(feature -> sums(design, feature).stream())
+                .toList();
+    }
+
+    /** The numbers that follow from the part that one feature is cut for. */
+    public List<Reckoning> sums(BodyDesign design, String feature) {
         List<Reckoning> sums = new ArrayList<>();
-        for (Pickup p : design.pickups()) {
-            if (p.part().isPresent()) {
-                sums.addAll(List.of(across(p), along(p), depth(p)));
-                legs(p).ifPresent(l -> sums.add(l.depth()));
+        design.pickups().stream().filter(p -> p.feature().equals(feature)).forEach(p -> {
+            sums.addAll(List.of(across(p), along(p), depth(p)));
+            legs(p).ifPresent(l -> sums.add(l.depth()));
+        });
+        design.controls().stream()
+                .filter(c -> c.feature().equals(feature))
+                .forEach(c -> sums.addAll(List.of(opening(c), mostTop(c))));
+        switch (feature) {
+            case Bridge.FEATURE -> bridgeSums(design.bridge(), sums);
+            case ControlCavity.COVER ->
+                design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
+            case Jack.FEATURE -> design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(jackHole(part)));
+            default -> {
+                // The part of a pickup or a control, told above.
             }
         }
-        for (Control c : design.controls()) {
-            if (c.part().isPresent()) {
-                sums.addAll(List.of(opening(c), mostTop(c)));
-            }
-        }
-        if (design.bridge().part().filter(p -> p.kind().isVibrato()).isPresent()) {
-            sums.addAll(List.of(routeAcross(design.bridge()), routeAlong(design.bridge())));
-        }
-        design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
         return sums;
+    }
+
+    private void bridgeSums(Bridge bridge, List<Reckoning> sums) {
+        Part part = bridge.part().orElseThrow();
+        if (part.kind().isVibrato()) {
+            sums.addAll(List.of(routeAcross(bridge), routeAlong(bridge)));
+        }
+        if (part.has(RECESS)) {
+            sums.add(recess(bridge));
+        }
+        if (bridge.studs().isPresent()) {
+            sums.add(studDepth(bridge));
+        }
+    }
+
+    private Reckoning jackHole(Part part) {
+        Fact hole = size(Jack.FEATURE, part, HOLE);
+        return sum("jack hole").length(HOLE.words(), hole).is(hole.value(), HOLE.words());
     }
 
     private static Reckoning.Builder sum(String what) {

@@ -1,0 +1,225 @@
+package ebauche.app.box;
+
+import ebauche.app.account.Maker;
+import ebauche.app.bench.DepthGauge;
+import ebauche.app.bench.Readings;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.drawing.PartDrawing;
+import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
+import ebauche.core.plan.Moved;
+import ebauche.core.plan.Planner;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The parts of one body: what they are sold as, what they measure in hand, and which cavities move by that. */
+@Controller
+@RequestMapping("/bodies/{id}/parts")
+class PartsController {
+    private final Bodies bodies;
+    private final BodyStore store;
+    private final Readings readings;
+    private final DepthGauge calliper;
+
+    PartsController(Bodies bodies, BodyStore store, Readings readings, DepthGauge calliper) {
+        this.bodies = bodies;
+        this.store = store;
+        this.readings = readings;
+        this.calliper = calliper;
+    }
+
+    /**
+     * One size of a part in hand.
+     *
+     * @param key what a reading of it measures
+     * @param known as read, else nominal
+     */
+    public record Line(String key, PartSize size, double nominal, Fact known, String entry) {
+        public boolean measured() {
+            return known.source() == Source.MEASURED;
+        }
+    }
+
+    /**
+     * One part with the sums of its cavity.
+     *
+     * @param feature that is cut for it
+     */
+    public record InHand(
+            String feature, String said, Part part, String drawing, List<Line> lines, List<Reckoning> sums) {}
+
+    @GetMapping
+    String parts(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) List<String> logged,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (logged != null) {
+            acknowledge(current, logged, model);
+        }
+        return page(current, fig, model);
+    }
+
+    private static String page(Bodies.Current current, Figures fig, Model model) {
+        Build build = current.plan().build();
+        List<InHand> parts = new ArrayList<>();
+        build.drawn().parts().forEach((feature, part) -> parts.add(inHand(build, feature, part, fig)));
+        model.addAttribute("current", current);
+        model.addAttribute("plan", current.plan());
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("parts", parts);
+        return "box/parts";
+    }
+
+    private static InHand inHand(Build build, String feature, Part part, Figures fig) {
+        List<Line> lines = part.sizes().keySet().stream()
+                .map(size -> new Line(
+                        new Measurand.SizeOf(feature, size).key(),
+                        size,
+                        part.get(size),
+                        build.fitting().size(feature, part, size),
+                        UUID.randomUUID().toString()))
+                .toList();
+        return new InHand(
+                feature,
+                FeatureName.part(feature),
+                part,
+                PartDrawing.of(build.fitting().known(feature, part), fig),
+                lines,
+                build.fitting().sums(build.design(), feature));
+    }
+
+    /** What was just logged and what moved by it. */
+    private static void acknowledge(Bodies.Current current, List<String> logged, Model model) {
+        AsBuilt record = current.plan().build().asBuilt();
+        List<AsBuilt.Entry> before = new ArrayList<>(record.timeline());
+        List<AsBuilt.Entry> gone =
+                before.stream().filter(e -> logged.contains(e.id())).toList();
+        if (gone.isEmpty()) {
+            return;
+        }
+        before.removeAll(gone);
+        Build earlier = Bodies.build(current.revision().file(), current.ways(), new AsBuilt(before));
+        model.addAttribute("logged", gone);
+        model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan()));
+    }
+
+    /** Logs every size that was typed, all or none. */
+    @PostMapping
+    String log(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Map<String, String> troubles = new LinkedHashMap<>();
+        Map<String, String> first = new LinkedHashMap<>();
+        List<AsBuilt.Reading> read = new ArrayList<>();
+        for (Map.Entry<String, String> field : typed.entrySet()) {
+            String key = field.getKey();
+            if (!key.startsWith("size:") || field.getValue().isBlank()) {
+                continue;
+            }
+            try {
+                UUID entry = UUID.fromString(typed.getOrDefault("entry." + key, ""));
+                String before = typed.getOrDefault("first." + key, "");
+                read.add(readings.read(current, maker, entry, key, field.getValue(), "", before, fig));
+            } catch (Readings.AskAgain again) {
+                troubles.put(key, again.getMessage());
+                first.put(key, again.first());
+            } catch (IllegalArgumentException e) {
+                troubles.put(key, e.getMessage());
+            }
+        }
+        if (read.isEmpty() && troubles.isEmpty()) {
+            model.addAttribute("nothing", true);
+        }
+        if (troubles.isEmpty() && !read.isEmpty()) {
+            together(current, read)
+                    .ifPresent(why -> troubles.put(read.get(0).measures().key(), why));
+        }
+        if (!troubles.isEmpty() || read.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("troubles", troubles);
+            model.addAttribute("first", first);
+            model.addAttribute("typed", typed);
+            return page(current, fig, model);
+        }
+        store.log(current.body(), read);
+        String ids = String.join(",", read.stream().map(AsBuilt.Reading::id).toList());
+        return "redirect:/bodies/" + id + "/parts?logged=" + ids;
+    }
+
+    /** Why readings that can each be true cannot be so together, if they cannot. */
+    private static Optional<String> together(Bodies.Current current, List<AsBuilt.Reading> read) {
+        Build build = current.plan().build();
+        List<AsBuilt.Entry> timeline = new ArrayList<>(build.asBuilt().timeline());
+        List<String> there = timeline.stream().map(AsBuilt.Entry::id).toList();
+        read.stream().filter(r -> !there.contains(r.id())).forEach(timeline::add);
+        try {
+            new Build(build.drawn(), build.shop(), new AsBuilt(timeline));
+            return Optional.empty();
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    /** The simulated calliper: parts of one kind differ by a few tenths from what they are sold as. */
+    @GetMapping(value = "/calliper", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    String calliper(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String measures,
+            @ModelAttribute("fig") Figures fig) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Build build = current.plan().build();
+        if (!(readable(measures) instanceof Measurand.SizeOf size)) {
+            throw new NotHere();
+        }
+        Part part = Optional.ofNullable(build.drawn().parts().get(size.feature()))
+                .filter(p -> p.has(size.size()))
+                .orElseThrow(NotHere::new);
+        long seed = current.body().id() * 1_000_003 + measures.hashCode();
+        return calliper.read(part.get(size.size()), seed, fig.unit());
+    }
+
+    private static Measurand readable(String measures) {
+        try {
+            return Measurand.parse(measures);
+        } catch (IllegalArgumentException e) {
+            throw new NotHere();
+        }
+    }
+}
