@@ -29,7 +29,10 @@ public final class PartDrawing {
     private PartDrawing(Part part) {
         this.part = part;
         this.svg = new Svg(
-                SHEET_WIDTH, SHEET_HEIGHT, "part-side", part.name() + ", from the side, as it stands to the front of the body");
+                SHEET_WIDTH,
+                SHEET_HEIGHT,
+                "part-side",
+                part.name() + ", from the side, as it stands to the front of the body");
     }
 
     public static String of(Part part, Figures fig) {

@@ -231,6 +231,21 @@ public record Figures(LengthUnit unit) {
                 + (face ? thin.neighbour() : FeatureName.said(thin.neighbour()));
     }
 
+    /** A feature, or a face or the edge, as it is said at the bench. */
+    public String said(String feature) {
+        return FeatureName.said(feature);
+    }
+
+    /** How far a place lies to the side of the centre line, and on which. */
+    public String sideways(double x) {
+        return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + (x > 0 ? " treble" : " bass");
+    }
+
+    /** How far a place lies from the saddle line, towards the neck or behind it. */
+    public String lengthways(double y) {
+        return Math.abs(y) < ON_THE_LINE ? "on it" : length(Math.abs(y)) + (y > 0 ? " before" : " behind");
+    }
+
     /** {@code 9.4 %}. */
     public String percent(double value) {
         return decimal(value, 1) + " %";

@@ -16,6 +16,7 @@ import ebauche.core.passes.PassPlanner;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -53,6 +54,9 @@ public record GuidedPocket(
         Condition located,
         boolean floorIsTop) {
 
+    /** The step that drills its waste out. */
+    public static final String WASTE = "waste";
+
     /** Kept between the drilled waste and the template's line: common practice. */
     private static final double SKIN = 2.0;
 
@@ -72,21 +76,33 @@ public record GuidedPocket(
                 .toList();
     }
 
+    /** Whether it goes right through the body, so that it is met from the other face. */
+    public boolean through() {
+        boolean meant = joins.contains(face == Face.FRONT ? WoodLeft.BACK : WoodLeft.FRONT);
+        return meant && depthFinished.value() >= build.faces().thickness() - 1e-6;
+    }
+
+    /** Thickness of the body as it is now. */
+    double work() {
+        return build.faces().backNow() - build.faces().frontNow();
+    }
+
     /** The cut as the pass planner is asked for it, from the face as it is now; nothing where the design leaves no depth. */
     public Optional<GuidedCut> cut() {
-        double depth = depthNow().value();
+        double depth = through() ? work() : depthNow().value();
         if (!(depth > 0)) {
             return Optional.empty();
         }
-        return Optional.of(new GuidedCut(
+        GuidedCut cut = new GuidedCut(
                 depth,
-                // A pocket is never finished from the other face, not even where it comes out of it.
-                Math.max(build.faces().backNow() - build.faces().frontNow(), depth + 1),
+                // Only a cavity that is meant to go through is finished from the other face.
+                through() ? depth : Math.max(work(), depth + 1),
                 GuidedCut.corner(cornerRadius),
                 drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
-                isDeep() ? build.shop().practice().lastPass() : 0,
+                isDeep() && !through() ? build.shop().practice().lastPass() : 0,
                 build.templateThickness(feature),
-                build.design().blank().species().hardness()));
+                build.design().blank().species().hardness());
+        return Optional.of(through() ? cut.flip() : cut);
     }
 
     /** The cheapest passes, if the crib gives any. */
@@ -124,7 +140,7 @@ public record GuidedPocket(
     }
 
     public List<Operation> operations() {
-        return new PocketSteps(this).all();
+        return through() ? new ThroughSteps(this).all() : new PocketSteps(this).all();
     }
 
     /** Depth from the face as it is now: the wanted depth plus what is still to be sanded off. */

@@ -21,14 +21,14 @@ import java.util.stream.Collectors;
  * The steps of a {@link GuidedPocket}, which share the face round the cavity and its wall: template on, waste drilled, routed to a
  * last light pass and to depth, template off where the passes want it off.
  */
-final class PocketSteps {
+class PocketSteps {
     private static final double CUBIC_CM_PER_MINUTE = 12;
     private static final double NEARLY = 1e-6;
 
-    private final GuidedPocket of;
+    final GuidedPocket of;
+    final Condition.Wall wall;
+    final List<Pass> passes;
     private final Condition.Flat surround;
-    private final Condition.Wall wall;
-    private final List<Pass> passes;
 
     PocketSteps(GuidedPocket of) {
         this.of = of;
@@ -100,7 +100,7 @@ final class PocketSteps {
         return off;
     }
 
-    private Operation fit() {
+    Operation fit() {
         return Operation.of(
                         of.station(),
                         of.feature(),
@@ -116,7 +116,7 @@ final class PocketSteps {
                 .build();
     }
 
-    private Operation drillWaste(Drill drill, Region core) {
+    Operation drillWaste(Drill drill, Region core) {
         double shy = of.build().shop().practice().wasteShy() + drill.spur();
         Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
                 .length(
@@ -125,7 +125,7 @@ final class PocketSteps {
                 .length("the drill's spur", drill.spur())
                 .length("kept for the router", of.build().shop().practice().wasteShy())
                 .is(of.depthNow().value() - shy, "depth - spur - kept for the router");
-        return cutting("waste", "Drill out the waste of the " + of.noun())
+        return cutting(GuidedPocket.WASTE, "Drill out the waste of the " + of.noun())
                 .set(new Setting.Drilled(
                         drill.name(), stop, "deep from the " + of.face().word()))
                 .cuts(of.removed(core, shy))
@@ -177,7 +177,7 @@ final class PocketSteps {
         return step.build();
     }
 
-    private Operation takeOff(Condition after) {
+    Operation takeOff(Condition after) {
         Operation.Builder step = Operation.of(
                         of.station(), of.feature(), "off", "Take the " + of.noun() + " template off")
                 .face(of.face())
@@ -192,13 +192,15 @@ final class PocketSteps {
         return step.build();
     }
 
-    private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition before) {
-        String tool = stage.passes().isEmpty()
+    /** The bits of some passes, in words. */
+    static String tool(List<Pass> passes) {
+        return passes.isEmpty()
                 ? "a bit that the crib lacks"
-                : stage.passes().stream()
-                        .map(p -> p.cutter().bit().name())
-                        .distinct()
-                        .collect(Collectors.joining(", then "));
+                : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
+    }
+
+    private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition before) {
+        String tool = tool(stage.passes());
         Operation.Builder routed = cutting(stage.key(), title)
                 .set(new Setting.Routed(
                         tool,
@@ -216,18 +218,18 @@ final class PocketSteps {
         return routed;
     }
 
-    private Operation.Builder cutting(String step, String title) {
+    Operation.Builder cutting(String step, String title) {
         return Operation.of(of.station(), of.feature(), step, title)
                 .face(of.face())
                 .needs(surround)
                 .joins(of.joins());
     }
 
-    private Condition.Held template() {
+    Condition.Held template() {
         return new Condition.Held(of.noun() + " template");
     }
 
-    private Condition.Mark wasteOut() {
+    Condition.Mark wasteOut() {
         return new Condition.Mark("the waste of the " + of.noun() + " drilled out");
     }
 
@@ -235,15 +237,15 @@ final class PocketSteps {
         return new Condition.Mark("the " + of.noun() + " routed to its last pass");
     }
 
-    private Condition.Mark started() {
+    Condition.Mark started() {
         return new Condition.Mark("the " + of.noun() + " begun on its template");
     }
 
-    private Condition.Mark templateOff() {
+    Condition.Mark templateOff() {
         return new Condition.Mark("the " + of.noun() + " template off");
     }
 
-    private static int minutes(Region area, double depth) {
+    static int minutes(Region area, double depth) {
         return (int) Math.max(5, Math.round(5 + area.area() * depth / 1000 / CUBIC_CM_PER_MINUTE));
     }
 }

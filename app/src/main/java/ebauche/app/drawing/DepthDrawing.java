@@ -1,0 +1,69 @@
+package ebauche.app.drawing;
+
+import ebauche.app.web.Figures;
+import ebauche.core.geometry.Face;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.DepthCard;
+import ebauche.core.stock.WoodLeft;
+
+/**
+ * One cavity cut through, the face it is cut from up: its template, its floor, the drill's stop, the wood that is left. All
+ * are drawn to one scale.
+ */
+public final class DepthDrawing {
+    private static final double WIDTH = 220;
+    private static final double HEIGHT = 150;
+    private static final double MARGIN = 6;
+    private static final double LEFT = 46;
+    private static final double RIGHT = 174;
+
+    /** Room between the tip of a line and its figure. */
+    private static final double LIFT = 4;
+
+    private DepthDrawing() {}
+
+    public static String of(BuildPlan plan, DepthCard card, Figures fig) {
+        double thick = plan.build().faces().thickness();
+        double template = plan.build().templateThickness(card.feature());
+        double scale = Math.min(2.2, (HEIGHT - 2 * MARGIN) / (thick + template));
+        double face = MARGIN + template * scale;
+        double depth = Math.min(card.depth().value(), thick);
+        double mouth = Math.min(card.mouth().map(m -> m.value()).orElse(depth), thick);
+        Svg svg = new Svg(WIDTH, face + thick * scale + MARGIN, "depth-view", words(card, fig));
+        svg.rect("wood", MARGIN, face, WIDTH - 2 * MARGIN, thick * scale);
+        svg.rect("template", MARGIN, MARGIN, LEFT - MARGIN, template * scale);
+        svg.rect("template", RIGHT, MARGIN, WIDTH - MARGIN - RIGHT, template * scale);
+        svg.path(
+                card.done() ? "cavity cut" : "cavity",
+                "M" + Svg.n(LEFT) + " " + Svg.n(face) + "V" + Svg.n(face + depth * scale) + "L" + Svg.n(RIGHT) + " "
+                        + Svg.n(face + mouth * scale) + "V" + Svg.n(face) + "Z");
+        card.stop().ifPresent(s -> {
+            double y = face + Math.min(s.value(), thick) * scale;
+            svg.line("stop", LEFT, y, RIGHT, y);
+        });
+        double middle = (LEFT + RIGHT) / 2;
+        svg.figure("figure", middle, face + depth * scale / 2 + LIFT, "middle", fig.parts(fig.brief(depth)));
+        card.thinnest().ifPresent(left -> {
+            boolean thin = plan.build()
+                    .shop()
+                    .limits()
+                    .tooThin(WoodLeft.Kind.FLOOR, left.sum().value());
+            double y = face + (Math.max(depth, mouth) + thick) / 2 * scale + LIFT;
+            svg.figure(
+                    thin ? "figure thin" : "figure",
+                    middle,
+                    y,
+                    "middle",
+                    fig.parts(fig.brief(left.sum().value())));
+        });
+        return svg.done();
+    }
+
+    private static String words(DepthCard card, Figures fig) {
+        return "The " + card.said() + " cut through, " + (card.face() == Face.FRONT ? "front" : "back") + " up: "
+                + fig.length(card.depth().value()) + " deep"
+                + card.thinnest()
+                        .map(l -> ", " + fig.length(l.sum().value()) + " of wood left")
+                        .orElse("");
+    }
+}

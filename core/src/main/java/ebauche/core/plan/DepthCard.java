@@ -1,0 +1,282 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.FinishedFaces;
+import ebauche.core.cavity.CavityStation;
+import ebauche.core.design.FeatureName;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.neck.NeckStation;
+import ebauche.core.neck.PocketState;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How deep one cavity goes, and what is left under and beside it: before the cut, and after each measurement.
+ *
+ * @param feature the cavity
+ * @param face it is cut from
+ * @param depth wanted under that face when the body is finished
+ * @param now from that face as it is now: what the gauge shall read
+ * @param fromTemplate from the top of its template
+ * @param stop of the drill that takes its waste out, if it is drilled
+ * @param mouth of a tilted floor: depth where it comes out of the edge
+ * @param left wood to the other face or the void that lies under it, thinnest first
+ * @param walls beside it, thinnest first
+ * @param measure what is read when it is done, with the band
+ * @param found depth under the finished face as the last reading tells it
+ * @param stillToCut wanted depth less what was found
+ * @param steps its operations in order
+ * @param done whether the last of them is
+ * @param through whether it is met from both faces
+ */
+public record DepthCard(
+        String feature,
+        Face face,
+        Reckoning depth,
+        Reckoning now,
+        Reckoning fromTemplate,
+        Optional<Reckoning> stop,
+        Optional<Reckoning> mouth,
+        List<Left> left,
+        List<WoodLeft.Thin> walls,
+        Optional<Inspection> measure,
+        Optional<Reckoning> found,
+        Optional<Reckoning> stillToCut,
+        List<BuildPlan.PlanStep> steps,
+        boolean done,
+        boolean through) {
+
+    /**
+     * Wood left over or under a cavity.
+     *
+     * @param sum its thickness
+     * @param towards the void or face beyond it
+     */
+    public record Left(Reckoning sum, String towards, WoodLeft.Thin thin) {}
+
+    public DepthCard {
+        left = List.copyOf(left);
+        walls = List.copyOf(walls);
+        steps = List.copyOf(steps);
+    }
+
+    public String said() {
+        return FeatureName.said(feature);
+    }
+
+    /** The figure to set: the whole depth, or how far a through route goes before the body is flipped. */
+    public Reckoning toSet() {
+        return through ? measure.map(Inspection::expected).orElse(now) : now;
+    }
+
+    /** The thinnest wood under it, if there is any to be told. */
+    public Optional<Left> thinnest() {
+        return left.stream().findFirst();
+    }
+
+    /** A card for every cavity: the neck pocket first, then by the order of the design. */
+    public static List<DepthCard> of(BuildPlan plan) {
+        Build build = plan.build();
+        List<GuidedPocket> pockets = new ArrayList<>();
+        pockets.add(NeckStation.pocket(build));
+        pockets.addAll(CavityStation.pockets(build));
+        return pockets.stream()
+                .filter(p -> !p.plan().isEmpty())
+                .map(p -> new Writer(plan, p, pockets).card())
+                .toList();
+    }
+
+    /** Writes one card. */
+    private record Writer(BuildPlan plan, GuidedPocket pocket, List<GuidedPocket> all) {
+        DepthCard card() {
+            List<BuildPlan.PlanStep> steps = plan.steps().stream()
+                    .filter(s -> s.operation().feature().equals(pocket.feature()))
+                    .toList();
+            Optional<Reckoning> found = found();
+            return new DepthCard(
+                    pocket.feature(),
+                    pocket.face(),
+                    pocket.depthFinished(),
+                    pocket.depthNow(),
+                    fromTemplate(),
+                    stop(steps),
+                    mouth(),
+                    left(),
+                    walls(),
+                    measure(steps),
+                    found,
+                    found.map(this::stillToCut),
+                    steps,
+                    cut(steps),
+                    pocket.through());
+        }
+
+        private FinishedFaces faces() {
+            return plan.build().faces();
+        }
+
+        private Reckoning fromTemplate() {
+            double template = plan.build().templateThickness(pocket.feature());
+            Reckoning now = pocket.depthNow();
+            return length("depth from the template's top")
+                    .length("depth from the " + pocket.face().word() + " as it is now", now.asFact())
+                    .length("template", Fact.typed(template))
+                    .is(
+                            now.value() + template,
+                            "depth from the " + pocket.face().word() + " as it is now + template");
+        }
+
+        private static Optional<Reckoning> stop(List<BuildPlan.PlanStep> steps) {
+            return steps.stream()
+                    .map(BuildPlan.PlanStep::operation)
+                    .filter(o -> o.setting() instanceof Setting.Drilled)
+                    .flatMap(o -> o.setting().figure().stream())
+                    .findFirst();
+        }
+
+        /** The neck pocket's floor is tilted with the neck: deeper, or shallower, at its mouth. */
+        private Optional<Reckoning> mouth() {
+            if (!pocket.feature().equals(NeckJoint.FEATURE) || pocket.floor().isLevel()) {
+                return Optional.empty();
+            }
+            NeckJoint neck = plan.build().design().neck();
+            Fact angle = PocketState.of(plan.build()).geometry().angle();
+            double deeper = neck.pocketLength() * Math.tan(Math.toRadians(angle.value()));
+            return Optional.of(length("depth at the mouth")
+                    .length("depth at the end wall, p", pocket.depthFinished().asFact())
+                    .length("pocket length, l", Fact.typed(neck.pocketLength()))
+                    .angle("neck angle, α", angle)
+                    .is(pocket.depthFinished().value() + deeper, "p + l tan α"));
+        }
+
+        private List<Left> left() {
+            return plan.thinnest().stream()
+                    .filter(t -> t.kind() == WoodLeft.Kind.FLOOR && touches(t))
+                    .map(this::left)
+                    .toList();
+        }
+
+        private boolean touches(WoodLeft.Thin thin) {
+            return thin.feature().equals(pocket.feature()) || thin.neighbour().equals(pocket.feature());
+        }
+
+        private List<WoodLeft.Thin> walls() {
+            return plan.thinnest().stream()
+                    .filter(t -> t.kind() == WoodLeft.Kind.WALL && touches(t))
+                    .toList();
+        }
+
+        /** A floor between two surfaces, both told by their depth under the finished front at the thinnest place. */
+        private Left left(WoodLeft.Thin thin) {
+            String towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
+            double upper;
+            double lower;
+            if (thin.neighbour().equals(WoodLeft.FRONT)) {
+                upper = 0;
+                lower = thin.thickness();
+            } else if (thin.neighbour().equals(WoodLeft.BACK)) {
+                lower = faces().thickness();
+                upper = lower - thin.thickness();
+            } else {
+                upper = underFront(thin.feature(), thin).orElse(0.0);
+                lower = upper + thin.thickness();
+            }
+            Reckoning.Builder sum = length("wood left to the " + FeatureName.said(towards));
+            if (thin.neighbour().equals(WoodLeft.BACK)) {
+                sum.length(
+                        "finished thickness",
+                        faces().thicknessReckoning(plan.build()).asFact());
+            } else {
+                sum.length(surface(thin.neighbour().equals(WoodLeft.FRONT) ? thin.feature() : thin.neighbour()), lower);
+            }
+            sum.length(surface(thin.neighbour().equals(WoodLeft.FRONT) ? WoodLeft.FRONT : thin.feature()), upper);
+            String below = thin.neighbour().equals(WoodLeft.BACK)
+                    ? "finished thickness"
+                    : surface(thin.neighbour().equals(WoodLeft.FRONT) ? thin.feature() : thin.neighbour());
+            String above = surface(thin.neighbour().equals(WoodLeft.FRONT) ? WoodLeft.FRONT : thin.feature());
+            return new Left(sum.is(thin.thickness(), below + " − " + above), towards, thin);
+        }
+
+        private static String surface(String of) {
+            return of.equals(WoodLeft.FRONT) ? "finished front" : FeatureName.said(of) + " under the front";
+        }
+
+        /** Depth under the finished front of a cavity's floor at a place. */
+        private Optional<Double> underFront(String feature, WoodLeft.Thin at) {
+            return all.stream()
+                    .filter(p -> p.feature().equals(feature))
+                    .map(p -> faces().fromFaceFinished(Face.FRONT, p.floor().depthAt(at.at())))
+                    .findFirst();
+        }
+
+        /** The last reading that a step of it wants, done or not. */
+        private static Optional<Inspection> measure(List<BuildPlan.PlanStep> steps) {
+            return steps.stream()
+                    .map(BuildPlan.PlanStep::operation)
+                    .flatMap(o -> o.inspections().stream())
+                    .reduce((a, b) -> b);
+        }
+
+        private Optional<Reckoning> found() {
+            if (pocket.feature().equals(NeckJoint.FEATURE)) {
+                return PocketState.of(plan.build()).found();
+            }
+            return plan.build()
+                    .measuredFloor(pocket.feature(), pocket.face())
+                    .map(m -> length("depth as it is")
+                            .length(
+                                    "measured depth",
+                                    Fact.measured(
+                                            m.reading().value(),
+                                            "read " + m.reading().at()))
+                            .length("sanded off the " + pocket.face().word() + " since", m.sandedSince())
+                            .length(
+                                    "still to be sanded off the "
+                                            + pocket.face().word(),
+                                    faces().toSand(pocket.face()))
+                            .is(
+                                    m.reading().value() - m.sandedSince() - faces().toSand(pocket.face()),
+                                    "measured depth − sanded off the "
+                                            + pocket.face().word()
+                                            + " since − still to be sanded off the "
+                                            + pocket.face().word()));
+        }
+
+        private Reckoning stillToCut(Reckoning found) {
+            Reckoning wanted = pocket.depthFinished();
+            return length("still to cut")
+                    .length("depth wanted", wanted.asFact())
+                    .length("depth as it is", found.asFact())
+                    .is(wanted.value() - found.value(), "depth wanted − depth as it is");
+        }
+
+        private static boolean cut(List<BuildPlan.PlanStep> steps) {
+            List<BuildPlan.PlanStep> cutting = steps.stream()
+                    .filter(s -> s.operation().cannotBeTakenBack())
+                    .toList();
+            return !cutting.isEmpty() && cutting.stream().allMatch(BuildPlan.PlanStep::done);
+        }
+
+        private static Reckoning.Builder length(String what) {
+            return Reckoning.of(what, Quantity.LENGTH);
+        }
+    }
+
+    /** The operation that brings it to depth. */
+    public Optional<Operation> last() {
+        return steps.stream()
+                .map(BuildPlan.PlanStep::operation)
+                .filter(Operation::cannotBeTakenBack)
+                .reduce((a, b) -> b);
+    }
+}

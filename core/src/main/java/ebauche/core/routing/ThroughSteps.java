@@ -1,0 +1,170 @@
+package ebauche.core.routing;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.Pass.Guide;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The steps of a {@link GuidedPocket} that goes through the body: routed from its own face as far as the bits reach on the
+ * template and off it, then the body is flipped and the rest is met with a tip bearing on the wall just cut.
+ */
+final class ThroughSteps extends PocketSteps {
+    private static final double NEARLY = 1e-6;
+
+    ThroughSteps(GuidedPocket of) {
+        super(of);
+    }
+
+    @Override
+    List<Operation> all() {
+        List<Operation> steps = new ArrayList<>(List.of(fit()));
+        of.drilled().ifPresent(core -> steps.add(drillWaste(of.forstner().orElseThrow(), core)));
+        Optional<Double> done = firstDone();
+        double first = done.orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
+        double reach = done.isPresent() ? first : deepest(Guide.WALL, first);
+        steps.add(first(first));
+        steps.add(takeOff(started()));
+        if (reach > first + NEARLY) {
+            steps.add(deepen(first, reach));
+        }
+        if (reach < of.work() - NEARLY) {
+            steps.add(meet(reach, reach > first + NEARLY ? deepened() : started()));
+        }
+        return steps;
+    }
+
+    /** How deep the first round went, if it is a fact. */
+    private Optional<Double> firstDone() {
+        return of.build().asBuilt().done(of.feature() + ":rout").map(AsBuilt.Done::changes).stream()
+                .flatMap(List::stream)
+                .map(c -> depthTo(c.solid()))
+                .reduce(Math::max);
+    }
+
+    private double depthTo(Solid solid) {
+        return of.build()
+                .faces()
+                .fromFaceNow(of.face(), of.face() == Face.FRONT ? solid.deepest() : solid.shallowest());
+    }
+
+    private List<Pass> against(Guide guide) {
+        return passes.stream().filter(p -> p.guide() == guide).toList();
+    }
+
+    private double deepest(Guide guide, double otherwise) {
+        return against(guide).stream().mapToDouble(Pass::to).max().orElse(otherwise);
+    }
+
+    private Condition.Mark deepened() {
+        return new Condition.Mark("the " + of.noun() + " routed deeper on its own wall");
+    }
+
+    /** From its own face, between two depths. */
+    private Change slice(double from, double to) {
+        double near = of.build().faces().now(of.face());
+        int down = of.face() == Face.FRONT ? 1 : -1;
+        double a = near + down * from;
+        double b = near + down * to;
+        return Change.Remove.fromBody(of.feature(), Solid.Prism.between(of.plan(), Math.min(a, b), Math.max(a, b)));
+    }
+
+    private Operation first(double reach) {
+        boolean through = reach >= of.work() - NEARLY;
+        Reckoning depth = Reckoning.of("depth of the first round", Quantity.LENGTH)
+                .length("body as it is now", of.work())
+                .length("as deep as the passes on the template go", reach)
+                .is(reach, "as deep as the passes on the template go");
+        double tolerance = of.build().shop().limits().depthTolerance();
+        Operation.Builder step = round(
+                        "rout", "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
+                .cuts(slice(0, reach))
+                .needs(template())
+                .gives(started())
+                .inspect(new Inspection(
+                        new Measurand.DepthOf(of.feature()),
+                        depth,
+                        tolerance,
+                        tolerance,
+                        "depth gauge from the " + of.face().word()))
+                .takes(minutes(of.plan(), reach), 0, 0.012);
+        if (of.drilled().isPresent()) {
+            step.needs(wasteOut());
+        }
+        return through ? step.gives(of.atDepth()).build() : step.build();
+    }
+
+    private Operation deepen(double from, double to) {
+        Reckoning depth = Reckoning.of("depth with the template off", Quantity.LENGTH)
+                .length("routed on the template", from)
+                .length("deeper on its own wall", to - from)
+                .is(to, "routed on the template + deeper on its own wall");
+        Operation.Builder step = round(
+                        "deepen",
+                        "Rout the " + of.noun() + " deeper, the bearing on the cut wall",
+                        of.face(),
+                        depth,
+                        Guide.WALL)
+                .cuts(slice(from, to))
+                .needs(templateOff(), started())
+                .gives(deepened())
+                .takes(minutes(of.plan(), to - from), 0, 0.012);
+        return to >= of.work() - NEARLY ? step.gives(of.atDepth()).build() : step.build();
+    }
+
+    private Operation meet(double reach, Condition before) {
+        Reckoning depth = Reckoning.of(
+                        "left to rout from the " + of.face().other().word(), Quantity.LENGTH)
+                .length("body as it is now", of.work())
+                .length("routed from the " + of.face().word(), reach)
+                .is(
+                        of.work() - reach,
+                        "body as it is now − routed from the " + of.face().word());
+        return round(
+                        "meet",
+                        "Flip, and meet the " + of.noun() + " from the "
+                                + of.face().other().word(),
+                        of.face().other(),
+                        depth,
+                        Guide.FAR_WALL)
+                .cuts(slice(reach, of.work()))
+                .needs(
+                        before,
+                        templateOff(),
+                        Datum.surround(of.build(), of.face().other(), of.plan()))
+                .gives(of.atDepth())
+                .takes(minutes(of.plan(), of.work() - reach), 0, 0.012)
+                .build();
+    }
+
+    private Operation.Builder round(String step, String title, Face up, Reckoning depth, Guide guide) {
+        List<Pass> its = against(guide);
+        return cutting(step, title)
+                .joins(Set.of(WoodLeft.FRONT, WoodLeft.BACK))
+                .face(up)
+                .set(new Setting.Routed(
+                        tool(its),
+                        guide == Guide.TEMPLATE ? of.noun() + " template" : "wall just cut",
+                        Setting.Feed.CLOCKWISE,
+                        depth,
+                        "deep from the " + up.word(),
+                        its))
+                .needs(wall)
+                .caution(Caution.ROUTER, Caution.DUST);
+    }
+}
