@@ -56,6 +56,27 @@ final class NewParts {
         }
     }
 
+    /** Where a vibrato's route and springs lie, as far as it is not said yet. */
+    static void vibratoPlace(ObjectNode vibrato) {
+        String[] usual = {
+            "routeY",
+            "-2 mm",
+            "springsAcross",
+            "56 mm",
+            "springsAlong",
+            "92 mm",
+            "springsY",
+            "60 mm",
+            "springsDepth",
+            "16 mm"
+        };
+        for (int i = 0; i < usual.length; i += 2) {
+            if (!vibrato.has(usual[i])) {
+                vibrato.put(usual[i], usual[i + 1]);
+            }
+        }
+    }
+
     private static ArrayNode list(ObjectNode design, String key) {
         return design.get(key) instanceof ArrayNode list ? list : design.putArray(key);
     }

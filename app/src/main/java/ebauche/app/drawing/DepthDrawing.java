@@ -17,6 +17,9 @@ public final class DepthDrawing {
     private static final double LEFT = 46;
     private static final double RIGHT = 174;
 
+    /** A void on the other side of the wood is drawn shifted by so much. */
+    private static final double BESIDE = 24;
+
     /** Room between the tip of a line and its figure. */
     private static final double LIFT = 4;
 
@@ -41,6 +44,10 @@ public final class DepthDrawing {
             double y = face + Math.min(s.value(), thick) * scale;
             svg.line("stop", LEFT, y, RIGHT, y);
         });
+        card.thinnest().filter(l -> !isFace(l.towards())).ifPresent(l -> {
+            double from = face + (Math.max(depth, mouth) + l.sum().value()) * scale;
+            svg.rect("cavity other", LEFT + BESIDE, from, RIGHT - LEFT, Math.max(0, face + thick * scale - from));
+        });
         double middle = (LEFT + RIGHT) / 2;
         svg.figure("figure", middle, face + depth * scale / 2 + LIFT, "middle", fig.parts(fig.brief(depth)));
         card.thinnest().ifPresent(left -> {
@@ -48,7 +55,9 @@ public final class DepthDrawing {
                     .shop()
                     .limits()
                     .tooThin(WoodLeft.Kind.FLOOR, left.sum().value());
-            double y = face + (Math.max(depth, mouth) + thick) / 2 * scale + LIFT;
+            double floor = Math.max(depth, mouth);
+            double beyond = isFace(left.towards()) ? thick : floor + left.sum().value();
+            double y = face + (floor + beyond) / 2 * scale + LIFT;
             svg.figure(
                     thin ? "figure thin" : "figure",
                     middle,
@@ -57,6 +66,10 @@ public final class DepthDrawing {
                     fig.parts(fig.brief(left.sum().value())));
         });
         return svg.done();
+    }
+
+    private static boolean isFace(String towards) {
+        return towards.equals(WoodLeft.FRONT) || towards.equals(WoodLeft.BACK);
     }
 
     private static String words(DepthCard card, Figures fig) {

@@ -2,6 +2,7 @@ package ebauche.app.template;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.body.DesignKeeping;
 import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.OutlineSheet;
 import ebauche.app.web.Figures;

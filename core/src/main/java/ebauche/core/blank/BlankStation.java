@@ -209,13 +209,13 @@ public final class BlankStation implements Station {
     static Reckoning curing(Build build) {
         double practice = build.shop().practice().glueHours();
         double glue = build.shop().gluing().glue().waitHours();
+        String wants = "hours that " + build.shop().gluing().glue().words() + " wants";
         return Reckoning.of("wait before machining", Quantity.TIME)
                 .term("hours by the shop's habit", Fact.usual(practice, "the shop's practice"), Quantity.NUMBER)
-                .term(
-                        "hours that " + build.shop().gluing().glue().words() + " wants",
-                        Fact.rule(glue, "common practice"),
-                        Quantity.NUMBER)
-                .is(Math.max(practice, glue) * 60, "the longer of both x 60");
+                .term(wants, Fact.rule(glue, "common practice"), Quantity.NUMBER)
+                .is(
+                        Math.max(practice, glue) * 60,
+                        "60 × the larger of (hours by the shop's habit) and (" + wants + ")");
     }
 
     private static int waitMinutes(Build build) {

@@ -100,7 +100,7 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
                 .length("still to sand off the front", toSand(Face.FRONT))
                 .length("still to sand off the back", toSand(Face.BACK))
                 .length(start.source() == Source.MEASURED ? "thickness as measured" : "thickness wanted", start)
-                .is(thickness(), "back now - front now - still to sand off both");
+                .is(thickness(), "back now − front now − still to sand off the front − still to sand off the back");
     }
 
     /**

@@ -206,7 +206,9 @@ public final class Fitting {
                 .length("pickup's height", height)
                 .length("stands proud of the front", Fact.typed(p.proud()))
                 .length("room under it", shops(room.pickupUnder()))
-                .is(height.value() - p.proud() + room.pickupUnder(), "pickup's height − stands proud + room under it");
+                .is(
+                        height.value() - p.proud() + room.pickupUnder(),
+                        "pickup's height − stands proud of the front + room under it");
     }
 
     /**

@@ -135,7 +135,7 @@ final class ControlWork {
         return Reckoning.of(what, Quantity.LENGTH)
                 .length("finished thickness", thickness.asFact())
                 .length("wood to leave under the front", Fact.typed(over))
-                .is(thickness.value() - over, "finished thickness − wood to leave");
+                .is(thickness.value() - over, "finished thickness − wood to leave under the front");
     }
 
     List<GuidedPocket> pockets() {

@@ -31,7 +31,7 @@ final class JackHole {
         Reckoning height = Reckoning.of("middle of the jack's hole", Quantity.LENGTH)
                 .length("wanted under the finished front", Fact.typed(jack.fromFront()))
                 .length("still to be sanded off the front", build.faces().toSand(Face.FRONT))
-                .is(fromFrontNow, "wanted + still to be sanded off");
+                .is(fromFrontNow, "wanted under the finished front + still to be sanded off the front");
         String drill = build.shop()
                 .crib()
                 .drill(jack.diameter(), DRILL_MATCH)

@@ -159,6 +159,16 @@ public final class Region {
         return new Point(c.x, c.y);
     }
 
+    /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */
+    public Point inner() {
+        Point middle = centroid();
+        if (contains(middle)) {
+            return middle;
+        }
+        Coordinate c = geometry.getInteriorPoint().getCoordinate();
+        return new Point(c.x, c.y);
+    }
+
     public double minX() {
         return geometry.getEnvelopeInternal().getMinX();
     }

@@ -87,7 +87,9 @@ public record NeckPocket(
         double p = heightAndDepth(actionAtCentre(), 0) - saddleHeight.value();
         return terms(Reckoning.of("pocket depth", Quantity.LENGTH))
                 .length("saddle height over the front, H", saddleHeight)
-                .is(p, "(h + f + r + 2 a12 − a0) / cos α + d tan α + heel plate − bridge plate − H");
+                .is(
+                        p,
+                        "(h + f + r + 2 a12 − a0) / cos α + d tan α + plate under the heel − plate under the bridge − H");
     }
 
     /** Saddle height over the front on the centre line that a pocket of this depth calls for. */
@@ -95,7 +97,9 @@ public record NeckPocket(
         double height = heightAndDepth(actionAtCentre(), 0) - depth.value();
         return terms(Reckoning.of("saddle height", Quantity.LENGTH))
                 .length("pocket depth at the end wall, p", depth)
-                .is(height, "(h + f + r + 2 a12 − a0) / cos α + d tan α + heel plate − bridge plate − p");
+                .is(
+                        height,
+                        "(h + f + r + 2 a12 − a0) / cos α + d tan α + plate under the heel − plate under the bridge − p");
     }
 
     private Reckoning.Builder terms(Reckoning.Builder sum) {

@@ -155,7 +155,7 @@ public final class NeckStation implements Station {
             Reckoning depth = Reckoning.of("through the pocket's floor", Quantity.LENGTH)
                     .length("body as it is now", through)
                     .length("pocket", state.target().asFact())
-                    .is(through - state.target().value(), "body - pocket");
+                    .is(through - state.target().value(), "body as it is now − pocket");
             Operation.Builder step = Operation.of("neck", FEATURE, "drill", "Drill the neck screws' holes")
                     .set(new Setting.Drilled(
                             drill.map(Drill::name).orElse("a drill that the crib lacks"),

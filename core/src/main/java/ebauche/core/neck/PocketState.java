@@ -46,7 +46,7 @@ public record PocketState(
                                     "read " + measured.reading().at()))
                     .length("sanded off the front since, s", measured.sandedSince())
                     .length("still to be sanded off the front", toSand())
-                    .is(depth, "m − s − still to be sanded off"));
+                    .is(depth, "m − s − still to be sanded off the front"));
         }
         return build.asBuilt().done(ROUT).map(done -> {
             double then = done.expected().getOrDefault(new Measurand.DepthOf(NeckJoint.FEATURE), target.value());
@@ -55,7 +55,7 @@ public record PocketState(
                     .length("depth set when it was cut", new Fact(then, Source.COMPUTED, "the card of that day"))
                     .length("sanded off the front since, s", since)
                     .length("still to be sanded off the front", toSand())
-                    .is(then - since - toSand(), "depth set − s − still to be sanded off");
+                    .is(then - since - toSand(), "depth set when it was cut − s − still to be sanded off the front");
         });
     }
 
@@ -64,7 +64,7 @@ public record PocketState(
         return found().map(now -> Reckoning.of("still to cut in the pocket", Quantity.LENGTH)
                 .length("pocket depth wanted, p", target.asFact())
                 .length("pocket depth as it is", now.asFact())
-                .is(target.value() - now.value(), "p − depth as it is"));
+                .is(target.value() - now.value(), "p − pocket depth as it is"));
     }
 
     /** The saddle height that the pocket, as it is found or else as planned, calls for on the centre line. */

@@ -179,7 +179,7 @@ public final class OutlineRouting {
         Reckoning depth = Reckoning.of("depth of the first round", Quantity.LENGTH)
                 .length("blank thickness", thick)
                 .length("as deep as the passes on the template go", reach)
-                .is(reach, "the deepest pass on the template");
+                .is(reach, "as deep as the passes on the template go");
         Operation.Builder step = routing(
                         "rout", "Rout the outline to the template", depth, Face.FRONT, "outline template", passes)
                 .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, front, reach)))
@@ -199,7 +199,7 @@ public final class OutlineRouting {
         Reckoning depth = Reckoning.of("depth with the template off", Quantity.LENGTH)
                 .length("routed on the template", from)
                 .length("deeper on its own wall", to - from)
-                .is(to, "routed on the template + deeper");
+                .is(to, "routed on the template + deeper on its own wall");
         Operation.Builder step = routing(
                         "deepen",
                         "Rout the outline deeper, the bearing on the cut wall",
@@ -221,7 +221,7 @@ public final class OutlineRouting {
         Reckoning depth = Reckoning.of("left to rout from the back", Quantity.LENGTH)
                 .length("blank thickness", thick)
                 .length("routed from the front", reach)
-                .is(thick - reach, "thickness - routed from the front");
+                .is(thick - reach, "blank thickness − routed from the front");
         return routing(
                         "finish",
                         "Flip, and rout the rest with the bearing on the cut wall",

@@ -124,7 +124,7 @@ public final class OutlineStation implements Station {
         double allowance = build.shop().practice().sawAllowance();
         Reckoning outside = Reckoning.of("saw allowance", Quantity.LENGTH)
                 .length("left outside the line", Fact.usual(allowance, "the shop's practice"))
-                .is(allowance, "the shop's practice");
+                .is(allowance, "left outside the line");
         Region kept = body.grown(allowance);
         Region waste = blank.minus(kept);
         return Operation.of("outline", FEATURE, "saw", "Saw the outline outside the line")

@@ -152,7 +152,9 @@ public record GuidedPocket(
         return Reckoning.of(noun + " depth from the " + face.word() + " as it is now", Quantity.LENGTH)
                 .length(depthFinished.what(), depthFinished.asFact())
                 .length("still to be sanded off the " + face.word(), toSand)
-                .is(depthFinished.value() + toSand, "wanted depth + still to be sanded off");
+                .is(
+                        depthFinished.value() + toSand,
+                        depthFinished.what() + " + still to be sanded off the " + face.word());
     }
 
     /** Least depth at which it wants wood: none outside the body, however deep the design has it. */

@@ -116,15 +116,18 @@ class PocketSteps {
                 .build();
     }
 
+    /** The depth that the others are reckoned from, in words. */
+    private String now() {
+        return "depth from the " + of.face().word() + " as it is now";
+    }
+
     Operation drillWaste(Drill drill, Region core) {
         double shy = of.build().shop().practice().wasteShy() + drill.spur();
         Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
-                .length(
-                        "depth from the " + of.face().word() + " as it is now",
-                        of.depthNow().asFact())
+                .length(now(), of.depthNow().asFact())
                 .length("the drill's spur", drill.spur())
                 .length("kept for the router", of.build().shop().practice().wasteShy())
-                .is(of.depthNow().value() - shy, "depth - spur - kept for the router");
+                .is(of.depthNow().value() - shy, now() + " − the drill's spur − kept for the router");
         return cutting(GuidedPocket.WASTE, "Drill out the waste of the " + of.noun())
                 .set(new Setting.Drilled(
                         drill.name(), stop, "deep from the " + of.face().word()))
@@ -140,11 +143,11 @@ class PocketSteps {
         boolean start = stage.key().equals("start");
         Reckoning depth = Reckoning.of(
                         "depth before the " + (start ? "template comes off" : "last pass"), Quantity.LENGTH)
-                .length(
-                        "depth from the " + of.face().word() + " as it is now",
-                        of.depthNow().asFact())
+                .length(now(), of.depthNow().asFact())
                 .length(start ? "left for the passes after" : "last pass", stage.keep())
-                .is(of.depthNow().value() - stage.keep(), start ? "depth - what is left" : "depth - last pass");
+                .is(
+                        of.depthNow().value() - stage.keep(),
+                        now() + (start ? " − left for the passes after" : " − last pass"));
         String title =
                 start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " to its last pass";
         double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();

@@ -67,7 +67,7 @@ public final class SandingStation implements Station {
                 : build.shop().practice().backSanding();
         Reckoning amount = Reckoning.of("to sand off the " + face.word(), Quantity.LENGTH)
                 .length("allowance", Fact.usual(off, "the shop's practice"))
-                .is(off, "the shop's practice");
+                .is(off, "allowance");
         double now = faces.now(face);
         Solid dust = face == Face.FRONT
                 ? Solid.Prism.between(body, now - 1, faces.finished(face))

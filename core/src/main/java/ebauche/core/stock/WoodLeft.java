@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.BiPredicate;
+import java.util.function.Predicate;
 
 /**
  * What is left between voids and faces, exactly.
@@ -122,11 +123,34 @@ public final class WoodLeft {
         boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front + TOUCH;
         boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back - TOUCH;
         if ((bore || !opensBack) && !joined.test(one.feature, BACK)) {
-            out.add(least(one, BACK, bottom(one.solid), Plane.at(back), one.inside));
+            Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
+            if (!floor.isEmpty()) {
+                out.add(least(one, BACK, bottom(one.solid), Plane.at(back), floor));
+            }
         }
         if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
-            out.add(least(one, FRONT, Plane.at(front), top(one.solid), one.inside));
+            Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
+            if (!floor.isEmpty()) {
+                out.add(least(one, FRONT, Plane.at(front), top(one.solid), floor));
+            }
         }
+    }
+
+    /** Where a void's own floor is: not where a joined one goes on deeper through it, such as a cavity inside its cover's recess. */
+    private Region floor(Void one, Predicate<Void> deeper) {
+        Region floor = one.inside;
+        for (Void other : voids) {
+            boolean itsOwn = other.feature.equals(one.feature);
+            if (!itsOwn && deeper.test(other) && joined.test(one.feature, other.feature) && meetInDepth(one, other)) {
+                floor = floor.minus(other.inside);
+            }
+        }
+        return floor;
+    }
+
+    private static boolean meetInDepth(Void one, Void other) {
+        return one.solid.shallowest() <= other.solid.deepest() + TOUCH
+                && other.solid.shallowest() <= one.solid.deepest() + TOUCH;
     }
 
     private void wallToEdge(Void one, List<Thin> out) {
@@ -166,7 +190,7 @@ public final class WoodLeft {
     private static Thin least(Void one, String neighbour, Plane upper, Plane lower, Region over) {
         double[] best = {Double.POSITIVE_INFINITY, 0, 0};
         if (upper.isLevel() && lower.isLevel()) {
-            Point middle = over.centroid();
+            Point middle = over.inner();
             return new Thin(Kind.FLOOR, one.feature, neighbour, lower.depth() - upper.depth(), middle);
         }
         over.forEachRing(ring -> {

@@ -345,13 +345,13 @@ public final class Ledger {
                 .length("mean thickness", thickness)
                 .term("density at 12 %, kg/m³", blank.species().density(), Quantity.NUMBER);
         if (blank.top().isEmpty()) {
-            return sum.is(value, "area x thickness x density");
+            return sum.is(value, "area × mean thickness × density / 100");
         }
         Species over = blank.top().get().species();
         return sum.length("of it the top", top)
                 .term("the top's density at 12 %, kg/m³", over.density(), Quantity.NUMBER)
                 .is(
                         value + over.mass(plan * top, dry).value(),
-                        "area x ((thickness - top) x density + top x the top's density)");
+                        "area × ((mean thickness − of it the top) × density + of it the top × the top's density) / 100");
     }
 }

@@ -116,7 +116,7 @@ public final class ThicknessStation implements Station {
         Reckoning left = Reckoning.of("left after flattening", Quantity.LENGTH)
                 .length("high spot at first", high)
                 .length("off the front's high spot", off.asFact())
-                .is(high - off.value(), "high spot - what comes off the front");
+                .is(high - off.value(), "high spot at first − off the front's high spot");
         return List.of(
                 surface("front", "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left)
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, -above - 1, 0)))

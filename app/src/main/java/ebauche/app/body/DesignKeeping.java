@@ -1,8 +1,5 @@
-package ebauche.app.template;
+package ebauche.app.body;
 
-import ebauche.app.body.Bodies;
-import ebauche.app.body.BodyStore;
-import ebauche.app.body.StaleRevision;
 import ebauche.core.build.Build;
 import ebauche.exchange.BuildFileException;
 import org.springframework.stereotype.Service;
@@ -10,7 +7,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A part of a design tried and kept: judged whole by the file's reader before a revision is made of it. */
 @Service
-class DesignKeeping {
+public class DesignKeeping {
     private final BodyStore store;
 
     DesignKeeping(BodyStore store) {
@@ -18,7 +15,7 @@ class DesignKeeping {
     }
 
     /** The body's file, to be changed. */
-    static ObjectNode file(Bodies.Current current) {
+    public static ObjectNode file(Bodies.Current current) {
         return current.revision().file().deepCopy();
     }
 
@@ -27,7 +24,7 @@ class DesignKeeping {
      *
      * @throws BuildFileException with the place and the reason, if it means nothing
      */
-    static Build build(Bodies.Current current, ObjectNode file) {
+    public static Build build(Bodies.Current current, ObjectNode file) {
         return Bodies.build(file, current.ways(), current.plan().build().asBuilt());
     }
 
@@ -37,13 +34,13 @@ class DesignKeeping {
      * @throws BuildFileException if it means nothing
      * @throws StaleRevision if somebody kept another meanwhile
      */
-    void keep(Bodies.Current current, int base, ObjectNode file, String by) {
+    public void keep(Bodies.Current current, int base, ObjectNode file, String by) {
         build(current, file);
         store.save(current.body(), base, file, by);
     }
 
     /** The outline of the design, as path data in millimetres. */
-    static void outline(ObjectNode file, String path) {
+    public static void outline(ObjectNode file, String path) {
         file.withObject("/design").putObject("outline").put("unit", "mm").put("path", path);
     }
 }

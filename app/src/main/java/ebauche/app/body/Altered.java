@@ -1,0 +1,198 @@
+package ebauche.app.body;
+
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Placing;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.PartFile;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Changes to a design's JSON that more than one screen makes: another part, a cavity moved. */
+public final class Altered {
+    /** How far a pickup stands over the front until the maker says otherwise: common practice. */
+    private static final String USUAL_PROUD = "4 mm";
+
+    private static final List<String> DRAWN_PICKUP = List.of("across", "along", "cornerRadius", "depth");
+    private static final List<String> DRAWN_CONTROL =
+            List.of("kind", "opening", "slot", "thinnestTop", "thickestTop", "across", "along", "below");
+    private static final List<String> DRAWN_BRIDGE =
+            List.of("lowestSaddle", "highestSaddle", "saddleTravel", "across", "along", "recess");
+
+    private Altered() {}
+
+    /** Features whose part can be another, or can be one where none was. */
+    public static List<String> fitted(JsonNode design) {
+        List<String> features = new ArrayList<>(List.of("bridge"));
+        design.path("pickups")
+                .forEach(p -> features.add("pickup-" + p.path("id").asString("")));
+        design.path("controls")
+                .forEach(c -> features.add("control-" + c.path("id").asString("")));
+        if (design.has("controlCavity")) {
+            features.add("cover");
+        }
+        if (design.has("jack")) {
+            features.add("jack");
+        }
+        return features;
+    }
+
+    /** The kind of part that a feature takes. */
+    public static PartKind kind(String feature) {
+        return switch (feature) {
+            case "bridge" -> PartKind.FLAT_BRIDGE;
+            case "cover" -> PartKind.COVER;
+            case "jack" -> PartKind.JACK;
+            default -> feature.startsWith("pickup-") ? PartKind.PICKUP : PartKind.POT;
+        };
+    }
+
+    /** Puts a part into the place of a feature's; what was drawn for it goes. False if there is no such feature. */
+    public static boolean part(ObjectNode design, String feature, Part part) {
+        Optional<ObjectNode> found = element(design, feature);
+        found.ifPresent(e -> {
+            String key = feature.equals("cover") ? "cover" : "part";
+            switch (feature) {
+                case "bridge" -> {
+                    DRAWN_BRIDGE.forEach(e::remove);
+                    bridge(e, part);
+                }
+                case "cover" -> e.remove("coverThickness");
+                case "jack" -> e.remove("diameter");
+                default -> {
+                    (feature.startsWith("pickup-") ? DRAWN_PICKUP : DRAWN_CONTROL).forEach(e::remove);
+                    if (feature.startsWith("pickup-") && !e.has("proud")) {
+                        e.put("proud", USUAL_PROUD);
+                    }
+                }
+            }
+            e.set(key, PartFile.write(part));
+        });
+        return found.isPresent();
+    }
+
+    /** A bridge's studs and vibrato come and go with the part; where they stand is asked for once and then kept. */
+    private static void bridge(ObjectNode bridge, Part part) {
+        if (part.has(PartSize.STUD_SPACING)) {
+            String y = bridge.path("studs").path("y").asString("4 mm");
+            bridge.putObject("studs").put("y", y);
+        } else {
+            bridge.remove("studs");
+        }
+        if (part.kind().isVibrato()) {
+            ObjectNode route = bridge.withObject("/vibrato");
+            List.of("blockLength", "routeAcross", "routeAlong").forEach(route::remove);
+            NewParts.vibratoPlace(route);
+        } else {
+            bridge.remove("vibrato");
+        }
+    }
+
+    /** The object of the design that a feature is cut for. */
+    private static Optional<ObjectNode> element(ObjectNode design, String feature) {
+        JsonNode found = switch (feature) {
+            case "bridge" -> design.path("bridge");
+            case "cover", "controls" -> design.path("controlCavity");
+            case "jack" -> design.path("jack");
+            default -> listed(design, feature);
+        };
+        return found instanceof ObjectNode object ? Optional.of(object) : Optional.empty();
+    }
+
+    private static JsonNode listed(ObjectNode design, String feature) {
+        int dash = feature.indexOf('-');
+        String list = dash < 0 ? "" : feature.substring(0, dash) + "s";
+        for (JsonNode part : design.path(list)) {
+            if (part.path("id").asString("").equals(feature.substring(dash + 1))) {
+                return part;
+            }
+        }
+        return design.path("nothing");
+    }
+
+    /** Whether a feature can be moved by hand. */
+    public static boolean canMove(String feature) {
+        return feature.startsWith("pickup-")
+                || feature.startsWith("control-")
+                || List.of("controls", "cover", "jack", "springs", "vibrato", "bridge-studs", "bridge-recess")
+                        .contains(feature);
+    }
+
+    /**
+     * Moves what a feature is cut for; a cavity takes its cover with it, a bridge all that belongs to it.
+     *
+     * @param dx to the treble side, mm
+     * @param dy to the neck, mm
+     */
+    public static boolean move(ObjectNode design, String feature, double dx, double dy) {
+        String of = feature.equals("cover")
+                ? "controls"
+                : List.of("vibrato", "bridge-studs", "bridge-recess").contains(feature) ? "bridge" : feature;
+        if (of.equals("springs")) {
+            JsonNode vibrato = design.path("bridge").path("vibrato");
+            if (vibrato instanceof ObjectNode route) {
+                add(route, "springsY", dy);
+            }
+            return vibrato instanceof ObjectNode;
+        }
+        Optional<ObjectNode> found = element(design, of);
+        found.ifPresent(e -> {
+            switch (of) {
+                case "controls" -> moveOutline(e.withObject("/outline"), dx, dy);
+                case "jack" -> {
+                    point(e.withObject("/entry"), dx, dy);
+                    point(e.withObject("/aim"), dx, dy);
+                }
+                case "bridge" -> moveBridge(e, dx, dy);
+                default -> point(e.withObject("/at"), dx, dy);
+            }
+        });
+        return found.isPresent();
+    }
+
+    private static void moveBridge(ObjectNode bridge, double dx, double dy) {
+        add(bridge, "offCentre", dx);
+        add(bridge, "footprintY", dy);
+        add(bridge, "saddleForward", dy);
+        if (bridge.get("studs") instanceof ObjectNode studs) {
+            add(studs, "y", dy);
+        }
+        if (bridge.get("vibrato") instanceof ObjectNode vibrato) {
+            add(vibrato, "routeY", dy);
+        }
+    }
+
+    private static void point(ObjectNode point, double dx, double dy) {
+        add(point, "x", dx);
+        add(point, "y", dy);
+    }
+
+    /** Adds to a length; one that is missing counts as nought, one that cannot be read is left for the reader to refuse. */
+    private static void add(ObjectNode of, String key, double more) {
+        if (more == 0) {
+            return;
+        }
+        try {
+            Length now = Length.parse(of.path(key).asString("0 mm"));
+            of.put(key, Length.ofMillimetres(now.millimetres() + more).toString());
+        } catch (LengthFormatException unreadable) {
+            // The design's reader says where it stands and why.
+        }
+    }
+
+    private static void moveOutline(ObjectNode outline, double dx, double dy) {
+        double unit = outline.path("unit").asString("mm").equals("in") ? LengthUnit.INCH.millimetres() : 1;
+        Outline drawn = Outline.parse(outline.path("path").asString(""), unit);
+        Placing by = Placing.moved(dx, dy);
+        Outline moved =
+                Outline.of(drawn.segments().stream().map(s -> s.placed(by)).toList());
+        outline.put("unit", "mm").put("path", moved.toString());
+    }
+}

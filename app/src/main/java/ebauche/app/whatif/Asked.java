@@ -1,0 +1,117 @@
+package ebauche.app.whatif;
+
+import ebauche.app.body.Altered;
+import ebauche.app.box.Box;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A what-if as it is asked: fields of an address, so that it is stored nowhere and can be opened again or sent to another.
+ *
+ * <p>{@code thickness}, {@code heel}, {@code saddle}, {@code wood-over} are lengths, {@code angle} degrees,
+ * {@code part.FEATURE} a part's key in the box, {@code move.FEATURE} millimetres to the treble side and to the neck.
+ *
+ * @param fields those that ask for a change
+ * @param troubles what cannot be read, by field
+ */
+public record Asked(Map<String, String> fields, Map<String, String> troubles) {
+    private static final Map<String, String> LENGTHS = Map.of(
+            "thickness", "thickness",
+            "heel", "neck/heelThickness",
+            "saddle", "bridge/wantedSaddle",
+            "wood-over", "controlCavity/woodOver");
+
+    private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
+
+    /** Farthest that a cavity is moved at once, mm. */
+    private static final double FARTHEST = 600;
+
+    private static final int MOST_FIELDS = 80;
+
+    /** Reads what is asked for out of a form's fields; those that are left empty ask for nothing. */
+    static Asked of(Map<String, String> typed) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        typed.forEach((key, value) -> {
+            boolean known = LENGTHS.containsKey(key)
+                    || key.equals("angle")
+                    || key.startsWith("part.")
+                    || key.startsWith("move.");
+            if (known && !value.isBlank() && value.length() <= 120 && fields.size() < MOST_FIELDS) {
+                fields.put(key, value.strip());
+            }
+        });
+        return new Asked(fields, new LinkedHashMap<>());
+    }
+
+    boolean isEmpty() {
+        return fields.isEmpty();
+    }
+
+    /** Puts what is asked for into a design; what cannot be read is named. */
+    void into(ObjectNode design, Box box, LengthUnit bare) {
+        fields.forEach((key, value) -> {
+            if (LENGTHS.containsKey(key)) {
+                length(design, key, value, bare);
+            } else if (key.equals("angle")) {
+                angle(design, value);
+            } else if (key.startsWith("part.")) {
+                part(design, key, value, box);
+            } else {
+                move(design, key, value);
+            }
+        });
+    }
+
+    private void length(ObjectNode design, String key, String value, LengthUnit bare) {
+        String[] path = LENGTHS.get(key).split("/");
+        if (path.length == 2 && !design.has(path[0])) {
+            troubles.put(key, "this design has none");
+            return;
+        }
+        ObjectNode parent = path.length == 1 ? design : (ObjectNode) design.get(path[0]);
+        try {
+            parent.put(path[path.length - 1], Length.parse(value, bare).toString());
+        } catch (LengthFormatException e) {
+            troubles.put(key, e.getMessage());
+        }
+    }
+
+    private void angle(ObjectNode design, String value) {
+        String plain = value.replace("°", "").replace(',', '.').strip();
+        if (NUMBER.matcher(plain).matches()) {
+            design.withObject("/neck").put("angle", Double.parseDouble(plain));
+        } else {
+            troubles.put("angle", "“" + value + "” is no angle. Write degrees, like 1.5");
+        }
+    }
+
+    private void part(ObjectNode design, String key, String value, Box box) {
+        Optional<Box.InBox> found = box.find(value);
+        if (found.isEmpty()) {
+            troubles.put(key, "that part is no longer in the box");
+        } else if (!Altered.part(
+                design, key.substring("part.".length()), found.get().part())) {
+            troubles.put(key, "this design has nothing to put it in");
+        }
+    }
+
+    private void move(ObjectNode design, String key, String value) {
+        String feature = key.substring("move.".length());
+        String[] by = value.split(",");
+        boolean numbers = by.length == 2
+                && NUMBER.matcher(by[0]).matches()
+                && NUMBER.matcher(by[1]).matches();
+        if (!numbers || Math.hypot(Double.parseDouble(by[0]), Double.parseDouble(by[1])) > FARTHEST) {
+            troubles.put(key, "“" + value + "” is no move: write millimetres across and along, like 2,-1.5");
+        } else if (!Altered.canMove(feature)
+                || !Altered.move(design, feature, Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
+            troubles.put(key, "there is nothing of that name that can be moved");
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package ebauche.app.whatif;
+
+import ebauche.app.body.Bodies;
+import ebauche.app.body.DesignKeeping;
+import ebauche.app.box.Box;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.exchange.BuildFileException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A what-if planned: the body as it would be, nothing kept.
+ *
+ * @param file as it would be kept
+ * @param plan of it; today's where nothing is asked for or it cannot be read
+ * @param troubles what is wrong, by field; empty for the design itself
+ */
+public record Trial(Asked asked, ObjectNode file, BuildPlan plan, Map<String, String> troubles) {
+
+    static Trial of(Bodies.Current current, Asked asked, LengthUnit bare) {
+        ObjectNode file = DesignKeeping.file(current);
+        if (asked.isEmpty()) {
+            return new Trial(asked, file, current.plan(), Map.of());
+        }
+        asked.into(file.withObject("/design"), Box.of(current.ways()), bare);
+        Map<String, String> troubles = new LinkedHashMap<>(asked.troubles());
+        if (!troubles.isEmpty()) {
+            return new Trial(asked, file, current.plan(), troubles);
+        }
+        try {
+            return new Trial(asked, file, Planner.plan(DesignKeeping.build(current, file)), troubles);
+        } catch (BuildFileException e) {
+            troubles.put(field(e.place()), e.getMessage());
+            return new Trial(asked, file, current.plan(), troubles);
+        }
+    }
+
+    /** The field of the form that a place of the design is changed by. */
+    private static String field(String place) {
+        return switch (place) {
+            case "design.thickness" -> "thickness";
+            case "design.neck.angle" -> "angle";
+            case "design.neck.heelThickness" -> "heel";
+            case "design.bridge.wantedSaddle" -> "saddle";
+            case "design.controlCavity.woodOver" -> "wood-over";
+            default -> "";
+        };
+    }
+
+    /** Whether there is anything to keep. */
+    public boolean canBeKept() {
+        return !asked.isEmpty() && troubles.isEmpty();
+    }
+}

@@ -1,0 +1,126 @@
+package ebauche.app.whatif;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Altered;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.DesignKeeping;
+import ebauche.app.body.StaleRevision;
+import ebauche.app.box.Box;
+import ebauche.app.drawing.BoardDrawing;
+import ebauche.app.web.Figures;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.FeatureName;
+import ebauche.core.hardware.Part;
+import ebauche.core.plan.SideBySide;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What if the body were thinner, the neck tilted, the part another: every number that moves, before anything is kept. */
+@Controller
+@RequestMapping("/bodies/{id}/what-if")
+class WhatIfController {
+    private final Bodies bodies;
+    private final DesignKeeping keeping;
+
+    WhatIfController(Bodies bodies, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.keeping = keeping;
+    }
+
+    /** A feature whose part can be another. */
+    public record Choice(String feature, String said, String now, List<Box.InBox> instead) {}
+
+    @GetMapping
+    String page(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            @RequestHeader(value = "HX-Request", required = false) String htmx,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        show(current, Asked.of(typed), fig, model);
+        return htmx == null ? "whatif/what-if" : "whatif/what-if :: compared";
+    }
+
+    private static Trial show(Bodies.Current current, Asked asked, Figures fig, Model model) {
+        Trial trial = Trial.of(current, asked, fig.unit());
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("plan", current.plan());
+        model.addAttribute("design", current.plan().build().drawn());
+        model.addAttribute("trial", trial);
+        model.addAttribute("asked", asked.fields());
+        model.addAttribute("troubles", trial.troubles());
+        model.addAttribute("choices", choices(current));
+        model.addAttribute("base", current.revision().number());
+        model.addAttribute("moves", moves(asked));
+        model.addAttribute("beside", SideBySide.of(current.plan(), trial.plan()));
+        model.addAttribute("today", BoardDrawing.finished(current.plan(), fig));
+        model.addAttribute("then", BoardDrawing.finished(trial.plan(), fig));
+        return trial;
+    }
+
+    /** Moves by hand, which come from the X-ray and stand in no field of this form. */
+    private static Map<String, String> moves(Asked asked) {
+        return asked.fields().entrySet().stream()
+                .filter(e -> e.getKey().startsWith("move."))
+                .collect(java.util.stream.Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private static List<Choice> choices(Bodies.Current current) {
+        Box box = Box.of(current.ways());
+        BodyDesign design = current.plan().build().drawn();
+        List<Choice> choices = new ArrayList<>();
+        for (String feature : Altered.fitted(current.revision().design())) {
+            Part now = design.parts().get(feature);
+            choices.add(new Choice(
+                    feature,
+                    FeatureName.part(feature),
+                    now == null ? "as drawn" : now.name(),
+                    box.insteadOf(now == null ? Altered.kind(feature) : now.kind())));
+        }
+        return choices;
+    }
+
+    /** Keeps what was asked as the next revision. */
+    @PostMapping
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Asked asked = Asked.of(typed);
+        Trial trial = show(current, asked, fig, model);
+        if (!trial.canBeKept()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("nothing", asked.isEmpty());
+            return "whatif/what-if";
+        }
+        try {
+            keeping.keep(current, base, trial.file(), maker.name());
+            return "redirect:/bodies/" + id + "/depths?kept";
+        } catch (StaleRevision stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", bodies.current(maker.shop(), id).revision());
+            return "whatif/what-if";
+        }
+    }
+}
