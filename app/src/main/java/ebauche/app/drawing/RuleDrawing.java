@@ -46,7 +46,7 @@ public final class RuleDrawing {
     }
 
     /**
-     * @param chosen index of the step in hand
+     * @param chosen index of the step in hand; the number of steps for none
      * @param address where a step's division leads
      */
     public static String of(BuildPlan plan, Figures fig, int chosen, Function<Operation, String> address) {

@@ -1,5 +1,6 @@
 package ebauche.app.drawing;
 
+import ebauche.core.geometry.Point;
 import ebauche.core.stock.Grid;
 import ebauche.core.stock.Stock;
 import java.util.ArrayList;
@@ -73,6 +74,18 @@ final class Section {
             cells[column] = stock.intervals(column, row);
         }
         return runs(cells, grid.x(0) - grid.pitch() / 2, grid.pitch());
+    }
+
+    /** Along any line of the plan; distances are from its first end. */
+    static List<Run> along(Stock stock, Point from, Point to) {
+        double length = from.distance(to);
+        double pitch = stock.grid().pitch();
+        double[][] cells = new double[Math.max(1, (int) Math.floor(length / pitch))][];
+        for (int i = 0; i < cells.length; i++) {
+            Point at = from.towards(to, (i + 0.5) * pitch / length);
+            cells[i] = stock.intervalsAt(at.x(), at.y());
+        }
+        return runs(cells, 0, pitch);
     }
 
     private static List<Run> runs(double[][] cells, double start, double pitch) {

@@ -28,8 +28,16 @@ final class Voids {
      * @param depthFromUp how deep it reaches from the face that is up: as that face is now, or, on the finished body, as it
      *     will be
      * @param opensUp whether it is open on the face that is up
+     * @param depthFromOwn how deep it reaches from the face that it opens on; as {@code depthFromUp} where it opens on none
      */
-    record Void(String feature, Region area, When when, boolean opensUp, boolean through, double depthFromUp) {}
+    record Void(
+            String feature,
+            Region area,
+            When when,
+            boolean opensUp,
+            boolean through,
+            double depthFromUp,
+            double depthFromOwn) {}
 
     private Voids() {}
 
@@ -71,6 +79,13 @@ final class Voids {
         boolean opensUp = up == Face.FRONT ? front : back;
         double floor = up == Face.FRONT ? solid.deepest() : solid.shallowest();
         double depth = finished ? faces.fromFaceFinished(up, floor) : faces.fromFaceNow(up, floor);
-        return new Void(change.feature(), solid.plan().intersection(body), when, opensUp, front && back, depth);
+        double fromOwn = depth;
+        boolean opensDown = up == Face.FRONT ? back : front;
+        if (!opensUp && opensDown) {
+            double ceiling = up == Face.FRONT ? solid.shallowest() : solid.deepest();
+            fromOwn = finished ? faces.fromFaceFinished(up.other(), ceiling) : faces.fromFaceNow(up.other(), ceiling);
+        }
+        return new Void(
+                change.feature(), solid.plan().intersection(body), when, opensUp, front && back, depth, fromOwn);
     }
 }

@@ -236,6 +236,23 @@ public record Figures(LengthUnit unit) {
         return FeatureName.said(feature);
     }
 
+    /** A move by hand, {@code 2,-1.5}: millimetres to the treble side and to the neck. */
+    public String moved(String move) {
+        String[] by = move.split(",");
+        double dx = Double.parseDouble(by[0]);
+        double dy = Double.parseDouble(by[1]);
+        String side = dx == 0 ? "" : exact(Math.abs(dx)) + (dx > 0 ? " to the treble side" : " to the bass side");
+        String along = dy == 0 ? "" : exact(Math.abs(dy)) + (dy > 0 ? " towards the neck" : " away from the neck");
+        return side + (side.isEmpty() || along.isEmpty() ? "" : ", ") + along;
+    }
+
+    /** An area of a body's face. */
+    public String area(double squareMillimetres) {
+        return unit == LengthUnit.INCH
+                ? Decimals.fixed(squareMillimetres / (25.4 * 25.4), 0) + " sq in"
+                : Decimals.fixed(squareMillimetres * 1e-4, 2) + " dm²";
+    }
+
     /** How far a place lies to the side of the centre line, and on which. */
     public String sideways(double x) {
         return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + (x > 0 ? " treble" : " bass");

@@ -35,7 +35,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
     private static final int MOST_FIELDS = 80;
 
     /** Reads what is asked for out of a form's fields; those that are left empty ask for nothing. */
-    static Asked of(Map<String, String> typed) {
+    public static Asked of(Map<String, String> typed) {
         Map<String, String> fields = new LinkedHashMap<>();
         typed.forEach((key, value) -> {
             boolean known = LENGTHS.containsKey(key)
@@ -49,7 +49,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         return new Asked(fields, new LinkedHashMap<>());
     }
 
-    boolean isEmpty() {
+    public boolean isEmpty() {
         return fields.isEmpty();
     }
 

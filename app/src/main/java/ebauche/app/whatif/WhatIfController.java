@@ -16,6 +16,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -33,10 +34,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/bodies/{id}/what-if")
 class WhatIfController {
     private final Bodies bodies;
+    private final Trials trials;
     private final DesignKeeping keeping;
 
-    WhatIfController(Bodies bodies, DesignKeeping keeping) {
+    WhatIfController(Bodies bodies, Trials trials, DesignKeeping keeping) {
         this.bodies = bodies;
+        this.trials = trials;
         this.keeping = keeping;
     }
 
@@ -56,8 +59,8 @@ class WhatIfController {
         return htmx == null ? "whatif/what-if" : "whatif/what-if :: compared";
     }
 
-    private static Trial show(Bodies.Current current, Asked asked, Figures fig, Model model) {
-        Trial trial = Trial.of(current, asked, fig.unit());
+    private Trial show(Bodies.Current current, Asked asked, Figures fig, Model model) {
+        Trial trial = trials.of(current, asked, fig.unit());
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("plan", current.plan());
@@ -78,7 +81,7 @@ class WhatIfController {
     private static Map<String, String> moves(Asked asked) {
         return asked.fields().entrySet().stream()
                 .filter(e -> e.getKey().startsWith("move."))
-                .collect(java.util.stream.Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private static List<Choice> choices(Bodies.Current current) {

@@ -18,16 +18,18 @@ public final class History {
     private final Stock start;
     private final List<Step> steps;
     private final Map<String, Set<String>> joins = new HashMap<>();
+    private final Build build;
     private final List<WoodLeft.Thin> thinnest;
 
     public History(Build build, Stock start, List<Step> steps) {
+        this.build = build;
         this.start = start;
         this.steps = List.copyOf(steps);
         for (Step step : steps) {
             joins.computeIfAbsent(step.operation().feature(), f -> new HashSet<>())
                     .addAll(step.operation().joins());
         }
-        this.thinnest = woodLeft(build).thinnest();
+        this.thinnest = woodLeft(steps.size()).thinnest();
     }
 
     /**
@@ -55,16 +57,21 @@ public final class History {
         return thinnest;
     }
 
+    /** What is left between the voids that are there after so many steps, against the faces as they will be. */
+    public List<WoodLeft.Thin> thinnestAfter(int count) {
+        return count >= steps.size() ? thinnest : woodLeft(count).thinnest();
+    }
+
     /** Whether a change cuts a void into the body rather than working it as a whole. */
     public static boolean isVoid(Change change) {
         return change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
     }
 
-    private WoodLeft woodLeft(Build build) {
+    private WoodLeft woodLeft(int count) {
         FinishedFaces faces = build.faces();
         WoodLeft left = new WoodLeft(
                 build.design().outline().region(), faces.frontFinished(), faces.backFinished(), this::joined);
-        for (Step step : steps) {
+        for (Step step : steps.subList(0, count)) {
             for (Change change : step.changes()) {
                 if (isVoid(change)) {
                     left.add(change.feature(), step.operation().face(), change.solid());

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * Two plans of one body beside each other: what a change would move, before it is kept.
@@ -41,6 +42,21 @@ public record SideBySide(
                 findings(then, today),
                 findings(today, then),
                 both(today, then));
+    }
+
+    /** Findings of an order that cannot be: they follow from others and go with them. */
+    private static final Set<String> FOLLOW = Set.of("circle", "nobody-gives");
+
+    /** What appeared, without what only follows from it. */
+    public List<Finding> causes() {
+        List<Finding> causes =
+                appeared.stream().filter(f -> !FOLLOW.contains(f.rule())).toList();
+        return causes.isEmpty() ? appeared : causes;
+    }
+
+    /** How many findings appeared that only follow from the others. */
+    public int following() {
+        return appeared.size() - causes().size();
     }
 
     /** Whether nothing at all moves. */

@@ -244,6 +244,19 @@ public final class Stock {
                 : new Balance(grams, new Point(mx / grams, my / grams), mz / grams);
     }
 
+    /**
+     * Area of a face that is still there at a depth, so that a base or a jig finds it, mm².
+     *
+     * @param front whether wood is looked for under the depth (the front) or over it (the back)
+     */
+    public double flat(double depth, boolean front) {
+        long cells = 0;
+        for (Tile tile : tiles) {
+            cells += tile.flat((float) depth, front);
+        }
+        return cells * grid.pitch() * grid.pitch();
+    }
+
     /** How many tiles differ from another stock of the same grid: what a change really cost. */
     public int tilesUnlike(Stock other) {
         int count = 0;

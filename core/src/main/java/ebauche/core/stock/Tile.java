@@ -145,6 +145,26 @@ final class Tile {
         return out;
     }
 
+    /** How many cells have wood that begins (or ends) at a depth. */
+    int flat(float depth, boolean begins) {
+        int of = begins ? 0 : 1;
+        int cells = isUniform() ? 1 : CELLS;
+        int found = 0;
+        for (int cell = 0; cell < cells; cell++) {
+            for (int s = cell * slots; s < (cell + 1) * slots; s++) {
+                boolean wood = depths[2 * s] < depths[2 * s + 1];
+                if (wood && Math.abs(depths[2 * s + of] - depth) < FLAT) {
+                    found++;
+                    break;
+                }
+            }
+        }
+        return isUniform() ? found * CELLS : found;
+    }
+
+    /** Single precision of a depth, mm. */
+    private static final float FLAT = 1e-3f;
+
     static final int MATERIALS = 8;
 
     private void sumCell(int cell, double[] out) {

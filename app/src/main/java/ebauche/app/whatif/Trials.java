@@ -1,0 +1,33 @@
+package ebauche.app.whatif;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import ebauche.app.body.Bodies;
+import ebauche.core.measure.LengthUnit;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/**
+ * What-ifs planned. A trial is a pure function of the body as it stands and of what is asked, so the last few are kept in
+ * memory: a section line dragged over a moved cavity is not planned anew for every place.
+ */
+@Service
+public class Trials {
+    private static final int KEPT = 8;
+
+    private final Cache<Key, Trial> known =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record Key(long body, int revision, int entries, int ways, LengthUnit bare, Map<String, String> asked) {}
+
+    public Trial of(Bodies.Current current, Asked asked, LengthUnit bare) {
+        Key key = new Key(
+                current.body().id(),
+                current.revision().number(),
+                current.plan().build().asBuilt().timeline().size(),
+                current.ways().number(),
+                bare,
+                asked.fields());
+        return known.get(key, k -> Trial.of(current, asked, bare));
+    }
+}
