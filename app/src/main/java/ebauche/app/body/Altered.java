@@ -12,6 +12,7 @@ import ebauche.exchange.PartFile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -25,6 +26,16 @@ public final class Altered {
             List.of("kind", "opening", "slot", "thinnestTop", "thickestTop", "across", "along", "below");
     private static final List<String> DRAWN_BRIDGE =
             List.of("lowestSaddle", "highestSaddle", "saddleTravel", "across", "along", "recess");
+
+    /** Keys of an element that a part brings with it or takes away. */
+    static final List<String> GOES_WITH_PART = Stream.of(
+                    DRAWN_PICKUP,
+                    DRAWN_CONTROL,
+                    DRAWN_BRIDGE,
+                    List.of("part", "cover", "coverThickness", "diameter", "proud", "studs", "vibrato"))
+            .flatMap(List::stream)
+            .distinct()
+            .toList();
 
     private Altered() {}
 

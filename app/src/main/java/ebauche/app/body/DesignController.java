@@ -161,7 +161,7 @@ class DesignController {
             NewParts.add(out, "pickup");
         }
         for (int i = out.path("controls").size(); typed.containsKey("controls." + i + ".id") && i < 40; i++) {
-            NewParts.add(out, "pot");
+            NewParts.add(out, typed.getOrDefault("controls." + i + ".part.kind", "pot"));
         }
         return out;
     }
@@ -256,13 +256,14 @@ class DesignController {
                         .toList());
         Map<String, AsBuilt.Reading> measured = new LinkedHashMap<>();
         AsBuilt record = current.plan().build().asBuilt();
-        DesignFields.MEASURED.forEach(
-                (path, size) -> record.latest(size).ifPresent(reading -> measured.put(path, reading)));
+        DesignFields.measurable(draft.design())
+                .forEach((path, size) -> record.latest(size).ifPresent(reading -> measured.put(path, reading)));
         model.addAttribute("measured", measured);
         model.addAttribute("leaveOut", draft.leaveOut());
         model.addAttribute(
                 "addable",
-                List.of("pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato").stream()
+                List.of("pickup", "pot", "toggle-switch", "blade-switch", "controlCavity", "jack", "studs", "vibrato")
+                        .stream()
                         .filter(k -> !NewParts.has(draft.design(), k))
                         .toList());
     }

@@ -1,12 +1,18 @@
 package ebauche.app.body;
 
+import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.TimberFile;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
 /** The fields of a design, as its form shows them: which place of the build file each stands for, and its label. */
@@ -109,45 +115,55 @@ final class DesignFields {
                 Field.length("strings.nutHeight", "over the frets at the nut"),
                 Field.length("strings.compensationTreble", "compensation, treble"),
                 Field.length("strings.compensationBass", "compensation, bass"));
-        section(
-                "Bridge",
-                "bridge",
-                false,
-                new Field("bridge.name", "called", Kind.TEXT, List.of()),
-                Field.length("bridge.lowestSaddle", "lowest saddle"),
-                Field.length("bridge.highestSaddle", "highest saddle"),
+        bridge();
+    }
+
+    private void bridge() {
+        boolean part = design.path("bridge").has("part");
+        List<Field> fields = new ArrayList<>(List.of(new Field("bridge.name", "called", Kind.TEXT, List.of())));
+        if (!part) {
+            fields.addAll(List.of(
+                    Field.length("bridge.lowestSaddle", "lowest saddle"),
+                    Field.length("bridge.highestSaddle", "highest saddle"),
+                    Field.length("bridge.saddleTravel", "saddle travel backward"),
+                    Field.length("bridge.across", "footprint across"),
+                    Field.length("bridge.along", "footprint along"),
+                    Field.length("bridge.recess", "let into the front by")));
+        }
+        fields.addAll(List.of(
                 Field.length("bridge.wantedSaddle", "saddle to aim for (empty: middle)"),
                 Field.length("bridge.saddleForward", "saddles fully forward, from the scale line"),
-                Field.length("bridge.saddleTravel", "saddle travel backward"),
                 Field.length("bridge.offCentre", "off the centre line"),
-                Field.length("bridge.across", "footprint across"),
-                Field.length("bridge.along", "footprint along"),
-                Field.length("bridge.footprintY", "footprint's middle from the saddle line"),
-                Field.length("bridge.recess", "let into the front by"));
+                Field.length("bridge.footprintY", "footprint's middle from the saddle line")));
+        fields.addAll(partFields("bridge.part", design.path("bridge").path("part")));
+        sections.add(new Section("Bridge", "bridge", false, List.copyOf(fields)));
         if (design.path("bridge").has("studs")) {
-            section(
-                    "Bridge studs",
-                    "bridge.studs",
-                    true,
-                    Field.length("bridge.studs.spacing", "spacing"),
-                    Field.length("bridge.studs.y", "from the saddle line"),
-                    Field.length("bridge.studs.diameter", "hole"),
-                    Field.length("bridge.studs.depth", "depth"));
+            Field y = Field.length("bridge.studs.y", "from the saddle line");
+            List<Field> studs = part
+                    ? List.of(y)
+                    : List.of(
+                            Field.length("bridge.studs.spacing", "spacing"),
+                            y,
+                            Field.length("bridge.studs.diameter", "hole"),
+                            Field.length("bridge.studs.depth", "depth"));
+            sections.add(new Section("Bridge studs", "bridge.studs", !part, studs));
         }
         if (design.path("bridge").has("vibrato")) {
-            section(
-                    "Vibrato",
-                    "bridge.vibrato",
-                    true,
-                    Field.length("bridge.vibrato.blockLength", "block reaches down"),
+            List<Field> vibrato = new ArrayList<>();
+            if (!part) {
+                vibrato.addAll(List.of(
+                        Field.length("bridge.vibrato.blockLength", "block reaches down"),
+                        Field.length("bridge.vibrato.routeAcross", "route across"),
+                        Field.length("bridge.vibrato.routeAlong", "route along")));
+            }
+            vibrato.addAll(List.of(
                     Field.length("bridge.vibrato.blockClearance", "room behind the block"),
-                    Field.length("bridge.vibrato.routeAcross", "route across"),
-                    Field.length("bridge.vibrato.routeAlong", "route along"),
                     Field.length("bridge.vibrato.routeY", "route's middle"),
                     Field.length("bridge.vibrato.springsAcross", "spring cavity across"),
                     Field.length("bridge.vibrato.springsAlong", "spring cavity along"),
                     Field.length("bridge.vibrato.springsY", "spring cavity's middle"),
-                    Field.length("bridge.vibrato.springsDepth", "spring cavity's depth"));
+                    Field.length("bridge.vibrato.springsDepth", "spring cavity's depth")));
+            sections.add(new Section("Vibrato", "bridge.vibrato", !part, List.copyOf(vibrato)));
         }
     }
 
@@ -199,66 +215,138 @@ final class DesignFields {
 
     private void parts() {
         for (int i = 0; i < design.path("pickups").size(); i++) {
-            String p = "pickups." + i;
-            section(
-                    "Pickup " + design.path("pickups").get(i).path("id").asString(""),
-                    p,
-                    true,
-                    new Field(p + ".id", "called", Kind.TEXT, List.of()),
-                    Field.length(p + ".at.x", "x"),
-                    Field.length(p + ".at.y", "y"),
+            pickup("pickups." + i, design.path("pickups").get(i));
+        }
+        for (int i = 0; i < design.path("controls").size(); i++) {
+            control("controls." + i, design.path("controls").get(i));
+        }
+        if (design.has("controlCavity")) {
+            controlCavity();
+        }
+        if (design.has("jack")) {
+            jack();
+        }
+    }
+
+    private void pickup(String p, JsonNode pickup) {
+        List<Field> fields = new ArrayList<>(List.of(
+                new Field(p + ".id", "called", Kind.TEXT, List.of()),
+                Field.length(p + ".at.x", "x"),
+                Field.length(p + ".at.y", "y"),
+                Field.number(p + ".turned", "turned, degrees")));
+        if (pickup.has("part")) {
+            fields.add(Field.length(p + ".proud", "stands over the front by"));
+            fields.addAll(partFields(p + ".part", pickup.path("part")));
+        } else {
+            fields.addAll(List.of(
                     Field.length(p + ".across", "across"),
                     Field.length(p + ".along", "along"),
                     Field.length(p + ".cornerRadius", "corner radius"),
-                    Field.number(p + ".turned", "turned, degrees"),
-                    Field.length(p + ".depth", "depth"));
+                    Field.length(p + ".depth", "depth")));
         }
-        for (int i = 0; i < design.path("controls").size(); i++) {
-            String p = "controls." + i;
-            section(
-                    "Control " + design.path("controls").get(i).path("id").asString(""),
-                    p,
-                    true,
-                    new Field(p + ".id", "called", Kind.TEXT, List.of()),
-                    new Field(p + ".kind", "kind", Kind.CHOICE, List.of("pot", "blade-switch")),
-                    Field.length(p + ".at.x", "x"),
-                    Field.length(p + ".at.y", "y"),
+        sections.add(new Section("Pickup " + pickup.path("id").asString(""), p, true, List.copyOf(fields)));
+    }
+
+    private void control(String p, JsonNode control) {
+        List<Field> fields = new ArrayList<>(List.of(
+                new Field(p + ".id", "called", Kind.TEXT, List.of()),
+                Field.length(p + ".at.x", "x"),
+                Field.length(p + ".at.y", "y"),
+                Field.length(p + ".woodOver", "wood over it (empty: the cavity's)")));
+        if (control.has("part")) {
+            fields.addAll(partFields(p + ".part", control.path("part")));
+        } else {
+            fields.addAll(List.of(
+                    new Field(p + ".kind", "kind", Kind.CHOICE, List.of("pot", "toggle-switch", "blade-switch")),
                     Field.length(p + ".opening", "hole or slot width"),
                     Field.length(p + ".slot", "slot length"),
                     Field.length(p + ".thinnestTop", "wants at least this top"),
                     Field.length(p + ".thickestTop", "passes at most this top"),
                     Field.length(p + ".across", "across"),
                     Field.length(p + ".along", "along"),
-                    Field.length(p + ".below", "reaches below"),
-                    Field.length(p + ".woodOver", "wood over it (empty: the cavity's)"));
+                    Field.length(p + ".below", "reaches below")));
         }
-        if (design.has("controlCavity")) {
-            section(
-                    "Control cavity, from the back",
-                    "controlCavity",
-                    true,
-                    Field.length("controlCavity.woodOver", "wood left over it"),
-                    Field.length("controlCavity.coverThickness", "cover thickness"),
-                    Field.length("controlCavity.coverLip", "cover lip"),
-                    new Field("controlCavity.outline.unit", "outline's unit", Kind.CHOICE, List.of("mm", "in")),
-                    new Field(
-                            "controlCavity.outline.path",
-                            "outline as path data, seen from the front",
-                            Kind.LONG_TEXT,
-                            List.of()));
+        sections.add(new Section("Control " + control.path("id").asString(""), p, true, List.copyOf(fields)));
+    }
+
+    private void controlCavity() {
+        List<Field> fields = new ArrayList<>(List.of(
+                Field.length("controlCavity.woodOver", "wood left over it"),
+                Field.length("controlCavity.coverLip", "cover lip")));
+        JsonNode cover = design.path("controlCavity").path("cover");
+        if (cover.isObject()) {
+            fields.addAll(partFields("controlCavity.cover", cover));
+        } else {
+            fields.add(Field.length("controlCavity.coverThickness", "cover thickness"));
         }
-        if (design.has("jack")) {
-            section(
-                    "Jack",
-                    "jack",
-                    true,
-                    Field.length("jack.entry.x", "enters at x"),
-                    Field.length("jack.entry.y", "enters at y"),
-                    Field.length("jack.aim.x", "ends at x"),
-                    Field.length("jack.aim.y", "ends at y"),
-                    Field.length("jack.diameter", "hole"),
-                    Field.length("jack.fromFront", "middle from the front"));
+        fields.addAll(List.of(
+                new Field("controlCavity.outline.unit", "outline's unit", Kind.CHOICE, List.of("mm", "in")),
+                new Field(
+                        "controlCavity.outline.path",
+                        "outline as path data, seen from the front",
+                        Kind.LONG_TEXT,
+                        List.of())));
+        sections.add(new Section("Control cavity, from the back", "controlCavity", true, List.copyOf(fields)));
+    }
+
+    private void jack() {
+        List<Field> fields = new ArrayList<>(List.of(
+                Field.length("jack.entry.x", "enters at x"),
+                Field.length("jack.entry.y", "enters at y"),
+                Field.length("jack.aim.x", "ends at x"),
+                Field.length("jack.aim.y", "ends at y"),
+                Field.length("jack.fromFront", "middle from the front")));
+        JsonNode part = design.path("jack").path("part");
+        if (part.isObject()) {
+            fields.addAll(partFields("jack.part", part));
+        } else {
+            fields.add(Field.length("jack.diameter", "hole"));
         }
+        sections.add(new Section("Jack", "jack", true, List.copyOf(fields)));
+    }
+
+    /** The nominal sizes of a part; kinds that have the same sizes can stand for each other. */
+    private static List<Field> partFields(String path, JsonNode part) {
+        Optional<PartKind> found = PartKind.of(part.path("kind").asString(""));
+        if (found.isEmpty()) {
+            return List.of();
+        }
+        PartKind kind = found.get();
+        List<Field> fields = new ArrayList<>();
+        List<String> alike = Arrays.stream(PartKind.values())
+                .filter(k -> k.sizes().equals(kind.sizes()))
+                .map(PartKind::key)
+                .toList();
+        fields.add(new Field(path + ".kind", "kind of part", Kind.CHOICE, alike));
+        fields.add(new Field(path + ".name", "the part is called", Kind.TEXT, List.of()));
+        kind.needed().forEach(s -> fields.add(Field.length(path + ".sizes." + s.key(), s.words())));
+        kind.others().forEach(s -> fields.add(Field.length(path + ".sizes." + s.key(), s.words() + " (if it has it)")));
+        return fields;
+    }
+
+    /** What a reading replaces, by the field that it stands in the place of. */
+    static Map<String, Measurand> measurable(JsonNode design) {
+        Map<String, Measurand> all = new LinkedHashMap<>(MEASURED);
+        for (Section section : of(design)) {
+            for (Field field : section.fields()) {
+                int at = field.path().indexOf(".sizes.");
+                if (at > 0) {
+                    PartSize.of(field.path().substring(at + ".sizes.".length()))
+                            .ifPresent(size ->
+                                    all.put(field.path(), new Measurand.SizeOf(feature(design, section.path()), size)));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static String feature(JsonNode design, String section) {
+        String id = DesignEdit.find(design, section).path("id").asString("");
+        return section.startsWith("pickups.")
+                ? "pickup-" + id
+                : section.startsWith("controls.")
+                        ? "control-" + id
+                        : section.equals("controlCavity") ? "cover" : section;
     }
 
     private void section(String title, String path, boolean optional, Field... fields) {

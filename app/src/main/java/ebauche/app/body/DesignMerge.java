@@ -37,6 +37,11 @@ final class DesignMerge {
     static ObjectNode of(ObjectNode from, ObjectNode mine, ObjectNode theirs) {
         DesignMerge merge = new DesignMerge(mine, theirs);
         changes(from, mine).forEach(merge::carry);
+        for (String element : elements(mine)) {
+            samePlace(mine, from, element)
+                    .filter(was -> !kind(from, was).equals(kind(mine, element)))
+                    .ifPresent(was -> merge.exchange(element));
+        }
         return merge.merged;
     }
 
@@ -60,6 +65,39 @@ final class DesignMerge {
             put(there.get(), DesignEdit.find(mine, path));
         } else if (wholeParts.add(partOf(path))) {
             bringBack(partOf(path));
+        }
+    }
+
+    /** What a part can be put into. */
+    private static List<String> elements(ObjectNode design) {
+        List<String> elements = new ArrayList<>(List.of("bridge", "controlCavity", "jack"));
+        for (String list : List.of("pickups", "controls")) {
+            for (int i = 0; i < design.path(list).size(); i++) {
+                elements.add(list + "." + i);
+            }
+        }
+        return elements;
+    }
+
+    /** The kind of part in an element, empty where its sizes are drawn. */
+    private static String kind(ObjectNode design, String element) {
+        JsonNode of = DesignEdit.find(design, element);
+        return of.path(of.has("cover") ? "cover" : "part").path("kind").asString("");
+    }
+
+    /** A part exchanged here stands whole, with what comes and goes with it; where it stands is left as it is. */
+    private void exchange(String element) {
+        Optional<String> there = samePlace(mine, merged, element);
+        if (there.isPresent()
+                && DesignEdit.find(merged, there.get()) instanceof ObjectNode theirs
+                && DesignEdit.find(mine, element) instanceof ObjectNode own) {
+            for (String key : Altered.GOES_WITH_PART) {
+                if (own.has(key)) {
+                    theirs.set(key, own.get(key).deepCopy());
+                } else {
+                    theirs.remove(key);
+                }
+            }
         }
     }
 

@@ -1,5 +1,7 @@
 package ebauche.app.body;
 
+import ebauche.exchange.BoxFile;
+import ebauche.exchange.PartFile;
 import java.util.HashSet;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
@@ -14,8 +16,13 @@ final class NewParts {
     static void add(ObjectNode design, String kind) {
         switch (kind) {
             case "pickup" -> pickup(list(design, "pickups"));
-            case "pot" -> pot(list(design, "controls"));
-            case "blade-switch" -> bladeSwitch(list(design, "controls"));
+            case "pot" -> control(list(design, "controls"), "pot", "pot-metric", "100 mm", "-50 mm");
+            case "toggle-switch" -> control(list(design, "controls"), "switch", "toggle", "80 mm", "-30 mm");
+            case "blade-switch" -> {
+                ArrayNode controls = list(design, "controls");
+                control(controls, "switch", "blade-three", "80 mm", "-10 mm");
+                ((ObjectNode) controls.get(controls.size() - 1)).put("woodOver", "4 mm");
+            }
             case "controlCavity" -> controlCavity(design);
             case "jack" -> jack(design);
             case "studs" ->
@@ -107,38 +114,22 @@ final class NewParts {
     private static void pickup(ArrayNode pickups) {
         ObjectNode part = pickups.addObject().put("id", freeId(pickups, "pickup"));
         fill(part.putObject("at"), "x", "0 mm", "y", "80 mm");
-        fill(part, "across", "85 mm", "along", "38 mm", "cornerRadius", "4.8 mm", "depth", "19 mm");
+        part.put("proud", "4 mm").set("part", generic("coil-wide"));
     }
 
-    private static void pot(ArrayNode controls) {
-        ObjectNode part =
-                controls.addObject().put("id", freeId(controls, "pot")).put("kind", "pot");
-        fill(part.putObject("at"), "x", "100 mm", "y", "-50 mm");
-        fill(part, "opening", "10 mm", "thickestTop", "8 mm", "across", "25 mm", "along", "25 mm", "below", "20 mm");
+    private static void control(ArrayNode controls, String id, String generic, String x, String y) {
+        ObjectNode part = controls.addObject().put("id", freeId(controls, id));
+        fill(part.putObject("at"), "x", x, "y", y);
+        part.set("part", generic(generic));
     }
 
-    private static void bladeSwitch(ArrayNode controls) {
-        ObjectNode part =
-                controls.addObject().put("id", freeId(controls, "switch")).put("kind", "blade-switch");
-        fill(part.putObject("at"), "x", "80 mm", "y", "-10 mm");
-        fill(
-                part,
-                "opening",
-                "3.2 mm",
-                "slot",
-                "25 mm",
-                "thinnestTop",
-                "1/8 in",
-                "thickestTop",
-                "3/16 in",
-                "across",
-                "13 mm",
-                "along",
-                "44 mm",
-                "below",
-                "25 mm",
-                "woodOver",
-                "4 mm");
+    /** A part of the library that ships, as a design holds it. */
+    private static ObjectNode generic(String key) {
+        return BoxFile.SHIPPED.stream()
+                .filter(g -> g.key().equals(key))
+                .findFirst()
+                .map(g -> PartFile.write(g.part()))
+                .orElseThrow();
     }
 
     private static void controlCavity(ObjectNode design) {
@@ -150,7 +141,8 @@ final class NewParts {
                     "mm",
                     "path",
                     "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z");
-            fill(part, "woodOver", "6 mm", "coverThickness", "2.5 mm", "coverLip", "5 mm");
+            fill(part, "woodOver", "6 mm", "coverLip", "5 mm");
+            part.set("cover", generic("cover-plastic"));
         }
     }
 
@@ -159,13 +151,15 @@ final class NewParts {
             ObjectNode part = design.putObject("jack");
             fill(part.putObject("entry"), "x", "170 mm", "y", "-50 mm");
             fill(part.putObject("aim"), "x", "110 mm", "y", "-50 mm");
-            fill(part, "diameter", "22.2 mm", "fromFront", "22 mm");
+            fill(part, "fromFront", "22 mm");
+            part.set("part", generic("jack-cup"));
         }
     }
 
     static boolean has(JsonNode design, String kind) {
         return switch (kind) {
-            case "studs", "vibrato" -> design.path("bridge").has(kind);
+            case "studs", "vibrato" ->
+                design.path("bridge").has(kind) || design.path("bridge").has("part");
             case "controlCavity", "jack" -> design.has(kind);
             default -> false;
         };

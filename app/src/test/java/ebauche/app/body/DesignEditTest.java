@@ -1,8 +1,12 @@
 package ebauche.app.body;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.hardware.Part;
+import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.BoxFile;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.util.ArrayList;
@@ -48,7 +52,7 @@ class DesignEditTest {
     @CsvSource({
         "neck.heelThickness, 30, MILLIMETRE, 30 mm",
         "neck.heelThickness, 1.25, INCH, 1.25 in",
-        "pickups.1.depth, 5/8, MILLIMETRE, 5/8",
+        "pickups.1.part.sizes.height, 5/8, MILLIMETRE, 5/8",
         "jack.entry.x, -3 in, MILLIMETRE, -3 in",
         "name, Bracken, INCH, Bracken"
     })
@@ -105,9 +109,10 @@ class DesignEditTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"pickup", "pot", "blade-switch", "controlCavity", "jack", "studs", "vibrato"})
+    @ValueSource(
+            strings = {"pickup", "pot", "toggle-switch", "blade-switch", "controlCavity", "jack", "studs", "vibrato"})
     void an_added_part_can_be_read_and_left_out_again(String kind) {
-        ObjectNode plain = DemoBodies.read("sedge").design().deepCopy();
+        ObjectNode plain = DemoBodies.read("marram").design().deepCopy();
         for (String part : new String[] {"pickups", "controls", "controlCavity", "jack"}) {
             plain.remove(part);
         }
@@ -115,7 +120,7 @@ class DesignEditTest {
         int before = DesignFields.of(plain).size();
         NewParts.add(plain, kind);
         assertThat(DesignFields.of(plain)).hasSize(before + 1);
-        ObjectNode file = DemoBodies.read("sedge").withoutRecord();
+        ObjectNode file = DemoBodies.read("marram").withoutRecord();
         file.set("design", plain);
         BuildFile.of(file);
         DesignFields.Section added = DesignFields.of(plain).stream()
@@ -178,17 +183,17 @@ class DesignEditTest {
 
     @Test
     void a_change_to_a_part_follows_the_part_and_not_its_place() {
-        ObjectNode mine = changed(design, "pickups.1.depth", "3/4 in");
+        ObjectNode mine = changed(design, "pickups.1.part.sizes.height", "3/4 in");
         ObjectNode theirs = DesignEdit.without(design, List.of("pickups.0"));
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(merged.path("pickups").size()).isEqualTo(1);
         assertThat(DesignEdit.at(merged, "pickups.0.id")).isEqualTo("bridge");
-        assertThat(DesignEdit.at(merged, "pickups.0.depth")).isEqualTo("3/4 in");
+        assertThat(DesignEdit.at(merged, "pickups.0.part.sizes.height")).isEqualTo("3/4 in");
     }
 
     @Test
     void a_part_changed_here_and_taken_out_there_comes_back_whole() {
-        ObjectNode mine = changed(design, "jack.diameter", "3/4 in", "pickups.0.depth", "1/2 in");
+        ObjectNode mine = changed(design, "jack.part.sizes.hole", "3/4 in", "pickups.0.part.sizes.height", "1/2 in");
         ObjectNode theirs = DesignEdit.without(design, List.of("jack", "pickups.0"));
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(merged.path("jack")).isEqualTo(mine.path("jack"));
@@ -200,9 +205,65 @@ class DesignEditTest {
         ObjectNode mine = design.deepCopy();
         NewParts.add(mine, "pickup");
         ObjectNode theirs = design.deepCopy();
-        NewParts.add(theirs, "vibrato");
+        NewParts.add(theirs, "toggle-switch");
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(merged.path("pickups").size()).isEqualTo(3);
-        assertThat(merged.path("bridge").has("vibrato")).isTrue();
+        assertThat(merged.path("controls").size())
+                .isEqualTo(design.path("controls").size() + 1);
+    }
+
+    /** A bridge exchanged here and moved there: the other part stands where they put it. */
+    @Test
+    void a_part_exchanged_here_and_moved_there_is_both() {
+        ObjectNode mine = design.deepCopy();
+        Altered.part(mine, "bridge", part("posts-metric"));
+        Altered.part(mine, "pickup-neck", part("coil-double"));
+        ObjectNode theirs = changed(design, "bridge.footprintY", "-1/2 in", "pickups.0.at.y", "5 1/4 in");
+        ObjectNode merged = DesignMerge.of(design, mine, theirs);
+        assertThat(DesignEdit.at(merged, "bridge.part.kind")).isEqualTo("post-bridge");
+        assertThat(DesignEdit.at(merged, "bridge.footprintY")).isEqualTo("-1/2 in");
+        assertThat(DesignEdit.at(merged, "bridge.studs.y")).isEqualTo("4 mm");
+        assertThat(DesignEdit.at(merged, "pickups.0.part.name")).contains("double coil");
+        assertThat(DesignEdit.at(merged, "pickups.0.at.y")).isEqualTo("5 1/4 in");
+        BuildFile.of(DemoBodies.read("tussock").withoutRecord().set("design", merged));
+    }
+
+    private static Part part(String key) {
+        return BoxFile.SHIPPED.stream()
+                .filter(g -> g.key().equals(key))
+                .findFirst()
+                .orElseThrow()
+                .part();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
+    void every_generic_part_fits_into_every_design_where_its_kind_belongs(String name) {
+        ObjectNode file = DemoBodies.read(name).withoutRecord();
+        for (BoxFile.Generic generic : BoxFile.SHIPPED) {
+            for (String feature : Altered.fitted(file.path("design"))) {
+                var kind = generic.part().kind();
+                var wanted = Altered.kind(feature);
+                if (kind == wanted || kind.isBridge() && wanted.isBridge() || kind.isControl() && wanted.isControl()) {
+                    ObjectNode other = file.deepCopy();
+                    assertThat(Altered.part(other.withObject("/design"), feature, generic.part()))
+                            .isTrue();
+                    assertThat(BuildFile.of(other).build().drawn().parts()).containsKey(feature);
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"pickup-neck, pickups.0.at", "control-tone, controls.2.at", "jack, jack.entry"})
+    void a_feature_moved_there_and_back_stands_where_it_was(String feature, String place) {
+        ObjectNode moved = design.deepCopy();
+        assertThat(Altered.move(moved, feature, 3, -2)).isTrue();
+        double x = Length.parse(DesignEdit.at(design, place + ".x")).millimetres();
+        assertThat(Length.parse(DesignEdit.at(moved, place + ".x")).millimetres())
+                .isCloseTo(x + 3, within(1e-6));
+        Altered.move(moved, feature, -3, 2);
+        assertThat(Length.parse(DesignEdit.at(moved, place + ".y")).millimetres())
+                .isCloseTo(Length.parse(DesignEdit.at(design, place + ".y")).millimetres(), within(1e-6));
     }
 }

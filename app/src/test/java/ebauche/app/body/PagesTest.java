@@ -138,7 +138,7 @@ class PagesTest extends WithApp {
         assertThat(added.body()).contains("Pickup pickup");
         assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
         Map<String, String> fields =
-                form("pickups.2.id", "middle", "pickups.2.at.y", "90 mm", "pickups.2.depth", "18 mm");
+                form("pickups.2.id", "middle", "pickups.2.at.y", "90 mm", "pickups.2.part.sizes.height", "18 mm");
         assertThat(keep(fields).statusCode()).isEqualTo(302);
         assertThat(bodies.head(shop.bodies().get("sedge"))
                         .design()
