@@ -28,6 +28,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -37,7 +38,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The parts of one body: what they are sold as, what they measure in hand, and which cavities move by that. */
 @Controller
@@ -152,6 +152,7 @@ class PartsController {
                 continue;
             }
             try {
+                there(current, key);
                 UUID entry = UUID.fromString(typed.getOrDefault("entry." + key, ""));
                 String before = typed.getOrDefault("first." + key, "");
                 read.add(readings.read(current, maker, entry, key, field.getValue(), "", before, fig));
@@ -181,6 +182,15 @@ class PartsController {
         return "redirect:/bodies/" + id + "/parts?logged=" + ids;
     }
 
+    /** Refuses a size of a part that this body does not have. */
+    private static void there(Bodies.Current current, String measures) {
+        Measurand.SizeOf size = (Measurand.SizeOf) Measurand.parse(measures);
+        Part part = current.plan().build().drawn().parts().get(size.feature());
+        if (part == null || !part.has(size.size())) {
+            throw new IllegalArgumentException("this body has no such part, or the part no such size");
+        }
+    }
+
     /** Why readings that can each be true cannot be so together, if they cannot. */
     private static Optional<String> together(Bodies.Current current, List<AsBuilt.Reading> read) {
         Build build = current.plan().build();
@@ -196,9 +206,8 @@ class PartsController {
     }
 
     /** The simulated calliper: parts of one kind differ by a few tenths from what they are sold as. */
-    @GetMapping(value = "/calliper", produces = MediaType.TEXT_PLAIN_VALUE)
-    @ResponseBody
-    String calliper(
+    @GetMapping("/calliper")
+    ResponseEntity<String> calliper(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam String measures,
@@ -212,7 +221,9 @@ class PartsController {
                 .filter(p -> p.has(size.size()))
                 .orElseThrow(NotHere::new);
         long seed = current.body().id() * 1_000_003 + measures.hashCode();
-        return calliper.read(part.get(size.size()), seed, fig.unit());
+        return ResponseEntity.ok()
+                .contentType(MediaType.TEXT_PLAIN)
+                .body(calliper.read(part.get(size.size()), seed, fig.unit()));
     }
 
     private static Measurand readable(String measures) {

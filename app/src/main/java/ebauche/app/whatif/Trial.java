@@ -50,6 +50,11 @@ public record Trial(Asked asked, ObjectNode file, BuildPlan plan, Map<String, St
         };
     }
 
+    /** What is asked and can be meant. */
+    public Map<String, String> shown() {
+        return troubles.isEmpty() ? asked.fields() : Map.of();
+    }
+
     /** Whether there is anything to keep. */
     public boolean canBeKept() {
         return !asked.isEmpty() && troubles.isEmpty();

@@ -8,12 +8,15 @@ import ebauche.app.body.StaleRevision;
 import ebauche.app.box.Box;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
+import ebauche.core.build.AsBuilt;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.hardware.Part;
 import ebauche.core.plan.SideBySide;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -71,10 +74,20 @@ class WhatIfController {
         model.addAttribute("choices", choices(current));
         model.addAttribute("base", current.revision().number());
         model.addAttribute("moves", moves(asked));
+        model.addAttribute("standing", standing(current));
         model.addAttribute("beside", SideBySide.of(current.plan(), trial.plan()));
         model.addAttribute("today", BoardDrawing.finished(current.plan(), fig));
         model.addAttribute("then", BoardDrawing.finished(trial.plan(), fig));
         return trial;
+    }
+
+    /** Readings that stand in the place of a number, whatever the design says, by the field that asks for another. */
+    private static Map<String, AsBuilt.Reading> standing(Bodies.Current current) {
+        AsBuilt record = current.plan().build().asBuilt();
+        Map<String, AsBuilt.Reading> standing = new LinkedHashMap<>();
+        Map.of("thickness", Dimension.BODY_THICKNESS, "heel", Dimension.HEEL_THICKNESS, "angle", Dimension.NECK_ANGLE)
+                .forEach((field, size) -> record.latest(size).ifPresent(r -> standing.put(field, r)));
+        return standing;
     }
 
     /** Moves by hand, which come from the X-ray and stand in no field of this form. */

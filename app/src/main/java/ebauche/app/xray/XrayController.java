@@ -98,7 +98,7 @@ class XrayController {
         model.addAttribute("plan", plan);
         model.addAttribute("here", here);
         model.addAttribute("trial", trial);
-        model.addAttribute("asked", trial.asked().fields());
+        model.addAttribute("asked", trial.shown());
         model.addAttribute("troubles", trial.troubles());
         model.addAttribute("base", current.revision().number());
         model.addAttribute("beside", SideBySide.of(current.plan(), plan));

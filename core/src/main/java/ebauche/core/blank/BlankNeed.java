@@ -18,7 +18,7 @@ public final class BlankNeed {
     public static Need whole(Build build, History history) {
         double finished = build.faces().thickness();
         double rough = build.thicknessed() + build.shop().cutting().flattening();
-        return need(build, pockets(build, history), finished, rough, true, true);
+        return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
     }
 
     /**
@@ -33,7 +33,12 @@ public final class BlankNeed {
                 .filter(p -> p.bottom() > top)
                 .map(p -> new Pocket(p.area(), p.top() - top, p.bottom() - top))
                 .toList();
-        return need(build, under, finished, rough, false, true);
+        return need(build, under, finished, atLeast(finished, rough), false, true);
+    }
+
+    /** A body measured thicker than its design wants it asks for no less than it is. */
+    private static double atLeast(double finished, double rough) {
+        return Math.max(finished, rough);
     }
 
     /** Thickness of the designed top in the finished body, mm; empty without a top. */
