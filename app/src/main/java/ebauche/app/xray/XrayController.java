@@ -155,16 +155,21 @@ class XrayController {
         return Math.max(least - FARTHEST, Math.min(most + FARTHEST, at));
     }
 
+    /** To the half millimetre that the hand moves by; never a negative nought. */
+    private static double half(double place) {
+        return Math.rint(place * 2) / 2 + 0.0;
+    }
+
     private static String address(String here, String step, Face face, Cut cut, Asked asked) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(here + "/x-ray");
         if (step != null) {
             uri.queryParam("step", step);
         }
         uri.queryParam("face", face)
-                .queryParam("ax", cut.a().x())
-                .queryParam("ay", cut.a().y())
-                .queryParam("bx", cut.b().x())
-                .queryParam("by", cut.b().y());
+                .queryParam("ax", half(cut.a().x()))
+                .queryParam("ay", half(cut.a().y()))
+                .queryParam("bx", half(cut.b().x()))
+                .queryParam("by", half(cut.b().y()));
         asked.fields().forEach(uri::queryParam);
         return uri.encode().build().toUriString();
     }

@@ -127,7 +127,7 @@ class DepthStoriesTest extends Story {
         assertThat(page.url()).contains("bx=").contains("by=");
         // What is looked at stands in the address: a step further, the line is still there.
         double x = Double.parseDouble(end.getAttribute("data-x"));
-        page.locator("a.division").nth(20).click();
+        page.locator("a.division[data-step='neck:rout'] .bar").click();
         assertThat(page.getByText("Show it finished")).isVisible();
         assertThat(Double.parseDouble(page.locator(".end[data-end=b]").getAttribute("data-x")))
                 .isEqualTo(x);

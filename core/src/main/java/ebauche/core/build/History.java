@@ -15,30 +15,63 @@ public final class History {
     /** Work on the whole body, not voids in it. */
     private static final Set<String> WHOLE_BODY = Set.of("blank", "thickness", "outline", "sanding");
 
+    private final Build build;
     private final Stock start;
     private final List<Step> steps;
-    private final Map<String, Set<String>> joins = new HashMap<>();
-    private final Build build;
+    private final Joins joins;
     private final List<WoodLeft.Thin> thinnest;
 
-    public History(Build build, Stock start, List<Step> steps) {
+    /**
+     * A history whose wood is known.
+     *
+     * @param thinnest as {@link #thinnest(Build, List)} finds it for these steps
+     */
+    public History(Build build, Stock start, List<Step> steps, List<WoodLeft.Thin> thinnest) {
         this.build = build;
         this.start = start;
         this.steps = List.copyOf(steps);
-        for (Step step : steps) {
-            joins.computeIfAbsent(step.operation().feature(), f -> new HashSet<>())
-                    .addAll(step.operation().joins());
-        }
-        this.thinnest = woodLeft(steps.size()).thinnest();
+        this.joins = Joins.of(steps.stream().map(Step::deed).toList());
+        this.thinnest = List.copyOf(thinnest);
     }
 
     /**
-     * One step.
+     * What one step did or will do.
      *
      * @param changes as done, else as planned
      * @param done whether it is a fact
      */
-    public record Step(Operation operation, List<Change> changes, boolean done, Stock after) {}
+    public record Deed(Operation operation, List<Change> changes, boolean done) {}
+
+    /** One step and the wood after it. */
+    public record Step(Deed deed, Stock after) {
+        public Operation operation() {
+            return deed.operation();
+        }
+
+        public List<Change> changes() {
+            return deed.changes();
+        }
+
+        public boolean done() {
+            return deed.done();
+        }
+    }
+
+    /** Which features are meant to break into each other, as their steps say. */
+    private record Joins(Map<String, Set<String>> of) {
+        static Joins of(List<Deed> deeds) {
+            Map<String, Set<String>> joins = new HashMap<>();
+            deeds.forEach(d -> joins.computeIfAbsent(d.operation().feature(), f -> new HashSet<>())
+                    .addAll(d.operation().joins()));
+            return new Joins(joins);
+        }
+
+        boolean joined(String one, String other) {
+            return one.equals(other)
+                    || of.getOrDefault(one, Set.of()).contains(other)
+                    || of.getOrDefault(other, Set.of()).contains(one);
+        }
+    }
 
     public List<Step> steps() {
         return steps;
@@ -59,7 +92,9 @@ public final class History {
 
     /** What is left between the voids that are there after so many steps, against the faces as they will be. */
     public List<WoodLeft.Thin> thinnestAfter(int count) {
-        return count >= steps.size() ? thinnest : woodLeft(count).thinnest();
+        return count >= steps.size()
+                ? thinnest
+                : thinnest(build, steps.stream().limit(count).map(Step::deed).toList(), joins);
     }
 
     /** Whether a change cuts a void into the body rather than working it as a whole. */
@@ -67,24 +102,27 @@ public final class History {
         return change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
     }
 
-    private WoodLeft woodLeft(int count) {
+    /** What these deeds leave of the finished body between its voids, faces and edge, exactly, thinnest first. */
+    public static List<WoodLeft.Thin> thinnest(Build build, List<Deed> deeds) {
+        return thinnest(build, deeds, Joins.of(deeds));
+    }
+
+    private static List<WoodLeft.Thin> thinnest(Build build, List<Deed> deeds, Joins joins) {
         FinishedFaces faces = build.faces();
         WoodLeft left = new WoodLeft(
-                build.design().outline().region(), faces.frontFinished(), faces.backFinished(), this::joined);
-        for (Step step : steps.subList(0, count)) {
-            for (Change change : step.changes()) {
+                build.design().outline().region(), faces.frontFinished(), faces.backFinished(), joins::joined);
+        for (Deed deed : deeds) {
+            for (Change change : deed.changes()) {
                 if (isVoid(change)) {
-                    left.add(change.feature(), step.operation().face(), change.solid());
+                    left.add(change.feature(), deed.operation().face(), change.solid());
                 }
             }
         }
-        return left;
+        return left.thinnest();
     }
 
     /** Whether two features are meant to break into each other. */
     public boolean joined(String one, String other) {
-        return one.equals(other)
-                || joins.getOrDefault(one, Set.of()).contains(other)
-                || joins.getOrDefault(other, Set.of()).contains(one);
+        return joins.joined(one, other);
     }
 }

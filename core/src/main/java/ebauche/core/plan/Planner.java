@@ -14,6 +14,7 @@ import ebauche.core.order.Sequence;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Grid;
 import ebauche.core.stock.Stock;
+import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -43,16 +44,14 @@ public final class Planner {
     }
 
     private BuildPlan plan() {
+        Aside<Checked> checked = Aside.of(this::check);
         List<Operation> planned = new ArrayList<>();
-        List<Reckoning> reckonings = new ArrayList<>();
-        for (Station station : Stations.ALL) {
-            findings.addAll(station.check(build));
-            planned.addAll(station.operations(build));
-            reckonings.addAll(station.reckonings(build));
-        }
+        Stations.ALL.forEach(station -> planned.addAll(station.operations(build)));
         Map<String, AsBuilt.Done> done = done();
-        findings.addAll(Contradictions.find(build, planned, done.values()));
+        Aside<List<Finding>> contradictions = Aside.of(() -> Contradictions.find(build, planned, done.values()));
         Precedence precedence = Precedence.of(planned);
+        findings.addAll(checked.get().findings());
+        findings.addAll(contradictions.get());
         findings.addAll(precedence.findings());
         Sequence sequence = Sequence.of(planned, precedence.links(), List.copyOf(done.keySet()));
         History history = replay(sequence.operations(), done);
@@ -63,7 +62,25 @@ public final class Planner {
         findings.addAll(sequence.findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(
-                build, findings, steps(sequence.operations(), done), history, sequence.telling(), reckonings);
+                build,
+                findings,
+                steps(sequence.operations(), done),
+                history,
+                sequence.telling(),
+                checked.get().reckonings());
+    }
+
+    private record Checked(List<Finding> findings, List<Reckoning> reckonings) {}
+
+    /** What can be told from the build alone. */
+    private Checked check() {
+        List<Finding> found = new ArrayList<>();
+        List<Reckoning> reckonings = new ArrayList<>();
+        for (Station station : Stations.ALL) {
+            found.addAll(station.check(build));
+            reckonings.addAll(station.reckonings(build));
+        }
+        return new Checked(found, reckonings);
     }
 
     /** The standing steps by key, in the order of doing; the last record of a step counts. */
@@ -79,16 +96,21 @@ public final class Planner {
     }
 
     private History replay(List<Operation> ordered, Map<String, AsBuilt.Done> done) {
-        Stock start = Stock.empty(grid());
-        Stock stock = start;
-        List<History.Step> steps = new ArrayList<>();
+        List<History.Deed> deeds = new ArrayList<>();
         for (Operation operation : ordered) {
             AsBuilt.Done fact = done.get(operation.key());
             List<Change> changes = fact == null ? operation.changes() : MeasuredCut.of(build, fact);
-            stock = stock.after(changes);
-            steps.add(new History.Step(operation, changes, fact != null, stock));
+            deeds.add(new History.Deed(operation, changes, fact != null));
         }
-        return new History(build, start, steps);
+        Aside<List<WoodLeft.Thin>> thinnest = Aside.of(() -> History.thinnest(build, deeds));
+        Stock start = Stock.empty(grid());
+        Stock stock = start;
+        List<History.Step> steps = new ArrayList<>();
+        for (History.Deed deed : deeds) {
+            stock = stock.after(deed.changes());
+            steps.add(new History.Step(deed, stock));
+        }
+        return new History(build, start, steps, thinnest.get());
     }
 
     private Grid grid() {
