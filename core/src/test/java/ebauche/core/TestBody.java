@@ -4,7 +4,9 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Outline;
@@ -38,6 +40,9 @@ public final class TestBody {
     public double angle = 0;
     public double plateUnderHeel = 0;
     public double plateUnderBridge = 0;
+    public Optional<Heel> heelFit = Optional.empty();
+    public Optional<ScratchPlate> scratchPlate = Optional.empty();
+    public OptionalDouble nutSpread = OptionalDouble.empty();
     public double endWallToSaddle = 165;
     public double actionTreble = 1.8;
     public double actionBass = 1.8;
@@ -124,8 +129,10 @@ public final class TestBody {
                         56,
                         6.4,
                         List.of(new Point(-19, 180), new Point(19, 180)),
-                        4.76),
-                new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4),
+                        4.76,
+                        heelFit,
+                        scratchPlate),
+                new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread),
                 new Bridge(
                         "bridge",
                         lowestSaddle,

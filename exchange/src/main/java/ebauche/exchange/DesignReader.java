@@ -2,7 +2,9 @@ package ebauche.exchange;
 
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Outline;
@@ -25,6 +27,12 @@ import java.util.function.Function;
 
 /** The {@code design} part of a build file. Every value left out has its usual value named here. */
 final class DesignReader {
+    private static final Map<String, Heel.Made> MADE =
+            Map.of("neck-first", Heel.Made.NECK_FIRST, "drawing-first", Heel.Made.DRAWING_FIRST);
+
+    private static final Map<String, Heel.Jig> JIG =
+            Map.of("drawn", Heel.Jig.DRAWN, "three-strips", Heel.Jig.THREE_STRIPS, "traced-neck", Heel.Jig.TRACED_NECK);
+
     private static final Map<String, Control.Kind> CONTROL = Map.of(
             "pot", Control.Kind.POT,
             "toggle-switch", Control.Kind.TOGGLE_SWITCH,
@@ -100,7 +108,22 @@ final class DesignReader {
                 spot.length("widthAtMouth"),
                 spot.length("cornerRadius"),
                 spot.list("screws", MOST_PARTS, Spot::asPoint),
-                spot.length("screwHole", SCREW_HOLE));
+                spot.length("screwHole", SCREW_HOLE),
+                spot.optionalObject("heel", DesignReader::heel),
+                spot.optionalObject(
+                        "scratchPlate",
+                        s -> new ScratchPlate(
+                                s.length("thickness"),
+                                s.word("runs", Map.of("under-fingerboard", true, "beside", false)))));
+    }
+
+    private static Heel heel(Spot spot) {
+        return new Heel(
+                spot.length("widthAtEnd"),
+                spot.length("widthAtMouth"),
+                spot.length("length"),
+                spot.has("made") ? spot.word("made", MADE) : Heel.Made.DRAWING_FIRST,
+                spot.has("jig") ? spot.word("jig", JIG) : Heel.Jig.DRAWN);
     }
 
     private static StringSetup strings(Spot spot) {
@@ -111,7 +134,8 @@ final class DesignReader {
                 spot.length("actionBass"),
                 spot.length("nutHeight"),
                 spot.length("compensationTreble", COMPENSATION_TREBLE),
-                spot.length("compensationBass", COMPENSATION_BASS));
+                spot.length("compensationBass", COMPENSATION_BASS),
+                spot.has("nutSpread") ? OptionalDouble.of(spot.length("nutSpread")) : OptionalDouble.empty());
     }
 
     private static Bridge bridge(Spot spot) {

@@ -93,7 +93,8 @@ final class ShopReader {
                 spot.length("pickupUnder", usual.pickupUnder()),
                 spot.length("bushing", usual.bushing()),
                 spot.length("block", usual.block()),
-                spot.length("control", usual.control()));
+                spot.length("control", usual.control()),
+                spot.length("neck", usual.neck()));
     }
 
     private static Limits limits(Spot spot, Limits usual) {

@@ -89,9 +89,7 @@ public final class Build {
 
     /** The latest standing reading of a dimension, else what the design says. */
     public Fact fact(Dimension dimension, double designed) {
-        return asBuilt.latest(dimension)
-                .map(r -> Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
-                .orElseGet(() -> Fact.typed(designed));
+        return fitting.fact(dimension, designed);
     }
 
     /** The floor that the latest reading of a cavity's depth found, carried to the face as it is now. */

@@ -4,7 +4,10 @@ import static ebauche.core.hardware.PartSize.*;
 
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.FeatureName;
+import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
@@ -41,6 +44,13 @@ public final class Fitting {
     public Fitting(AsBuilt record, Clearances room) {
         this.record = record;
         this.room = room;
+    }
+
+    /** A size of the neck or the body as it is known: the latest standing reading, else what the design says. */
+    Fact fact(Dimension dimension, double designed) {
+        return record.latest(dimension)
+                .map(r -> Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
+                .orElseGet(() -> Fact.typed(designed));
     }
 
     /** A size of a part as it is known: the latest standing reading, else what it is sold as. */
@@ -80,15 +90,37 @@ public final class Fitting {
 
     /** The design with cavities and holes that take its parts. */
     public BodyDesign fit(BodyDesign design) {
+        NeckJoint neck = fit(design.neck());
         if (design.parts().isEmpty()) {
-            return design;
+            return neck == design.neck() ? design : design.with(neck);
         }
-        return design.with(
-                fit(design.bridge()),
-                design.pickups().stream().map(this::fit).toList(),
-                design.controls().stream().map(this::fit).toList(),
-                design.controlCavity().map(this::fit),
-                design.jack().map(this::fit));
+        return design.with(neck)
+                .with(
+                        fit(design.bridge()),
+                        design.pickups().stream().map(this::fit).toList(),
+                        design.controls().stream().map(this::fit).toList(),
+                        design.controlCavity().map(this::fit),
+                        design.jack().map(this::fit));
+    }
+
+    /** A pocket that is made to the neck in hand is as wide as its heel, and a little. */
+    private NeckJoint fit(NeckJoint neck) {
+        return neck.heel()
+                .filter(h -> h.made() == Heel.Made.NECK_FIRST)
+                .map(h -> neck.withWidths(
+                        pocketWidth(h, true).value(), pocketWidth(h, false).value()))
+                .orElse(neck);
+    }
+
+    /** Width of a pocket that is made to the heel, at its end wall or at its mouth. */
+    public Reckoning pocketWidth(Heel heel, boolean atEnd) {
+        Fact width = atEnd
+                ? fact(Dimension.HEEL_WIDTH_END, heel.widthAtEnd())
+                : fact(Dimension.HEEL_WIDTH_MOUTH, heel.widthAtMouth());
+        return sum("pocket width at its " + (atEnd ? "end" : "mouth"))
+                .length("heel's width there", width)
+                .length("room for a snug fit", shops(room.neck()))
+                .is(width.value() + room.neck(), "heel's width there + room for a snug fit");
     }
 
     private Pickup fit(Pickup p) {

@@ -70,6 +70,24 @@ public record BodyDesign(
         return parts;
     }
 
+    /** The same design with another neck joint. */
+    public BodyDesign with(NeckJoint otherNeck) {
+        return new BodyDesign(
+                name,
+                blank,
+                thickness,
+                outline,
+                scale,
+                otherNeck,
+                strings,
+                bridge,
+                pickups,
+                controls,
+                controlCavity,
+                jack,
+                templates);
+    }
+
     /** The same design with its hardware cut for other sizes. */
     public BodyDesign with(
             Bridge otherBridge,

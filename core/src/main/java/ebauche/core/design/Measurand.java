@@ -41,6 +41,30 @@ public sealed interface Measurand {
         NUT_HEIGHT("nut-height", "string over the frets at the nut", 5),
         END_WALL_TO_SADDLE("end-wall-to-saddle", "pocket end wall to saddle", 400),
         SADDLE_HEIGHT("saddle-height", "saddle height over the front", 60),
+        HEEL_WIDTH_END("heel-width-end", "heel width at its end", 120),
+        HEEL_WIDTH_MOUTH("heel-width-mouth", "heel width at the pocket's mouth", 120),
+        HEEL_LENGTH("heel-length", "heel length in the pocket", 300),
+        POCKET_WIDTH_END("pocket-width-end", "pocket width at its end", 120),
+        POCKET_WIDTH_MOUTH("pocket-width-mouth", "pocket width at its mouth", 120),
+        FRET_12_TO_SADDLE("fret-12-to-saddle", "fret 12 to the saddle line", 600),
+        CENTRE_AT_NUT("centre-at-nut", "nut's middle off the body's centre line, treble positive", 30) {
+            @Override
+            public double least() {
+                return -30;
+            }
+        },
+        CENTRE_AT_POCKET("centre-at-pocket", "neck's middle at the pocket off the centre line, treble positive", 30) {
+            @Override
+            public double least() {
+                return -30;
+            }
+        },
+        CENTRE_AT_BRIDGE("centre-at-bridge", "neck's line at the bridge off the centre line, treble positive", 30) {
+            @Override
+            public double least() {
+                return -30;
+            }
+        },
         NECK_ANGLE("neck-angle", "neck angle", 10) {
             @Override
             public Quantity quantity() {

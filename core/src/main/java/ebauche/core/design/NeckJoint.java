@@ -4,6 +4,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The neck's heel and the pocket that takes it.
@@ -23,6 +24,8 @@ import java.util.List;
  * @param cornerRadius of the pocket's inside corners
  * @param screws where the neck screws pass, none for a glued neck
  * @param screwHole diameter of their clearing holes
+ * @param heel the heel's own width and length, and what the pocket is made to; without it the pocket's sizes stand alone
+ * @param scratchPlate on the front, if there is one
  */
 public record NeckJoint(
         Kind kind,
@@ -39,7 +42,9 @@ public record NeckJoint(
         double widthAtMouth,
         double cornerRadius,
         List<Point> screws,
-        double screwHole) {
+        double screwHole,
+        Optional<Heel> heel,
+        Optional<ScratchPlate> scratchPlate) {
 
     /** The feature's name. */
     public static final String FEATURE = "neck";
@@ -71,6 +76,28 @@ public record NeckJoint(
                 "cornerRadius",
                 "is too large for a pocket of that width and length");
         screws = List.copyOf(screws);
+    }
+
+    /** The same joint with a pocket of another width. */
+    public NeckJoint withWidths(double end, double mouth) {
+        return new NeckJoint(
+                kind,
+                heelThickness,
+                fingerboardThickness,
+                fretHeight,
+                fingerboardRadius,
+                angle,
+                plateUnderHeel,
+                plateUnderBridge,
+                endWallToSaddle,
+                pocketLength,
+                end,
+                mouth,
+                cornerRadius,
+                screws,
+                screwHole,
+                heel,
+                scratchPlate);
     }
 
     /** The pocket on the plan, its end corners rounded, its mouth square. */

@@ -1,6 +1,7 @@
 package ebauche.core.design;
 
 import ebauche.core.measure.Refusal;
+import java.util.OptionalDouble;
 
 /**
  * The strings over the frets and at the saddle.
@@ -12,6 +13,7 @@ import ebauche.core.measure.Refusal;
  * @param nutHeight a0, string over the fret plane at the nut
  * @param compensationTreble how much longer than the scale the treble string wants to be
  * @param compensationBass the same for the bass string
+ * @param nutSpread between the outer strings at the nut, if it is known
  */
 public record StringSetup(
         int count,
@@ -20,7 +22,8 @@ public record StringSetup(
         double actionBass,
         double nutHeight,
         double compensationTreble,
-        double compensationBass) {
+        double compensationBass,
+        OptionalDouble nutSpread) {
 
     public StringSetup {
         Refusal.between(count, 1, 24, "count");
@@ -28,6 +31,7 @@ public record StringSetup(
         Refusal.positive(actionTreble, "actionTreble");
         Refusal.positive(actionBass, "actionBass");
         Refusal.notNegative(nutHeight, "nutHeight");
+        nutSpread.ifPresent(s -> Refusal.between(s, 0, spread + 1e-9, "nutSpread"));
     }
 
     /** Where string {@code i} (0 is the bass side) stands across the saddle, mm from the centre, right positive. */

@@ -3,7 +3,10 @@ package ebauche.core.neck;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Heel;
+import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -14,6 +17,9 @@ import java.util.Optional;
 
 /** Whether neck, strings and bridge fit together. */
 final class NeckChecks {
+    /** Bridge holes within half a millimetre: common practice. */
+    static final double HOLES_WITHIN = 0.5;
+
     private final Build build;
     private final BodyDesign design;
     private final PocketState state;
@@ -33,6 +39,11 @@ final class NeckChecks {
         saddleTravel();
         centreLine();
         fretLine();
+        NeckFit.of(build).ifPresent(this::fit);
+        alignment();
+        scaleRead();
+        scratchPlate();
+        heelInBody();
         return found;
     }
 
@@ -154,6 +165,123 @@ final class NeckChecks {
                     .says(
                             "The bridge stands {0} off the centre line; the shop's limit is {1}.",
                             "Put it back on the line that runs from nut to bridge."));
+        }
+    }
+
+    private void fit(NeckFit fit) {
+        double gap = Math.max(fit.atEnd().value(), fit.atMouth().value());
+        double least = Math.min(fit.atEnd().value(), fit.atMouth().value());
+        switch (fit.fit()) {
+            case TOO_TIGHT ->
+                found.add(Finding.thinkAgain("neck", "neck-too-tight")
+                        .on(NeckJoint.FEATURE)
+                        .at(endWall())
+                        .length("too wide by", -least)
+                        .says(
+                                "The heel is {0} wider than its pocket.",
+                                "Ease the pocket's walls by that, or make the pocket to the neck."));
+            case SHOWS ->
+                found.add(Finding.thinkAgain("neck", "neck-gap-shows")
+                        .on(NeckJoint.FEATURE)
+                        .at(endWall())
+                        .length("gap", gap)
+                        .length("shows from", NeckFit.SHOWS)
+                        .says(
+                                "The heel leaves a gap of {0} in its pocket; from {1} it shows.",
+                                "Make the pocket to the neck that is in hand."));
+            case LOOSE ->
+                found.add(Finding.thinkAgain("neck", "neck-loose")
+                        .on(NeckJoint.FEATURE)
+                        .at(endWall())
+                        .length("gap", gap)
+                        .length("loose from", NeckFit.LOOSE)
+                        .says(
+                                "The heel leaves a gap of {0} in its pocket; from {1} the neck is loose.",
+                                "Make the pocket to the neck that is in hand, or shim its side with veneer."));
+            case SNUG -> {
+                if (fit.after(NeckFit.SANDED_MOST) == NeckFit.Class.LOOSE
+                        && fit.heel().made() == Heel.Made.DRAWING_FIRST) {
+                    found.add(Finding.goodToKnow("neck", "neck-sanded-later")
+                            .on(NeckJoint.FEATURE)
+                            .at(endWall())
+                            .length("sanding takes at least", NeckFit.SANDED_LEAST)
+                            .length("at most", NeckFit.SANDED_MOST)
+                            .says(
+                                    "Snug as drawn; finish-sanding the neck takes {0} to {1} off its width and leaves it loose.",
+                                    "Sand the neck first and make the pocket to it."));
+                }
+            }
+        }
+    }
+
+    /** The neck must point at the bridge, or the outer strings run off the fingerboard. */
+    private void alignment() {
+        CentreLine line = CentreLine.of(build);
+        line.atBridge().ifPresent(off -> {
+            double permitted = line.permitted().value();
+            if (Math.abs(off.value()) > permitted) {
+                found.add(
+                        Finding.thinkAgain("neck", "neck-off-line")
+                                .on(NeckJoint.FEATURE)
+                                .at(new Point(off.value(), 0))
+                                .length("off at the bridge", Math.abs(off.value()))
+                                .length("permitted", permitted)
+                                .says(
+                                        "The neck's line meets the saddles {0} off the centre line, to the "
+                                                + (off.value() > 0 ? "treble" : "bass") + " side; {1} is permitted.",
+                                        "Ease one cheek of the pocket, or set the bridge to the neck's line before its holes are drilled."));
+            }
+        });
+    }
+
+    private void scaleRead() {
+        build.asBuilt().latest(Dimension.FRET_12_TO_SADDLE).ifPresent(r -> {
+            double off = r.value() - design.fret(12);
+            if (Math.abs(off) > HOLES_WITHIN) {
+                found.add(
+                        Finding.thinkAgain("neck", "scale-off")
+                                .on("bridge")
+                                .at(new Point(0, 0))
+                                .length("off by", Math.abs(off))
+                                .length("holes within", HOLES_WITHIN)
+                                .says(
+                                        "Fret 12 stands {0} " + (off > 0 ? "too far from" : "too near")
+                                                + " the saddle line; bridge holes want to be within {1}.",
+                                        "Shift the saddle line by that before the bridge's holes are drilled, or check the scale."));
+            }
+        });
+    }
+
+    /** A plate that runs under the fingerboard wants the heel to stand proud of the front by at least its thickness. */
+    private void scratchPlate() {
+        design.neck().scratchPlate().filter(ScratchPlate::underFingerboard).ifPresent(plate -> {
+            double proud = state.proud().value();
+            if (proud < plate.thickness() - 1e-9) {
+                found.add(
+                        Finding.stops("neck", "plate-under-fingerboard")
+                                .on(NeckJoint.FEATURE)
+                                .at(endWall())
+                                .length("heel stands proud", proud)
+                                .length("plate", plate.thickness())
+                                .says(
+                                        "The scratch plate is {1} and runs under the fingerboard, but the heel stands only {0} proud of the front.",
+                                        "A shallower pocket with higher saddles, a thinner plate, or a plate that stops beside the neck. Prove it with an offcut of plate."));
+            }
+        });
+    }
+
+    private void heelInBody() {
+        double heel = geometry.heel().value();
+        double body = build.faces().thickness();
+        if (heel >= body) {
+            found.add(Finding.thinkAgain("neck", "heel-thicker-than-body")
+                    .on(NeckJoint.FEATURE)
+                    .at(endWall())
+                    .length("heel", heel)
+                    .length("body", body)
+                    .says(
+                            "The heel is {0} thick and the whole body {1}.",
+                            "Check the unit of the heel, or thin the heel, or make the body thicker."));
         }
     }
 

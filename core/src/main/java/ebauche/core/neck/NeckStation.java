@@ -4,11 +4,14 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.Station;
 import ebauche.core.crib.Drill;
+import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
@@ -23,13 +26,18 @@ import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** The neck pocket: depth, cut, the neck fitted and aligned, its screw holes, the bridge located from it. */
 public final class NeckStation implements Station {
     private static final Condition.Mark NECK_IN = new Condition.Mark("the neck fitted and on the centre line");
+
+    private static final Condition.Mark HEEL_MEASURED = new Condition.Mark("the heel of the finished neck measured");
+    private static final Condition.Mark JIG_MADE = new Condition.Mark("the neck pocket's jig made");
 
     /** How near a drill in the crib must come to a wanted clearing hole, mm. */
     private static final double DRILL_MATCH = 0.3;
@@ -67,7 +75,7 @@ public final class NeckStation implements Station {
                 state.target(),
                 neck.cornerRadius(),
                 Set.of(WoodLeft.EDGE, NeckHoles.FEATURE),
-                Datum.centreLine(Face.FRONT),
+                located(build),
                 false);
     }
 
@@ -75,12 +83,14 @@ public final class NeckStation implements Station {
     public List<Operation> operations(Build build) {
         PocketState state = PocketState.of(build);
         GuidedPocket pocket = pocket(build, state);
-        List<Operation> steps = new ArrayList<>(pocket.operations());
+        List<Operation> steps = new ArrayList<>(jig(build));
+        steps.addAll(pocket.operations());
         deepen(build, state, pocket).ifPresent(steps::add);
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
                 .gives(NECK_IN)
+                .inspect(onLine(build))
                 .takes(20, 0, 0.002)
                 .build());
         new NeckHoles(build, state).operation(NECK_IN, pocket.atDepth()).ifPresent(steps::add);
@@ -88,9 +98,100 @@ public final class NeckStation implements Station {
                 .set(new Setting.ByHand("rule from fret 12, twine along the outer strings"))
                 .needs(NECK_IN)
                 .gives(Datum.BRIDGE_MARKED)
+                .inspect(new Inspection(
+                        Dimension.FRET_12_TO_SADDLE,
+                        fret12(build),
+                        NeckChecks.HOLES_WITHIN,
+                        NeckChecks.HOLES_WITHIN,
+                        "rule from fret 12"))
                 .takes(15, 0, 0.004)
                 .build());
         return steps;
+    }
+
+    /** Half the scale: fret 12 of twelve equal semitones. */
+    private static Reckoning fret12(Build build) {
+        double scale = build.design().scale();
+        return Reckoning.of("fret 12 to the saddle line", Quantity.LENGTH)
+                .length("scale", Fact.typed(scale))
+                .is(scale / 2, "scale / 2");
+    }
+
+    private static Inspection onLine(Build build) {
+        double permitted = CentreLine.of(build).permitted().value();
+        Reckoning none = Reckoning.typed("neck's line at the bridge, off the centre line", 0);
+        return new Inspection(Dimension.CENTRE_AT_BRIDGE, none, permitted, permitted, "laser line or string");
+    }
+
+    /** A pocket that is made to the neck wants the neck measured, and its jig made from it. */
+    private static List<Operation> jig(Build build) {
+        List<Operation> steps = new ArrayList<>();
+        Optional<NeckFit> fit = NeckFit.of(build);
+        if (fit.isEmpty()) {
+            return steps;
+        }
+        Heel heel = fit.get().heel();
+        double tolerance = build.shop().limits().thicknessTolerance();
+        if (heel.made() == Heel.Made.NECK_FIRST) {
+            Operation.Builder measure = Operation.of(
+                            "neck", NeckJoint.FEATURE, "measure", "Measure the heel of the finished neck")
+                    .set(new Setting.ByHand("calliper"))
+                    .gives(HEEL_MEASURED)
+                    .takes(5, 0, 0);
+            heelSizes(build, heel)
+                    .forEach((size, fact) -> measure.inspect(new Inspection(
+                            size,
+                            Reckoning.of(size.label(), Quantity.LENGTH)
+                                    .length("as known", fact)
+                                    .is(fact.value(), "as known"),
+                            tolerance,
+                            tolerance,
+                            "calliper")));
+            steps.add(measure.build());
+        }
+        if (wantsJig(heel)) {
+            Operation.Builder make = Operation.of("neck", NeckJoint.FEATURE, "jig", "Make the neck pocket's jig")
+                    .set(new Setting.Made(heel.jig().words(), fit.get().jig(true), toMake(heel.jig())))
+                    .needs(Datum.centreLine(Face.FRONT))
+                    .gives(JIG_MADE)
+                    .takes(25, 0, 0);
+            if (heel.made() == Heel.Made.NECK_FIRST) {
+                make.needs(HEEL_MEASURED);
+            }
+            steps.add(make.build());
+        }
+        return steps;
+    }
+
+    private static Map<Dimension, Fact> heelSizes(Build build, Heel heel) {
+        Map<Dimension, Fact> sizes = new LinkedHashMap<>();
+        sizes.put(
+                Dimension.HEEL_THICKNESS,
+                build.fact(Dimension.HEEL_THICKNESS, build.design().neck().heelThickness()));
+        sizes.put(Dimension.HEEL_WIDTH_END, build.fact(Dimension.HEEL_WIDTH_END, heel.widthAtEnd()));
+        sizes.put(Dimension.HEEL_WIDTH_MOUTH, build.fact(Dimension.HEEL_WIDTH_MOUTH, heel.widthAtMouth()));
+        sizes.put(Dimension.HEEL_LENGTH, build.fact(Dimension.HEEL_LENGTH, heel.length()));
+        return sizes;
+    }
+
+    /** A pocket made to the neck, by whatever jig, and one made to the drawing by a jig of its own. */
+    private static boolean wantsJig(Heel heel) {
+        return heel.made() == Heel.Made.NECK_FIRST || heel.jig() != Heel.Jig.DRAWN;
+    }
+
+    private static String toMake(Heel.Jig jig) {
+        return switch (jig) {
+            case DRAWN -> "wide at its end";
+            case THREE_STRIPS -> "wide, the middle strip at its end; ease it to the neck";
+            case TRACED_NECK -> "wide at its end; file to the inside of the line";
+        };
+    }
+
+    /** Where the pocket's template is located from: the jig, which is made on the centre line, else that line itself. */
+    private static Condition located(Build build) {
+        return build.design().neck().heel().filter(NeckStation::wantsJig).isPresent()
+                ? JIG_MADE
+                : Datum.centreLine(Face.FRONT);
     }
 
     /** Once the pocket is called done and is found too shallow, one more step brings it down. */
@@ -138,6 +239,18 @@ public final class NeckStation implements Station {
         state.found().ifPresent(sums::add);
         state.stillToCut().ifPresent(sums::add);
         sums.add(state.saddleHeight());
+        sums.add(state.proud());
+        NeckFit.of(build)
+                .ifPresent(fit -> sums.addAll(List.of(
+                        fit.pocketEnd(),
+                        fit.pocketMouth(),
+                        fit.atEnd(),
+                        fit.atMouth(),
+                        fit.jig(true),
+                        fit.jig(false))));
+        CentreLine line = CentreLine.of(build);
+        line.atBridge().ifPresent(sums::add);
+        sums.add(line.permitted());
         return sums;
     }
 

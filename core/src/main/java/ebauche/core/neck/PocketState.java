@@ -67,6 +67,20 @@ public record PocketState(
                 .is(target.value() - now.value(), "p − pocket depth as it is"));
     }
 
+    /** How far the heel's top, under the fingerboard, stands over the finished front at the end wall. */
+    public Reckoning proud() {
+        Reckoning depth = found().orElse(target);
+        double tilt = Math.cos(Math.toRadians(geometry.angle().value()));
+        double proud =
+                geometry.heel().value() / tilt + geometry.plateUnderHeel().value() - depth.value();
+        return Reckoning.of("heel stands proud of the front", Quantity.LENGTH)
+                .length("heel thickness, h", geometry.heel())
+                .angle("neck angle, α", geometry.angle())
+                .length("plate under the heel", geometry.plateUnderHeel())
+                .length("pocket depth at the end wall, p", depth.asFact())
+                .is(proud, "h / cos α + plate under the heel − p");
+    }
+
     /** The saddle height that the pocket, as it is found or else as planned, calls for on the centre line. */
     public Reckoning saddleHeight() {
         return geometry.saddleHeightFor(found().orElse(target).asFact());

@@ -94,6 +94,14 @@ public sealed interface Setting {
         }
     }
 
+    /** A jig or a template made. */
+    record Made(String tool, Reckoning width, String figureSays) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(width);
+        }
+    }
+
     /** Boards glued. */
     record Glued(String tool, Reckoning curing) implements Setting {
         @Override
