@@ -58,6 +58,7 @@ public final class TestBody {
     public double recess = 0;
     public Optional<Bridge.Studs> studs = Optional.empty();
     public Optional<Bridge.Vibrato> vibrato = Optional.empty();
+    public Optional<Bridge.StringThrough> stringThrough = Optional.empty();
     public List<Pickup> pickups = new ArrayList<>(List.of(pickup("neck", 0, 130, 19), pickup("bridge", 0, 40, 19)));
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
@@ -147,6 +148,7 @@ public final class TestBody {
                         recess,
                         studs,
                         vibrato,
+                        stringThrough,
                         Optional.empty()),
                 pickups,
                 controls,

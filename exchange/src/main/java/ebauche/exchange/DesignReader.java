@@ -156,6 +156,7 @@ final class DesignReader {
                 spot.length("recess", 0),
                 spot.optionalObject("studs", DesignReader::studs),
                 spot.optionalObject("vibrato", DesignReader::vibrato),
+                spot.optionalObject("stringThrough", DesignReader::stringThrough),
                 Optional.empty());
     }
 
@@ -192,7 +193,13 @@ final class DesignReader {
                                 s.length("springsAlong"),
                                 s.length("springsY"),
                                 s.length("springsDepth"))),
+                spot.optionalObject("stringThrough", DesignReader::stringThrough),
                 Optional.of(part));
+    }
+
+    private static Bridge.StringThrough stringThrough(Spot spot) {
+        return new Bridge.StringThrough(
+                spot.length("y"), spot.length("diameter"), spot.optionalObject("ferrule", PartFile::read));
     }
 
     private static double bare(Spot spot, Part part, PartSize size) {

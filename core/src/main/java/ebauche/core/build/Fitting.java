@@ -327,6 +327,18 @@ public final class Fitting {
                 .orElseGet(() -> Reckoning.typed(what, typed));
     }
 
+    /** Depth of a ferrule's seat: its length, so that it ends flush with the back. */
+    public Reckoning ferruleDepth(Part ferrule) {
+        Fact length = size(Bridge.FERRULES, ferrule, LENGTH);
+        return sum("ferrule seat depth").length("ferrule's length", length).is(length.value(), "ferrule's length");
+    }
+
+    /** Diameter of a ferrule's seat: a ferrule is pressed in. */
+    public Reckoning ferruleSeat(Part ferrule) {
+        Fact wide = size(Bridge.FERRULES, ferrule, DIAMETER);
+        return sum("ferrule seat").length("ferrule's diameter", wide).is(wide.value(), "ferrule's diameter");
+    }
+
     /** Width of a vibrato's route. */
     public Reckoning routeAcross(Bridge bridge) {
         Fact block = size(Bridge.FEATURE, bridge.part().orElseThrow(), BLOCK_ACROSS);
@@ -371,6 +383,11 @@ public final class Fitting {
             case Bridge.FEATURE -> bridgeSums(design.bridge(), sums);
             case ControlCavity.COVER ->
                 design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
+            case Bridge.FERRULES ->
+                design.bridge()
+                        .stringThrough()
+                        .flatMap(Bridge.StringThrough::ferrule)
+                        .ifPresent(f -> sums.addAll(List.of(ferruleSeat(f), ferruleDepth(f))));
             case Jack.FEATURE -> design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(jackHole(part)));
             default -> {
                 // The part of a pickup or a control, told above.

@@ -3,10 +3,13 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Drill;
+import ebauche.core.design.StringSetup;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Part;
+import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -21,6 +24,7 @@ import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** What the bridge takes out of the body: its studs, its recess, a vibrato's route and springs. */
 final class BridgeWork {
@@ -28,6 +32,8 @@ final class BridgeWork {
     static final String RECESS = "bridge-recess";
     static final String ROUTE = "vibrato";
     static final String SPRINGS = "springs";
+
+    private static final Condition.Access STRINGS = new Condition.Access("strings' holes through the body");
 
     private static final double DRILL_MATCH = 0.3;
 
@@ -136,21 +142,81 @@ final class BridgeWork {
     List<Operation> operations() {
         List<Operation> steps = new ArrayList<>();
         bridge.studs().ifPresent(studs -> steps.add(drillStuds(studs)));
+        bridge.stringThrough().ifPresent(s -> {
+            steps.add(drillStrings(s));
+            s.ferrule().ifPresent(f -> steps.add(boreFerrules(s, f)));
+        });
         pockets().forEach(p -> steps.addAll(p.operations()));
         return steps;
+    }
+
+    /** One hole a string, at the strings' spread, from the front so that they meet the bridge. */
+    private List<Point> strings(Bridge.StringThrough through) {
+        StringSetup strings = build.design().strings();
+        return IntStream.range(0, strings.count())
+                .mapToObj(i -> new Point(bridge.offCentre() + strings.offset(i), through.y()))
+                .toList();
+    }
+
+    private Operation drillStrings(Bridge.StringThrough through) {
+        double top = build.faces().frontNow();
+        double bottom = build.faces().backNow();
+        Reckoning depth = Reckoning.of("through the body", Quantity.LENGTH)
+                .length("front now", top)
+                .length("back now", bottom)
+                .is(bottom - top, "back now − front now");
+        Operation.Builder step = Operation.of(
+                        "cavity", Bridge.STRING_HOLES, "drill", "Drill the strings' holes through the body")
+                .set(new Setting.Drilled(drill(through.diameter()), depth, "right through, onto scrap"))
+                .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
+                .gives(STRINGS)
+                .joins(Set.of(WoodLeft.BACK, Bridge.FERRULES))
+                .caution(Caution.DRILL)
+                .takes(25, 0, 0.01);
+        for (Point at : strings(through)) {
+            Region hole = Region.disc(at, through.diameter());
+            step.cuts(Change.Remove.fromBody(Bridge.STRING_HOLES, Solid.Prism.between(hole, top, bottom)))
+                    .needs(Datum.wood(build, hole));
+        }
+        return step.build();
+    }
+
+    /** Seats for the ferrules, on the holes that came through; out of line shows at once. */
+    private Operation boreFerrules(Bridge.StringThrough through, Part ferrule) {
+        Reckoning finished = build.fitting().ferruleDepth(ferrule);
+        double seat = build.fitting().ferruleSeat(ferrule).value();
+        double toSand = build.faces().toSand(Face.BACK);
+        Reckoning depth = Reckoning.of("ferrule seat from the back as it is now", Quantity.LENGTH)
+                .length(finished.what(), finished.asFact())
+                .length("still to be sanded off the back", toSand)
+                .is(finished.value() + toSand, finished.what() + " + still to be sanded off the back");
+        double floor = build.faces().planeUnderFinished(Face.BACK, finished.value());
+        Operation.Builder step = Operation.of("cavity", Bridge.FERRULES, "bore", "Bore the ferrules' seats in the back")
+                .face(Face.BACK)
+                .set(new Setting.Drilled(drill(seat), depth, "deep from the back"))
+                .needs(STRINGS)
+                .joins(Set.of(Bridge.STRING_HOLES))
+                .caution(Caution.DRILL)
+                .takes(25, 0, 0.008);
+        for (Point at : strings(through)) {
+            Region hole = Region.disc(at, seat);
+            step.cuts(Change.Remove.fromBody(
+                    Bridge.FERRULES,
+                    Solid.Prism.between(hole, floor, build.faces().backNow())));
+        }
+        return step.build();
+    }
+
+    private String drill(double diameter) {
+        return build.shop().crib().drill(diameter, DRILL_MATCH).map(Drill::name).orElse("a drill that the crib lacks");
     }
 
     private Operation drillStuds(Bridge.Studs studs) {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
         Reckoning depth = build.fitting().studDepth(bridge);
-        String drill = build.shop()
-                .crib()
-                .drill(studs.diameter(), DRILL_MATCH)
-                .map(Drill::name)
-                .orElse("a drill that the crib lacks");
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
-                .set(new Setting.Drilled(drill, depth, "deep from the finished front"))
+                .set(new Setting.Drilled(drill(studs.diameter()), depth, "deep from the finished front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(new Condition.Access("bridge's stud holes"))
                 .joins(Set.of(RECESS))

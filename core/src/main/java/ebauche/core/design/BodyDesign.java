@@ -63,6 +63,7 @@ public record BodyDesign(
     public Map<String, Part> parts() {
         Map<String, Part> parts = new LinkedHashMap<>();
         bridge.part().ifPresent(p -> parts.put(Bridge.FEATURE, p));
+        bridge.stringThrough().flatMap(Bridge.StringThrough::ferrule).ifPresent(p -> parts.put(Bridge.FERRULES, p));
         pickups.forEach(pickup -> pickup.part().ifPresent(p -> parts.put(pickup.feature(), p)));
         controls.forEach(control -> control.part().ifPresent(p -> parts.put(control.feature(), p)));
         controlCavity.flatMap(ControlCavity::cover).ifPresent(p -> parts.put(ControlCavity.COVER, p));

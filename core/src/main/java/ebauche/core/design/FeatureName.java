@@ -13,6 +13,8 @@ public final class FeatureName {
             case "jack" -> "jack hole";
             case "springs" -> "spring cavity";
             case "vibrato" -> "vibrato route";
+            case "string-holes" -> "strings' holes";
+            case "ferrules" -> "ferrules' seats";
             case "bridge-studs" -> "bridge stud holes";
             default -> composed(feature);
         };
@@ -20,6 +22,9 @@ public final class FeatureName {
 
     /** The part that a feature is cut for: {@code neck pickup} for {@code pickup-neck}. */
     public static String part(String feature) {
+        if (feature.equals("ferrules")) {
+            return "ferrules";
+        }
         if (feature.startsWith("pickup-")) {
             return rest(feature) + " pickup";
         }

@@ -22,6 +22,7 @@ import java.util.OptionalDouble;
  * @param recess how deep its plate is let into the front, 0 when it stands on it
  * @param studs its two posts, if it has them
  * @param vibrato its moving block and springs, if it has them
+ * @param stringThrough holes for strings that come through the body, if they do
  * @param part the bridge itself; with it, the sizes here are the bare part's until the build adds the shop's room
  */
 public record Bridge(
@@ -38,6 +39,7 @@ public record Bridge(
         double recess,
         Optional<Studs> studs,
         Optional<Vibrato> vibrato,
+        Optional<StringThrough> stringThrough,
         Optional<Part> part) {
 
     /** The feature's name. */
@@ -67,6 +69,31 @@ public record Bridge(
                             ? "is missing: say where the bridge's studs stand"
                             : "this bridge has none");
         });
+    }
+
+    /** The feature's name of the holes that strings come through. */
+    public static final String STRING_HOLES = "string-holes";
+
+    /** The feature's name of the ferrules' seats in the back. */
+    public static final String FERRULES = "ferrules";
+
+    /**
+     * Strings that come through the body.
+     *
+     * @param y of the row of holes
+     * @param diameter of the holes
+     * @param ferrule in the back, flush with it, one a string
+     */
+    public record StringThrough(double y, double diameter, Optional<Part> ferrule) {
+        public StringThrough {
+            Refusal.between(diameter, 0.5, 10, "diameter");
+            ferrule.ifPresent(f -> {
+                Refusal.unless(
+                        f.kind() == PartKind.FERRULE, "ferrule", "a " + f.kind().word() + " is no ferrule");
+                Refusal.unless(
+                        f.get(PartSize.DIAMETER) > diameter, "diameter", "the hole is as wide as the ferrule's seat");
+            });
+        }
     }
 
     /** Two posts, the same distance either side of the bridge's middle. */
@@ -135,6 +162,7 @@ public record Bridge(
                 letIn,
                 on,
                 moving,
+                stringThrough,
                 part);
     }
 

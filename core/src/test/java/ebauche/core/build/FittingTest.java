@@ -141,6 +141,7 @@ class FittingTest {
                 0,
                 java.util.Optional.empty(),
                 java.util.Optional.of(TestBody.vibrato(42)),
+                java.util.Optional.empty(),
                 java.util.Optional.of(TestParts.vibrato()));
         Build build = new Build(
                 body.design()
