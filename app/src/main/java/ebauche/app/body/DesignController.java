@@ -151,8 +151,17 @@ class DesignController {
     /** Parts that were added in the form since, so that their fields have a place. */
     private static ObjectNode withAdded(ObjectNode from, Map<String, String> typed) {
         ObjectNode out = from.deepCopy();
-        for (String kind : List.of("studs", "vibrato", "controlCavity", "jack")) {
-            String prefix = kind.equals("studs") || kind.equals("vibrato") ? "bridge." + kind + "." : kind + ".";
+        Map<String, String> places = Map.of(
+                "studs", "bridge.studs.",
+                "vibrato", "bridge.vibrato.",
+                "stringThrough", "bridge.stringThrough.",
+                "heel", "neck.heel.",
+                "scratchPlate", "neck.scratchPlate.",
+                "controlCavity", "controlCavity.",
+                "jack", "jack.");
+        for (Map.Entry<String, String> place : places.entrySet()) {
+            String kind = place.getKey();
+            String prefix = place.getValue();
             if (typed.keySet().stream().anyMatch(k -> k.startsWith(prefix))) {
                 NewParts.add(out, kind);
             }

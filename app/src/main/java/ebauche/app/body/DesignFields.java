@@ -50,16 +50,19 @@ final class DesignFields {
     public record Section(String title, String path, boolean optional, List<Field> fields) {}
 
     /** The sizes that a reading at the bench replaces, by their field. */
-    static final Map<String, Dimension> MEASURED = Map.of(
-            "thickness", Dimension.BODY_THICKNESS,
-            "neck.heelThickness", Dimension.HEEL_THICKNESS,
-            "neck.fingerboardThickness", Dimension.FINGERBOARD_THICKNESS,
-            "neck.fretHeight", Dimension.FRET_HEIGHT,
-            "neck.angle", Dimension.NECK_ANGLE,
-            "neck.endWallToSaddle", Dimension.END_WALL_TO_SADDLE,
-            "strings.actionTreble", Dimension.ACTION_TREBLE,
-            "strings.actionBass", Dimension.ACTION_BASS,
-            "strings.nutHeight", Dimension.NUT_HEIGHT);
+    static final Map<String, Dimension> MEASURED = Map.ofEntries(
+            Map.entry("neck.heel.widthAtEnd", Dimension.HEEL_WIDTH_END),
+            Map.entry("neck.heel.widthAtMouth", Dimension.HEEL_WIDTH_MOUTH),
+            Map.entry("neck.heel.length", Dimension.HEEL_LENGTH),
+            Map.entry("thickness", Dimension.BODY_THICKNESS),
+            Map.entry("neck.heelThickness", Dimension.HEEL_THICKNESS),
+            Map.entry("neck.fingerboardThickness", Dimension.FINGERBOARD_THICKNESS),
+            Map.entry("neck.fretHeight", Dimension.FRET_HEIGHT),
+            Map.entry("neck.angle", Dimension.NECK_ANGLE),
+            Map.entry("neck.endWallToSaddle", Dimension.END_WALL_TO_SADDLE),
+            Map.entry("strings.actionTreble", Dimension.ACTION_TREBLE),
+            Map.entry("strings.actionBass", Dimension.ACTION_BASS),
+            Map.entry("strings.nutHeight", Dimension.NUT_HEIGHT));
 
     private final JsonNode design;
     private final Timbers timbers;
@@ -79,6 +82,7 @@ final class DesignFields {
     static List<Section> of(JsonNode design, Timbers timbers) {
         DesignFields fields = new DesignFields(design, timbers);
         fields.neckAndBridge();
+        fields.stringThrough();
         fields.bodyAndBlank();
         fields.laidOut();
         fields.parts();
@@ -114,8 +118,32 @@ final class DesignFields {
                 Field.length("strings.actionBass", "action at fret 12, bass"),
                 Field.length("strings.nutHeight", "over the frets at the nut"),
                 Field.length("strings.compensationTreble", "compensation, treble"),
-                Field.length("strings.compensationBass", "compensation, bass"));
+                Field.length("strings.compensationBass", "compensation, bass"),
+                Field.length("strings.nutSpread", "spread at the nut (if known)"));
+        heel();
         bridge();
+    }
+
+    private void heel() {
+        if (design.path("neck").has("heel")) {
+            section(
+                    "The heel in its pocket",
+                    "neck.heel",
+                    true,
+                    Field.length("neck.heel.widthAtEnd", "heel width at its end"),
+                    Field.length("neck.heel.widthAtMouth", "heel width at the mouth"),
+                    Field.length("neck.heel.length", "heel length in the pocket"),
+                    new Field("neck.heel.made", "pocket made", Kind.CHOICE, List.of("drawing-first", "neck-first")),
+                    new Field("neck.heel.jig", "jig", Kind.CHOICE, List.of("drawn", "three-strips", "traced-neck")));
+        }
+        if (design.path("neck").has("scratchPlate")) {
+            section(
+                    "Scratch plate",
+                    "neck.scratchPlate",
+                    true,
+                    Field.length("neck.scratchPlate.thickness", "thickness"),
+                    new Field("neck.scratchPlate.runs", "runs", Kind.CHOICE, List.of("beside", "under-fingerboard")));
+        }
     }
 
     private void bridge() {
@@ -164,6 +192,17 @@ final class DesignFields {
                     Field.length("bridge.vibrato.springsY", "spring cavity's middle"),
                     Field.length("bridge.vibrato.springsDepth", "spring cavity's depth")));
             sections.add(new Section("Vibrato", "bridge.vibrato", !part, List.copyOf(vibrato)));
+        }
+    }
+
+    private void stringThrough() {
+        JsonNode through = design.path("bridge").path("stringThrough");
+        if (through.isObject()) {
+            List<Field> fields = new ArrayList<>(List.of(
+                    Field.length("bridge.stringThrough.y", "row from the saddle line"),
+                    Field.length("bridge.stringThrough.diameter", "hole")));
+            fields.addAll(partFields("bridge.stringThrough.ferrule", through.path("ferrule")));
+            sections.add(new Section("Strings through the body", "bridge.stringThrough", true, List.copyOf(fields)));
         }
     }
 
@@ -344,9 +383,11 @@ final class DesignFields {
         String id = DesignEdit.find(design, section).path("id").asString("");
         return section.startsWith("pickups.")
                 ? "pickup-" + id
-                : section.startsWith("controls.")
-                        ? "control-" + id
-                        : section.equals("controlCavity") ? "cover" : section;
+                : section.equals("bridge.stringThrough")
+                        ? "ferrules"
+                        : section.startsWith("controls.")
+                                ? "control-" + id
+                                : section.equals("controlCavity") ? "cover" : section;
     }
 
     private void section(String title, String path, boolean optional, Field... fields) {

@@ -18,7 +18,14 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class DesignMerge {
     private static final Pattern LIST_PART = Pattern.compile("(pickups|controls)\\.(\\d+)(\\..+)?");
-    private static final List<String> OBJECT_PARTS = List.of("controlCavity", "jack", "bridge.studs", "bridge.vibrato");
+    private static final List<String> OBJECT_PARTS = List.of(
+            "controlCavity",
+            "jack",
+            "bridge.studs",
+            "bridge.vibrato",
+            "bridge.stringThrough",
+            "neck.heel",
+            "neck.scratchPlate");
 
     private final ObjectNode mine;
     private final ObjectNode merged;

@@ -25,6 +25,24 @@ final class NewParts {
             }
             case "controlCavity" -> controlCavity(design);
             case "jack" -> jack(design);
+            case "heel" ->
+                object(
+                        design.withObject("/neck"),
+                        "heel",
+                        "widthAtEnd",
+                        "55.9 mm",
+                        "widthAtMouth",
+                        "55.9 mm",
+                        "length",
+                        "76 mm",
+                        "made",
+                        "neck-first");
+            case "scratchPlate" ->
+                object(design.withObject("/neck"), "scratchPlate", "thickness", "1.6 mm", "runs", "beside");
+            case "stringThrough" -> {
+                object(design.withObject("/bridge"), "stringThrough", "y", "-24 mm", "diameter", "3.2 mm");
+                ((ObjectNode) design.path("bridge").get("stringThrough")).set("ferrule", generic("ferrule-8"));
+            }
             case "studs" ->
                 object(
                         design.withObject("/bridge"),
@@ -160,6 +178,8 @@ final class NewParts {
         return switch (kind) {
             case "studs", "vibrato" ->
                 design.path("bridge").has(kind) || design.path("bridge").has("part");
+            case "heel", "scratchPlate" -> design.path("neck").has(kind);
+            case "stringThrough" -> design.path("bridge").has(kind);
             case "controlCavity", "jack" -> design.has(kind);
             default -> false;
         };

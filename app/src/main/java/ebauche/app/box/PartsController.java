@@ -3,6 +3,7 @@ package ebauche.app.box;
 import ebauche.app.account.Maker;
 import ebauche.app.bench.DepthGauge;
 import ebauche.app.bench.Readings;
+import ebauche.app.bench.SeveralReadings;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.PartDrawing;
@@ -21,7 +22,6 @@ import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -120,17 +120,15 @@ class PartsController {
 
     /** What was just logged and what moved by it. */
     private static void acknowledge(Bodies.Current current, List<String> logged, Model model) {
-        AsBuilt record = current.plan().build().asBuilt();
-        List<AsBuilt.Entry> before = new ArrayList<>(record.timeline());
-        List<AsBuilt.Entry> gone =
-                before.stream().filter(e -> logged.contains(e.id())).toList();
-        if (gone.isEmpty()) {
-            return;
-        }
-        before.removeAll(gone);
-        Build earlier = Bodies.build(current.revision().file(), current.ways(), new AsBuilt(before));
-        model.addAttribute("logged", gone);
-        model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan()));
+        SeveralReadings.before(current, logged).ifPresent(earlier -> {
+            AsBuilt record = current.plan().build().asBuilt();
+            model.addAttribute(
+                    "logged",
+                    record.timeline().stream()
+                            .filter(e -> logged.contains(e.id()))
+                            .toList());
+            model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan()));
+        });
     }
 
     /** Logs every size that was typed, all or none. */
@@ -143,66 +141,29 @@ class PartsController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Map<String, String> troubles = new LinkedHashMap<>();
-        Map<String, String> first = new LinkedHashMap<>();
-        List<AsBuilt.Reading> read = new ArrayList<>();
-        for (Map.Entry<String, String> field : typed.entrySet()) {
-            String key = field.getKey();
-            if (!key.startsWith("size:") || field.getValue().isBlank()) {
-                continue;
-            }
-            try {
-                there(current, key);
-                UUID entry = UUID.fromString(typed.getOrDefault("entry." + key, ""));
-                String before = typed.getOrDefault("first." + key, "");
-                read.add(readings.read(current, maker, entry, key, field.getValue(), "", before, fig));
-            } catch (Readings.AskAgain again) {
-                troubles.put(key, again.getMessage());
-                first.put(key, again.first());
-            } catch (IllegalArgumentException e) {
-                troubles.put(key, e.getMessage());
-            }
-        }
-        if (read.isEmpty() && troubles.isEmpty()) {
-            model.addAttribute("nothing", true);
-        }
-        if (troubles.isEmpty() && !read.isEmpty()) {
-            together(current, read)
-                    .ifPresent(why -> troubles.put(read.get(0).measures().key(), why));
-        }
-        if (!troubles.isEmpty() || read.isEmpty()) {
+        SeveralReadings form = SeveralReadings.of(readings, current, maker, typed, key -> key.startsWith("size:"), fig);
+        form.read()
+                .forEach(r -> missing(current, r)
+                        .ifPresent(why -> form.troubles().put(r.measures().key(), why)));
+        if (!form.good()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            model.addAttribute("troubles", troubles);
-            model.addAttribute("first", first);
+            model.addAttribute("nothing", form.troubles().isEmpty());
+            model.addAttribute("troubles", form.troubles());
+            model.addAttribute("first", form.first());
             model.addAttribute("typed", typed);
             return page(current, fig, model);
         }
-        store.log(current.body(), read);
-        String ids = String.join(",", read.stream().map(AsBuilt.Reading::id).toList());
-        return "redirect:/bodies/" + id + "/parts?logged=" + ids;
+        store.log(current.body(), form.read());
+        return "redirect:/bodies/" + id + "/parts?logged=" + form.ids();
     }
 
-    /** Refuses a size of a part that this body does not have. */
-    private static void there(Bodies.Current current, String measures) {
-        Measurand.SizeOf size = (Measurand.SizeOf) Measurand.parse(measures);
+    /** Why a size cannot be logged here, if this body has no such part or the part no such size. */
+    private static Optional<String> missing(Bodies.Current current, AsBuilt.Reading reading) {
+        Measurand.SizeOf size = (Measurand.SizeOf) reading.measures();
         Part part = current.plan().build().drawn().parts().get(size.feature());
-        if (part == null || !part.has(size.size())) {
-            throw new IllegalArgumentException("this body has no such part, or the part no such size");
-        }
-    }
-
-    /** Why readings that can each be true cannot be so together, if they cannot. */
-    private static Optional<String> together(Bodies.Current current, List<AsBuilt.Reading> read) {
-        Build build = current.plan().build();
-        List<AsBuilt.Entry> timeline = new ArrayList<>(build.asBuilt().timeline());
-        List<String> there = timeline.stream().map(AsBuilt.Entry::id).toList();
-        read.stream().filter(r -> !there.contains(r.id())).forEach(timeline::add);
-        try {
-            new Build(build.drawn(), build.shop(), new AsBuilt(timeline));
-            return Optional.empty();
-        } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
-        }
+        return part != null && part.has(size.size())
+                ? Optional.empty()
+                : Optional.of("this body has no such part, or the part no such size");
     }
 
     /** The simulated calliper: parts of one kind differ by a few tenths from what they are sold as. */

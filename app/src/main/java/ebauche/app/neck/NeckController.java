@@ -1,0 +1,140 @@
+package ebauche.app.neck;
+
+import ebauche.app.account.Maker;
+import ebauche.app.bench.Readings;
+import ebauche.app.bench.SeveralReadings;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
+import ebauche.app.drawing.NeckDrawing;
+import ebauche.app.web.Figures;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.neck.CentreLine;
+import ebauche.core.neck.NeckFit;
+import ebauche.core.neck.PocketState;
+import ebauche.core.plan.Moved;
+import ebauche.core.plan.Planner;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The neck and its bridge: depth, fit, jig, and whether the neck points where the bridge will stand. */
+@Controller
+@RequestMapping("/bodies/{id}/neck")
+class NeckController {
+    private static final List<Dimension> HEEL = List.of(
+            Dimension.HEEL_THICKNESS,
+            Dimension.FINGERBOARD_THICKNESS,
+            Dimension.HEEL_WIDTH_END,
+            Dimension.HEEL_WIDTH_MOUTH,
+            Dimension.HEEL_LENGTH,
+            Dimension.POCKET_WIDTH_END,
+            Dimension.POCKET_WIDTH_MOUTH);
+
+    private static final List<Dimension> LINE = List.of(
+            Dimension.CENTRE_AT_NUT,
+            Dimension.CENTRE_AT_POCKET,
+            Dimension.CENTRE_AT_BRIDGE,
+            Dimension.FRET_12_TO_SADDLE,
+            Dimension.SADDLE_HEIGHT);
+
+    private final Bodies bodies;
+    private final BodyStore store;
+    private final Readings readings;
+
+    NeckController(Bodies bodies, BodyStore store, Readings readings) {
+        this.bodies = bodies;
+        this.store = store;
+        this.readings = readings;
+    }
+
+    /** A size that is read here, and its latest reading. */
+    public record Line(String key, String label, AsBuilt.Reading latest, String entry) {}
+
+    @GetMapping
+    String neck(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) List<String> logged,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (logged != null) {
+            SeveralReadings.before(current, logged)
+                    .ifPresent(earlier ->
+                            model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan())));
+        }
+        return page(current, fig, model);
+    }
+
+    private static String page(Bodies.Current current, Figures fig, Model model) {
+        Build build = current.plan().build();
+        PocketState pocket = PocketState.of(build);
+        CentreLine line = CentreLine.of(build);
+        model.addAttribute("current", current);
+        model.addAttribute("plan", current.plan());
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("pocket", pocket);
+        model.addAttribute("window", pocket.geometry().window(build.design().bridge()));
+        model.addAttribute("budget", pocket.geometry().errorBudget(build.shop().limits()));
+        model.addAttribute("sensitivities", pocket.geometry().sensitivities());
+        model.addAttribute("fit", NeckFit.of(build).orElse(null));
+        model.addAttribute("sanded", List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST));
+        model.addAttribute("off", line.atBridge().orElse(null));
+        model.addAttribute("permitted", line.permitted());
+        model.addAttribute("heelLines", lines(build, HEEL));
+        model.addAttribute("lineLines", lines(build, LINE));
+        model.addAttribute("drawing", NeckDrawing.of(current.plan(), fig));
+        return "neck/neck";
+    }
+
+    private static List<Line> lines(Build build, List<Dimension> sizes) {
+        return sizes.stream()
+                .map(d -> new Line(
+                        d.key(),
+                        d.label(),
+                        build.asBuilt().latest(d).orElse(null),
+                        UUID.randomUUID().toString()))
+                .toList();
+    }
+
+    /** Logs every reading that was typed, all or none. */
+    @PostMapping
+    String log(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        SeveralReadings form = SeveralReadings.of(readings, current, maker, typed, NeckController::known, fig);
+        if (!form.good()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            model.addAttribute("nothing", form.troubles().isEmpty());
+            model.addAttribute("troubles", form.troubles());
+            model.addAttribute("first", form.first());
+            model.addAttribute("typed", typed);
+            return page(current, fig, model);
+        }
+        store.log(current.body(), form.read());
+        return "redirect:/bodies/" + id + "/neck?logged=" + form.ids();
+    }
+
+    private static boolean known(String key) {
+        return Arrays.stream(Dimension.values()).anyMatch(d -> d.key().equals(key));
+    }
+}
