@@ -63,6 +63,7 @@ public final class TestBody {
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
     public List<TemplateMade> templates = List.of();
+    public Set<String> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
     /** A blank that was laid out; if null, one of even pieces. */
@@ -154,7 +155,8 @@ public final class TestBody {
                 controls,
                 cavity,
                 jack,
-                templates);
+                templates,
+                undecided);
     }
 
     public Build build() {

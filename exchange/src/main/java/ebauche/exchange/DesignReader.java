@@ -74,7 +74,8 @@ final class DesignReader {
                 distinct(
                         spot,
                         spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
-                        TemplateMade::feature));
+                        TemplateMade::feature),
+                Set.copyOf(spot.list("undecided", MOST_PARTS, s -> s.asText(60))));
     }
 
     private static <T> List<T> distinct(Spot spot, List<T> parts, Function<T, String> id) {

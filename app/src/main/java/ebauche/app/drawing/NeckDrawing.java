@@ -17,7 +17,9 @@ public final class NeckDrawing {
     private static final double WIDTH = 800;
     private static final double TALLER = 3;
     private static final double MARGIN = 24;
-    private static final double ABOVE = 34;
+    /** Shown over the highest saddle, mm. */
+    private static final double ABOVE = 5;
+
     private static final double BEHIND = 40;
     private static final double NECK_SHOWN = 60;
 
@@ -67,7 +69,7 @@ public final class NeckDrawing {
 
     /** Over the finished front, upward. */
     private double y(double over) {
-        return MARGIN + (ABOVE - over) * scale * TALLER;
+        return MARGIN + (bridge.highestOverFront() + ABOVE - over) * scale * TALLER;
     }
 
     /** Height over the front of a line parallel to the pocket's floor, so much over it. */

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A body as the maker wants it.
@@ -21,6 +22,7 @@ import java.util.Optional;
  * @param outline finished, seen from the front
  * @param scale string length S, nut to scale line
  * @param templates those that are not made as the shop usually does, at most one a feature
+ * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  */
 public record BodyDesign(
         String name,
@@ -35,7 +37,8 @@ public record BodyDesign(
         List<Control> controls,
         Optional<ControlCavity> controlCavity,
         Optional<Jack> jack,
-        List<TemplateMade> templates) {
+        List<TemplateMade> templates,
+        Set<String> undecided) {
 
     public BodyDesign {
         Refusal.between(thickness, 5, 120, "thickness");
@@ -57,6 +60,7 @@ public record BodyDesign(
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
+        undecided = Set.copyOf(undecided);
     }
 
     /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
@@ -86,7 +90,8 @@ public record BodyDesign(
                 controls,
                 controlCavity,
                 jack,
-                templates);
+                templates,
+                undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -109,7 +114,8 @@ public record BodyDesign(
                 otherControls,
                 otherCavity,
                 otherJack,
-                templates);
+                templates,
+                undecided);
     }
 
     /** How the template of a feature is made. */

@@ -44,6 +44,7 @@ final class NeckChecks {
         scaleRead();
         scratchPlate();
         heelInBody();
+        fingerboardOverFront();
         return found;
     }
 
@@ -268,6 +269,20 @@ final class NeckChecks {
                                         "A shallower pocket with higher saddles, a thinner plate, or a plate that stops beside the neck. Prove it with an offcut of plate."));
             }
         });
+    }
+
+    /** A heel that lies deeper than its own thickness leaves the fingerboard's underside under the front. */
+    private void fingerboardOverFront() {
+        double under = -state.proud().value();
+        if (under > build.shop().limits().depthTolerance()) {
+            found.add(Finding.goodToKnow("neck", "heel-under-front")
+                    .on(NeckJoint.FEATURE)
+                    .at(endWall())
+                    .length("under the front", under)
+                    .says(
+                            "The heel's top lies {0} under the front at the pocket's end: a fingerboard that runs past it would stand in the wood.",
+                            "Let its end into the front by that, or aim for saddles that much higher."));
+        }
     }
 
     private void heelInBody() {

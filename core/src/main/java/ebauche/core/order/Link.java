@@ -6,6 +6,7 @@ package ebauche.core.order;
  * @param before key of the earlier step
  * @param after key of the later step
  * @param because the reason, as said of the later step
+ * @param takesAway whether the later step takes away what the earlier one needs, rather than needing what it gives
  * @param lagMinutes least time between the end of one and the start of the other
  */
-public record Link(String before, String after, String because, int lagMinutes) {}
+public record Link(String before, String after, String because, boolean takesAway, int lagMinutes) {}

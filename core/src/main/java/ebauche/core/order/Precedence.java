@@ -73,7 +73,7 @@ public final class Precedence {
         for (Operation giver : givers(need)) {
             if (giver != needer) {
                 given = true;
-                link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives");
+                link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives", false);
             }
         }
         if (!given) {
@@ -101,7 +101,7 @@ public final class Precedence {
                 continue;
             }
             if (!givers(need).contains(spoiler) && spoils(spoiler, need)) {
-                link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs");
+                link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs", true);
             }
         }
     }
@@ -110,7 +110,11 @@ public final class Precedence {
         for (Operation changer : operations) {
             boolean settlesToo = changer.needs().contains(settled);
             if (changer != needer && !settlesToo && spoils(changer, settled)) {
-                link(changer, needer, "needs " + settled.words() + ", and “" + changer.title() + "” still cuts it");
+                link(
+                        changer,
+                        needer,
+                        "needs " + settled.words() + ", and “" + changer.title() + "” still cuts it",
+                        false);
             }
         }
     }
@@ -150,8 +154,9 @@ public final class Precedence {
                 .toList();
     }
 
-    private void link(Operation before, Operation after, String because) {
+    private void link(Operation before, Operation after, String because, boolean takesAway) {
         links.putIfAbsent(
-                before.key() + " > " + after.key(), new Link(before.key(), after.key(), because, before.waitMinutes()));
+                before.key() + " > " + after.key(),
+                new Link(before.key(), after.key(), because, takesAway, before.waitMinutes()));
     }
 }

@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param steps in order, each with the wood after it
  * @param links the reasons for the order, those that follow from others left out
  * @param reckonings the numbers a maker asks about
+ * @param stillOpen how long each undecided choice stays open
  */
 public record BuildPlan(
         Build build,
@@ -29,13 +30,15 @@ public record BuildPlan(
         List<PlanStep> steps,
         History history,
         List<Link> links,
-        List<Reckoning> reckonings) {
+        List<Reckoning> reckonings,
+        List<StillOpen> stillOpen) {
 
     public BuildPlan {
         findings = List.copyOf(findings);
         steps = List.copyOf(steps);
         links = List.copyOf(links);
         reckonings = List.copyOf(reckonings);
+        stillOpen = List.copyOf(stillOpen);
     }
 
     /**

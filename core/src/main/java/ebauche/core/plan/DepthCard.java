@@ -92,6 +92,7 @@ public record DepthCard(
         pockets.addAll(CavityStation.pockets(build));
         return pockets.stream()
                 .filter(p -> !p.plan().isEmpty())
+                .filter(p -> !build.design().undecided().contains(p.feature()))
                 .map(p -> new Writer(plan, p, pockets).card())
                 .toList();
     }

@@ -6,9 +6,12 @@ import ebauche.core.build.Finding;
 import ebauche.core.build.History;
 import ebauche.core.build.Station;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.order.Link;
 import ebauche.core.order.Precedence;
 import ebauche.core.order.Sequence;
 import ebauche.core.stock.Change;
@@ -20,6 +23,9 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A plan is a pure function of a build: no clock, no store, no chance. What is done is replayed as it was done; the rest
@@ -45,15 +51,22 @@ public final class Planner {
 
     private BuildPlan plan() {
         Aside<Checked> checked = Aside.of(this::check);
-        List<Operation> planned = new ArrayList<>();
-        Stations.ALL.forEach(station -> planned.addAll(station.operations(build)));
+        List<Operation> all = new ArrayList<>();
+        Stations.ALL.forEach(station -> all.addAll(station.operations(build)));
         Map<String, AsBuilt.Done> done = done();
+        List<Operation> undecided = all.stream()
+                .filter(o -> undecided(o.feature()) && !done.containsKey(o.key()))
+                .toList();
+        List<Operation> planned = new ArrayList<>(all);
+        planned.removeAll(undecided);
         Aside<List<Finding>> contradictions = Aside.of(() -> Contradictions.find(build, planned, done.values()));
-        Precedence precedence = Precedence.of(planned);
+        Precedence precedence = Precedence.of(all);
         findings.addAll(checked.get().findings());
         findings.addAll(contradictions.get());
         findings.addAll(precedence.findings());
-        Sequence sequence = Sequence.of(planned, precedence.links(), List.copyOf(done.keySet()));
+        findings.removeIf(f -> undecided(f.feature()));
+        findings.addAll(waiting(planned, undecided));
+        Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
         History history = replay(sequence.operations(), done);
         for (Station station : Stations.ALL) {
             findings.addAll(station.review(build, history));
@@ -67,7 +80,45 @@ public final class Planner {
                 steps(sequence.operations(), done),
                 history,
                 sequence.telling(),
-                checked.get().reckonings());
+                checked.get().reckonings(),
+                StillOpen.of(undecided, precedence.links(), sequence.operations()));
+    }
+
+    private boolean undecided(String feature) {
+        return build.design().undecided().contains(feature);
+    }
+
+    /** The links between steps that are planned. */
+    private static List<Link> among(List<Operation> planned, List<Link> links) {
+        Set<String> keys = planned.stream().map(Operation::key).collect(Collectors.toSet());
+        return links.stream()
+                .filter(l -> keys.contains(l.before()) && keys.contains(l.after()))
+                .toList();
+    }
+
+    /** Steps that need what only an undecided feature would give. */
+    private static List<Finding> waiting(List<Operation> planned, List<Operation> undecided) {
+        List<Finding> waiting = new ArrayList<>();
+        for (Operation step : planned) {
+            for (Condition need : step.needs()) {
+                Optional<Operation> giver = giver(undecided, need);
+                if (giver.isPresent() && giver(planned, need).isEmpty()) {
+                    waiting.add(Finding.thinkAgain("plan", "waits-for-undecided")
+                            .on(step.feature())
+                            .says(
+                                    "“" + step.title() + "” needs " + need.words() + ", which only the undecided "
+                                            + FeatureName.said(giver.get().feature()) + " gives.",
+                                    "Decide on that first, or leave this step for later too."));
+                }
+            }
+        }
+        return waiting;
+    }
+
+    private static Optional<Operation> giver(List<Operation> steps, Condition need) {
+        return steps.stream()
+                .filter(o -> o.gives().stream().anyMatch(g -> g.answers(need)))
+                .findFirst();
     }
 
     private record Checked(List<Finding> findings, List<Reckoning> reckonings) {}
