@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Changes to a design's JSON that more than one screen makes: another part, a cavity moved. */
@@ -126,6 +127,22 @@ public final class Altered {
             }
         }
         return design.path("nothing");
+    }
+
+    /** Leaves a feature undecided, or decides on it. */
+    public static void undecided(ObjectNode design, String feature, boolean open) {
+        List<String> all = new ArrayList<>();
+        design.path("undecided").forEach(f -> all.add(f.asString("")));
+        all.remove(feature);
+        if (open) {
+            all.add(feature);
+        }
+        if (all.isEmpty()) {
+            design.remove("undecided");
+        } else {
+            ArrayNode list = design.putArray("undecided");
+            all.forEach(list::add);
+        }
     }
 
     /** Whether a feature can be moved by hand. */

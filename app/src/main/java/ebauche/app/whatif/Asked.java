@@ -15,7 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A what-if as it is asked: fields of an address, so that it is stored nowhere and can be opened again or sent to another.
  *
  * <p>{@code thickness}, {@code heel}, {@code saddle}, {@code wood-over} are lengths, {@code angle} degrees,
- * {@code part.FEATURE} a part's key in the box, {@code move.FEATURE} millimetres to the treble side and to the neck.
+ * {@code part.FEATURE} a part's key in the box, {@code open.FEATURE} yes or no: whether it is left undecided, {@code move.FEATURE} millimetres to the treble side and to the neck.
  *
  * @param fields those that ask for a change
  * @param troubles what cannot be read, by field
@@ -41,6 +41,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
             boolean known = LENGTHS.containsKey(key)
                     || key.equals("angle")
                     || key.startsWith("part.")
+                    || key.startsWith("open.")
                     || key.startsWith("move.");
             if (known && !value.isBlank() && value.length() <= 120 && fields.size() < MOST_FIELDS) {
                 fields.put(key, value.strip());
@@ -62,6 +63,8 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
                 angle(design, value);
             } else if (key.startsWith("part.")) {
                 part(design, key, value, box);
+            } else if (key.startsWith("open.")) {
+                open(design, key, value);
             } else {
                 move(design, key, value);
             }
@@ -98,6 +101,15 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         } else if (!Altered.part(
                 design, key.substring("part.".length()), found.get().part())) {
             troubles.put(key, "this design has nothing to put it in");
+        }
+    }
+
+    private void open(ObjectNode design, String key, String value) {
+        String feature = key.substring("open.".length());
+        if (!value.equals("yes") && !value.equals("no") || !feature.matches("[a-z0-9-]{1,40}")) {
+            troubles.put(key, "say yes to leave it open, or no");
+        } else {
+            Altered.undecided(design, feature, value.equals("yes"));
         }
     }
 

@@ -93,7 +93,7 @@ class WhatIfController {
     /** Moves by hand, which come from the X-ray and stand in no field of this form. */
     private static Map<String, String> moves(Asked asked) {
         return asked.fields().entrySet().stream()
-                .filter(e -> e.getKey().startsWith("move."))
+                .filter(e -> e.getKey().startsWith("move.") || e.getKey().startsWith("open."))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 

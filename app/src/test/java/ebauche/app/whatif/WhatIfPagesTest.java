@@ -152,6 +152,19 @@ class WhatIfPagesTest extends WithApp {
     }
 
     @Test
+    void a_cavity_left_open_keeps_its_wood_and_the_last_step_that_leaves_it_open_is_named() {
+        assertThat(ask("tussock", "open.pickup-bridge", "maybe").body()).contains("say yes to leave it open");
+        assertThat(ask("tussock", "open.pickup-bridge", "yes").body()).contains("data-feature=\"pickup-bridge\"");
+        assertThat(keep("tussock", 1, "open.pickup-bridge", "yes").statusCode()).isEqualTo(302);
+        String page = me.get(shop.path("tussock") + "/depths").body();
+        assertThat(page).contains("data-open=\"pickup-bridge\"").doesNotContain("data-feature=\"pickup-bridge\"");
+        assertThat(keep("tussock", 2, "open.pickup-bridge", "no").statusCode()).isEqualTo(302);
+        assertThat(me.get(shop.path("tussock") + "/depths").body())
+                .contains("data-feature=\"pickup-bridge\"")
+                .doesNotContain("data-open");
+    }
+
+    @Test
     void nothing_asked_is_nothing_kept() {
         assertThat(keep("sedge", 1).statusCode()).isEqualTo(422);
         assertThat(keep("sedge", 1, "thickness", " ").body()).contains("Nothing was changed");
