@@ -277,6 +277,7 @@ final class DesignReader {
                 spot.length("woodOver"),
                 cover.isPresent() ? cover.get().size(PartSize.THICKNESS).orElse(0) : spot.length("coverThickness", 0),
                 spot.length("coverLip", 0),
+                spot.list("coverScrews", MOST_PARTS, Spot::asPoint),
                 cover);
     }
 

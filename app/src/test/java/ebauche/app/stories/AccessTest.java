@@ -43,6 +43,7 @@ class AccessTest extends Story {
             shop.path("sedge") + "/parts",
             shop.path("shale") + "/depths",
             shop.path("marram") + "/neck",
+            shop.path("tussock") + "/cavity",
             shop.path("tussock") + "/x-ray",
             shop.path("sedge") + "/x-ray?step=neck:rout&face=BACK&move.pickup-bridge=0,-20",
             shop.path("tussock") + "/what-if?thickness=40&part.bridge=usual:posts-metric",

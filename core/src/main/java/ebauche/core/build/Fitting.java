@@ -170,7 +170,7 @@ public final class Fitting {
     private ControlCavity fit(ControlCavity c) {
         return c.cover()
                 .map(cover -> new ControlCavity(
-                        c.outline(), c.woodOver(), coverDepth(cover).value(), c.coverLip(), c.cover()))
+                        c.outline(), c.woodOver(), coverDepth(cover).value(), c.coverLip(), c.screws(), c.cover()))
                 .orElse(c);
     }
 

@@ -4,6 +4,7 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Drill;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
@@ -37,6 +38,11 @@ final class ControlWork {
 
     /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
     private static final double STEP_CORNER = 4.8;
+
+    /** Pilot hole of a cover's screw, and how deep the screw goes: common practice. */
+    private static final double PILOT = 2;
+
+    private static final double SCREW_IN_WOOD = 10;
 
     private final Build build;
     private final List<Control> controls;
@@ -116,6 +122,7 @@ final class ControlWork {
 
     private Set<String> joins() {
         Set<String> joined = new HashSet<>(List.of(ControlCavity.FEATURE, ControlCavity.COVER, Jack.FEATURE));
+        joined.add(ControlCavity.SCREWS);
         controls.forEach(c -> joined.add(c.feature()));
         controls.forEach(c -> joined.add(step(c)));
         return joined;
@@ -147,7 +154,7 @@ final class ControlWork {
                 pockets.add(rear(
                         ControlCavity.COVER,
                         "cover recess",
-                        plan.grown(pit.coverLip()),
+                        pit.coverPlan(),
                         pit.cover()
                                 .map(build.fitting()::coverDepth)
                                 .orElseGet(() -> Reckoning.typed("cover recess depth", pit.coverThickness())),
@@ -209,8 +216,43 @@ final class ControlWork {
                 steps.addAll(drillHoles());
             }
             pockets().forEach(p -> steps.addAll(p.operations()));
+            if (!cavity.get().screws().isEmpty()) {
+                steps.add(coverScrews(cavity.get()));
+            }
         }
         return steps;
+    }
+
+    /** Pilot holes for the cover's screws, through its ears, once the recess shows where they stand. */
+    private Operation coverScrews(ControlCavity pit) {
+        double floor = build.faces().planeUnderFinished(Face.BACK, pit.coverThickness());
+        Reckoning depth = Reckoning.of("pilot holes under the cover", Quantity.LENGTH)
+                .length("screw in the wood", Fact.rule(SCREW_IN_WOOD, "common practice"))
+                .is(SCREW_IN_WOOD, "screw in the wood");
+        Operation.Builder step = Operation.of(
+                        "cavity", ControlCavity.SCREWS, "drill", "Drill the pilot holes for the cover's screws")
+                .face(Face.BACK)
+                .set(new Setting.Drilled(
+                        build.shop()
+                                .crib()
+                                .drill(PILOT, DRILL_MATCH)
+                                .map(Drill::name)
+                                .orElse("a drill that the crib lacks"),
+                        depth,
+                        "deep from the floor of the cover's recess"))
+                .needs(new Condition.Mark("the cover recess at depth"))
+                .joins(Set.of(ControlCavity.COVER))
+                .caution(Caution.DRILL)
+                .takes(8, 0, 0.002);
+        for (Point at : pit.screws()) {
+            step.cuts(Change.Remove.fromBody(
+                    ControlCavity.SCREWS,
+                    Solid.Prism.between(
+                            Region.disc(at, PILOT),
+                            floor - SCREW_IN_WOOD,
+                            build.faces().backNow())));
+        }
+        return step.build();
     }
 
     /** One step per control; each gives the holes that locate the rear template. */

@@ -13,6 +13,7 @@ public final class FeatureName {
             case "jack" -> "jack hole";
             case "springs" -> "spring cavity";
             case "vibrato" -> "vibrato route";
+            case "cover-screws" -> "cover's screw holes";
             case "string-holes" -> "strings' holes";
             case "ferrules" -> "ferrules' seats";
             case "bridge-studs" -> "bridge stud holes";

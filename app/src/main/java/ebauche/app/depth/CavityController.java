@@ -1,0 +1,170 @@
+package ebauche.app.depth;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.DesignKeeping;
+import ebauche.app.body.StaleRevision;
+import ebauche.app.drawing.CavityDrawing;
+import ebauche.app.web.Figures;
+import ebauche.core.build.Build;
+import ebauche.core.cavity.CavityFromParts;
+import ebauche.core.crib.Bit;
+import ebauche.core.geometry.Point;
+import ebauche.core.measure.Length;
+import ebauche.core.plan.Planner;
+import ebauche.core.plan.SideBySide;
+import ebauche.exchange.BuildFileException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The control cavity proposed from the parts that go into it, kept when the maker says so. */
+@Controller
+@RequestMapping("/bodies/{id}/cavity")
+class CavityController {
+    private static final double USUAL_LIP = 5;
+    private static final double WIDEST_LIP = 30;
+    private static final String USUAL_WOOD_OVER = "6 mm";
+
+    private final Bodies bodies;
+    private final DesignKeeping keeping;
+
+    CavityController(Bodies bodies, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.keeping = keeping;
+    }
+
+    @GetMapping
+    String cavity(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) String bit,
+            @RequestParam(required = false) String lip,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        return page(bodies.current(maker.shop(), id), bit, lip, fig, model);
+    }
+
+    private String page(Bodies.Current current, String bit, String lip, Figures fig, Model model) {
+        Build build = current.plan().build();
+        List<Bit> bits = build.shop().crib().bits().stream()
+                .filter(b -> b.bearing().atShank())
+                .toList();
+        Optional<Bit> chosen = bits.stream()
+                .filter(b -> b.name().equals(bit))
+                .findFirst()
+                .or(() -> bits.stream().findFirst());
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("base", current.revision().number());
+        model.addAttribute("bits", bits);
+        model.addAttribute("bit", chosen.map(Bit::name).orElse(""));
+        model.addAttribute("lip", lip == null ? fig.length(usualLip(build)) : lip);
+        double wide;
+        try {
+            wide = lip(lip, build, fig);
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("trouble", e.getMessage());
+            return "depth/cavity";
+        }
+        chosen.flatMap(b -> CavityFromParts.of(build, new CavityFromParts.Asked(b.diameter(), wide)))
+                .ifPresent(proposed -> {
+                    model.addAttribute("proposed", proposed);
+                    model.addAttribute("drawing", CavityDrawing.of(current.plan(), proposed));
+                    if (proposed.isWhole()) {
+                        beside(current, proposed, chosen.get(), wide, model);
+                    }
+                });
+        return "depth/cavity";
+    }
+
+    private static void beside(Bodies.Current current, CavityFromParts proposed, Bit bit, double lip, Model model) {
+        try {
+            Build then = DesignKeeping.build(current, file(current, proposed, bit, lip));
+            model.addAttribute("beside", SideBySide.of(current.plan(), Planner.plan(then)));
+        } catch (BuildFileException e) {
+            model.addAttribute("trouble", e.getMessage());
+        }
+    }
+
+    private static double usualLip(Build build) {
+        return build.design().controlCavity().map(c -> c.coverLip()).orElse(USUAL_LIP);
+    }
+
+    private static double lip(String typed, Build build, Figures fig) {
+        double lip = typed == null
+                ? usualLip(build)
+                : Length.parse(typed, fig.unit()).millimetres();
+        if (!(lip >= 0 && lip <= WIDEST_LIP)) {
+            throw new IllegalArgumentException("The lip can be " + fig.length(0) + " to " + fig.length(WIDEST_LIP)
+                    + ", and is " + fig.length(lip) + ".");
+        }
+        return lip;
+    }
+
+    /** The body's file with the proposed cavity in its design. */
+    private static ObjectNode file(Bodies.Current current, CavityFromParts proposed, Bit bit, double lip) {
+        ObjectNode file = DesignKeeping.file(current);
+        ObjectNode cavity = file.withObject("/design").withObject("/controlCavity");
+        cavity.putObject("outline").put("unit", "mm").put("path", proposed.path(bit.diameter()));
+        if (!cavity.has("woodOver")) {
+            cavity.put("woodOver", USUAL_WOOD_OVER);
+        }
+        cavity.put("coverLip", Length.ofMillimetres(lip).toString());
+        ArrayNode screws = cavity.putArray("coverScrews");
+        for (Point p : proposed.screws()) {
+            screws.addObject()
+                    .put("x", Length.ofMillimetres(hundredth(p.x())).toString())
+                    .put("y", Length.ofMillimetres(hundredth(p.y())).toString());
+        }
+        return file;
+    }
+
+    private static double hundredth(double value) {
+        return Math.rint(value * 100) / 100;
+    }
+
+    @PostMapping
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam String bit,
+            @RequestParam String lip,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        page(current, bit, lip, fig, model);
+        Build build = current.plan().build();
+        Optional<Bit> chosen = build.shop().crib().bits().stream()
+                .filter(b -> b.name().equals(bit))
+                .findFirst();
+        boolean whole = model.getAttribute("proposed") instanceof CavityFromParts p && p.isWhole();
+        if (chosen.isEmpty() || !whole || model.containsAttribute("trouble")) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return "depth/cavity";
+        }
+        try {
+            CavityFromParts proposed = (CavityFromParts) model.getAttribute("proposed");
+            keeping.keep(current, base, file(current, proposed, chosen.get(), lip(lip, build, fig)), maker.name());
+            return "redirect:/bodies/" + id + "/depths?kept";
+        } catch (StaleRevision stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", bodies.current(maker.shop(), id).revision());
+            return "depth/cavity";
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package ebauche.app.drawing;
+
+import ebauche.core.cavity.CavityFromParts;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.plan.BuildPlan;
+
+/** The rear cavity that the parts ask for, seen from the front through the wood, beside the one that is drawn today. */
+public final class CavityDrawing {
+    private static final double WIDTH = 800;
+    private static final double MARGIN = 22;
+    private static final double TALLEST = 420;
+
+    private CavityDrawing() {}
+
+    public static String of(BuildPlan plan, CavityFromParts proposed) {
+        BodyDesign design = plan.build().design();
+        Region body = design.outline().region();
+        double along = body.maxY() - body.minY();
+        double across = body.maxX() - body.minX();
+        double scale = Math.min((WIDTH - 2 * MARGIN) / along, TALLEST / across);
+        double left = (WIDTH - along * scale) / 2;
+        Frame frame = new Frame(scale, left - body.minY() * scale, MARGIN - body.minX() * scale, Face.FRONT);
+        Svg svg = new Svg(
+                WIDTH,
+                across * scale + 2 * MARGIN,
+                "xray from-parts",
+                "The control cavity that the parts ask for, with its cover and the cover's screws");
+        svg.path("body-wood", frame.path(body));
+        svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
+        svg.path("void later", frame.path(design.neck().pocket()));
+        for (Pickup pickup : design.pickups()) {
+            svg.path("void later", frame.path(pickup.footprint()));
+        }
+        design.controlCavity()
+                .ifPresent(c -> svg.path("today", frame.path(c.outline().region())));
+        if (!proposed.cover().isEmpty()) {
+            svg.path("cover", frame.path(proposed.cover()));
+        }
+        if (!proposed.cavity().isEmpty()) {
+            svg.path("proposed", frame.path(proposed.cavity()));
+        }
+        for (Control control : design.controls()) {
+            boolean lost =
+                    proposed.shortOf().stream().anyMatch(s -> s.control().id().equals(control.id()));
+            svg.path(lost ? "part lost" : "part", frame.path(control.footprint()));
+            svg.path("passage", frame.path(control.passage()));
+        }
+        proposed.screws().forEach(p -> svg.circle("screw", frame.x(p), frame.y(p), 3));
+        return svg.done();
+    }
+}

@@ -1,0 +1,265 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Decimals;
+import ebauche.core.shop.Limits;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The rear cavity that a body's controls ask for, with its cover and the cover's screws.
+ *
+ * <p>Every part's body is grown by the shop's room, or by the bit's radius if that is more, so that the bit turns in every corner;
+ * what stands apart is joined by closing (growing and shrinking by the least distance that makes one piece through which the bit
+ * passes). What the walls to the edge and to other cavities want is taken off, and what is left is opened by the bit again. A
+ * part that no longer fits is named. Cost: some twenty offsets of a region of a few hundred points. Millimetres, seen from
+ * the front.
+ *
+ * @param cavity its plan
+ * @param cover the recess of its cover, with an ear round each screw
+ * @param screws where the cover's screws stand
+ * @param joinedBy what stood apart was joined over twice this
+ * @param onePiece whether the bit goes through all of it without being lifted
+ * @param shortOf parts that the walls leave no room for
+ */
+public record CavityFromParts(
+        Region cavity, Region cover, List<Point> screws, double joinedBy, boolean onePiece, List<Short> shortOf) {
+
+    /** Farthest that parts are joined over, mm: beyond it they want two cavities. */
+    private static final double FARTHEST = 60;
+
+    private static final double STEP = 2;
+
+    private static final double EAR = ControlCavity.EAR;
+
+    /** One screw to so much of the cover's edge, at least three: common practice. */
+    private static final double SCREW_EVERY = 110;
+
+    private static final int LEAST_SCREWS = 3;
+
+    /** Corners are made this much wider than the bit, so that it turns in them in spite of chords and a hand's pressure, mm. */
+    private static final double EASE = 0.15;
+
+    /** A passage is so much wider than the bit, so that wires and the bit go through, mm. */
+    private static final double PASSAGE = 1;
+
+    /** A turn of the bit's track under this is none, radians. */
+    private static final double HARDLY = Math.toRadians(0.5);
+
+    /** The bit's track is told to this, mm. */
+    private static final double TRACK = 0.03;
+
+    /** Chords of an offset curve cut this much off a corner, mm. */
+    private static final double CHORD = 0.05;
+
+    /**
+     * What is asked for.
+     *
+     * @param bit diameter of the bit that cuts it
+     * @param lip how far the cover stands out beyond the cavity
+     */
+    public record Asked(double bit, double lip) {}
+
+    /**
+     * A part that the walls leave no room for.
+     *
+     * @param missing how much of its room is lost, mm² of plan
+     */
+    public record Short(Control control, double missing) {}
+
+    /** Proposes a cavity for all controls of a build; empty if it has none. */
+    public static Optional<CavityFromParts> of(Build build, Asked asked) {
+        List<Control> controls = build.design().controls();
+        if (controls.isEmpty()) {
+            return Optional.empty();
+        }
+        double radius = asked.bit() / 2 + EASE;
+        double room = Math.max(build.shop().clearances().control(), radius);
+        Region wanted = Region.EMPTY;
+        for (Control control : controls) {
+            Region own = control.footprint().grown(room);
+            wanted = wanted.isEmpty() ? own : wanted.union(own);
+        }
+        double by = radius;
+        Region joined = closed(wanted, by);
+        while (!onePiece(joined, 2 * radius) && by < FARTHEST) {
+            by += STEP;
+            joined = closed(wanted, by);
+        }
+        Region allowed = allowed(build);
+        Region cavity = joined.intersection(allowed).opened(2 * radius);
+        List<Short> missing = new ArrayList<>();
+        for (Control control : controls) {
+            double lost = control.footprint()
+                    .minus(cavity.isEmpty() ? Region.EMPTY : cavity.grown(CHORD))
+                    .area();
+            if (lost > CHORD) {
+                missing.add(new Short(control, lost));
+            }
+        }
+        boolean whole = !cavity.isEmpty() && onePiece(cavity, asked.bit());
+        if (!whole) {
+            return Optional.of(new CavityFromParts(cavity, Region.EMPTY, List.of(), by, false, missing));
+        }
+        Region lipped = cavity.grown(asked.lip());
+        List<Point> screws = screws(build, cavity);
+        Region cover = lipped;
+        for (Point screw : screws) {
+            cover = cover.union(Region.disc(screw, EAR));
+        }
+        return Optional.of(new CavityFromParts(cavity, cover, screws, by, true, missing));
+    }
+
+    /** Whether it can be cut as proposed: one piece that holds every part. */
+    public boolean isWhole() {
+        return shortOf.isEmpty() && onePiece;
+    }
+
+    private static Region closed(Region region, double by) {
+        return region.grown(by).grown(-by);
+    }
+
+    /** Whether the bit's middle has one track through all of it, with something to spare. */
+    private static boolean onePiece(Region region, double bit) {
+        Region track = region.grown(-bit / 2 - PASSAGE / 2);
+        return !track.isEmpty() && track.parts().size() == 1;
+    }
+
+    /** Where the shop's walls leave it: inside the edge, off the pickups, the bridge's routes and studs, and the neck pocket. */
+    private static Region allowed(Build build) {
+        Limits limits = build.shop().limits();
+        double wall = limits.least(WoodLeft.Kind.WALL);
+        Region allowed = build.design().outline().region().grown(-wall);
+        List<Region> others = new ArrayList<>();
+        for (Pickup pickup : build.design().pickups()) {
+            others.add(pickup.footprint());
+            build.fitting().legs(pickup).ifPresent(l -> others.add(l.plan()));
+        }
+        new BridgeWork(build).pockets().forEach(p -> others.add(p.plan()));
+        build.design().bridge().studs().ifPresent(s -> {
+            for (int side = -1; side <= 1; side += 2) {
+                others.add(Region.disc(
+                        new Point(build.design().bridge().offCentre() + side * s.spacing() / 2, s.y()), s.diameter()));
+            }
+        });
+        others.add(build.design().neck().pocket());
+        for (Region other : others) {
+            allowed = allowed.minus(other.grown(wall));
+        }
+        return allowed;
+    }
+
+    /**
+     * Screws evenly along the edge, each so far outside the cavity that its ear stands in whole wood. A place with too little
+     * body round it is slid along the edge.
+     */
+    private static List<Point> screws(Build build, Region cavity) {
+        double wall = build.shop().limits().least(WoodLeft.Kind.WALL);
+        Region line = cavity.grown(EAR / 2);
+        Region sound = build.design().outline().region().grown(-wall - EAR / 2);
+        List<Point> edge = new ArrayList<>();
+        line.forEachRing(ring -> {
+            for (int i = 0; i + 1 < ring.length - 2; i += 2) {
+                Point a = new Point(ring[i], ring[i + 1]);
+                Point b = new Point(ring[i + 2], ring[i + 3]);
+                int pieces = (int) Math.max(1, Math.ceil(a.distance(b)));
+                for (int k = 0; k < pieces; k++) {
+                    edge.add(a.towards(b, (double) k / pieces));
+                }
+            }
+        });
+        List<Point> places = edge.stream().filter(sound::contains).toList();
+        int count = (int) Math.max(LEAST_SCREWS, Math.ceil(line.perimeter() / SCREW_EVERY));
+        return spread(places, count);
+    }
+
+    /** So many places as far from each other as can be: always the one farthest from all that are taken (Gonzalez, 1985). */
+    private static List<Point> spread(List<Point> places, int count) {
+        List<Point> taken = new ArrayList<>();
+        if (places.isEmpty()) {
+            return taken;
+        }
+        taken.add(places.stream().max(Comparator.comparingDouble(Point::y)).orElseThrow());
+        while (taken.size() < Math.min(count, places.size())) {
+            taken.add(places.stream()
+                    .max(Comparator.comparingDouble(
+                            p -> taken.stream().mapToDouble(p::distance).min().orElse(0)))
+                    .orElseThrow());
+        }
+        return taken;
+    }
+
+    /**
+     * The cavity's edge as path data in millimetres: where the bit's middle runs, set off by the bit's radius, so that every corner is a
+     * true arc.
+     *
+     * @param bit diameter that it was asked for with
+     */
+    public String path(double bit) {
+        double radius = bit / 2 + EASE;
+        StringBuilder data = new StringBuilder();
+        cavity.grown(-radius).coarser(TRACK).forEachRing(ring -> {
+            if (data.isEmpty()) {
+                offset(anticlockwise(ring), radius, data);
+            }
+        });
+        return data.toString();
+    }
+
+    /** The ring's points, the first not repeated, turning to the left. */
+    private static List<Point> anticlockwise(double[] ring) {
+        List<Point> points = new ArrayList<>();
+        double twice = 0;
+        for (int i = 0; i < ring.length - 2; i += 2) {
+            points.add(new Point(ring[i], ring[i + 1]));
+            twice += ring[i] * ring[i + 3] - ring[i + 2] * ring[i + 1];
+        }
+        if (twice < 0) {
+            Collections.reverse(points);
+        }
+        return points;
+    }
+
+    private static void offset(List<Point> ring, double radius, StringBuilder data) {
+        int n = ring.size();
+        for (int i = 0; i < n; i++) {
+            Point before = ring.get((i + n - 1) % n);
+            Point at = ring.get(i);
+            Point after = ring.get((i + 1) % n);
+            double in = Math.atan2(at.y() - before.y(), at.x() - before.x());
+            double out = Math.atan2(after.y() - at.y(), after.x() - at.x());
+            double turn = Math.IEEEremainder(out - in, 2 * Math.PI);
+            data.append(i == 0 ? "M " : "L ");
+            if (turn > HARDLY) {
+                data.append(place(at, radius, in - Math.PI / 2));
+                data.append(" A ")
+                        .append(plain(radius))
+                        .append(' ')
+                        .append(plain(radius))
+                        .append(" 0 0 1 ");
+                data.append(place(at, radius, out - Math.PI / 2)).append(' ');
+            } else {
+                double away = radius / Math.cos(turn / 2);
+                data.append(place(at, away, in + turn / 2 - Math.PI / 2)).append(' ');
+            }
+        }
+        data.append('Z');
+    }
+
+    private static String place(Point from, double away, double direction) {
+        return plain(from.x() + away * Math.cos(direction)) + " " + plain(from.y() + away * Math.sin(direction));
+    }
+
+    private static String plain(double value) {
+        return Decimals.plain(value, 4);
+    }
+}
