@@ -4,6 +4,7 @@ import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
@@ -220,11 +221,13 @@ public record DepthCard(
                     .findFirst();
         }
 
-        /** The last reading that a step of it wants, done or not. */
-        private static Optional<Inspection> measure(List<BuildPlan.PlanStep> steps) {
+        /** The last reading of its depth that a step of it wants, done or not. */
+        private Optional<Inspection> measure(List<BuildPlan.PlanStep> steps) {
+            Measurand depth = new Measurand.DepthOf(pocket.feature());
             return steps.stream()
                     .map(BuildPlan.PlanStep::operation)
                     .flatMap(o -> o.inspections().stream())
+                    .filter(i -> i.measurand().equals(depth))
                     .reduce((a, b) -> b);
         }
 

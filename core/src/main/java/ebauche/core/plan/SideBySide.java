@@ -116,11 +116,12 @@ public record SideBySide(
 
     /** Sums that no cavity's row tells already: saddle height, holes, masses. */
     private static List<Moved> others(BuildPlan today, BuildPlan then) {
-        List<String> steps = new ArrayList<>();
-        today.steps().forEach(s -> steps.add(s.operation().title()));
-        then.steps().forEach(s -> steps.add(s.operation().title()));
+        List<String> told = new ArrayList<>();
+        today.steps().forEach(s -> told.add(s.operation().title()));
+        then.steps().forEach(s -> told.add(s.operation().title()));
+        DepthCard.of(then).forEach(c -> told.add(c.depth().what()));
         List<Moved> moved = new ArrayList<>(Moved.between(today, then));
-        moved.removeIf(m -> steps.contains(m.what()));
+        moved.removeIf(m -> told.contains(m.what()));
         double before = today.history().finished().balance().grams();
         double after = then.history().finished().balance().grams();
         if (Math.abs(before - after) > NOISE) {

@@ -36,6 +36,9 @@ class DepthCardTest {
         for (DepthCard card : DepthCard.of(plan)) {
             assertThat(card.steps()).allMatch(s -> plan.steps().contains(s)).isNotEmpty();
             assertThat(card.last().orElseThrow().key()).startsWith(card.feature());
+            assertThat(card.measure().orElseThrow().measurand().key()).isEqualTo("depth:" + card.feature());
+            assertThat(card.measure().orElseThrow().expected().value())
+                    .isEqualTo(card.now().value());
         }
     }
 
