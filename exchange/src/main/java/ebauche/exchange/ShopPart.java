@@ -3,6 +3,7 @@ package ebauche.exchange;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.hardware.Part;
+import ebauche.core.shop.Clearances;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
@@ -60,6 +61,11 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
     /** The schools and allowances, every one written out. */
     public static ObjectNode write(Practice practice) {
         return ShopReader.write(practice);
+    }
+
+    /** The room round parts, every one written out. */
+    public static ObjectNode write(Clearances room) {
+        return ShopReader.write(room);
     }
 
     /** The timbers of a shop part that do not ship. */

@@ -97,6 +97,17 @@ final class ShopReader {
                 spot.length("neck", usual.neck()));
     }
 
+    static ObjectNode write(Clearances room) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("pickupSide", Lengths.written(room.pickupSide()))
+                .put("pickupUnder", Lengths.written(room.pickupUnder()))
+                .put("bushing", Lengths.written(room.bushing()))
+                .put("block", Lengths.written(room.block()))
+                .put("control", Lengths.written(room.control()))
+                .put("neck", Lengths.written(room.neck()));
+    }
+
     private static Limits limits(Spot spot, Limits usual) {
         return new Limits(
                 spot.length("thinnestFloor", usual.thinnestFloor()),

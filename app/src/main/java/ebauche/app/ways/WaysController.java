@@ -43,6 +43,13 @@ class WaysController {
         // What was kept before a field was asked for is shown with its usual value.
         JsonNode cutting = BlankShop.write(ways.cutting());
         JsonNode gluing = ways.json().has("gluing") ? ways.json().path("gluing") : BlankShop.write(ways.gluing());
+        ShopPart.write(ways.means().shop().clearances())
+                .properties()
+                .forEach(e -> typed.put("clearances." + e.getKey(), text(e.getValue())));
+        ways.json()
+                .path("clearances")
+                .properties()
+                .forEach(e -> typed.put("clearances." + e.getKey(), text(e.getValue())));
         JsonNode practice = ShopPart.write(ways.means().shop().practice());
         practice.properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
         cutting.properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
@@ -70,6 +77,7 @@ class WaysController {
         model.addAttribute("typed", typed);
         model.addAttribute("troubles", troubles);
         model.addAttribute("cutting", WaysForm.CUTTING);
+        model.addAttribute("clearances", WaysForm.CLEARANCES);
         model.addAttribute("schools", WaysForm.SCHOOLS);
         model.addAttribute("glues", List.of("pva", "hide", "epoxy"));
         model.addAttribute("glueWords", Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY));

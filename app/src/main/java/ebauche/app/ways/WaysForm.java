@@ -43,6 +43,14 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             new Field("cutting.moistureApart", "boards glued together may differ by, %", false),
             new Field("cutting.readyWithin", "ready within, % of the air's", false));
 
+    static final List<Field> CLEARANCES = List.of(
+            new Field("clearances.pickupSide", "round a pickup, on each side", true),
+            new Field("clearances.pickupUnder", "under a pickup", true),
+            new Field("clearances.bushing", "a bushing's hole wider by", true),
+            new Field("clearances.block", "round a vibrato's block", true),
+            new Field("clearances.control", "round a pot's or switch's body", true),
+            new Field("clearances.neck", "a pocket wider than the heel in hand by", true));
+
     /** A choice between schools: its name in the practice, its label, and what may be chosen with its words. */
     public record School(String name, String label, Map<String, String> choices) {}
 
@@ -76,6 +84,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         ObjectNode cutting = ways.putObject("cutting");
         for (Field f : CUTTING) {
             value(typed, f.path(), f.path().substring("cutting.".length()), f.length(), bare, cutting, troubles);
+        }
+        ObjectNode room = ways.withObject("/clearances");
+        for (Field f : CLEARANCES) {
+            if (typed.containsKey(f.path())) {
+                value(typed, f.path(), f.path().substring("clearances.".length()), true, bare, room, troubles);
+            }
         }
         ObjectNode practice = ways.withObject("/practice");
         for (School school : SCHOOLS) {

@@ -1,6 +1,7 @@
 package ebauche.app.ways;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Cutting;
@@ -92,5 +93,18 @@ class WaysFormTest {
         WaysForm form = WaysForm.of(usual(), from, LengthUnit.MILLIMETRE);
         assertThat(form.ways().path("timbers").get(0).path("key").asString("")).isEqualTo("pear");
         assertThat(from.has("cutting")).isFalse();
+    }
+
+    @Test
+    void room_round_parts_is_kept_as_typed_and_refused_where_it_cannot_be() {
+        Map<String, String> typed = usual();
+        typed.put("clearances.pickupSide", "1/16 in");
+        typed.put("clearances.neck", "0.2");
+        WaysForm kept = read(typed);
+        assertThat(kept.troubles()).isEmpty();
+        assertThat(ShopPart.read(kept.ways()).shop().clearances().pickupSide()).isCloseTo(25.4 / 16, within(1e-9));
+        assertThat(ShopPart.read(kept.ways()).shop().clearances().neck()).isEqualTo(0.2);
+        typed.put("clearances.neck", "9 mm");
+        assertThat(read(typed).troubles()).containsKey("clearances.neck");
     }
 }

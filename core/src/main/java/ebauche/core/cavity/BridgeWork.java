@@ -93,7 +93,7 @@ final class BridgeWork {
                     "bridge recess",
                     Face.FRONT,
                     bridge.footprint().opened(2 * ROUTE_CORNER),
-                    build.fitting().recess(bridge),
+                    build.fitting().bridges().recess(bridge),
                     Set.of(STUDS, ROUTE)));
         }
         bridge.vibrato().ifPresent(v -> {
@@ -183,8 +183,8 @@ final class BridgeWork {
 
     /** Seats for the ferrules, on the holes that came through; out of line shows at once. */
     private Operation boreFerrules(Bridge.StringThrough through, Part ferrule) {
-        Reckoning finished = build.fitting().ferruleDepth(ferrule);
-        double seat = build.fitting().ferruleSeat(ferrule).value();
+        Reckoning finished = build.fitting().bridges().ferruleDepth(ferrule);
+        double seat = build.fitting().bridges().ferruleSeat(ferrule).value();
         double toSand = build.faces().toSand(Face.BACK);
         Reckoning depth = Reckoning.of("ferrule seat from the back as it is now", Quantity.LENGTH)
                 .length(finished.what(), finished.asFact())
@@ -214,7 +214,7 @@ final class BridgeWork {
     private Operation drillStuds(Bridge.Studs studs) {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
-        Reckoning depth = build.fitting().studDepth(bridge);
+        Reckoning depth = build.fitting().bridges().studDepth(bridge);
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
                 .set(new Setting.Drilled(drill(studs.diameter()), depth, "deep from the finished front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))

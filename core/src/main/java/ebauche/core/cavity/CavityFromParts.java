@@ -142,7 +142,7 @@ public record CavityFromParts(
         List<Region> others = new ArrayList<>();
         for (Pickup pickup : build.design().pickups()) {
             others.add(pickup.footprint());
-            build.fitting().legs(pickup).ifPresent(l -> others.add(l.plan()));
+            build.fitting().pickups().legs(pickup).ifPresent(l -> others.add(l.plan()));
         }
         new BridgeWork(build).pockets().forEach(p -> others.add(p.plan()));
         build.design().bridge().studs().ifPresent(s -> {

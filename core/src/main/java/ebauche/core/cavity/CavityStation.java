@@ -2,8 +2,8 @@ package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
-import ebauche.core.build.Fitting;
 import ebauche.core.build.History;
+import ebauche.core.build.PickupFit;
 import ebauche.core.build.Station;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Pickup;
@@ -56,7 +56,7 @@ public final class CavityStation implements Station {
         List<GuidedPocket> pockets = new ArrayList<>();
         for (Pickup pickup : build.design().pickups()) {
             pockets.add(pickup(build, pickup));
-            build.fitting().legs(pickup).ifPresent(legs -> pockets.add(legs(build, pickup, legs)));
+            build.fitting().pickups().legs(pickup).ifPresent(legs -> pockets.add(legs(build, pickup, legs)));
         }
         return pockets;
     }
@@ -68,7 +68,7 @@ public final class CavityStation implements Station {
         return joins;
     }
 
-    private static GuidedPocket legs(Build build, Pickup pickup, Fitting.Legs legs) {
+    private static GuidedPocket legs(Build build, Pickup pickup, PickupFit.Legs legs) {
         Set<String> joins = new HashSet<>(pickup.joins());
         joins.add(pickup.feature());
         return new GuidedPocket(
@@ -96,7 +96,7 @@ public final class CavityStation implements Station {
                 Face.FRONT,
                 pickup.footprint(),
                 Plane.at(build.faces().planeUnderFinished(Face.FRONT, pickup.depth())),
-                build.fitting().depth(pickup),
+                build.fitting().pickups().depth(pickup),
                 pickup.cornerRadius(),
                 joins(pickup),
                 Datum.centreLine(Face.FRONT),

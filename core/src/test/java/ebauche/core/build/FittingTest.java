@@ -48,10 +48,10 @@ class FittingTest {
     void the_sum_says_whether_a_size_is_nominal_or_read_and_when() {
         TestBody body = body();
         Pickup neck = body.build().design().pickups().get(0);
-        Reckoning nominal = body.build().fitting().depth(neck);
+        Reckoning nominal = body.build().fitting().pickups().depth(neck);
         assertThat(nominal.terms().get(0).source()).isEqualTo(Source.NOMINAL);
         body.read("size:pickup-neck.height", 21.5);
-        Reckoning measured = body.build().fitting().depth(neck);
+        Reckoning measured = body.build().fitting().pickups().depth(neck);
         assertThat(measured.terms().get(0).source()).isEqualTo(Source.MEASURED);
         assertThat(measured.terms().get(0).origin()).contains("part in hand").contains("2026");
         assertThat(measured.value()).isEqualTo(nominal.value() + 1.5);
@@ -104,8 +104,8 @@ class FittingTest {
     @Test
     void leg_pockets_lie_at_both_ends_take_the_legs_and_are_as_deep_as_they_reach() {
         Build build = body().build();
-        Fitting.Legs legs =
-                build.fitting().legs(build.design().pickups().get(0)).orElseThrow();
+        PickupFit.Legs legs =
+                build.fitting().pickups().legs(build.design().pickups().get(0)).orElseThrow();
         assertThat(legs.depth().value()).isEqualTo(18 + 4);
         assertThat(legs.plan().parts()).hasSize(2);
         Region leg = Region.rectangle(new Point(38, 130), 6, 12, 0, 0);

@@ -1,0 +1,73 @@
+package ebauche.core.build;
+
+import static ebauche.core.hardware.PartSize.*;
+
+import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Refusal;
+import java.util.Optional;
+
+/**
+ * Sizes as they are known: the latest standing reading, else what the design says or the part is sold as. Millimetres.
+ *
+ * @param record what was measured
+ */
+record PartSizes(AsBuilt record) {
+    /** A size of the neck or the body as it is known: the latest standing reading, else what the design says. */
+    Fact fact(Dimension dimension, double designed) {
+        return record.latest(dimension)
+                .map(r -> Fact.measured(r.value(), "read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
+                .orElseGet(() -> Fact.typed(designed));
+    }
+
+    /** A size of a part as it is known: the latest standing reading, else what it is sold as. */
+    Fact size(String feature, Part part, PartSize size) {
+        return record.latest(new Measurand.SizeOf(feature, size))
+                .map(r -> Fact.measured(
+                        r.value(), "the part in hand, read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
+                .orElseGet(() -> Fact.nominal(part.get(size), part.name()));
+    }
+
+    double value(String feature, Part part, PartSize size) {
+        return size(feature, part, size).value();
+    }
+
+    /** A part as it is known: measured sizes in the place of nominal ones. */
+    Part known(String feature, Part part) {
+        Part known = part;
+        for (PartSize size : part.sizes().keySet()) {
+            Optional<AsBuilt.Reading> reading = record.latest(new Measurand.SizeOf(feature, size));
+            if (reading.isPresent()) {
+                known = measured(feature, known, size, reading.get().value());
+            }
+        }
+        return known;
+    }
+
+    private static Part measured(String feature, Part part, PartSize size, double value) {
+        try {
+            return part.with(size, value);
+        } catch (Refusal impossible) {
+            throw new Refusal(
+                    "value",
+                    "with that " + size.words() + " the " + FeatureName.part(feature) + " cannot be: "
+                            + impossible.getMessage());
+        }
+    }
+
+    /** A sum of lengths. */
+    static Reckoning.Builder sum(String what) {
+        return Reckoning.of(what, Quantity.LENGTH);
+    }
+
+    /** A clearance of the shop's. */
+    static Fact shops(double clearance) {
+        return Fact.usual(clearance, "the room that the shop leaves");
+    }
+}
