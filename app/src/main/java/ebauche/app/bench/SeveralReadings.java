@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
+import org.springframework.http.HttpStatus;
+import org.springframework.ui.Model;
 
 /**
  * Readings that were typed into one form, each under its measurand's word, with {@code entry.WORD} for its id and, where it was
@@ -82,6 +85,15 @@ public record SeveralReadings(List<AsBuilt.Reading> read, Map<String, String> tr
     /** Whether there is something to log and nothing against it. */
     public boolean good() {
         return troubles.isEmpty() && !read.isEmpty();
+    }
+
+    /** Answers a form that cannot be logged: what was typed, what is wrong with it, and that nothing was typed at all. */
+    public void refuse(Map<String, String> typed, Model model, HttpServletResponse response) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        model.addAttribute("nothing", troubles.isEmpty());
+        model.addAttribute("troubles", troubles);
+        model.addAttribute("first", first);
+        model.addAttribute("typed", typed);
     }
 
     /** Their ids, as an address carries them. */

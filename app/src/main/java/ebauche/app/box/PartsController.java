@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -146,11 +145,7 @@ class PartsController {
                 .forEach(r -> missing(current, r)
                         .ifPresent(why -> form.troubles().put(r.measures().key(), why)));
         if (!form.good()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            model.addAttribute("nothing", form.troubles().isEmpty());
-            model.addAttribute("troubles", form.troubles());
-            model.addAttribute("first", form.first());
-            model.addAttribute("typed", typed);
+            form.refuse(typed, model, response);
             return page(current, fig, model);
         }
         store.log(current.body(), form.read());

@@ -20,7 +20,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -123,11 +122,7 @@ class NeckController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         SeveralReadings form = SeveralReadings.of(readings, current, maker, typed, NeckController::known, fig);
         if (!form.good()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            model.addAttribute("nothing", form.troubles().isEmpty());
-            model.addAttribute("troubles", form.troubles());
-            model.addAttribute("first", form.first());
-            model.addAttribute("typed", typed);
+            form.refuse(typed, model, response);
             return page(current, fig, model);
         }
         store.log(current.body(), form.read());
