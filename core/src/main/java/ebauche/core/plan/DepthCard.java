@@ -2,11 +2,13 @@ package ebauche.core.plan;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
+import ebauche.core.build.History;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -16,10 +18,12 @@ import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 /**
  * How deep one cavity goes, and what is left under and beside it: before the cut, and after each measurement.
@@ -94,12 +98,12 @@ public record DepthCard(
         return pockets.stream()
                 .filter(p -> !p.plan().isEmpty())
                 .filter(p -> !build.design().undecided().contains(p.feature()))
-                .map(p -> new Writer(plan, p, pockets).card())
+                .map(p -> new Writer(plan, p).card())
                 .toList();
     }
 
     /** Writes one card. */
-    private record Writer(BuildPlan plan, GuidedPocket pocket, List<GuidedPocket> all) {
+    private record Writer(BuildPlan plan, GuidedPocket pocket) {
         DepthCard card() {
             List<BuildPlan.PlanStep> steps = plan.steps().stream()
                     .filter(s -> s.operation().feature().equals(pocket.feature()))
@@ -178,47 +182,49 @@ public record DepthCard(
                     .toList();
         }
 
-        /** A floor between two surfaces, both told by their depth under the finished front at the thinnest place. */
+        /**
+         * A floor between two surfaces, each told from the cuts themselves by its depth under the finished front at the
+         * thinnest place, so that the sum can be held against what the voids' geometry found.
+         */
         private Left left(WoodLeft.Thin thin) {
             String towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
-            double upper;
-            double lower;
-            if (thin.neighbour().equals(WoodLeft.FRONT)) {
-                upper = 0;
-                lower = thin.thickness();
-            } else if (thin.neighbour().equals(WoodLeft.BACK)) {
-                lower = faces().thickness();
-                upper = lower - thin.thickness();
-            } else {
-                upper = underFront(thin.feature(), thin).orElse(0.0);
-                lower = upper + thin.thickness();
-            }
+            boolean toFront = thin.neighbour().equals(WoodLeft.FRONT);
+            boolean toBack = thin.neighbour().equals(WoodLeft.BACK);
+            String under = toFront ? thin.feature() : thin.neighbour();
+            String below = toBack ? "finished thickness" : surface(under);
+            String above = toFront ? "finished front" : surface(thin.feature());
             Reckoning.Builder sum = length("wood left to the " + FeatureName.said(towards));
-            if (thin.neighbour().equals(WoodLeft.BACK)) {
-                sum.length(
-                        "finished thickness",
-                        faces().thicknessReckoning(plan.build()).asFact());
+            if (toBack) {
+                sum.length(below, faces().thicknessReckoning(plan.build()).asFact());
             } else {
-                sum.length(surface(thin.neighbour().equals(WoodLeft.FRONT) ? thin.feature() : thin.neighbour()), lower);
+                sum.length(below, cut(under, thin.at(), false));
             }
-            sum.length(surface(thin.neighbour().equals(WoodLeft.FRONT) ? WoodLeft.FRONT : thin.feature()), upper);
-            String below = thin.neighbour().equals(WoodLeft.BACK)
-                    ? "finished thickness"
-                    : surface(thin.neighbour().equals(WoodLeft.FRONT) ? thin.feature() : thin.neighbour());
-            String above = surface(thin.neighbour().equals(WoodLeft.FRONT) ? WoodLeft.FRONT : thin.feature());
+            sum.length(above, toFront ? 0 : cut(thin.feature(), thin.at(), true));
             return new Left(sum.is(thin.thickness(), below + " − " + above), towards, thin);
         }
 
         private static String surface(String of) {
-            return of.equals(WoodLeft.FRONT) ? "finished front" : FeatureName.said(of) + " under the front";
+            return FeatureName.said(of) + " under the front";
         }
 
-        /** Depth under the finished front of a cavity's floor at a place. */
-        private Optional<Double> underFront(String feature, WoodLeft.Thin at) {
-            return all.stream()
-                    .filter(p -> p.feature().equals(feature))
-                    .map(p -> faces().fromFaceFinished(Face.FRONT, p.floor().depthAt(at.at())))
-                    .findFirst();
+        /**
+         * Depth under the finished front to which a feature's cuts reach at a place.
+         *
+         * @param floor whether its lower surface is meant, else its upper
+         */
+        private double cut(String feature, Point at, boolean floor) {
+            DoubleStream depths = plan.history().steps().stream()
+                    .flatMap(s -> s.changes().stream())
+                    .filter(c -> History.isVoid(c) && c.feature().equals(feature))
+                    .mapToDouble(c -> depth(c.solid(), at, floor));
+            double plane = (floor ? depths.max() : depths.min()).orElseThrow();
+            return faces().fromFaceFinished(Face.FRONT, plane);
+        }
+
+        private static double depth(Solid solid, Point at, boolean floor) {
+            return solid instanceof Solid.Prism prism
+                    ? (floor ? prism.bottom() : prism.top()).depthAt(at)
+                    : floor ? solid.deepest() : solid.shallowest();
         }
 
         /** The last reading of its depth that a step of it wants, done or not. */
