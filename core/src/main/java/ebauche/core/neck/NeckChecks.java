@@ -92,8 +92,8 @@ final class NeckChecks {
 
     private void room(NeckPocket.Window window, double depth) {
         NeckPocket.ErrorBudget budget = geometry.errorBudget(build.shop().limits());
-        double room = Math.min(depth - window.shallowest(), window.deepest() - depth);
-        if (room < budget.likely()) {
+        double room = Math.min(window.roomShallower(depth), window.roomDeeper(depth));
+        if (!window.takesUp(depth, budget.likely())) {
             found.add(Finding.thinkAgain("neck", "little-room")
                     .on(NeckJoint.FEATURE)
                     .at(endWall())

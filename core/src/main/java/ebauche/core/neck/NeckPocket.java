@@ -152,6 +152,21 @@ public record NeckPocket(
         public boolean holds(double depth) {
             return depth >= shallowest - 1e-9 && depth <= deepest + 1e-9;
         }
+
+        /** How much shallower than a depth the pocket may come out; less than nought where it is too shallow already. */
+        public double roomShallower(double depth) {
+            return depth - shallowest;
+        }
+
+        /** How much deeper than a depth the pocket may come out. */
+        public double roomDeeper(double depth) {
+            return deepest - depth;
+        }
+
+        /** Whether the bridge takes up a miss of so much either way. */
+        public boolean takesUp(double depth, double miss) {
+            return isOpen() && miss <= Math.min(roomShallower(depth), roomDeeper(depth));
+        }
     }
 
     /** The depths that keep every string's saddle between the bridge's lowest and highest. */
