@@ -93,6 +93,23 @@ class CavityFromPartsTest {
         }
     }
 
+    /** The rules above are held by most of the random places, not passed over by all. */
+    @Test
+    void most_random_places_make_a_whole_cavity() {
+        long whole = seeds().filter(seed -> {
+                    Random random = new Random(seed);
+                    Control[] controls = IntStream.range(0, 2 + random.nextInt(3))
+                            .mapToObj(i ->
+                                    TestBody.pot("pot-" + i, 70 + random.nextInt(70), -110 + random.nextInt(110), 8))
+                            .toArray(Control[]::new);
+                    return CavityFromParts.of(with(controls).build(), USUAL)
+                            .orElseThrow()
+                            .isWhole();
+                })
+                .count();
+        assertThat(whole).isGreaterThan(30);
+    }
+
     @Test
     void a_pot_too_near_the_edge_is_named_and_nothing_is_called_whole() {
         CavityFromParts proposed = CavityFromParts.of(
