@@ -4,6 +4,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Contour;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
@@ -63,6 +64,7 @@ public final class TestBody {
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
     public List<TemplateMade> templates = List.of();
+    public List<Contour> contours = new ArrayList<>();
     public Set<String> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
@@ -156,6 +158,7 @@ public final class TestBody {
                 cavity,
                 jack,
                 templates,
+                contours,
                 undecided);
     }
 

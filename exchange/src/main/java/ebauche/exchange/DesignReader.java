@@ -2,6 +2,7 @@ package ebauche.exchange;
 
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Contour;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
@@ -16,6 +17,7 @@ import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.stock.Profile;
 import ebauche.core.timber.Timbers;
 import java.util.HashSet;
 import java.util.List;
@@ -75,6 +77,7 @@ final class DesignReader {
                         spot,
                         spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
                         TemplateMade::feature),
+                distinct(spot, spot.list("contours", MOST_PARTS, s -> s.asObject(DesignReader::contour)), Contour::id),
                 Set.copyOf(spot.list("undecided", MOST_PARTS, s -> s.asText(60))));
     }
 
@@ -287,6 +290,18 @@ final class DesignReader {
                 spot.has("thickness") ? OptionalDouble.of(spot.length("thickness")) : OptionalDouble.empty(),
                 spot.has("material") ? spot.word("material", ShopPart.MATERIAL) : TemplateMaterial.MDF,
                 spot.has("hold") ? Optional.of(spot.word("hold", ShopPart.HOLD_DOWN)) : Optional.empty());
+    }
+
+    private static Contour contour(Spot spot) {
+        return new Contour(
+                id(spot),
+                spot.word("face", SurfaceFile.FACES),
+                spot.has("line")
+                        ? spot.object("line", s -> new Contour.Start.Across(s.point("from"), s.point("to")))
+                        : new Contour.Start.Round(spot.length("width")),
+                spot.length("depth"),
+                spot.has("shape") ? spot.word("shape", SurfaceFile.SHAPES) : Profile.Shape.STRAIGHT,
+                spot.has("radius") ? OptionalDouble.of(spot.length("radius")) : OptionalDouble.empty());
     }
 
     private static Jack jack(Spot spot) {

@@ -2,21 +2,15 @@ package ebauche.exchange;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
-import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
-import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
-import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Species;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -28,9 +22,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class Timeline {
     private static final int MOST_CHANGES = 200;
-    private static final int MOST_RINGS = 200;
-    private static final int MOST_COORDINATES = 100_000;
-    private static final Map<String, Face> FACES = Map.of("front", Face.FRONT, "back", Face.BACK);
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private Timeline() {}
@@ -52,7 +43,7 @@ public final class Timeline {
                         by,
                         spot.text("operation", 80),
                         spot.text("title", 200, ""),
-                        spot.word("face", FACES),
+                        spot.word("face", SurfaceFile.FACES),
                         spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
                         spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
             case "mishap" -> new AsBuilt.Mishap(id, at, by, spot.text("operation", 80, ""), spot.text("what", 2000));
@@ -107,34 +98,14 @@ public final class Timeline {
         return switch (spot.text("kind", 20)) {
             case "prism" ->
                 new Solid.Prism(
-                        Region.ofRings(spot.list("rings", MOST_RINGS, Timeline::ring)),
-                        plane(spot.at("top")),
-                        plane(spot.at("bottom")));
+                        SurfaceFile.region(spot, "rings"),
+                        SurfaceFile.read(spot.at("top")),
+                        SurfaceFile.read(spot.at("bottom")));
             case "bore" ->
                 new Solid.Bore(
                         point(spot.at("from")), point(spot.at("to")), spot.number("depth"), spot.number("diameter"));
             default -> throw spot.at("kind").trouble("must be prism or bore");
         };
-    }
-
-    private static double[] ring(Spot spot) {
-        double[] ring = spot.numbers(MOST_COORDINATES);
-        boolean closed = ring.length >= 8
-                && ring.length % 2 == 0
-                && ring[0] == ring[ring.length - 2]
-                && ring[1] == ring[ring.length - 1];
-        if (!closed) {
-            throw spot.trouble("must be x, y, x, y, ... coming back to its first point");
-        }
-        return ring;
-    }
-
-    private static Plane plane(Spot spot) {
-        double[] p = spot.numbers(3);
-        if (p.length != 3) {
-            throw spot.trouble("must be a depth and its two slopes");
-        }
-        return new Plane(p[0], p[1], p[2]);
     }
 
     private static Point point(Spot spot) {
@@ -192,35 +163,15 @@ public final class Timeline {
         ObjectNode out = JSON.objectNode();
         if (solid instanceof Solid.Bore bore) {
             out.put("kind", "bore");
-            out.set("from", numbers(bore.from().x(), bore.from().y()));
-            out.set("to", numbers(bore.to().x(), bore.to().y()));
+            out.set("from", SurfaceFile.numbers(bore.from().x(), bore.from().y()));
+            out.set("to", SurfaceFile.numbers(bore.to().x(), bore.to().y()));
             return out.put("depth", bore.depth()).put("diameter", bore.diameter());
         }
         Solid.Prism prism = (Solid.Prism) solid;
         out.put("kind", "prism");
-        List<ArrayNode> rings = new ArrayList<>();
-        prism.plan()
-                .forEachRing(ring -> rings.add(
-                        numbers(Arrays.stream(ring).map(Timeline::micrometre).toArray())));
-        out.putArray("rings").addAll(rings);
-        out.set("top", plane(prism.top()));
-        out.set("bottom", plane(prism.bottom()));
-        return out;
-    }
-
-    private static double micrometre(double v) {
-        return Math.rint(v * 1000) / 1000;
-    }
-
-    private static ArrayNode plane(Plane plane) {
-        return numbers(plane.depth(), plane.slopeX(), plane.slopeY());
-    }
-
-    private static ArrayNode numbers(double... values) {
-        ArrayNode out = JSON.arrayNode();
-        for (double v : values) {
-            out.add(v);
-        }
+        out.set("rings", SurfaceFile.rings(prism.plan()));
+        out.set("top", SurfaceFile.write(prism.top()));
+        out.set("bottom", SurfaceFile.write(prism.bottom()));
         return out;
     }
 }

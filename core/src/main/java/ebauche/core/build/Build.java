@@ -2,10 +2,13 @@ package ebauche.core.build;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.shop.Shop;
+import ebauche.core.stock.FaceShape;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 
@@ -20,6 +23,7 @@ public final class Build {
     private final AsBuilt asBuilt;
     private final Fitting fitting;
     private final FinishedFaces faces;
+    private final List<Contour.Laid> contours;
 
     /**
      * Puts them together.
@@ -33,6 +37,10 @@ public final class Build {
         this.fitting = new Fitting(asBuilt, shop.clearances());
         this.design = fitting.fit(drawn);
         this.faces = FinishedFaces.of(this);
+        this.contours = design.contours().stream()
+                .filter(c -> !design.undecided().contains(c.feature()))
+                .map(c -> c.on(design.outline()))
+                .toList();
     }
 
     /** The design with cavities and holes that take its parts as they are known. */
@@ -61,6 +69,23 @@ public final class Build {
     /** Where front and back are and will be. */
     public FinishedFaces faces() {
         return faces;
+    }
+
+    /** The contours that are decided on, laid on the outline. */
+    public List<Contour.Laid> contours() {
+        return contours;
+    }
+
+    /** A face as it will be when the body is finished, carves and all. */
+    public FaceShape finished(Face face) {
+        double flat = faces.finished(face);
+        return new FaceShape(
+                face,
+                flat,
+                contours.stream()
+                        .filter(c -> c.contour().face() == face)
+                        .map(c -> new FaceShape.Carved(c.contour().feature(), c.plan(), c.under(flat)))
+                        .toList());
     }
 
     /** Thickness that the blank is brought to: finished plus both sanding allowances. */

@@ -1,5 +1,7 @@
 package ebauche.core.build;
 
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;
@@ -99,7 +101,9 @@ public final class History {
 
     /** Whether a change cuts a void into the body rather than working it as a whole. */
     public static boolean isVoid(Change change) {
-        return change instanceof Change.Remove && !WHOLE_BODY.contains(change.feature());
+        return change instanceof Change.Remove
+                && !WHOLE_BODY.contains(change.feature())
+                && !Contour.isFeature(change.feature());
     }
 
     /** What these deeds leave of the finished body between its voids, faces and edge, exactly, thinnest first. */
@@ -108,9 +112,11 @@ public final class History {
     }
 
     private static List<WoodLeft.Thin> thinnest(Build build, List<Deed> deeds, Joins joins) {
-        FinishedFaces faces = build.faces();
         WoodLeft left = new WoodLeft(
-                build.design().outline().region(), faces.frontFinished(), faces.backFinished(), joins::joined);
+                build.design().outline().region(),
+                build.finished(Face.FRONT),
+                build.finished(Face.BACK),
+                joins::joined);
         for (Deed deed : deeds) {
             for (Change change : deed.changes()) {
                 if (isVoid(change)) {

@@ -36,9 +36,6 @@ final class ControlWork {
     private static final Condition.Access HOLES = new Condition.Access("controls' holes through the body");
     private static final double DRILL_MATCH = 0.6;
 
-    /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
-    private static final double STEP_CORNER = 4.8;
-
     /** Pilot hole of a cover's screw, and how deep the screw goes: common practice. */
     private static final double PILOT = 2;
 
@@ -47,16 +44,13 @@ final class ControlWork {
     private final Build build;
     private final List<Control> controls;
     private final Optional<ControlCavity> cavity;
+    private final Optional<ControlFloor> floor;
 
     ControlWork(Build build) {
         this.build = build;
         this.controls = build.design().controls();
         this.cavity = build.design().controlCavity();
-    }
-
-    /** Wood left over a control when the body is finished. */
-    private double woodOver(Control control) {
-        return control.woodOver().orElse(cavity.orElseThrow().woodOver());
+        this.floor = ControlFloor.of(build);
     }
 
     List<Finding> check() {
@@ -69,33 +63,33 @@ final class ControlWork {
             }
             return found;
         }
-        for (Control control : controls) {
-            checkTop(control, found);
-            checkFits(control, found);
+        for (ControlFloor.Top top : floor.orElseThrow().tops()) {
+            checkTop(top, found);
+            checkFits(top, found);
         }
         return found;
     }
 
-    private void checkTop(Control control, List<Finding> found) {
-        double over = woodOver(control);
-        if (over > control.thickestTop() + 1e-9 || over < control.thinnestTop() - 1e-9) {
-            boolean thick = over > control.thickestTop();
+    private void checkTop(ControlFloor.Top top, List<Finding> found) {
+        Control control = top.control();
+        if (top.tooThick() || top.tooThin()) {
             found.add(Finding.stops("cavity", "control-top")
                     .on(control.feature())
                     .at(control.at())
-                    .length("wood over it", over)
+                    .length("wood over it", top.wood().value())
                     .length("thinnest", control.thinnestTop())
                     .length("thickest", control.thickestTop())
                     .says(
                             "The " + control.id() + " " + control.kind().word()
                                     + " wants {1} to {2} of top; the cavity's floor leaves {0}.",
-                            thick
+                            top.tooThick()
                                     ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
                                     : "Leave at least {1} there: a shallower cavity, or another part."));
         }
     }
 
-    private void checkFits(Control control, List<Finding> found) {
+    private void checkFits(ControlFloor.Top top, List<Finding> found) {
+        Control control = top.control();
         ControlCavity pit = cavity.orElseThrow();
         if (!pit.outline().region().contains(control.footprint())) {
             found.add(Finding.stops("cavity", "control-outside")
@@ -106,7 +100,7 @@ final class ControlWork {
                                     + control.kind().word() + " does not fit in the control cavity.",
                             "Move it, or widen the cavity there."));
         }
-        double inside = build.faces().thickness() - woodOver(control) - pit.coverThickness();
+        double inside = top.thickness().value() - top.wood().value() - pit.coverThickness();
         if (control.below() > inside) {
             found.add(Finding.stops("cavity", "control-too-tall")
                     .on(control.feature())
@@ -124,25 +118,12 @@ final class ControlWork {
         Set<String> joined = new HashSet<>(List.of(ControlCavity.FEATURE, ControlCavity.COVER, Jack.FEATURE));
         joined.add(ControlCavity.SCREWS);
         controls.forEach(c -> joined.add(c.feature()));
-        controls.forEach(c -> joined.add(step(c)));
+        controls.forEach(c -> joined.add(ControlFloor.step(c)));
         return joined;
     }
 
-    private static String step(Control control) {
-        return "step-" + control.id();
-    }
-
     List<Reckoning> reckonings() {
-        return cavity.map(pit -> List.of(depthLeaving("control cavity depth", pit.woodOver())))
-                .orElse(List.of());
-    }
-
-    private Reckoning depthLeaving(String what, double over) {
-        Reckoning thickness = build.faces().thicknessReckoning(build);
-        return Reckoning.of(what, Quantity.LENGTH)
-                .length("finished thickness", thickness.asFact())
-                .length("wood to leave under the front", Fact.typed(over))
-                .is(thickness.value() - over, "finished thickness − wood to leave under the front");
+        return floor.map(f -> List.of(f.cavityDepth())).orElse(List.of());
     }
 
     List<GuidedPocket> pockets() {
@@ -165,26 +146,18 @@ final class ControlWork {
                     ControlCavity.FEATURE,
                     "control cavity",
                     plan,
-                    depthLeaving("control cavity depth", pit.woodOver()),
+                    floor.orElseThrow().cavityDepth(),
                     corner,
                     true));
             for (Control control : controls) {
-                if (control.woodOver().isPresent() && control.woodOver().getAsDouble() < pit.woodOver()) {
-                    double room = build.shop().clearances().control();
-                    Region under = Region.rectangle(
-                                    control.at(),
-                                    control.across() + 2 * room,
-                                    control.along() + 2 * room,
-                                    STEP_CORNER,
-                                    0)
-                            .intersection(plan);
+                if (floor.orElseThrow().stepped(control)) {
                     pockets.add(rear(
-                            step(control),
+                            ControlFloor.step(control),
                             "step under the " + control.id() + " "
                                     + control.kind().word(),
-                            under,
-                            depthLeaving("step depth", control.woodOver().getAsDouble()),
-                            STEP_CORNER,
+                            floor.get().stepArea(control),
+                            floor.get().stepDepth(control),
+                            ControlFloor.STEP_CORNER,
                             true));
                 }
             }

@@ -13,6 +13,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
@@ -42,7 +43,7 @@ final class JackHole {
                 .set(new Setting.Drilled(drill, height, "from the front to its middle, on the edge"))
                 .cuts(Change.Remove.fromBody(Jack.FEATURE, bore))
                 .needs(
-                        new Condition.Mark("the outline routed"),
+                        Datum.OUTLINE_ROUTED,
                         new Condition.Wood(
                                 bore.plan().intersection(body),
                                 Math.max(bore.shallowest(), build.faces().frontFinished()),

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param outline finished, seen from the front
  * @param scale string length S, nut to scale line
  * @param templates those that are not made as the shop usually does, at most one a feature
+ * @param contours carved parts of front and back
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  */
 public record BodyDesign(
@@ -38,6 +39,7 @@ public record BodyDesign(
         Optional<ControlCavity> controlCavity,
         Optional<Jack> jack,
         List<TemplateMade> templates,
+        List<Contour> contours,
         Set<String> undecided) {
 
     public BodyDesign {
@@ -60,7 +62,21 @@ public record BodyDesign(
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
+        contours = List.copyOf(contours);
         undecided = Set.copyOf(undecided);
+        for (Contour contour : contours) {
+            check(contour, outline, thickness);
+        }
+    }
+
+    private static void check(Contour contour, Outline outline, double thickness) {
+        String name = "the " + FeatureName.said(contour.feature());
+        Refusal.unless(contour.depth() < thickness, "contours", name + " is deeper than the body is thick");
+        try {
+            contour.on(outline);
+        } catch (Refusal refusal) {
+            throw new Refusal("contours", name + ": " + refusal.getMessage());
+        }
     }
 
     /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
@@ -91,6 +107,7 @@ public record BodyDesign(
                 controlCavity,
                 jack,
                 templates,
+                contours,
                 undecided);
     }
 
@@ -115,6 +132,7 @@ public record BodyDesign(
                 otherCavity,
                 otherJack,
                 templates,
+                contours,
                 undecided);
     }
 

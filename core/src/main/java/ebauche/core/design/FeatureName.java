@@ -42,6 +42,9 @@ public final class FeatureName {
         if (feature.startsWith("control-")) {
             return rest(feature) + " hole";
         }
+        if (Contour.isFeature(feature)) {
+            return rest(feature) + " contour";
+        }
         if (feature.startsWith("legs-")) {
             return rest(feature) + " pickup's leg pockets";
         }

@@ -127,6 +127,29 @@ public sealed interface Measurand {
         }
     }
 
+    /** Thickness of the body at the hole that a feature is, square to the faces. */
+    record ThicknessAt(String feature) implements Measurand {
+        public ThicknessAt {
+            Refusal.unless(
+                    DepthOf.FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
+        }
+
+        @Override
+        public String key() {
+            return "thickness-at:" + feature;
+        }
+
+        @Override
+        public String label() {
+            return "body thickness at the " + FeatureName.said(feature);
+        }
+
+        @Override
+        public double most() {
+            return 120;
+        }
+    }
+
     /** A size of the part in hand that a feature is cut for; it stands in for the nominal one. */
     record SizeOf(String feature, PartSize size) implements Measurand {
         public SizeOf {
@@ -206,6 +229,9 @@ public sealed interface Measurand {
     static Measurand parse(String key) {
         if (key.startsWith("depth:")) {
             return new DepthOf(key.substring(6));
+        }
+        if (key.startsWith("thickness-at:")) {
+            return new ThicknessAt(key.substring(13));
         }
         Optional<Measurand> size = SizeOf.parse(key);
         if (size.isPresent()) {

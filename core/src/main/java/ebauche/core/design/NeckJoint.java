@@ -49,6 +49,8 @@ public record NeckJoint(
     /** The feature's name. */
     public static final String FEATURE = "neck";
 
+    public static final String SCREWS = "neck-screws";
+
     /** Beyond this a body is no longer a flat one; also keeps the tangent tame. */
     private static final double STEEPEST = 10;
 

@@ -290,6 +290,22 @@ public final class Region {
         return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
     }
 
+    /** The corner of its edges that lies farthest in a direction. */
+    public Point farthest(double dx, double dy) {
+        double[] best = {Double.NEGATIVE_INFINITY, 0, 0};
+        forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                double along = ring[i] * dx + ring[i + 1] * dy;
+                if (along > best[0]) {
+                    best[0] = along;
+                    best[1] = ring[i];
+                    best[2] = ring[i + 1];
+                }
+            }
+        });
+        return new Point(best[1], best[2]);
+    }
+
     /** Its pieces, each of one polygon. */
     public List<Region> parts() {
         List<Region> parts = new ArrayList<>();

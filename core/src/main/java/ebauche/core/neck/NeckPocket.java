@@ -4,6 +4,7 @@ import ebauche.core.build.Build;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.StringSetup;
+import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -20,12 +21,11 @@ import java.util.List;
  * saddle it is 2 a12 - a0 over that plane. The fret plane over the front at the saddle line is
  * (h + f + r) / cos(alpha) + d tan(alpha) - p. Hence
  *
- * <pre>  H = (h + f + r + 2 a12 - a0) / cos(alpha) + d tan(alpha) + plate under heel - plate under bridge - p</pre>
+ * <pre>  H = (h + f + r + 2 a12 - a0) / cos(alpha) + d tan(alpha) + plate under heel - plate under bridge + carved - p</pre>
  *
  * which is solved for the depth p or the height H. A string e off the centre of a fingerboard of radius R has its
  * saddle lower by R - sqrt(R² - e²) (measured across the fret plane, so divided by cos(alpha) too). Millimetres and
- * degrees; p is measured at the pocket's end wall on the centre line, H over the front (over the plate, if one lies under
- * the bridge). Plane geometry; checked in tests against strings and floors drawn in coordinates.
+ * degrees; p is measured at the pocket's end wall on the centre line, H over the front at the bridge (over the plate, if one lies under it; carved is how far the front lies under its flat there). Plane geometry; checked in tests against strings and floors drawn in coordinates.
  */
 public record NeckPocket(
         Fact heel,
@@ -39,6 +39,7 @@ public record NeckPocket(
         Fact endWallToSaddle,
         Fact plateUnderHeel,
         Fact plateUnderBridge,
+        Fact carvedAtBridge,
         StringSetup strings) {
 
     /** The design's numbers, each replaced by its latest reading. */
@@ -57,7 +58,15 @@ public record NeckPocket(
                 build.fact(Dimension.END_WALL_TO_SADDLE, neck.endWallToSaddle()),
                 Fact.typed(neck.plateUnderHeel()),
                 Fact.typed(neck.plateUnderBridge()),
+                carvedAtBridge(build),
                 strings);
+    }
+
+    /** How far the front is carved down where the bridge stands. */
+    private static Fact carvedAtBridge(Build build) {
+        double fall = build.finished(Face.FRONT)
+                .fall(build.design().bridge().footprint().centroid());
+        return new Fact(fall, Source.COMPUTED, "the carve of the front");
     }
 
     private double cos() {
@@ -74,7 +83,8 @@ public record NeckPocket(
         return (heel.value() + fingerboard.value() + fret.value() + overFrets - fall) / cos()
                 + endWallToSaddle.value() * tan()
                 + plateUnderHeel.value()
-                - plateUnderBridge.value();
+                - plateUnderBridge.value()
+                + carvedAtBridge.value();
     }
 
     /** Action at the centre line: the mean of the outer strings'. */
@@ -87,9 +97,7 @@ public record NeckPocket(
         double p = heightAndDepth(actionAtCentre(), 0) - saddleHeight.value();
         return terms(Reckoning.of("pocket depth", Quantity.LENGTH))
                 .length("saddle height over the front, H", saddleHeight)
-                .is(
-                        p,
-                        "(h + f + r + 2 a12 − a0) / cos α + d tan α + plate under the heel − plate under the bridge − H");
+                .is(p, formula() + " − H");
     }
 
     /** Saddle height over the front on the centre line that a pocket of this depth calls for. */
@@ -97,13 +105,20 @@ public record NeckPocket(
         double height = heightAndDepth(actionAtCentre(), 0) - depth.value();
         return terms(Reckoning.of("saddle height", Quantity.LENGTH))
                 .length("pocket depth at the end wall, p", depth)
-                .is(
-                        height,
-                        "(h + f + r + 2 a12 − a0) / cos α + d tan α + plate under the heel − plate under the bridge − p");
+                .is(height, formula() + " − p");
+    }
+
+    private boolean carved() {
+        return carvedAtBridge.value() != 0;
+    }
+
+    private String formula() {
+        return "(h + f + r + 2 a12 − a0) / cos α + d tan α + plate under the heel − plate under the bridge"
+                + (carved() ? " + front carved down at the bridge" : "");
     }
 
     private Reckoning.Builder terms(Reckoning.Builder sum) {
-        return sum.length("heel thickness, h", heel)
+        sum.length("heel thickness, h", heel)
                 .length("fingerboard thickness, f", fingerboard)
                 .length("fret height, r", fret)
                 .length("action at fret 12 at the centre, a12", centreAction())
@@ -112,6 +127,7 @@ public record NeckPocket(
                 .length("end wall to saddle, d", endWallToSaddle)
                 .length("plate under the heel", plateUnderHeel)
                 .length("plate under the bridge", plateUnderBridge);
+        return carved() ? sum.length("front carved down at the bridge", carvedAtBridge) : sum;
     }
 
     private Fact centreAction() {

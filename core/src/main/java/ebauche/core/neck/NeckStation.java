@@ -256,7 +256,7 @@ public final class NeckStation implements Station {
 
     /** The holes that the neck's screws pass. */
     record NeckHoles(Build build, PocketState state) {
-        static final String FEATURE = "neck-screws";
+        static final String FEATURE = NeckJoint.SCREWS;
 
         Optional<Operation> operation(Condition neckIn, Condition pocketCut) {
             NeckJoint neck = build.design().neck();

@@ -13,6 +13,7 @@ public enum Caution {
     SAW("Guard down, hands out of the blade's line, relief cuts first."),
     DUST("Eyes, ears, mask and extraction. Hardwood dust is a carcinogen."),
     GLUE("Gloves, and air in the room."),
+    CARVE("Cut into the wood that goes, not out over the edge that stays. Measure what is left before and during it."),
     LAST_OF_FLOOR("The floor becomes the top. Creep up on it, and measure before the last pass.");
 
     private final String words;

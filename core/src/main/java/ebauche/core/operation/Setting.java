@@ -115,6 +115,19 @@ public sealed interface Setting {
         }
     }
 
+    /** A surface carved by hand and eye. */
+    record Carved(String tool, Reckoning depth) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(depth);
+        }
+
+        @Override
+        public String figureSays() {
+            return "deep at its deepest, under the face";
+        }
+    }
+
     /** Sanding by an amount. */
     record Sanded(String tool, Reckoning off) implements Setting {
         @Override

@@ -187,7 +187,7 @@ public final class OutlineRouting {
                 .gives(UPPER_ROUTED)
                 .takes(40, 0, 0.02);
         if (reach >= thick - NEARLY) {
-            step.gives(OutlineStation.ROUTED);
+            step.gives(Datum.OUTLINE_ROUTED);
         }
         if (build.hold(OutlineStation.FEATURE).inWaste()) {
             step.needs(seats());
@@ -212,7 +212,7 @@ public final class OutlineRouting {
                 .gives(DEEPENED)
                 .takes(25, 0, 0.02);
         if (to >= thick - NEARLY) {
-            step.gives(OutlineStation.ROUTED);
+            step.gives(Datum.OUTLINE_ROUTED);
         }
         return step.build();
     }
@@ -231,7 +231,7 @@ public final class OutlineRouting {
                         passes)
                 .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, reach, thick)))
                 .needs(before, Datum.flat(build, Face.BACK, body), edgeWall(thick))
-                .gives(OutlineStation.ROUTED)
+                .gives(Datum.OUTLINE_ROUTED)
                 .takes(30, 0, 0.02)
                 .build();
     }

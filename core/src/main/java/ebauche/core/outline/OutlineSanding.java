@@ -52,7 +52,7 @@ final class OutlineSanding {
                         OutlineStation.FEATURE,
                         Solid.Prism.between(waste, build.faces().frontNow(), build.thicknessed())))
                 .needs(Datum.OUTLINE_SAWN, Datum.flat(build, Face.BACK, body))
-                .gives(OutlineStation.ROUTED)
+                .gives(Datum.OUTLINE_ROUTED)
                 .caution(Caution.DUST)
                 .takes(90, 0, 0.008)
                 .build();

@@ -10,7 +10,6 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
-import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
@@ -25,8 +24,6 @@ import java.util.Optional;
 /** Centre line, outline drawn, sawn outside the line, brought to it as the shop does that. */
 public final class OutlineStation implements Station {
     public static final String FEATURE = "outline";
-
-    static final Condition.Mark ROUTED = new Condition.Mark("the outline routed");
 
     private static final double NEARLY = 1e-6;
 

@@ -4,11 +4,13 @@ import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
 import ebauche.core.cavity.CavityStation;
+import ebauche.core.cavity.ControlFloor;
 import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -43,6 +45,7 @@ import java.util.stream.DoubleStream;
  * @param steps its operations in order
  * @param done whether the last of them is
  * @param through whether it is met from both faces
+ * @param tops what is left over each control that stands on its floor
  */
 public record DepthCard(
         String feature,
@@ -59,7 +62,8 @@ public record DepthCard(
         Optional<Reckoning> stillToCut,
         List<BuildPlan.PlanStep> steps,
         boolean done,
-        boolean through) {
+        boolean through,
+        List<ControlFloor.Top> tops) {
 
     /**
      * Wood left over or under a cavity.
@@ -73,6 +77,7 @@ public record DepthCard(
         left = List.copyOf(left);
         walls = List.copyOf(walls);
         steps = List.copyOf(steps);
+        tops = List.copyOf(tops);
     }
 
     public String said() {
@@ -124,7 +129,8 @@ public record DepthCard(
                     found.map(this::stillToCut),
                     steps,
                     cut(steps),
-                    pocket.through());
+                    pocket.through(),
+                    tops());
         }
 
         private FinishedFaces faces() {
@@ -200,7 +206,25 @@ public record DepthCard(
                 sum.length(below, cut(under, thin.at(), false));
             }
             sum.length(above, toFront ? 0 : cut(thin.feature(), thin.at(), true));
-            return new Left(sum.is(thin.thickness(), below + " − " + above), towards, thin);
+            String words = below + " − " + above;
+            if (toFront || toBack) {
+                Face carved = toFront ? Face.FRONT : Face.BACK;
+                double fall = plan.build().finished(carved).fall(thin.at());
+                if (fall > 0) {
+                    sum.length("carved off the " + carved.word() + " there", fall);
+                    words += " − carved off the " + carved.word() + " there";
+                }
+            }
+            return new Left(sum.is(thin.thickness(), words), towards, thin);
+        }
+
+        /** The tops of the controls that stand on this floor. */
+        private List<ControlFloor.Top> tops() {
+            return ControlFloor.of(plan.build()).stream()
+                    .flatMap(f -> f.tops().stream())
+                    .filter(t -> pocket.feature()
+                            .equals(t.stepped() ? ControlFloor.step(t.control()) : ControlCavity.FEATURE))
+                    .toList();
         }
 
         private static String surface(String of) {

@@ -3,6 +3,7 @@ package ebauche.core.plan;
 import ebauche.core.blank.BlankStation;
 import ebauche.core.build.Station;
 import ebauche.core.cavity.CavityStation;
+import ebauche.core.contour.ContourStation;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.sanding.SandingStation;
@@ -17,6 +18,7 @@ public final class Stations {
             new OutlineStation(),
             new NeckStation(),
             new CavityStation(),
+            new ContourStation(),
             new SandingStation());
 
     private Stations() {}

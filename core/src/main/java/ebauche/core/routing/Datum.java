@@ -1,6 +1,7 @@
 package ebauche.core.routing;
 
 import ebauche.core.build.Build;
+import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
@@ -21,7 +22,13 @@ public final class Datum {
 
     public static final Condition.Mark OUTLINE_DRAWN = new Condition.Mark("the outline drawn on the front");
     public static final Condition.Mark OUTLINE_SAWN = new Condition.Mark("the outline sawn out");
+    public static final Condition.Mark OUTLINE_ROUTED = new Condition.Mark("the outline routed");
     public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark("the bridge's place marked from the neck");
+
+    /** A contour carved: nothing more comes off the face there but sanding. */
+    public static Condition.Mark carved(String contour) {
+        return new Condition.Mark("the " + FeatureName.said(contour) + " carved");
+    }
 
     /** A face flat over a region. */
     public static Condition.Flat flat(Build build, Face face, Region region) {

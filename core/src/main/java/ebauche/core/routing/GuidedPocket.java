@@ -82,6 +82,15 @@ public record GuidedPocket(
         return meant && depthFinished.value() >= build.faces().thickness() - 1e-6;
     }
 
+    /** Carves of the other face over a floor that is to be its top: the last pass waits for them. */
+    List<Condition.Mark> carvesOver() {
+        return build.contours().stream()
+                .filter(c -> floorIsTop && c.contour().face() != face)
+                .filter(c -> c.plan().intersection(plan).area() > Condition.TOUCH_AREA)
+                .map(c -> Datum.carved(c.contour().feature()))
+                .toList();
+    }
+
     /** Thickness of the body as it is now. */
     double work() {
         return build.faces().backNow() - build.faces().frontNow();

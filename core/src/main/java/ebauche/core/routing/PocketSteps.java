@@ -45,17 +45,57 @@ class PocketSteps {
         Condition before = core.isPresent() ? wasteOut() : null;
         boolean on = true;
         for (Stage stage : stages()) {
-            if (on && stage.offTemplate()) {
+            boolean carvedFirst = stage.last() && !of.carvesOver().isEmpty();
+            if (on && (stage.offTemplate() || carvedFirst)) {
                 steps.add(takeOff(before));
                 on = false;
             }
-            steps.add(stage.last() ? finish(stage, before) : rough(stage, before));
+            boolean again = carvedFirst && !stage.offTemplate();
+            if (again) {
+                steps.add(fitAgain());
+            }
+            steps.add(stage.last() ? finish(stage, again ? fittedAgain() : null, before) : rough(stage, before));
             before = stage.gives();
+            if (again) {
+                steps.add(takeOffAgain(before));
+            }
         }
         if (on) {
             steps.add(takeOff(before));
         }
         return steps;
+    }
+
+    /** The template back in its place for the last pass, once the other face is carved. */
+    private Operation fitAgain() {
+        return Operation.of(
+                        of.station(),
+                        of.feature(),
+                        "fit-again",
+                        "Fix the " + of.noun() + " template on the " + of.face().word() + " again")
+                .face(of.face())
+                .set(new Setting.ByHand("its own screw holes or the wall just cut; the carved face on a soft pad"))
+                .needs(templateOff(), surround)
+                .needs(of.carvesOver().toArray(Condition[]::new))
+                .gives(fittedAgain())
+                .joins(of.joins())
+                .takes(6, 0, 0)
+                .build();
+    }
+
+    private Operation takeOffAgain(Condition after) {
+        return Operation.of(of.station(), of.feature(), "off-again", "Take the " + of.noun() + " template off for good")
+                .face(of.face())
+                .set(new Setting.ByHand("nothing but patience"))
+                .spoils(fittedAgain())
+                .needs(after)
+                .joins(of.joins())
+                .takes(3, 0, 0)
+                .build();
+    }
+
+    private Condition.Held fittedAgain() {
+        return new Condition.Held(of.noun() + " template, once more,");
     }
 
     /**
@@ -151,7 +191,7 @@ class PocketSteps {
         String title =
                 start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " to its last pass";
         double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();
-        return routing(stage, title, depth, before)
+        return routing(stage, title, depth, null, before)
                 .cuts(of.removed(of.plan(), stage.keep()))
                 .inspect(new Inspection(
                         new Measurand.DepthOf(of.feature()),
@@ -163,9 +203,10 @@ class PocketSteps {
                 .build();
     }
 
-    private Operation finish(Stage stage, Condition before) {
+    private Operation finish(Stage stage, Condition held, Condition before) {
         double tolerance = of.build().shop().limits().depthTolerance();
-        Operation.Builder step = routing(stage, "Rout the " + of.noun() + " to depth", of.depthNow(), before)
+        Operation.Builder step = routing(stage, "Rout the " + of.noun() + " to depth", of.depthNow(), held, before)
+                .needs(of.carvesOver().toArray(Condition[]::new))
                 .cuts(of.removed(of.plan(), 0))
                 .inspect(new Inspection(
                         new Measurand.DepthOf(of.feature()),
@@ -202,7 +243,7 @@ class PocketSteps {
                 : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
     }
 
-    private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition before) {
+    private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition held, Condition before) {
         String tool = tool(stage.passes());
         Operation.Builder routed = cutting(stage.key(), title)
                 .set(new Setting.Routed(
@@ -212,7 +253,7 @@ class PocketSteps {
                         depth,
                         "deep from the " + of.face().word(),
                         stage.passes()))
-                .needs(stage.offTemplate() ? templateOff() : template(), wall)
+                .needs(held != null ? held : stage.offTemplate() ? templateOff() : template(), wall)
                 .gives(stage.gives())
                 .caution(Caution.ROUTER, Caution.DUST);
         if (before != null) {

@@ -17,7 +17,9 @@ import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
+import ebauche.core.stock.Carve;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Solid;
 import java.util.List;
 
@@ -72,7 +74,7 @@ public final class SandingStation implements Station {
         Solid dust = face == Face.FRONT
                 ? Solid.Prism.between(body, now - 1, faces.finished(face))
                 : Solid.Prism.between(body, faces.finished(face), now + 1);
-        return Operation.of("sanding", FEATURE, key.substring(FEATURE.length() + 1), title)
+        Operation.Builder step = Operation.of("sanding", FEATURE, key.substring(FEATURE.length() + 1), title)
                 .face(face)
                 .set(new Setting.Sanded("long flat block, paper 120, 220, 320", amount))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))
@@ -81,7 +83,19 @@ public final class SandingStation implements Station {
                 .inspect(new Inspection(
                         new Measurand.SandedOff(face), amount, off, off / 2, "calliper against the last thickness"))
                 .caution(Caution.DUST)
-                .takes(45, 0, 0.003)
-                .build();
+                .takes(45, 0, 0.003);
+        for (FaceShape.Carved carved : build.finished(face).carves()) {
+            step.cuts(Change.Remove.fromBody(FEATURE, carvedDust(build, face, carved)));
+        }
+        return step.build();
+    }
+
+    /** What sanding takes off a carved part of the face, as much as off the flat. */
+    private static Solid carvedDust(Build build, Face face, FaceShape.Carved carved) {
+        Carve finished = carved.surface();
+        double off = build.faces().toSand(face);
+        return face == Face.FRONT
+                ? new Solid.Prism(carved.plan(), finished.lowered(-off), finished)
+                : new Solid.Prism(carved.plan(), finished, finished.lowered(off));
     }
 }

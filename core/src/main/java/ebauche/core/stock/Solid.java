@@ -15,38 +15,54 @@ public sealed interface Solid {
     /** Greatest depth it reaches, mm. */
     double deepest();
 
+    /** Least depth it reaches over a part of the plan, mm. */
+    default double shallowest(Region over) {
+        return shallowest();
+    }
+
+    /** Greatest depth it reaches over a part of the plan, mm. */
+    default double deepest(Region over) {
+        return deepest();
+    }
+
     /**
-     * Upright walls over a region between two flat surfaces.
+     * Upright walls over a region between two surfaces.
      *
      * @param top the surface nearer the front
      * @param bottom the surface nearer the back
      */
-    record Prism(Region plan, Plane top, Plane bottom) implements Solid {
+    record Prism(Region plan, Surface top, Surface bottom) implements Solid {
         public static Prism between(Region plan, double top, double bottom) {
             return new Prism(plan, Plane.at(top), Plane.at(bottom));
         }
 
         @Override
         public double shallowest() {
-            return extreme(top, -1);
+            return shallowest(plan);
         }
 
         @Override
         public double deepest() {
-            return extreme(bottom, 1);
+            return deepest(plan);
         }
 
-        private double extreme(Plane plane, int sign) {
-            if (plane.isLevel() || plan.isEmpty()) {
+        @Override
+        public double shallowest(Region over) {
+            return extreme(top, over, true);
+        }
+
+        @Override
+        public double deepest(Region over) {
+            return extreme(bottom, over, false);
+        }
+
+        private double extreme(Surface surface, Region over, boolean least) {
+            if (surface instanceof Plane plane && (plane.isLevel() || plan.isEmpty())) {
                 return plane.depth();
             }
-            double[] most = {Double.NEGATIVE_INFINITY};
-            plan.forEachRing(ring -> {
-                for (int i = 0; i < ring.length; i += 2) {
-                    most[0] = Math.max(most[0], sign * plane.depthAt(ring[i], ring[i + 1]));
-                }
-            });
-            return sign * most[0];
+            Region part = over == plan ? plan : plan.intersection(over);
+            Region asked = part.isEmpty() ? plan : part;
+            return least ? surface.shallowest(asked) : surface.deepest(asked);
         }
     }
 

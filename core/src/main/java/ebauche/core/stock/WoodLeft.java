@@ -12,8 +12,8 @@ import java.util.function.Predicate;
 /**
  * What is left between voids and faces, exactly.
  *
- * <p>Floors: over the shadow that a void shares with another, or with a face, the gap between two flat surfaces is
- * linear, so its least value lies at a corner of the shared area. Walls: the least plan distance between voids whose
+ * <p>Floors: over the shadow that a void shares with another, or with a face, by {@link Gap}; to a carved face it is the
+ * least to its flat and to each of its carves. Walls: the least plan distance between voids whose
  * depths overlap, and between a void and the outline. A level bore counts as wide as it is at its axis and as deep as
  * its roundness, which errs to the side of less wood. Cost: pairs of voids, with a geometry test for those whose depths
  * can meet.
@@ -54,18 +54,18 @@ public final class WoodLeft {
     }
 
     private final Region outline;
-    private final double front;
-    private final double back;
+    private final FaceShape front;
+    private final FaceShape back;
     private final List<Void> voids = new ArrayList<>();
     private final BiPredicate<String, String> joined;
 
     /**
      * @param outline of the finished body
-     * @param front depth of its front
-     * @param back depth of its back
+     * @param front its front
+     * @param back its back
      * @param joined whether two features are meant to break into each other
      */
-    public WoodLeft(Region outline, double front, double back, BiPredicate<String, String> joined) {
+    public WoodLeft(Region outline, FaceShape front, FaceShape back, BiPredicate<String, String> joined) {
         this.outline = outline;
         this.front = front;
         this.back = back;
@@ -120,18 +120,18 @@ public final class WoodLeft {
      */
     private void floorsToFaces(Void one, List<Thin> out) {
         boolean bore = one.solid instanceof Solid.Bore;
-        boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front + TOUCH;
-        boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back - TOUCH;
+        boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
+        boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
         if ((bore || !opensBack) && !joined.test(one.feature, BACK)) {
             Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
             if (!floor.isEmpty()) {
-                out.add(least(one, BACK, bottom(one.solid), Plane.at(back), floor));
+                out.add(least(one, BACK, List.of(bottom(one.solid)), back.surfaces(), floor));
             }
         }
         if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
             Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
             if (!floor.isEmpty()) {
-                out.add(least(one, FRONT, Plane.at(front), top(one.solid), floor));
+                out.add(least(one, FRONT, front.surfaces(), List.of(top(one.solid)), floor));
             }
         }
     }
@@ -171,7 +171,7 @@ public final class WoodLeft {
                     one.solid.shallowest() + one.solid.deepest() <= other.solid.shallowest() + other.solid.deepest();
             Void above = oneAbove ? one : other;
             Void below = oneAbove ? other : one;
-            out.add(least(above, below.feature, bottom(above.solid), top(below.solid), shared));
+            out.add(least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared));
         } else if (overlap > TOUCH) {
             Point[] ends = one.inside.nearest(other.inside);
             Point between = ends[0].towards(ends[1], 0.5);
@@ -179,30 +179,22 @@ public final class WoodLeft {
         }
     }
 
-    private static Plane top(Solid solid) {
+    private static Surface top(Solid solid) {
         return solid instanceof Solid.Prism p ? p.top() : Plane.at(solid.shallowest());
     }
 
-    private static Plane bottom(Solid solid) {
+    private static Surface bottom(Solid solid) {
         return solid instanceof Solid.Prism p ? p.bottom() : Plane.at(solid.deepest());
     }
 
-    private static Thin least(Void one, String neighbour, Plane upper, Plane lower, Region over) {
-        double[] best = {Double.POSITIVE_INFINITY, 0, 0};
-        if (upper.isLevel() && lower.isLevel()) {
-            Point middle = over.inner();
-            return new Thin(Kind.FLOOR, one.feature, neighbour, lower.depth() - upper.depth(), middle);
-        }
-        over.forEachRing(ring -> {
-            for (int i = 0; i < ring.length; i += 2) {
-                double gap = lower.depthAt(ring[i], ring[i + 1]) - upper.depthAt(ring[i], ring[i + 1]);
-                if (gap < best[0]) {
-                    best[0] = gap;
-                    best[1] = ring[i];
-                    best[2] = ring[i + 1];
-                }
+    private static Thin least(Void one, String neighbour, List<Surface> uppers, List<Surface> lowers, Region over) {
+        Gap best = null;
+        for (Surface upper : uppers) {
+            for (Surface lower : lowers) {
+                Gap gap = Gap.least(upper, lower, over);
+                best = best == null ? gap : best.or(gap);
             }
-        });
-        return new Thin(Kind.FLOOR, one.feature, neighbour, best[0], new Point(best[1], best[2]));
+        }
+        return new Thin(Kind.FLOOR, one.feature, neighbour, best.thickness(), best.at());
     }
 }

@@ -77,7 +77,8 @@ class WoodLeftBruteForceTest {
     @MethodSource("seeds")
     void floors_and_walls_are_those_that_trying_every_pair_of_points_finds(long seed) {
         List<Pit> pits = pits(new Random(seed));
-        WoodLeft left = new WoodLeft(BODY, 0, THICK, (a, b) -> false);
+        WoodLeft left =
+                new WoodLeft(BODY, FaceShape.flat(Face.FRONT, 0), FaceShape.flat(Face.BACK, THICK), (a, b) -> false);
         pits.forEach(p -> left.add(p.name(), p.face(), Solid.Prism.between(p.area(), p.top(), p.bottom())));
         List<WoodLeft.Thin> found = left.thinnest();
         for (Pit one : pits) {

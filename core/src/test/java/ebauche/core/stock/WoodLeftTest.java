@@ -13,7 +13,7 @@ class WoodLeftTest {
     private static final Region BODY = Region.rectangle(new Point(0, 0), 300, 400, 0, 0);
 
     private static WoodLeft body() {
-        return new WoodLeft(BODY, 0, 44, (a, b) -> false);
+        return new WoodLeft(BODY, FaceShape.flat(Face.FRONT, 0), FaceShape.flat(Face.BACK, 44), (a, b) -> false);
     }
 
     private static WoodLeft.Thin find(WoodLeft left, WoodLeft.Kind kind, String feature, String neighbour) {
@@ -91,7 +91,8 @@ class WoodLeftTest {
 
     @Test
     void what_is_declared_joined_is_no_wall() {
-        WoodLeft left = new WoodLeft(BODY, 0, 44, (a, b) -> true);
+        WoodLeft left =
+                new WoodLeft(BODY, FaceShape.flat(Face.FRONT, 0), FaceShape.flat(Face.BACK, 44), (a, b) -> true);
         left.add("a", Face.FRONT, Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 20));
         left.add("b", Face.FRONT, Solid.Prism.between(Region.disc(new Point(21, 0), 40), 0, 20));
         assertThat(left.thinnest()).noneMatch(t -> t.neighbour().equals("b"));

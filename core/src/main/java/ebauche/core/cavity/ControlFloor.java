@@ -1,0 +1,194 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.design.Contour;
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.stock.FaceShape;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * How deep the rear cavity goes under a front that is flat or carved, and what top each control gets.
+ *
+ * <p>The floor is level, so the wood over it is least where the front has fallen most: that place sets the cavity's depth.
+ * Everywhere else more wood is left; a control for which it is too much has a step in the floor of its own, set by the
+ * front's height at its hole. After the carve the body is measured at each control's hole: that reading takes the place of
+ * the drawn fall there, and the floor keeps clear of the most that any of them found below the drawing.
+ */
+public final class ControlFloor {
+    private static final double NEARLY = 1e-9;
+
+    /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
+    static final double STEP_CORNER = 4.8;
+
+    private final Build build;
+    private final ControlCavity pit;
+    private final FaceShape front;
+
+    private ControlFloor(Build build, ControlCavity pit) {
+        this.build = build;
+        this.pit = pit;
+        this.front = build.finished(Face.FRONT);
+    }
+
+    /** The floor of a body's control cavity, if it has one. */
+    public static Optional<ControlFloor> of(Build build) {
+        return build.design().controlCavity().map(pit -> new ControlFloor(build, pit));
+    }
+
+    /**
+     * The top that a control is mounted through.
+     *
+     * @param thickness of the body there when it is finished
+     * @param wood left over the control
+     * @param stepped whether its floor is a step of its own
+     * @param measured whether the body was measured there after the carve
+     */
+    public record Top(Control control, Reckoning thickness, Reckoning wood, boolean stepped, boolean measured) {
+        public boolean tooThick() {
+            return wood.value() > control.thickestTop() + NEARLY;
+        }
+
+        public boolean tooThin() {
+            return wood.value() < control.thinnestTop() - NEARLY;
+        }
+    }
+
+    /** What a step in the floor under a control is called. */
+    public static String step(Control control) {
+        return "step-" + control.id();
+    }
+
+    /** Every control with its top, in the order of the design. */
+    public List<Top> tops() {
+        return build.design().controls().stream().map(this::top).toList();
+    }
+
+    /** The control's own wish, where the cavity's floor would leave more. */
+    boolean stepped(Control control) {
+        return control.woodOver().isPresent() && control.woodOver().getAsDouble() < overCavityFloor(control) - NEARLY;
+    }
+
+    /** The area of a step in the floor. */
+    Region stepArea(Control control) {
+        double room = build.shop().clearances().control();
+        return Region.rectangle(control.at(), control.across() + 2 * room, control.along() + 2 * room, STEP_CORNER, 0)
+                .intersection(pit.outline().region());
+    }
+
+    /** Depth of the cavity from the finished back. */
+    Reckoning cavityDepth() {
+        Region plan = pit.outline().region();
+        return depth("control cavity depth", pit.woodOver(), fallOver("the control cavity", plan));
+    }
+
+    /** Depth of a control's own step from the finished back: its place on the front decides. */
+    Reckoning stepDepth(Control control) {
+        return depth("step depth", control.woodOver().orElseThrow(), fallAt(control));
+    }
+
+    private Reckoning depth(String what, double over, Optional<Reckoning> fall) {
+        Reckoning thickness = build.faces().thicknessReckoning(build);
+        Reckoning.Builder sum = Reckoning.of(what, Quantity.LENGTH).length("finished thickness", thickness.asFact());
+        fall.ifPresent(f -> sum.length(f.what(), f.asFact()));
+        sum.length("wood to leave under the front", Fact.typed(over));
+        double fallen = fall.map(Reckoning::value).orElse(0.0);
+        return sum.is(
+                thickness.value() - fallen - over,
+                "finished thickness" + fall.map(f -> " − " + f.what()).orElse("") + " − wood to leave under the front");
+    }
+
+    private double overCavityFloor(Control control) {
+        double fall = fallAt(control).map(Reckoning::value).orElse(0.0);
+        return build.faces().thickness() - fall - cavityDepth().value();
+    }
+
+    private Top top(Control control) {
+        boolean stepped = stepped(control);
+        Optional<Reckoning> fall = fallAt(control);
+        Reckoning flat = build.faces().thicknessReckoning(build);
+        Reckoning thickness = fall.map(f -> Reckoning.of("body at the " + said(control), Quantity.LENGTH)
+                        .length("finished thickness", flat.asFact())
+                        .length(f.what(), f.asFact())
+                        .is(flat.value() - f.value(), "finished thickness − " + f.what()))
+                .orElse(flat);
+        Reckoning floor = stepped ? stepDepth(control) : cavityDepth();
+        Reckoning wood = Reckoning.of("top at the " + said(control), Quantity.LENGTH)
+                .length(thickness.what(), thickness.asFact())
+                .length(floor.what(), floor.asFact())
+                .is(thickness.value() - floor.value(), thickness.what() + " − " + floor.what());
+        return new Top(control, thickness, wood, stepped, reading(control).isPresent());
+    }
+
+    private static String said(Control control) {
+        return control.id().replace('-', ' ') + " " + control.kind().word();
+    }
+
+    /** How far the front lies under its flat over an area, if it is carved there: as drawn, and as the readings found it deeper. */
+    private Optional<Reckoning> fallOver(String where, Region area) {
+        double drawn = front.mostFall(area);
+        if (drawn < NEARLY) {
+            return Optional.empty();
+        }
+        String what = "front carved down over " + where;
+        OptionalDouble off = build.design().controls().stream()
+                .filter(c -> measured(c).isPresent())
+                .mapToDouble(c -> measured(c).get().value() - front.fall(c.at()))
+                .max();
+        Reckoning.Builder sum = Reckoning.of(what, Quantity.LENGTH).length("drawn, at the most", drawn);
+        return Optional.of(
+                off.isPresent()
+                        ? sum.length("found deeper than drawn", off.getAsDouble())
+                                .is(
+                                        Math.max(0, drawn + off.getAsDouble()),
+                                        "drawn, at the most + found deeper than drawn")
+                        : sum.is(drawn, "drawn, at the most"));
+    }
+
+    /** How far the front lies under its flat at a control's hole, if it is carved there: as measured, else as drawn. */
+    private Optional<Reckoning> fallAt(Control control) {
+        double drawn = front.fall(control.at());
+        if (drawn < NEARLY) {
+            return Optional.empty();
+        }
+        return Optional.of(measured(control)
+                .orElseGet(() -> Reckoning.of(fallWords(control), Quantity.LENGTH)
+                        .length("drawn there", drawn)
+                        .is(drawn, "drawn there")));
+    }
+
+    private static String fallWords(Control control) {
+        return "front carved down at the " + said(control);
+    }
+
+    private Optional<Reckoning> measured(Control control) {
+        return reading(control).map(reading -> {
+            double thick = build.faces().backNow() - build.faces().frontNow();
+            double since = build.sandedSince(Face.FRONT, reading) + build.sandedSince(Face.BACK, reading);
+            return Reckoning.of(fallWords(control), Quantity.LENGTH)
+                    .length("body now where it is flat", thick)
+                    .length("body read there", Fact.measured(reading.value(), "read " + reading.at()))
+                    .length("sanded off both faces since", since)
+                    .is(
+                            thick - (reading.value() - since),
+                            "body now where it is flat − (body read there − sanded off both faces since)");
+        });
+    }
+
+    /** The latest reading of the body at a control's hole, once the front is carved there. */
+    private Optional<AsBuilt.Reading> reading(Control control) {
+        boolean carved = front.carvedAt(control.at())
+                .filter(c -> build.isDone(Contour.carveStep(c.feature())))
+                .isPresent();
+        return carved ? build.asBuilt().latest(new Measurand.ThicknessAt(control.feature())) : Optional.empty();
+    }
+}

@@ -1,0 +1,125 @@
+package ebauche.core.design;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Refusal;
+import ebauche.core.stock.Carve;
+import ebauche.core.stock.Course;
+import ebauche.core.stock.Profile;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A carved part of a face: a forearm or belly contour off a line, or a carved top that falls away all round.
+ *
+ * @param id short and lasting, such as {@code forearm}
+ * @param face that is carved
+ * @param start where it begins
+ * @param depth how far it lies inside the finished face at its deepest, mm
+ * @param shape across it
+ * @param radius of a hollow; a round one's follows from width and depth
+ */
+public record Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
+    private static final String PREFIX = "contour-";
+
+    /** The name of the step that carves one. */
+    public static final String CARVE = "carve";
+
+    /** Where a contour begins. */
+    public sealed interface Start {
+        /** A straight line over the face; the smaller part of the body is carved. */
+        record Across(Point from, Point to) implements Start {
+            public Across {
+                Refusal.unless(from.distance(to) >= 10, "to", "the line's two ends lie closer than 10 mm together");
+            }
+        }
+
+        /** All round, so far inside the outline. */
+        record Round(double width) implements Start {
+            public Round {
+                Refusal.between(width, 3, 250, "width");
+            }
+        }
+    }
+
+    public Contour {
+        Refusal.between(depth, 0.5, 60, "depth");
+        radius.ifPresent(r -> {
+            Refusal.between(r, 5, 100_000, "radius");
+            Refusal.unless(shape == Profile.Shape.HOLLOW, "radius", "only a hollow contour has a radius of its own");
+        });
+        Refusal.unless(
+                shape != Profile.Shape.HOLLOW || radius.isPresent(), "radius", "a hollow contour needs its radius");
+    }
+
+    public String feature() {
+        return PREFIX + id;
+    }
+
+    /** The step that carves it, by its feature. */
+    public static String carveStep(String feature) {
+        return feature + ":" + CARVE;
+    }
+
+    /** Whether a feature is a contour, by its lasting name. */
+    public static boolean isFeature(String feature) {
+        return feature.startsWith(PREFIX);
+    }
+
+    /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */
+    public record Laid(Contour contour, Region plan, Course course, Profile profile) {
+        /** Its surface under a face that lies at a depth in the stock where it is not carved. */
+        public Carve under(double flat) {
+            return new Carve(contour.face(), flat, course, profile);
+        }
+    }
+
+    /**
+     * Lays it on an outline.
+     *
+     * @throws Refusal if its line misses the body, or its arc cannot be
+     */
+    public Laid on(Outline outline) {
+        Region body = outline.region();
+        if (start instanceof Start.Round round) {
+            Region flat = body.grown(-round.width());
+            return new Laid(
+                    this,
+                    flat.isEmpty() ? body : body.minus(flat),
+                    new Course.Rim(body, round.width()),
+                    profile(round.width()));
+        }
+        Start.Across across = (Start.Across) start;
+        Region left = body.intersection(leftOf(across.from(), across.to(), body));
+        boolean small = left.area() <= body.area() / 2;
+        Course.Line line =
+                small ? new Course.Line(across.from(), across.to()) : new Course.Line(across.to(), across.from());
+        Region plan = small ? left : body.intersection(leftOf(across.to(), across.from(), body));
+        Refusal.unless(
+                plan.area() >= 100,
+                "contours",
+                "its line does not cross the body; draw it from edge to edge");
+        Point deepest = line.farthest(plan);
+        return new Laid(this, plan, line, profile(line.across(deepest.x(), deepest.y())));
+    }
+
+    private Profile profile(double width) {
+        return switch (shape) {
+            case STRAIGHT -> Profile.straight(width, depth);
+            case ROUND -> Profile.round(width, depth);
+            case HOLLOW -> Profile.hollow(width, depth, radius.getAsDouble());
+        };
+    }
+
+    /** What lies to the left of a line that goes on over the whole body. */
+    private static Region leftOf(Point from, Point to, Region body) {
+        double far = 2 * (body.maxX() - body.minX() + body.maxY() - body.minY()) + from.distance(to);
+        double dx = (to.x() - from.x()) / from.distance(to) * far;
+        double dy = (to.y() - from.y()) / from.distance(to) * far;
+        Point a = from.plus(-dx, -dy);
+        Point b = to.plus(dx, dy);
+        return Region.ofRing(List.of(a, b, b.plus(-dy, dx), a.plus(-dy, dx)));
+    }
+}

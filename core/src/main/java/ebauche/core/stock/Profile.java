@@ -1,0 +1,104 @@
+package ebauche.core.stock;
+
+import ebauche.core.measure.Refusal;
+
+/**
+ * How a carved surface falls away across its width, from the line where it begins to where it is deepest.
+ *
+ * <p>Straight, hollow (an arc that sags under the straight slope) or round (an arc that starts level with the face and
+ * grows steeper). An arc goes through both ends of the straight slope; with c the length of that slope and R the radius,
+ * its centre lies square to the slope's middle at √(R² − c²/4). Never rising: R ≥ (w² + d²) / 2d, where a hollow ends
+ * level and a round one starts level.
+ *
+ * @param width w, across the plan, mm
+ * @param depth d, at the far side, mm
+ * @param radius R of the arc; 0 for a straight one
+ */
+public record Profile(Shape shape, double width, double depth, double radius) {
+    /** Shapes across a carve. */
+    public enum Shape {
+        STRAIGHT("straight"),
+        HOLLOW("hollow"),
+        ROUND("round");
+
+        private final String word;
+
+        Shape(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    public Profile {
+        Refusal.positive(width, "width");
+        Refusal.positive(depth, "depth");
+        if (shape == Shape.STRAIGHT) {
+            Refusal.unless(radius == 0, "radius", "a straight slope has no radius");
+        } else {
+            Refusal.unless(
+                    width >= depth,
+                    "depth",
+                    "an arc falls at most as far as it is wide; a straight one may be steeper");
+            Refusal.unless(
+                    radius >= smallestRadius(width, depth) - 1e-9,
+                    "radius",
+                    "an arc of that radius would rise again before the edge; at least "
+                            + Math.ceil(smallestRadius(width, depth) * 10) / 10 + " mm over this width and depth");
+        }
+    }
+
+    public static Profile straight(double width, double depth) {
+        return new Profile(Shape.STRAIGHT, width, depth, 0);
+    }
+
+    /** An arc that starts level with the face. */
+    public static Profile round(double width, double depth) {
+        return new Profile(Shape.ROUND, width, depth, smallestRadius(width, depth));
+    }
+
+    public static Profile hollow(double width, double depth, double radius) {
+        return new Profile(Shape.HOLLOW, width, depth, radius);
+    }
+
+    /** The least radius of an arc that never rises between two ends w apart and d deep, mm. */
+    public static double smallestRadius(double width, double depth) {
+        return (width * width + depth * depth) / (2 * depth);
+    }
+
+    /** How far the surface has fallen at a distance from the line; nought before it and the whole depth beyond the width. */
+    public double fall(double across) {
+        if (across <= 0) {
+            return 0;
+        }
+        if (across >= width) {
+            return depth;
+        }
+        return switch (shape) {
+            case STRAIGHT -> depth * across / width;
+            case HOLLOW -> arc(across);
+            // The same arc turned half round about the slope's middle.
+            case ROUND -> depth - arc(width - across);
+        };
+    }
+
+    /** The lower arc through (0, 0) and (w, d), depth downward: its centre lies above the slope, on the far side. */
+    private double arc(double across) {
+        double slope = Math.hypot(width, depth);
+        double rise = Math.sqrt(Math.max(0, radius * radius - slope * slope / 4));
+        double centreAcross = width / 2 + rise * depth / slope;
+        double centreDepth = depth / 2 - rise * width / slope;
+        double dx = across - centreAcross;
+        return centreDepth + Math.sqrt(Math.max(0, radius * radius - dx * dx));
+    }
+
+    /** The steepest it gets, degrees from the face. */
+    public double steepest() {
+        double slope = Math.toDegrees(Math.atan2(depth, width));
+        return shape == Shape.STRAIGHT
+                ? slope
+                : slope + Math.toDegrees(Math.asin(Math.min(1, Math.hypot(width, depth) / (2 * radius))));
+    }
+}

@@ -1,0 +1,35 @@
+package ebauche.core.stock;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+
+/** The depth of a surface over the plan, mm: a flat one, or one that is carved. */
+public sealed interface Surface permits Plane, Carve {
+    double depthAt(double x, double y);
+
+    default double depthAt(Point p) {
+        return depthAt(p.x(), p.y());
+    }
+
+    /** Whether it has one depth everywhere. */
+    boolean isLevel();
+
+    /** Where it comes nearest to the front over an area. */
+    Point highest(Region over);
+
+    /** Where it lies deepest over an area. */
+    Point lowest(Region over);
+
+    /** The same surface so much deeper. */
+    Surface lowered(double by);
+
+    /** Its least depth over an area. */
+    default double shallowest(Region over) {
+        return depthAt(highest(over));
+    }
+
+    /** Its greatest depth over an area. */
+    default double deepest(Region over) {
+        return depthAt(lowest(over));
+    }
+}

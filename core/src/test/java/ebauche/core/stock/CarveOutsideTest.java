@@ -1,0 +1,132 @@
+package ebauche.core.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Carved surfaces in the stock against closed forms: a wedge, a cylinder's segment, a spherical cap, a cone's frustum. */
+class CarveOutsideTest {
+    private static final double THICK = 44;
+    private static final Material WOOD = new Material("alder", 459);
+
+    private static Stock slab(Region plan, double pitch) {
+        Grid grid = Grid.covering(plan.minX() - 1, plan.maxX() + 1, plan.minY() - 1, plan.maxY() + 1, pitch);
+        return Stock.empty(grid)
+                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(plan, 0, THICK), WOOD));
+    }
+
+    private static double carvedOff(Region plan, Carve carve, double pitch) {
+        Stock before = slab(plan, pitch);
+        Solid taken = carve.face() == Face.FRONT
+                ? new Solid.Prism(plan, Plane.at(-1), carve)
+                : new Solid.Prism(plan, carve, Plane.at(THICK + 1));
+        return before.volume()
+                - before.after(Change.Remove.fromBody("contour-x", taken)).volume();
+    }
+
+    /** A slab 200 by 300 with its line 70 inside the right edge, walked downwards so that the right is carved. */
+    private static final Region SLAB = Region.rectangle(new Point(0, 0), 200, 300, 0, 0);
+
+    private static final Course RIGHT = new Course.Line(new Point(30, 150), new Point(30, -150));
+
+    @Test
+    void aPlaneTakesAWedge() {
+        Carve front = new Carve(Face.FRONT, 0, RIGHT, Profile.straight(70, 22.2));
+        assertThat(carvedOff(SLAB, front, 0.5)).isCloseTo(70 * 22.2 / 2 * 300, within(1.0));
+        Carve back = new Carve(Face.BACK, THICK, RIGHT, Profile.straight(70, 22.2));
+        assertThat(carvedOff(SLAB, back, 0.5)).isCloseTo(70 * 22.2 / 2 * 300, within(1.0));
+    }
+
+    @Test
+    void aHollowTakesTheWedgeAndACylindersSegment() {
+        double radius = 400;
+        double chord = Math.hypot(70, 20);
+        double angle = 2 * Math.asin(chord / (2 * radius));
+        double exact = (70 * 20 / 2.0 + radius * radius / 2 * (angle - Math.sin(angle))) * 300;
+        Carve carve = new Carve(Face.FRONT, 0, RIGHT, Profile.hollow(70, 20, radius));
+        assertThat(carvedOff(SLAB, carve, 0.5)).isCloseTo(exact, within(exact * 1e-4));
+    }
+
+    /**
+     * A disc carved round from its middle out is a sphere's cap of height d: what is left of the top d mm is
+     * π d² (3R − d) / 3, school geometry. The grid comes nearer as its pitch is halved.
+     */
+    @Test
+    void aRoundCarveOfADiscLeavesASphericalCapAndTheGridConverges() {
+        double radius = 100;
+        double depth = 12;
+        Region disc = ring(radius, 2048);
+        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, radius), Profile.round(radius, depth));
+        double sphere = carve.profile().radius();
+        double cap = Math.PI * depth * depth * (3 * sphere - depth) / 3;
+        double exact = Math.PI * radius * radius * depth - cap;
+        double last = Double.POSITIVE_INFINITY;
+        for (double pitch : new double[] {2, 1, 0.5, 0.25}) {
+            double off = Math.abs(carvedOff(disc, carve, pitch) - exact) / exact;
+            assertThat(off).as("pitch %s", pitch).isLessThan(0.004 * pitch);
+            last = off;
+        }
+        assertThat(last).isLessThan(0.0005);
+    }
+
+    /** A straight slope round a disc leaves the frustum of a cone: π d (R² + R r + r²) / 3, school geometry. */
+    @Test
+    void aStraightSlopeAllRoundLeavesAFrustum() {
+        double radius = 100;
+        double width = 40;
+        double depth = 9;
+        Region disc = ring(radius, 2048);
+        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, width), Profile.straight(width, depth));
+        double inner = radius - width;
+        double frustum = Math.PI * depth * (radius * radius + radius * inner + inner * inner) / 3;
+        double exact = Math.PI * radius * radius * depth - frustum;
+        assertThat(carvedOff(disc, carve, 0.5)).isCloseTo(exact, within(exact * 0.002));
+    }
+
+    /** Cell by cell the stock's front lies where the surface says. */
+    @Test
+    void everyCellLiesOnTheSurface() {
+        Region disc = ring(80, 256);
+        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, 30), Profile.round(30, 8));
+        Stock stock = slab(disc, 0.5)
+                .after(Change.Remove.fromBody("contour-top", new Solid.Prism(disc, Plane.at(-1), carve)));
+        for (double r = 1; r < 79; r += 3.5) {
+            double x = grid(r);
+            double[] wood = stock.intervalsAt(x, 0.25);
+            assertThat(wood[0]).isCloseTo(Math.max(0, carve.depthAt(x, 0.25)), within(1e-3));
+            assertThat(wood[1]).isEqualTo(THICK);
+        }
+    }
+
+    private static double grid(double x) {
+        return Math.floor(x / 0.5) * 0.5 + 0.25;
+    }
+
+    private static Region ring(double radius, int corners) {
+        return Region.ofRing(java.util.stream.IntStream.range(0, corners)
+                .mapToObj(i -> new Point(
+                        radius * Math.cos(2 * Math.PI * i / corners), radius * Math.sin(2 * Math.PI * i / corners)))
+                .toList());
+    }
+
+    @Test
+    void aFaceLiesWhereTheDeeperOfItsCarvesIs() {
+        Carve shallow = new Carve(Face.BACK, THICK, RIGHT, Profile.straight(70, 10));
+        Carve deep = new Carve(
+                Face.BACK, THICK, new Course.Line(new Point(100, -100), new Point(-100, -100)), Profile.straight(50, 20));
+        FaceShape face = new FaceShape(
+                Face.BACK,
+                THICK,
+                List.of(new FaceShape.Carved("contour-a", SLAB, shallow), new FaceShape.Carved("contour-b", SLAB, deep)));
+        Point both = new Point(90, -140);
+        assertThat(face.fall(both)).isEqualTo(16);
+        assertThat(face.depthAt(both)).isEqualTo(THICK - 16);
+        assertThat(face.carvedAt(both)).get().extracting(FaceShape.Carved::feature).isEqualTo("contour-b");
+        assertThat(face.carvedAt(new Point(0, 0))).isEmpty();
+    }
+}

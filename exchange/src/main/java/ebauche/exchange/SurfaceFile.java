@@ -1,0 +1,118 @@
+package ebauche.exchange;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.stock.Carve;
+import ebauche.core.stock.Course;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Profile;
+import ebauche.core.stock.Surface;
+import java.util.Arrays;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The upper or lower surface of a cut in the record of what was done: three numbers for a flat one, an object for a
+ * carved one. Millimetres of the stock.
+ */
+final class SurfaceFile {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+    private static final int MOST_RINGS = 200;
+    private static final int MOST_COORDINATES = 100_000;
+    static final Map<String, Face> FACES = Map.of("front", Face.FRONT, "back", Face.BACK);
+    static final Map<String, Profile.Shape> SHAPES =
+            Map.of("straight", Profile.Shape.STRAIGHT, "hollow", Profile.Shape.HOLLOW, "round", Profile.Shape.ROUND);
+
+    private SurfaceFile() {}
+
+    static Surface read(Spot spot) {
+        return spot.node().isObject() ? spot.asObject(SurfaceFile::carve) : plane(spot);
+    }
+
+    private static Plane plane(Spot spot) {
+        double[] p = spot.numbers(3);
+        if (p.length != 3) {
+            throw spot.trouble("must be a depth and its two slopes, or a carve");
+        }
+        return new Plane(p[0], p[1], p[2]);
+    }
+
+    private static Carve carve(Spot spot) {
+        double width = spot.number("width");
+        return new Carve(
+                spot.word("face", FACES),
+                spot.number("flat"),
+                spot.has("line") ? line(spot.at("line")) : new Course.Rim(region(spot, "rim"), width),
+                new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
+    }
+
+    private static Course line(Spot spot) {
+        double[] p = spot.numbers(4);
+        if (p.length != 4) {
+            throw spot.trouble("must be x, y, x, y of its two ends");
+        }
+        return new Course.Line(new Point(p[0], p[1]), new Point(p[2], p[3]));
+    }
+
+    /** An area on the plan, as its rings. */
+    static Region region(Spot spot, String key) {
+        return Region.ofRings(spot.list(key, MOST_RINGS, SurfaceFile::ring));
+    }
+
+    private static double[] ring(Spot spot) {
+        double[] ring = spot.numbers(MOST_COORDINATES);
+        boolean closed = ring.length >= 8
+                && ring.length % 2 == 0
+                && ring[0] == ring[ring.length - 2]
+                && ring[1] == ring[ring.length - 1];
+        if (!closed) {
+            throw spot.trouble("must be x, y, x, y, ... coming back to its first point");
+        }
+        return ring;
+    }
+
+    static JsonNode write(Surface surface) {
+        if (surface instanceof Plane plane) {
+            return numbers(plane.depth(), plane.slopeX(), plane.slopeY());
+        }
+        Carve carve = (Carve) surface;
+        ObjectNode out = JSON.objectNode();
+        out.put("face", carve.face().word()).put("flat", carve.flat());
+        if (carve.course() instanceof Course.Line line) {
+            out.set(
+                    "line",
+                    numbers(
+                            line.from().x(),
+                            line.from().y(),
+                            line.to().x(),
+                            line.to().y()));
+        } else {
+            out.set("rim", rings(((Course.Rim) carve.course()).outline()));
+        }
+        Profile profile = carve.profile();
+        return out.put("shape", profile.shape().word())
+                .put("width", profile.width())
+                .put("depth", profile.depth())
+                .put("radius", profile.radius());
+    }
+
+    /** The rings of an area, to a micrometre. */
+    static ArrayNode rings(Region region) {
+        ArrayNode rings = JSON.arrayNode();
+        region.forEachRing(ring -> rings.add(
+                numbers(Arrays.stream(ring).map(v -> Math.rint(v * 1000) / 1000).toArray())));
+        return rings;
+    }
+
+    static ArrayNode numbers(double... values) {
+        ArrayNode out = JSON.arrayNode();
+        for (double v : values) {
+            out.add(v);
+        }
+        return out;
+    }
+}
