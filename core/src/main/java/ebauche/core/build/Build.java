@@ -37,10 +37,8 @@ public final class Build {
         this.fitting = new Fitting(asBuilt, shop.clearances());
         this.design = fitting.fit(drawn);
         this.faces = FinishedFaces.of(this);
-        this.contours = design.contours().stream()
-                .filter(c -> !design.undecided().contains(c.feature()))
-                .map(c -> c.on(design.outline()))
-                .toList();
+        this.contours =
+                design.contours().stream().map(c -> c.on(design.outline())).toList();
     }
 
     /** The design with cavities and holes that take its parts as they are known. */
@@ -71,12 +69,12 @@ public final class Build {
         return faces;
     }
 
-    /** The contours that are decided on, laid on the outline. */
+    /** The contours, laid on the outline. */
     public List<Contour.Laid> contours() {
         return contours;
     }
 
-    /** A face as it will be when the body is finished, carves and all. */
+    /** A face as it will be when the body is finished, carves and all; an undecided one keeps its wood. */
     public FaceShape finished(Face face) {
         double flat = faces.finished(face);
         return new FaceShape(
@@ -84,6 +82,7 @@ public final class Build {
                 flat,
                 contours.stream()
                         .filter(c -> c.contour().face() == face)
+                        .filter(c -> !design.undecided().contains(c.contour().feature()))
                         .map(c -> new FaceShape.Carved(c.contour().feature(), c.plan(), c.under(flat)))
                         .toList());
     }

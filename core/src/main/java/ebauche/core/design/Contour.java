@@ -74,6 +74,20 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         public Carve under(double flat) {
             return new Carve(contour.face(), flat, course, profile);
         }
+
+        /** The part of it that lies at least so far from where it begins. */
+        public Region beyond(double across) {
+            if (course instanceof Course.Line line) {
+                double length = line.from().distance(line.to());
+                double dx = -(line.to().y() - line.from().y()) / length * across;
+                double dy = (line.to().x() - line.from().x()) / length * across;
+                return plan.intersection(
+                        leftOf(line.from().plus(dx, dy), line.to().plus(dx, dy), plan));
+            }
+            Course.Rim rim = (Course.Rim) course;
+            Region inside = rim.outline().grown(across - rim.width());
+            return inside.isEmpty() ? plan : plan.minus(inside);
+        }
     }
 
     /**
@@ -97,10 +111,7 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         Course.Line line =
                 small ? new Course.Line(across.from(), across.to()) : new Course.Line(across.to(), across.from());
         Region plan = small ? left : body.intersection(leftOf(across.to(), across.from(), body));
-        Refusal.unless(
-                plan.area() >= 100,
-                "contours",
-                "its line does not cross the body; draw it from edge to edge");
+        Refusal.unless(plan.area() >= 100, "contours", "its line does not cross the body; draw it from edge to edge");
         Point deepest = line.farthest(plan);
         return new Laid(this, plan, line, profile(line.across(deepest.x(), deepest.y())));
     }

@@ -84,6 +84,21 @@ public record Profile(Shape shape, double width, double depth, double radius) {
         };
     }
 
+    /** How far from the line it has fallen so much: the reverse of {@link #fall}, by halving to a hundredth of a micrometre. */
+    public double across(double fall) {
+        double least = 0;
+        double most = width;
+        while (most - least > 1e-5) {
+            double middle = (least + most) / 2;
+            if (fall(middle) < fall) {
+                least = middle;
+            } else {
+                most = middle;
+            }
+        }
+        return (least + most) / 2;
+    }
+
     /** The lower arc through (0, 0) and (w, d), depth downward: its centre lies above the slope, on the far side. */
     private double arc(double across) {
         double slope = Math.hypot(width, depth);

@@ -118,15 +118,23 @@ class CarveOutsideTest {
     void aFaceLiesWhereTheDeeperOfItsCarvesIs() {
         Carve shallow = new Carve(Face.BACK, THICK, RIGHT, Profile.straight(70, 10));
         Carve deep = new Carve(
-                Face.BACK, THICK, new Course.Line(new Point(100, -100), new Point(-100, -100)), Profile.straight(50, 20));
+                Face.BACK,
+                THICK,
+                new Course.Line(new Point(100, -100), new Point(-100, -100)),
+                Profile.straight(50, 20));
         FaceShape face = new FaceShape(
                 Face.BACK,
                 THICK,
-                List.of(new FaceShape.Carved("contour-a", SLAB, shallow), new FaceShape.Carved("contour-b", SLAB, deep)));
+                List.of(
+                        new FaceShape.Carved("contour-a", SLAB, shallow),
+                        new FaceShape.Carved("contour-b", SLAB, deep)));
         Point both = new Point(90, -140);
         assertThat(face.fall(both)).isEqualTo(16);
         assertThat(face.depthAt(both)).isEqualTo(THICK - 16);
-        assertThat(face.carvedAt(both)).get().extracting(FaceShape.Carved::feature).isEqualTo("contour-b");
+        assertThat(face.carvedAt(both))
+                .get()
+                .extracting(FaceShape.Carved::feature)
+                .isEqualTo("contour-b");
         assertThat(face.carvedAt(new Point(0, 0))).isEmpty();
     }
 }

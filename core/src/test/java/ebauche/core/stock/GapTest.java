@@ -22,7 +22,10 @@ class GapTest {
         double width = course instanceof Course.Rim rim ? rim.width() : 180;
         double depth = 4 + 10 * random.nextDouble();
         return new Carve(
-                face, flat, course, random.nextBoolean() ? Profile.straight(width, depth) : Profile.round(width, depth));
+                face,
+                flat,
+                course,
+                random.nextBoolean() ? Profile.straight(width, depth) : Profile.round(width, depth));
     }
 
     private static Region area(Random random) {

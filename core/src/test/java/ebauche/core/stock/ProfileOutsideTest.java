@@ -22,9 +22,8 @@ class ProfileOutsideTest {
 
     @Test
     void nothingIsCarvedBeforeTheLineAndNoMoreBeyondTheWidth() {
-        for (Profile profile : new Profile[] {
-            Profile.straight(40, 10), Profile.round(40, 10), Profile.hollow(40, 10, 120)
-        }) {
+        for (Profile profile :
+                new Profile[] {Profile.straight(40, 10), Profile.round(40, 10), Profile.hollow(40, 10, 120)}) {
             assertThat(profile.fall(-3)).isZero();
             assertThat(profile.fall(0)).isZero();
             assertThat(profile.fall(40)).isEqualTo(10);
@@ -112,7 +111,9 @@ class ProfileOutsideTest {
         assertThatThrownBy(() -> Profile.hollow(50, 10, 100))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("at least 130");
-        assertThatThrownBy(() -> Profile.round(8, 10)).isInstanceOf(Refusal.class).hasMessageContaining("as it is wide");
+        assertThatThrownBy(() -> Profile.round(8, 10))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("as it is wide");
         assertThatThrownBy(() -> Profile.straight(0, 10)).isInstanceOf(Refusal.class);
     }
 }

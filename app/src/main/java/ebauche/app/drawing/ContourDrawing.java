@@ -1,0 +1,124 @@
+package ebauche.app.drawing;
+
+import ebauche.app.web.Figures;
+import ebauche.core.build.Build;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Decimals;
+
+/**
+ * A body's contours from the front: where each begins, and its depth in bands like a chart of a sea; those of the back are
+ * dashed, as seen through the wood. The ends of a line are handles.
+ */
+public final class ContourDrawing {
+    private static final double WIDTH = 800;
+    private static final double MARGIN = 26;
+    private static final double TALLEST = 460;
+
+    /** A contour's depth is shown in so many bands. */
+    private static final int BANDS = 4;
+
+    private final Build build;
+    private final Frame frame;
+    private final Svg svg;
+
+    private ContourDrawing(Build build) {
+        this.build = build;
+        Region body = build.design().outline().region();
+        double along = body.maxY() - body.minY();
+        double across = body.maxX() - body.minX();
+        double scale = Math.min((WIDTH - 2 * MARGIN) / along, TALLEST / across);
+        double left = (WIDTH - along * scale) / 2;
+        this.frame = new Frame(scale, left - body.minY() * scale, MARGIN - body.minX() * scale, Face.FRONT);
+        this.svg = new Svg(
+                WIDTH,
+                across * scale + 2 * MARGIN,
+                "xray contour-map",
+                "The body's contours from the front, those of the back dashed");
+    }
+
+    /** @param tried the contour whose line the hand can take */
+    public static String of(Build build, Figures fig, String tried) {
+        ContourDrawing d = new ContourDrawing(build);
+        d.ground();
+        for (Contour.Laid laid : build.contours()) {
+            d.bands(laid, fig);
+        }
+        for (Contour.Laid laid : build.contours()) {
+            d.ends(laid, laid.contour().id().equals(tried));
+        }
+        return d.svg.done();
+    }
+
+    private void ground() {
+        BodyDesign design = build.design();
+        Region body = design.outline().region();
+        svg.attribute("data-scale", Decimals.plain(frame.scale(), 6));
+        svg.path("body-wood", frame.path(body));
+        svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
+        svg.path("void later", frame.path(design.neck().pocket()));
+        svg.path("void later", frame.path(design.bridge().footprint()));
+        for (Pickup pickup : design.pickups()) {
+            svg.path("void later", frame.path(pickup.footprint()));
+        }
+        design.controlCavity()
+                .ifPresent(
+                        c -> svg.path("void far later", frame.path(c.outline().region())));
+        design.controls().forEach(c -> svg.path("void later", frame.path(c.passage())));
+    }
+
+    private void bands(Contour.Laid laid, Figures fig) {
+        boolean front = laid.contour().face() == Face.FRONT;
+        svg.open(
+                "g",
+                "class",
+                front ? "carve" : "carve back",
+                "data-contour",
+                laid.contour().id());
+        svg.title(laid.contour().id() + " contour, " + fig.length(laid.contour().depth()) + " at its deepest");
+        double depth = laid.profile().depth();
+        for (int band = 0; band < BANDS; band++) {
+            Region deeper = laid.beyond(band == 0 ? 0 : laid.profile().across(depth * band / BANDS));
+            if (!deeper.isEmpty()) {
+                svg.path(band == 0 ? "band start" : "band", frame.path(deeper));
+            }
+        }
+        Point at = laid.course().farthest(laid.plan());
+        Region body = build.design().outline().region();
+        Point in = at.towards(body.centroid(), 0.12);
+        svg.figure("figure", frame.x(in), frame.y(in) + 5, "middle", fig.parts(fig.brief(depth)));
+        svg.close();
+    }
+
+    private void ends(Contour.Laid laid, boolean tried) {
+        if (laid.contour().start() instanceof Contour.Start.Across across) {
+            svg.open(
+                    "g",
+                    "class",
+                    tried ? "start-line tried" : "start-line",
+                    "data-contour",
+                    laid.contour().id());
+            svg.line(
+                    "mark", frame.x(across.from()), frame.y(across.from()), frame.x(across.to()), frame.y(across.to()));
+            end("from", across.from(), laid.contour().id());
+            end("to", across.to(), laid.contour().id());
+            svg.close();
+        }
+    }
+
+    private void end(String name, Point at, String of) {
+        svg.open("g", "class", "end", "data-end", name, "tabindex", "0", "role", "button");
+        svg.attribute("data-x", Svg.n(at.x())).attribute("data-y", Svg.n(at.y()));
+        svg.attribute(
+                "aria-label",
+                (name.equals("from") ? "one end" : "other end") + " of the " + of
+                        + " contour's line, move it with the arrow keys");
+        svg.circle("grab", frame.x(at), frame.y(at), 24);
+        svg.circle("grip", frame.x(at), frame.y(at), 8);
+        svg.close();
+    }
+}

@@ -1,0 +1,334 @@
+package ebauche.core.contour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.build.Finding;
+import ebauche.core.cavity.ControlFloor;
+import ebauche.core.design.Contour;
+import ebauche.core.design.Contour.Start;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Refusal;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.DepthCard;
+import ebauche.core.stock.Profile;
+import ebauche.core.stock.WoodLeft;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** Contours in a plan: what waits for them, what they leave, what they run into. */
+class ContourPlanTest {
+    private static Contour top(double width, double depth) {
+        return new Contour(
+                "top", Face.FRONT, new Start.Round(width), depth, Profile.Shape.ROUND, OptionalDouble.empty());
+    }
+
+    private static Contour forearm(double depth) {
+        return new Contour(
+                "forearm",
+                Face.FRONT,
+                new Start.Across(new Point(-160, -60), new Point(-60, -150)),
+                depth,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty());
+    }
+
+    private static Contour belly(double depth) {
+        return new Contour(
+                "belly",
+                Face.BACK,
+                new Start.Across(new Point(-160, -40), new Point(-50, -150)),
+                depth,
+                Profile.Shape.HOLLOW,
+                OptionalDouble.of(300));
+    }
+
+    private static TestBody with(Contour... contours) {
+        TestBody body = new TestBody();
+        body.contours = List.of(contours);
+        return body;
+    }
+
+    private static int place(BuildPlan plan, String step) {
+        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        assertThat(keys).contains(step);
+        return keys.indexOf(step);
+    }
+
+    @Test
+    void theSmallerPartOfTheBodyIsCarvedWhicheverWayTheLineIsDrawn() {
+        Outline outline = with().design().outline();
+        Contour one = forearm(20);
+        Contour other = new Contour(
+                "forearm",
+                Face.FRONT,
+                new Start.Across(new Point(-60, -150), new Point(-160, -60)),
+                20,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty());
+        Region plan = one.on(outline).plan();
+        assertThat(plan.area()).isCloseTo(other.on(outline).plan().area(), within(1e-6));
+        assertThat(plan.area()).isLessThan(outline.region().area() / 2);
+        assertThat(one.on(outline).under(0).fall(new Point(0, 0))).isZero();
+        assertThat(other.on(outline).under(0).mostFall(plan)).isEqualTo(20);
+    }
+
+    /** The neck pocket's jig wants the flat: the pocket before the carved top, the main school, common practice. */
+    @Test
+    void theNeckPocketIsCutBeforeACarvedTopTakesItsFlat() {
+        BuildPlan plan = with(top(90, 8)).plan();
+        assertThat(place(plan, "neck:rout")).isLessThan(place(plan, "contour-top:carve"));
+        assertThat(place(plan, "outline:finish")).isLessThan(place(plan, "contour-top:line"));
+        assertThat(place(plan, "contour-top:carve")).isLessThan(place(plan, "sanding:front"));
+    }
+
+    /** On a carved top the final control depth comes after the carve: common practice. */
+    @Test
+    void theControlCavitysLastPassWaitsForTheCarveAndItsHolesDoNot() {
+        BuildPlan plan = with(top(90, 8)).plan();
+        int carve = place(plan, "contour-top:carve");
+        assertThat(place(plan, "control-volume:drill")).isLessThan(carve);
+        assertThat(place(plan, "controls:rough")).isLessThan(place(plan, "controls:rout"));
+        assertThat(place(plan, "controls:rout")).isGreaterThan(carve);
+        assertThat(plan.findings())
+                .noneMatch(f -> f.rule().equals("circle") || f.rule().equals("nobody-gives"));
+        BuildPlan flat = with().plan();
+        assertThat(flat.step("controls:fit-again")).isEmpty();
+    }
+
+    @Test
+    void theCavitysFloorKeepsItsWoodWhereTheFrontHasFallenMost() {
+        TestBody body = with(top(90, 8));
+        BuildPlan plan = body.plan();
+        WoodLeft.Thin floor = plan.thinnest().stream()
+                .filter(t -> t.feature().equals("controls") && t.neighbour().equals(WoodLeft.FRONT))
+                .findFirst()
+                .orElseThrow();
+        assertThat(floor.thickness()).isCloseTo(6, within(1e-6));
+        // The finished stock, cell by cell over the cavity, against the card: the least wood between front and floor.
+        Region over =
+                plan.build().design().controlCavity().orElseThrow().outline().region();
+        double least = Double.POSITIVE_INFINITY;
+        for (double x = 68; x < 133; x += 0.5) {
+            for (double y = -69; y < -10; y += 0.5) {
+                double[] wood = plan.history().finished().intervalsAt(x, y);
+                if (wood.length > 0 && over.contains(new Point(x, y))) {
+                    least = Math.min(least, wood[1] - wood[0]);
+                }
+            }
+        }
+        assertThat(least).isCloseTo(6, within(0.05));
+        double round = fallAtEdgeOfCavity(90, 8, 160 - 133);
+        DepthCard card = card(plan, "controls");
+        assertThat(card.depth().value()).isCloseTo(44.5 - round - 6, within(1e-6));
+    }
+
+    /** The arc written out again: level at its start, R = (w² + d²) / 2d. */
+    private static double fallAtEdgeOfCavity(double width, double depth, double fromEdge) {
+        double radius = (width * width + depth * depth) / (2 * depth);
+        double across = width - fromEdge;
+        return radius - Math.sqrt(radius * radius - across * across);
+    }
+
+    private static DepthCard card(BuildPlan plan, String feature) {
+        return DepthCard.of(plan).stream()
+                .filter(c -> c.feature().equals(feature))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aPotGetsTheTopThatIsThereAndIsToldWhereItIsTooMuch() {
+        TestBody body = with(top(90, 8));
+        body.controls.set(0, TestBody.pot("volume", 100, -40, 8));
+        double there = fallAtEdgeOfCavity(90, 8, 60);
+        double over = 6 + fallAtEdgeOfCavity(90, 8, 27) - there;
+        ControlFloor.Top top = card(body.plan(), "controls").tops().get(0);
+        assertThat(top.wood().value()).isCloseTo(over, within(1e-6));
+        assertThat(top.thickness().value()).isCloseTo(44.5 - there, within(1e-6));
+        assertThat(top.tooThick()).isTrue();
+        assertThat(body.rules()).contains("control-top");
+        // The stock says the same at the hole's rim.
+        double[] wood = body.plan().history().finished().intervalsAt(100.25, -34.75);
+        assertThat(wood[1] - wood[0]).isCloseTo(over, within(0.2));
+    }
+
+    @Test
+    void aStepUnderAControlIsSetByTheFrontAtItsHole() {
+        TestBody body = with(top(90, 8));
+        body.controls.set(
+                0,
+                new ebauche.core.hardware.Control(
+                        "volume",
+                        ebauche.core.hardware.Control.Kind.POT,
+                        new Point(100, -40),
+                        10,
+                        0,
+                        0,
+                        8,
+                        25,
+                        25,
+                        20,
+                        OptionalDouble.of(7)));
+        BuildPlan plan = body.plan();
+        assertThat(card(plan, "step-volume").tops().get(0).wood().value()).isCloseTo(7, within(1e-6));
+        assertThat(card(plan, "controls").tops()).isEmpty();
+        assertThat(body.rules()).doesNotContain("control-top");
+        assertThat(place(plan, "step-volume:rout")).isGreaterThan(place(plan, "contour-top:carve"));
+    }
+
+    @Test
+    void theBodyReadAtAControlAfterTheCarveMovesTheCavitysLastPass() {
+        TestBody body = with(top(90, 8));
+        double before = card(body.plan(), "controls").depth().value();
+        body.doneUpTo("contour-top:carve");
+        double expected = body.plan().step("contour-top:carve").orElseThrow().operation().inspections().stream()
+                .filter(i -> i.measurand().key().equals("thickness-at:control-volume"))
+                .findFirst()
+                .orElseThrow()
+                .expected()
+                .value();
+        assertThat(card(body.plan(), "controls").depth().value()).isCloseTo(before, within(1e-6));
+        body.read("thickness-at:control-volume", expected - 0.4);
+        DepthCard card = card(body.plan(), "controls");
+        assertThat(card.depth().value()).isCloseTo(before - 0.4, within(1e-6));
+        assertThat(card.tops().get(0).measured()).isTrue();
+        assertThat(card.tops().get(0).wood().value())
+                .as("the pot loses what was carved too deep and wins what the floor stays higher")
+                .isCloseTo(6 + fallAtEdgeOfCavity(90, 8, 27) - fallAtEdgeOfCavity(90, 8, 60), within(1e-6));
+    }
+
+    @Test
+    void aReadingFromBeforeTheCarveSaysNothingAboutIt() {
+        TestBody body = with(top(90, 8));
+        double before = card(body.plan(), "controls").depth().value();
+        body.read("thickness-at:control-volume", 45);
+        assertThat(card(body.plan(), "controls").depth().value()).isEqualTo(before);
+    }
+
+    @Test
+    void aBellyCarveOverARearCavityIsToldWithWhatIsLeft() {
+        TestBody body = with(new Contour(
+                "belly",
+                Face.BACK,
+                new Start.Across(new Point(60, -150), new Point(60, 240)),
+                20,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        assertThat(body.plan().findings())
+                .anyMatch(f -> f.rule().equals("not-flat") && f.what().contains("cover recess"));
+    }
+
+    /** A pickup's cavity 19 deep under a back that falls 18 of 44.5 leaves what its card says, to the numbers of school geometry. */
+    @Test
+    void aCarvedBackThinsTheFloorsOfFrontCavities() {
+        TestBody body = with(new Contour(
+                "belly",
+                Face.BACK,
+                new Start.Across(new Point(-200, 20), new Point(200, 20)),
+                18,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        WoodLeft.Thin floor = body.plan().thinnest().stream()
+                .filter(t ->
+                        t.feature().equals("pickup-bridge") && t.neighbour().equals(WoodLeft.BACK))
+                .findFirst()
+                .orElseThrow();
+        // The carve runs from y = 20 down to -150: the pickup's lower edge at y = 25 lies outside it.
+        assertThat(floor.thickness()).isCloseTo(44.5 - 19, within(1e-6));
+        TestBody higher = with(new Contour(
+                "belly",
+                Face.BACK,
+                new Start.Across(new Point(-200, 40), new Point(200, 40)),
+                18,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        double fall = 18 * (40.0 - 25) / (40 + 150);
+        DepthCard card = card(higher.plan(), "pickup-bridge");
+        assertThat(card.thinnest().orElseThrow().sum().value()).isCloseTo(44.5 - 19 - fall, within(1e-6));
+        assertThat(card.thinnest().orElseThrow().sum().formula()).contains("carved off the back there");
+    }
+
+    @Test
+    void whatRunsIntoHardwareOrTakesTooMuchIsTold() {
+        assertThat(with(top(130, 8)).rules()).contains("not-flat");
+        assertThat(with(forearm(30)).rules()).contains("deep");
+        TestBody near = with(new Contour(
+                "cutaway",
+                Face.FRONT,
+                new Start.Across(new Point(-200, -36), new Point(200, -36)),
+                12,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        Finding finding = near.plan().findings().stream()
+                .filter(f -> f.rule().equals("near-hardware"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(finding.numbers().get(0).value()).isCloseTo(6, within(1e-6));
+        assertThat(with(forearm(20)).rules()).doesNotContain("not-flat", "deep", "thin-edge", "contours-meet");
+    }
+
+    @Test
+    void theEdgeBetweenForearmAndBellyIsToldWhenItComesToAPoint() {
+        TestBody even = with(forearm(18), belly(16));
+        EdgeBand band = EdgeBand.of(even.build()).get(0);
+        assertThat(band.thickness().value()).isBetween(44.5 - 18 - 16 - 1e-6, 44.5 - 18 - 16 + 4.0);
+        TestBody point = with(forearm(24), belly(22));
+        assertThat(point.rules()).contains("contours-meet");
+    }
+
+    /** Over a carved front, the saddles' height is taken from the front's height at the bridge (C1). */
+    @Test
+    void aFrontCarvedDownUnderTheBridgeDeepensThePocketByAsMuch() {
+        double flat = card(with().plan(), "neck").depth().value();
+        TestBody body = with(new Contour(
+                "tail",
+                Face.FRONT,
+                new Start.Across(new Point(-200, 15), new Point(200, 15)),
+                11,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        double fall = 11 * (15 + 10.0) / (15 + 150);
+        assertThat(card(body.plan(), "neck").depth().value()).isCloseTo(flat + fall, within(1e-6));
+    }
+
+    @Test
+    void anUndecidedContourKeepsItsWood() {
+        TestBody body = with(top(90, 8));
+        body.undecided = Set.of("contour-top");
+        BuildPlan plan = body.plan();
+        assertThat(plan.step("contour-top:carve")).isEmpty();
+        assertThat(plan.build().finished(Face.FRONT).carves()).isEmpty();
+        assertThat(plan.stillOpen()).anyMatch(o -> o.feature().equals("contour-top"));
+    }
+
+    @Test
+    void whatCannotBeCarvedIsRefusedWithItsName() {
+        assertThatThrownBy(() -> with(forearm(45)).design())
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("forearm contour");
+        Contour off = new Contour(
+                "off",
+                Face.FRONT,
+                new Start.Across(new Point(300, 0), new Point(300, 50)),
+                5,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty());
+        assertThatThrownBy(() -> with(off).design()).hasMessageContaining("does not cross the body");
+        Contour tight = new Contour(
+                "belly",
+                Face.BACK,
+                new Start.Across(new Point(-160, -40), new Point(-50, -150)),
+                12,
+                Profile.Shape.HOLLOW,
+                OptionalDouble.of(60));
+        assertThatThrownBy(() -> with(tight).design()).hasMessageContaining("would rise again");
+    }
+}
