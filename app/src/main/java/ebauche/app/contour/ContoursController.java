@@ -51,9 +51,10 @@ class ContoursController {
     /**
      * One contour on the page.
      *
+     * @param width from its line to its deepest place, mm; null where it cannot be laid
      * @param section cut square to its line through its deepest place; empty where it cannot be laid
      */
-    public record Shown(ContourForm form, String section, List<Reckoning> sums) {}
+    public record Shown(ContourForm form, Double width, String section, List<Reckoning> sums) {}
 
     @GetMapping
     String contours(
@@ -95,11 +96,11 @@ class ContoursController {
             ContourForm form = isTried
                     ? tried
                     : ContourForm.of(inFile(current, laid.contour().id()));
-            all.add(new Shown(form, ContourSection.of(build, laid, fig), sums(build, laid)));
+            all.add(new Shown(form, laid.profile().width(), ContourSection.of(build, laid, fig), sums(build, laid)));
         }
         if (tried != null && all.stream().noneMatch(s -> s.form() == tried)) {
             all.removeIf(s -> s.form().was().equals(tried.was()));
-            all.add(new Shown(tried, "", List.of()));
+            all.add(new Shown(tried, null, "", List.of()));
         }
         model.addAttribute("current", current);
         model.addAttribute("plan", shown);

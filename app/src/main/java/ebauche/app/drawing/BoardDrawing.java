@@ -151,6 +151,7 @@ public final class BoardDrawing {
             svg.path(glued() ? "body-wood" : "outline-later", frame.path(body));
         }
         seams();
+        Carves.draw(svg, frame, plan, step);
         List<Voids.Void> voids = Voids.of(plan, step, up);
         for (Voids.Void v : voids) {
             svg.path(cssOf(v), frame.path(v.area()));

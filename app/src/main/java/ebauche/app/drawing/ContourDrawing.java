@@ -19,8 +19,8 @@ public final class ContourDrawing {
     private static final double MARGIN = 26;
     private static final double TALLEST = 460;
 
-    /** A contour's depth is shown in so many bands. */
-    private static final int BANDS = 4;
+    /** A contour's figure stands so far in from its deepest place, as a share of the way to the middle. */
+    private static final double INSIDE = 0.12;
 
     private final Build build;
     private final Frame frame;
@@ -72,25 +72,22 @@ public final class ContourDrawing {
     }
 
     private void bands(Contour.Laid laid, Figures fig) {
-        boolean front = laid.contour().face() == Face.FRONT;
         svg.open(
                 "g",
                 "class",
-                front ? "carve" : "carve back",
+                "carve before" + Carves.side(laid, frame),
                 "data-contour",
                 laid.contour().id());
         svg.title(laid.contour().id() + " contour, " + fig.length(laid.contour().depth()) + " at its deepest");
-        double depth = laid.profile().depth();
-        for (int band = 0; band < BANDS; band++) {
-            Region deeper = laid.beyond(band == 0 ? 0 : laid.profile().across(depth * band / BANDS));
-            if (!deeper.isEmpty()) {
-                svg.path(band == 0 ? "band start" : "band", frame.path(deeper));
-            }
-        }
+        Carves.bands(svg, frame, laid);
         Point at = laid.course().farthest(laid.plan());
-        Region body = build.design().outline().region();
-        Point in = at.towards(body.centroid(), 0.12);
-        svg.figure("figure", frame.x(in), frame.y(in) + 5, "middle", fig.parts(fig.brief(depth)));
+        Point in = at.towards(build.design().outline().region().centroid(), INSIDE);
+        svg.figure(
+                "figure",
+                frame.x(in),
+                frame.y(in) + 5,
+                "middle",
+                fig.parts(fig.brief(laid.profile().depth())));
         svg.close();
     }
 

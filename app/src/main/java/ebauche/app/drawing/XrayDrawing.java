@@ -98,6 +98,7 @@ public final class XrayDrawing {
         svg.close();
         svg.path("body-wood", frame.path(body));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
+        Carves.draw(svg, frame, plan, step);
         byFeature().forEach((feature, voids) -> feature(svg, feature, voids, pins, movable.test(feature)));
         for (int i = 0; i < pins.size(); i++) {
             pin(svg, i + 1, pins.get(i));

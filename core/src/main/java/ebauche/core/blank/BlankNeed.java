@@ -43,9 +43,8 @@ public final class BlankNeed {
 
     /** Thickness of the designed top in the finished body, mm; empty without a top. */
     public static OptionalDouble finishedTop(Build build) {
-        double top = build.design().blank().topThickness();
-        double off = build.roughAboveFront() + build.faces().frontFinished();
-        return top == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.max(1, top - off));
+        OptionalDouble reaches = build.topReaches();
+        return reaches.isEmpty() ? reaches : OptionalDouble.of(Math.max(1, reaches.getAsDouble()));
     }
 
     /** Of the top. */

@@ -11,6 +11,7 @@ import ebauche.core.stock.FaceShape;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Everything a plan follows from. Immutable; {@link #fact} and {@link #faces} put what was measured in the design's
@@ -104,6 +105,13 @@ public final class Build {
     /** How a feature's template is held. */
     public HoldDown hold(String feature) {
         return design.template(feature).hold().orElse(shop.practice().holdDown());
+    }
+
+    /** How deep under the finished front a glued-on top reaches, mm; nothing without one. */
+    public OptionalDouble topReaches() {
+        return design.blank().top().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(design.blank().topThickness() - roughAboveFront() - faces.frontFinished());
     }
 
     /** Rough wood over the first flattened front: half of what the blank has to spare. */

@@ -39,6 +39,7 @@ final class ContourChecks {
         for (Contour.Laid laid : build.contours()) {
             hardware(laid).forEach((feature, foot) -> foot(laid, feature, foot));
             tooDeep(laid);
+            throughTheTop(laid);
         }
         edgeBands();
         return found;
@@ -109,6 +110,23 @@ final class ContourChecks {
                                     + " takes {0} at its deepest; half the body, {1}, is the usual most.",
                             "Less depth, unless the edge that is left is as you want it."));
         }
+    }
+
+    /** A carve that goes deeper than a glued-on top shows the glue line and the wood under it. */
+    private void throughTheTop(Contour.Laid laid) {
+        build.topReaches().ifPresent(top -> {
+            if (laid.contour().face() == Face.FRONT && laid.contour().depth() > top) {
+                found.add(Finding.goodToKnow("contour", "through-top")
+                        .on(laid.contour().feature())
+                        .at(laid.course().farthest(laid.plan()))
+                        .length("deep", laid.contour().depth())
+                        .length("top", top)
+                        .says(
+                                "The " + FeatureName.said(laid.contour().feature())
+                                        + " goes {0} deep; the top is {1} thick there, so its glue line shows.",
+                                "A shallower carve, a thicker top, or a glue line that is meant to be seen."));
+            }
+        });
     }
 
     /** The wood between a contour of the front and one of the back, where they lie over each other. */

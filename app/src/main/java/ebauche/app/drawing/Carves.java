@@ -1,0 +1,44 @@
+package ebauche.app.drawing;
+
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Region;
+import ebauche.core.plan.BuildPlan;
+import java.util.stream.IntStream;
+
+/** Carved parts of the faces on a plan, in bands of depth like a chart of a sea: carved already, being carved, or to come. */
+final class Carves {
+    /** A carve's depth is shown in so many bands. */
+    private static final int BANDS = 4;
+
+    private Carves() {}
+
+    /** Every contour that is decided on, as it is around a step. */
+    static void draw(Svg svg, Frame frame, BuildPlan plan, int step) {
+        for (Contour.Laid laid : plan.build().contours()) {
+            String key = Contour.carveStep(laid.contour().feature());
+            IntStream.range(0, plan.steps().size())
+                    .filter(i -> plan.steps().get(i).operation().key().equals(key))
+                    .findFirst()
+                    .ifPresent(at -> {
+                        svg.group("carve " + (at < step ? "before" : at == step ? "now" : "later") + side(laid, frame));
+                        bands(svg, frame, laid);
+                        svg.close();
+                    });
+        }
+    }
+
+    static String side(Contour.Laid laid, Frame frame) {
+        return laid.contour().face() == frame.up() ? "" : " far";
+    }
+
+    /** One contour's bands: the first is all of it. */
+    static void bands(Svg svg, Frame frame, Contour.Laid laid) {
+        double depth = laid.profile().depth();
+        for (int band = 0; band < BANDS; band++) {
+            Region deeper = laid.beyond(band == 0 ? 0 : laid.profile().across(depth * band / BANDS));
+            if (!deeper.isEmpty()) {
+                svg.path(band == 0 ? "band start" : "band", frame.path(deeper));
+            }
+        }
+    }
+}
