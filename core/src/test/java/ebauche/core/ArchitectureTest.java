@@ -17,7 +17,13 @@ class ArchitectureTest {
     }
 
     private static final String[] STATIONS = {
-        core("blank"), core("thickness"), core("outline"), core("neck"), core("cavity"), core("sanding")
+        core("blank"),
+        core("thickness"),
+        core("outline"),
+        core("neck"),
+        core("cavity"),
+        core("contour"),
+        core("sanding")
     };
 
     @ArchTest
@@ -73,7 +79,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(
-                    "ebauche.core.(blank|thickness|outline|neck|cavity|sanding)..")
+                    "ebauche.core.(blank|thickness|outline|neck|cavity|contour|sanding)..")
             .should()
             .notDependOnEachOther();
 

@@ -5,6 +5,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Drum;
+import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import java.util.Map;
@@ -61,6 +62,12 @@ public final class CribFile {
             "support-block", Aid.Kind.SUPPORT_BLOCK,
             "edge-guide", Aid.Kind.EDGE_GUIDE,
             "straightedge", Aid.Kind.STRAIGHTEDGE);
+    static final Map<String, Machine.Kind> MACHINE = Map.of(
+            "jointer", Machine.Kind.JOINTER,
+            "table-saw", Machine.Kind.TABLE_SAW,
+            "planer", Machine.Kind.PLANER,
+            "drum-sander", Machine.Kind.DRUM_SANDER,
+            "drill-press", Machine.Kind.DRILL_PRESS);
     private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private CribFile() {}
@@ -125,6 +132,10 @@ public final class CribFile {
         return new Aid(spot.text("name", 80), spot.word("kind", AID), spot.length("size"));
     }
 
+    static Machine machine(Spot spot) {
+        return new Machine(spot.text("name", 80), spot.word("kind", MACHINE), spot.length("size"));
+    }
+
     private static <T> T word(Spot spot, String key, Map<String, T> words, T usual) {
         return spot.has(key) ? spot.word(key, words) : usual;
     }
@@ -148,6 +159,8 @@ public final class CribFile {
         crib.drums().forEach(d -> drums.add(write(d)));
         ArrayNode aids = out.putArray("aids");
         crib.aids().forEach(a -> aids.add(write(a)));
+        ArrayNode machines = out.putArray("machines");
+        crib.machines().forEach(m -> machines.add(write(m)));
         return out;
     }
 
@@ -171,6 +184,13 @@ public final class CribFile {
                 .put("name", a.name())
                 .put("kind", BlankReader.word(AID, a.kind()))
                 .put("size", Lengths.written(a.size()));
+    }
+
+    private static ObjectNode write(Machine m) {
+        return JSON.objectNode()
+                .put("name", m.name())
+                .put("kind", BlankReader.word(MACHINE, m.kind()))
+                .put("size", Lengths.written(m.size()));
     }
 
     private static ObjectNode write(Router r) {

@@ -40,6 +40,13 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
     public static final Map<String, Practice.Hand> HAND =
             Map.of("new", Practice.Hand.NEW, "usual", Practice.Hand.USUAL, "steady", Practice.Hand.STEADY);
 
+    public static final Map<String, Practice.Skill> SKILL = Map.of(
+            "plane", Practice.Skill.PLANE,
+            "drill", Practice.Skill.DRILL,
+            "saw", Practice.Skill.SAW,
+            "carve", Practice.Skill.CARVE,
+            "rout", Practice.Skill.ROUT);
+
     /** Words for what a template is made of. */
     public static final Map<String, TemplateMaterial> MATERIAL = Map.of(
             "mdf", TemplateMaterial.MDF,

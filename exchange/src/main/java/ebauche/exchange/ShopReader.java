@@ -6,6 +6,8 @@ import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.exchange.paper.Scale;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -55,7 +57,10 @@ final class ShopReader {
                 spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, Spot::asLength) : starter.spacers(),
                 spot.has("saws") ? spot.list("saws", MOST_TOOLS, s -> s.asObject(CribFile::saw)) : starter.saws(),
                 spot.has("drums") ? spot.list("drums", MOST_TOOLS, s -> s.asObject(CribFile::drum)) : starter.drums(),
-                spot.has("aids") ? spot.list("aids", MOST_TOOLS, s -> s.asObject(CribFile::aid)) : starter.aids());
+                spot.has("aids") ? spot.list("aids", MOST_TOOLS, s -> s.asObject(CribFile::aid)) : starter.aids(),
+                spot.has("machines")
+                        ? spot.list("machines", MOST_TOOLS, s -> s.asObject(CribFile::machine))
+                        : starter.machines());
     }
 
     private static Practice practice(Spot spot, Practice usual) {
@@ -69,11 +74,14 @@ final class ShopReader {
                 spot.length("lastPass", usual.lastPass()),
                 spot.number("glueHours", usual.glueHours()),
                 spot.has("edge") ? spot.word("edge", ShopPart.EDGE) : usual.edge(),
-                spot.has("hand") ? spot.word("hand", ShopPart.HAND) : usual.hand());
+                spot.has("hand") ? spot.word("hand", ShopPart.HAND) : usual.hand(),
+                spot.has("skills")
+                        ? Set.copyOf(spot.list("skills", ShopPart.SKILL.size(), s -> s.asWord(ShopPart.SKILL)))
+                        : usual.skills());
     }
 
     static ObjectNode write(Practice practice) {
-        return JsonNodeFactory.instance
+        ObjectNode out = JsonNodeFactory.instance
                 .objectNode()
                 .put("thicknessing", BlankReader.word(ShopPart.THICKNESSING, practice.thicknessing()))
                 .put("holdDown", BlankReader.word(ShopPart.HOLD_DOWN, practice.holdDown()))
@@ -85,6 +93,9 @@ final class ShopReader {
                 .put("glueHours", practice.glueHours())
                 .put("edge", BlankReader.word(ShopPart.EDGE, practice.edge()))
                 .put("hand", BlankReader.word(ShopPart.HAND, practice.hand()));
+        ArrayNode skills = out.putArray("skills");
+        practice.skills().stream().sorted().forEach(s -> skills.add(BlankReader.word(ShopPart.SKILL, s)));
+        return out;
     }
 
     private static Clearances clearances(Spot spot, Clearances usual) {

@@ -171,11 +171,13 @@ final class Spot {
 
     /** One of some words. */
     <T> T word(String key, Map<String, T> words) {
-        Spot spot = needed(key);
-        T value = words.get(spot.asText(60));
+        return needed(key).asWord(words);
+    }
+
+    <T> T asWord(Map<String, T> words) {
+        T value = words.get(asText(60));
         if (value == null) {
-            throw spot.trouble(
-                    "“" + spot.asText(60) + "” is none of " + String.join(", ", new TreeSet<>(words.keySet())));
+            throw trouble("“" + asText(60) + "” is none of " + String.join(", ", new TreeSet<>(words.keySet())));
         }
         return value;
     }

@@ -8,6 +8,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Drum;
+import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import ebauche.core.shop.Shop;
@@ -75,7 +76,8 @@ class CribFileTest {
                 List.of(3.0),
                 List.of(new Saw("coping", Saw.Kind.COPING, 3, 0.6)),
                 List.of(new Drum("thin", 12, 40)),
-                List.of(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900), new Aid("wide", Aid.Kind.LARGE_BASE, 200)));
+                List.of(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900), new Aid("wide", Aid.Kind.LARGE_BASE, 200)),
+                List.of(new Machine("planer", Machine.Kind.PLANER, 330)));
         assertThat(read(CribFile.write(crib))).isEqualTo(crib);
     }
 

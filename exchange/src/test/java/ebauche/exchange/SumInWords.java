@@ -57,6 +57,9 @@ final class SumInWords {
                 i += 14;
             } else if (text.startsWith("and ", i)) {
                 i += 4;
+            } else if (text.startsWith("arctan(", i)) {
+                tokens.add("arctan");
+                i += 6;
             } else if (text.startsWith("cos ", i) || text.startsWith("tan ", i)) {
                 tokens.add(text.substring(i, i + 3));
                 i += 4;
@@ -130,6 +133,9 @@ final class SumInWords {
         }
         if (token.equals("tan")) {
             return Math.tan(Math.toRadians(factor()));
+        }
+        if (token.equals("arctan")) {
+            return Math.toDegrees(Math.atan(factor()));
         }
         if (token.equals("larger")) {
             return Math.max(factor(), factor());

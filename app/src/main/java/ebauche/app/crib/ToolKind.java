@@ -78,6 +78,14 @@ public enum ToolKind {
                     Field.choice(
                             "kind", "kind", "large-base", "offset-base", "support-block", "edge-guide", "straightedge"),
                     Field.length("size", "size that counts: diameter, bit to knob, width, reach or length")),
+            3),
+    MACHINES(
+            "machine",
+            "machines",
+            List.of(
+                    Field.text("name", "what you call it"),
+                    Field.choice("kind", "kind", "jointer", "table-saw", "planer", "drum-sander", "drill-press"),
+                    Field.length("size", "size that counts: widest edge, highest cut, widest board, column to bit")),
             3);
 
     /** How a field is read. */

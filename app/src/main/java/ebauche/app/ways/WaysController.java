@@ -52,6 +52,11 @@ class WaysController {
                 .forEach(e -> typed.put("clearances." + e.getKey(), text(e.getValue())));
         JsonNode practice = ShopPart.write(ways.means().shop().practice());
         practice.properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
+        // The hands' skills are a list, each ticked or not: the shop's own where it has one, else all.
+        JsonNode skills = ways.json().path("practice").has("skills")
+                ? ways.json().path("practice").path("skills")
+                : practice.path("skills");
+        skills.forEach(s -> typed.put("practice.skill." + s.asString(""), "on"));
         cutting.properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
         ways.json().path("practice").properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
         ways.json().path("cutting").properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e.getValue())));
@@ -79,6 +84,7 @@ class WaysController {
         model.addAttribute("cutting", WaysForm.CUTTING);
         model.addAttribute("clearances", WaysForm.CLEARANCES);
         model.addAttribute("schools", WaysForm.SCHOOLS);
+        model.addAttribute("skills", WaysForm.SKILLS);
         model.addAttribute("glues", List.of("pva", "hide", "epoxy"));
         model.addAttribute("glueWords", Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY));
         model.addAttribute("clampRows", rows(typed, "gluing.clamps."));

@@ -64,6 +64,11 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             school("edge", "outlines are", ShopPart.EDGE, Practice.EdgeSchool::words),
             school("hand", "the hand at the saw is", ShopPart.HAND, Practice.Hand::words));
 
+    /** What hands may be trusted with, by its word in the file. */
+    static final Map<String, String> SKILLS = school(
+                    "skills", "hands here are trusted to", ShopPart.SKILL, Practice.Skill::words)
+            .choices();
+
     private static <T extends Enum<T>> School school(
             String name, String label, Map<String, T> words, Function<T, String> said) {
         Map<String, String> choices = new LinkedHashMap<>();
@@ -94,6 +99,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         ObjectNode practice = ways.withObject("/practice");
         for (School school : SCHOOLS) {
             practice.put(school.name(), typed.getOrDefault("practice." + school.name(), ""));
+        }
+        if (typed.containsKey("practice.skills")) {
+            ArrayNode skills = practice.putArray("skills");
+            SKILLS.keySet().stream()
+                    .filter(s -> typed.containsKey("practice.skill." + s))
+                    .forEach(skills::add);
         }
         value(typed, "practice.sawAllowance", "sawAllowance", true, bare, practice, troubles);
         ObjectNode gluing = ways.putObject("gluing");

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param saws for outlines
  * @param drums for inside curves
  * @param aids what steadies or leads a router
+ * @param machines that stand on the floor
  */
 public record Crib(
         List<Router> routers,
@@ -23,7 +24,8 @@ public record Crib(
         List<Double> spacers,
         List<Saw> saws,
         List<Drum> drums,
-        List<Aid> aids) {
+        List<Aid> aids,
+        List<Machine> machines) {
     private static final double THINNEST = 2;
     private static final double THICKEST = 60;
 
@@ -39,12 +41,13 @@ public record Crib(
         saws = List.copyOf(saws);
         drums = List.copyOf(drums);
         aids = List.copyOf(aids);
+        machines = List.copyOf(machines);
     }
 
     /** A crib that routs and drills, and has nothing to saw or sand an outline with. */
     public Crib(
             List<Router> routers, List<Bit> bits, List<Drill> drills, List<Double> templates, List<Double> spacers) {
-        this(routers, bits, drills, templates, spacers, List.of(), List.of(), List.of());
+        this(routers, bits, drills, templates, spacers, List.of(), List.of(), List.of(), List.of());
     }
 
     /** The same with another bit. */
@@ -82,7 +85,7 @@ public record Crib(
 
     /** The same crib with only these bits. */
     public Crib only(List<Bit> those) {
-        return new Crib(routers, those, drills, templates, spacers, saws, drums, aids);
+        return new Crib(routers, those, drills, templates, spacers, saws, drums, aids, machines);
     }
 
     /** The same crib with only its router tables, or only the routers that are held in the hand. */
@@ -90,7 +93,7 @@ public record Crib(
         List<Router> kept = routers.stream()
                 .filter(r -> (r.kind() == Router.Kind.TABLE) == those)
                 .toList();
-        return new Crib(kept, bits, drills, templates, spacers, saws, drums, aids);
+        return new Crib(kept, bits, drills, templates, spacers, saws, drums, aids, machines);
     }
 
     /** The largest drum that sands an inside curve of a radius. */
@@ -98,5 +101,12 @@ public record Crib(
         return drums.stream()
                 .filter(d -> d.diameter() / 2 <= radius + 1e-6)
                 .max(Comparator.comparingDouble(Drum::diameter).thenComparing(Drum::name));
+    }
+
+    /** The largest machine of a kind. */
+    public Optional<Machine> machine(Machine.Kind kind) {
+        return machines.stream()
+                .filter(m -> m.kind() == kind)
+                .max(Comparator.comparingDouble(Machine::size).thenComparing(Machine::name));
     }
 }

@@ -2,6 +2,7 @@ package ebauche.core.shop;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.measure.Refusal;
+import java.util.Set;
 
 /**
  * The schools that the shop follows, and its usual allowances.
@@ -16,6 +17,7 @@ import ebauche.core.measure.Refusal;
  * @param glueHours from clamping to machining
  * @param edge how outlines are brought to the line
  * @param hand how steady the hand at the saw is
+ * @param skills what its hands are trusted with where no machine does it
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -27,7 +29,27 @@ public record Practice(
         double lastPass,
         double glueHours,
         EdgeSchool edge,
-        Hand hand) {
+        Hand hand,
+        Set<Skill> skills) {
+
+    /** What hands can do where no machine does it. */
+    public enum Skill {
+        PLANE("true an edge or a face with a hand plane"),
+        DRILL("drill upright beside a square"),
+        SAW("saw a kerf to a line by hand"),
+        CARVE("rasp and file to a line by eye"),
+        ROUT("rout an outline freehand");
+
+        private final String words;
+
+        Skill(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     /** How an outline is brought to the line. */
     public enum EdgeSchool {
@@ -94,11 +116,22 @@ public record Practice(
         Refusal.between(wasteShy, 0, 10, "wasteShy");
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
+        skills = Set.copyOf(skills);
     }
 
     /** The same with another way of thicknessing. */
     public Practice withThicknessing(Thicknessing school) {
         return new Practice(
-                school, holdDown, frontSanding, backSanding, sawAllowance, wasteShy, lastPass, glueHours, edge, hand);
+                school,
+                holdDown,
+                frontSanding,
+                backSanding,
+                sawAllowance,
+                wasteShy,
+                lastPass,
+                glueHours,
+                edge,
+                hand,
+                skills);
     }
 }

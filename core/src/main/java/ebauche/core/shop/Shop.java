@@ -6,8 +6,10 @@ import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Drum;
 import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
+import java.util.EnumSet;
 import java.util.List;
 
 /** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, and the room it leaves round parts. */
@@ -55,7 +57,8 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
                 0.8,
                 24,
                 Practice.EdgeSchool.HAND,
-                Practice.Hand.USUAL);
+                Practice.Hand.USUAL,
+                EnumSet.allOf(Practice.Skill.class));
     }
 
     private static Crib starterCrib() {
@@ -94,6 +97,9 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
                 List.of(
                         new Aid("offset base", Aid.Kind.OFFSET_BASE, 150),
                         new Aid("support block", Aid.Kind.SUPPORT_BLOCK, 60),
-                        new Aid("edge guide", Aid.Kind.EDGE_GUIDE, 150)));
+                        new Aid("edge guide", Aid.Kind.EDGE_GUIDE, 150)),
+                List.of(
+                        new Machine("jointer", Machine.Kind.JOINTER, 150),
+                        new Machine("drill press", Machine.Kind.DRILL_PRESS, 165)));
     }
 }

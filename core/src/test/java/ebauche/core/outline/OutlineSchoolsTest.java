@@ -49,7 +49,8 @@ class OutlineSchoolsTest {
                 p.lastPass(),
                 p.glueHours(),
                 edge,
-                Hand.USUAL));
+                Hand.USUAL,
+                p.skills()));
         return body;
     }
 
@@ -59,7 +60,7 @@ class OutlineSchoolsTest {
 
     private static Crib crib(TestBody body, List<Router> routers, List<Bit> bits, List<Drum> drums) {
         Crib c = body.shop.crib();
-        return new Crib(routers, bits, c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids());
+        return new Crib(routers, bits, c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids(), c.machines());
     }
 
     private static Router table() {
@@ -212,8 +213,8 @@ class OutlineSchoolsTest {
         TestBody body = waisted();
         Crib c = body.shop.crib();
         List<Saw> jig = List.of(Saw.usual("jigsaw", Saw.Kind.JIG, 7));
-        body.shop = body.shop.with(
-                new Crib(c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), jig, c.drums(), c.aids()));
+        body.shop = body.shop.with(new Crib(
+                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), jig, c.drums(), c.aids(), c.machines()));
         assertThat(rules(body.plan())).containsExactly("saw-near-line");
     }
 }
