@@ -41,6 +41,7 @@ public final class TestBody {
     public double angle = 0;
     public double plateUnderHeel = 0;
     public double plateUnderBridge = 0;
+    public OptionalDouble screwLength = OptionalDouble.empty();
     public Optional<Heel> heelFit = Optional.empty();
     public Optional<ScratchPlate> scratchPlate = Optional.empty();
     public OptionalDouble nutSpread = OptionalDouble.empty();
@@ -134,6 +135,7 @@ public final class TestBody {
                         6.4,
                         List.of(new Point(-19, 180), new Point(19, 180)),
                         4.76,
+                        screwLength,
                         heelFit,
                         scratchPlate),
                 new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread),

@@ -113,6 +113,7 @@ final class DesignReader {
                 spot.length("cornerRadius"),
                 spot.list("screws", MOST_PARTS, Spot::asPoint),
                 spot.length("screwHole", SCREW_HOLE),
+                spot.has("screwLength") ? OptionalDouble.of(spot.length("screwLength")) : OptionalDouble.empty(),
                 spot.optionalObject("heel", DesignReader::heel),
                 spot.optionalObject(
                         "scratchPlate",

@@ -105,6 +105,8 @@ final class DesignFields {
                 Field.length("neck.widthAtEnd", "pocket width at its end"),
                 Field.length("neck.widthAtMouth", "pocket width at its mouth"),
                 Field.length("neck.cornerRadius", "pocket corner radius"),
+                Field.length("neck.screwHole", "neck screws' clearing holes"),
+                Field.length("neck.screwLength", "neck screws under their heads (if chosen)"),
                 Field.length("neck.plateUnderHeel", "plate under the heel"),
                 Field.length("neck.plateUnderBridge", "plate under the bridge"));
         section(

@@ -12,6 +12,7 @@ import ebauche.core.build.Build;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.neck.CentreLine;
 import ebauche.core.neck.NeckFit;
+import ebauche.core.neck.NeckScrews;
 import ebauche.core.neck.PocketState;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
@@ -90,6 +91,7 @@ class NeckController {
         model.addAttribute("window", pocket.geometry().window(build.design().bridge()));
         model.addAttribute("budget", pocket.geometry().errorBudget(build.shop().limits()));
         model.addAttribute("sensitivities", pocket.geometry().sensitivities());
+        model.addAttribute("screws", NeckScrews.of(build).orElse(null));
         model.addAttribute("fit", NeckFit.of(build).orElse(null));
         model.addAttribute("sanded", List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST));
         model.addAttribute("off", line.atBridge().orElse(null));

@@ -11,22 +11,29 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What a contour runs into, and what it leaves of the body at its edge. */
-final class ContourChecks {
+public final class ContourChecks {
     /** Least room between a contour's line and hardware on the surface, 5/8 in: common practice. */
-    static final double CLEAR_OF_HARDWARE = 25.4 * 5 / 8;
+    public static final double CLEAR_OF_HARDWARE = 25.4 * 5 / 8;
 
     /** A contour usually ends at half the body's depth at most: common practice. */
-    static final double USUAL_SHARE = 0.5;
+    public static final double USUAL_SHARE = 0.5;
 
     /** A fall that a part's foot does not notice, mm: a pencil line's unevenness. */
     private static final double LEVEL = 0.05;
+
+    /** Areas that share less only touch, mm². */
+    private static final double TOUCH = 1;
 
     private final Build build;
     private final List<Finding> found = new ArrayList<>();
@@ -37,7 +44,7 @@ final class ContourChecks {
 
     List<Finding> findings() {
         for (Contour.Laid laid : build.contours()) {
-            hardware(laid).forEach((feature, foot) -> foot(laid, feature, foot));
+            hardware(build, laid).forEach((feature, foot) -> foot(laid, near(laid, feature, foot)));
             tooDeep(laid);
             throughTheTop(laid);
         }
@@ -46,7 +53,7 @@ final class ContourChecks {
     }
 
     /** What lies on the face that is carved and wants it flat. */
-    private Map<String, Region> hardware(Contour.Laid laid) {
+    private static Map<String, Region> hardware(Build build, Contour.Laid laid) {
         Map<String, Region> on = new LinkedHashMap<>();
         if (laid.contour().face() == Face.FRONT) {
             on.put(Bridge.FEATURE, build.design().bridge().footprint());
@@ -55,6 +62,16 @@ final class ContourChecks {
             }
         } else {
             build.design().controlCavity().ifPresent(pit -> on.put(ControlCavity.COVER, pit.coverPlan()));
+            Bridge bridge = build.design().bridge();
+            bridge.vibrato()
+                    .ifPresent(v -> on.put(
+                            "springs",
+                            Region.rectangle(
+                                    new Point(bridge.offCentre(), v.springsY()),
+                                    v.springsAcross(),
+                                    v.springsAlong(),
+                                    0,
+                                    0)));
             for (Point screw : build.design().neck().screws()) {
                 on.merge(
                         NeckJoint.SCREWS,
@@ -65,34 +82,58 @@ final class ContourChecks {
         return on;
     }
 
-    private void foot(Contour.Laid laid, String feature, Region foot) {
-        Region carved = laid.plan().intersection(foot);
-        String contour = FeatureName.said(laid.contour().feature());
+    /**
+     * How near a contour comes to hardware on the face that it carves.
+     *
+     * @param part the nearest
+     * @param clear between the contour and its foot; nought where it takes the foot's flat
+     * @param fall of the face under it
+     */
+    public record Near(String part, Reckoning clear, double fall, Point at) {}
+
+    /** The hardware that a contour comes nearest to, if any stands on the face that it carves. */
+    public static Optional<Near> nearest(Build build, Contour.Laid laid) {
+        return hardware(build, laid).entrySet().stream()
+                .map(on -> near(laid, on.getKey(), on.getValue()))
+                .min(Comparator.comparingDouble((Near n) -> n.clear().value() - n.fall()));
+    }
+
+    private static Near near(Contour.Laid laid, String feature, Region foot) {
         String part = feature.equals(Bridge.FEATURE) ? "bridge" : FeatureName.said(feature);
-        if (carved.area() > 1) {
-            double fall = laid.under(0).mostFall(carved);
-            if (fall > LEVEL) {
-                found.add(Finding.thinkAgain("contour", "not-flat")
-                        .on(laid.contour().feature())
-                        .at(carved.centroid())
-                        .length("falls", fall)
-                        .says(
-                                "The " + contour + " takes the flat of the " + part + ": the "
-                                        + laid.contour().face().word() + " falls {0} there.",
-                                "Begin the contour farther out, or keep a flat under it."));
-            }
-            return;
+        Region carved = laid.plan().intersection(foot);
+        double fall = carved.area() > TOUCH ? laid.under(0).mostFall(carved) : 0;
+        if (Math.abs(fall) > LEVEL) {
+            return new Near(part, clear(part, 0), Math.abs(fall), carved.centroid());
         }
         Point[] ends = foot.nearest(laid.plan());
-        double clear = ends[0].distance(ends[1]);
-        if (clear < CLEAR_OF_HARDWARE) {
+        return new Near(part, clear(part, carved.area() > TOUCH ? 0 : ends[0].distance(ends[1])), 0, ends[1]);
+    }
+
+    private static Reckoning clear(String part, double clear) {
+        return Reckoning.of("contour to the " + part, Quantity.LENGTH)
+                .length("between them on the face", clear)
+                .is(clear, "between them on the face");
+    }
+
+    private void foot(Contour.Laid laid, Near near) {
+        String contour = FeatureName.said(laid.contour().feature());
+        if (near.fall() > LEVEL) {
+            found.add(Finding.thinkAgain("contour", "not-flat")
+                    .on(laid.contour().feature())
+                    .at(near.at())
+                    .length("falls", near.fall())
+                    .says(
+                            "The " + contour + " takes the flat of the " + near.part() + ": the "
+                                    + laid.contour().face().word() + " falls {0} there.",
+                            "Begin the contour farther out, or keep a flat under it."));
+        } else if (near.clear().value() < CLEAR_OF_HARDWARE) {
             found.add(Finding.goodToKnow("contour", "near-hardware")
                     .on(laid.contour().feature())
-                    .at(ends[1])
-                    .length("clear", clear)
+                    .at(near.at())
+                    .length("clear", near.clear().value())
                     .length("usual", CLEAR_OF_HARDWARE)
                     .says(
-                            "The line of the " + contour + " passes {0} from the " + part + "; {1} is usual.",
+                            "The line of the " + contour + " passes {0} from the " + near.part() + "; {1} is usual.",
                             "Begin the contour farther out, or move the part."));
         }
     }

@@ -5,6 +5,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * The neck's heel and the pocket that takes it.
@@ -24,6 +25,7 @@ import java.util.Optional;
  * @param cornerRadius of the pocket's inside corners
  * @param screws where the neck screws pass, none for a glued neck
  * @param screwHole diameter of their clearing holes
+ * @param screwLength under their heads, if they are chosen
  * @param heel the heel's own width and length, and what the pocket is made to; without it the pocket's sizes stand alone
  * @param scratchPlate on the front, if there is one
  */
@@ -43,6 +45,7 @@ public record NeckJoint(
         double cornerRadius,
         List<Point> screws,
         double screwHole,
+        OptionalDouble screwLength,
         Optional<Heel> heel,
         Optional<ScratchPlate> scratchPlate) {
 
@@ -77,6 +80,7 @@ public record NeckJoint(
                 2 * cornerRadius < Math.min(Math.min(widthAtEnd, widthAtMouth), pocketLength),
                 "cornerRadius",
                 "is too large for a pocket of that width and length");
+        screwLength.ifPresent(l -> Refusal.between(l, 5, 150, "screwLength"));
         screws = List.copyOf(screws);
     }
 
@@ -98,6 +102,7 @@ public record NeckJoint(
                 cornerRadius,
                 screws,
                 screwHole,
+                screwLength,
                 heel,
                 scratchPlate);
     }

@@ -45,6 +45,7 @@ final class NeckChecks {
         scratchPlate();
         heelInBody();
         fingerboardOverFront();
+        NeckScrews.of(build).ifPresent(s -> found.addAll(s.check(build)));
         return found;
     }
 

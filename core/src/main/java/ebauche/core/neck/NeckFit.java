@@ -20,7 +20,7 @@ import java.util.Optional;
  * @param atMouth gap at the mouth
  */
 public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning pocketEnd, Reckoning pocketMouth) {
-    static final double SHOWS = 25.4 / 64;
+    public static final double SHOWS = 25.4 / 64;
     static final double LOOSE = 25.4 / 32;
 
     /** What sanding a finished neck takes off its width, least and most: 1/64 to 1/32 in, common practice. */

@@ -1,0 +1,103 @@
+package ebauche.core.neck;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.stock.Plane;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How long the neck's screws may be: long enough to bite in the heel where most wood lies under it, short enough not to
+ * reach the fingerboard where least does (C13). Lengths are measured under the head, from the back as it is finished there,
+ * a heel ramp or contour included.
+ *
+ * @param mostWood under the pocket's floor at a screw
+ * @param leastWood the same where it is least: what the screws pull against
+ * @param shortest that bites enough
+ * @param longest that stays out of the fingerboard
+ */
+public record NeckScrews(
+        Reckoning mostWood, Reckoning leastWood, Point leastAt, Reckoning shortest, Reckoning longest) {
+    /** A neck screw bites at least 5/8 in into the heel: common practice (memory). */
+    static final double BITE = 25.4 * 5 / 8;
+
+    /** Wood kept between a screw's point and the fingerboard: common practice. */
+    static final double UNDER_FINGERBOARD = 2;
+
+    /** Wood that the screws pull against, 3/8 in at least: common practice (memory). */
+    public static final double HOLDS = 25.4 * 3 / 8;
+
+    /** The window of a neck that is screwed on. */
+    public static Optional<NeckScrews> of(Build build) {
+        List<Point> screws = build.design().neck().screws();
+        if (screws.isEmpty()) {
+            return Optional.empty();
+        }
+        Plane floor = (Plane) NeckStation.pocket(build).floor();
+        Comparator<Point> byWood =
+                Comparator.comparingDouble(p -> under(build, floor, p).value());
+        Point most = screws.stream().max(byWood).orElseThrow();
+        Point least = screws.stream().min(byWood).orElseThrow();
+        Reckoning mostWood = under(build, floor, most);
+        Reckoning leastWood = under(build, floor, least);
+        Fact heel = PocketState.of(build).geometry().heel();
+        return Optional.of(new NeckScrews(
+                mostWood,
+                leastWood,
+                least,
+                Reckoning.of("shortest neck screw", Quantity.LENGTH)
+                        .length("most wood under the pocket at a screw", mostWood.asFact())
+                        .length("bite in the heel", Fact.rule(BITE, "common practice (memory)"))
+                        .is(mostWood.value() + BITE, "most wood under the pocket at a screw + bite in the heel"),
+                Reckoning.of("longest neck screw", Quantity.LENGTH)
+                        .length("least wood under the pocket at a screw", leastWood.asFact())
+                        .length("heel thickness, h", heel)
+                        .length("kept under the fingerboard", Fact.rule(UNDER_FINGERBOARD, "common practice"))
+                        .is(
+                                leastWood.value() + heel.value() - UNDER_FINGERBOARD,
+                                "least wood under the pocket at a screw + h − kept under the fingerboard")));
+    }
+
+    private static Reckoning under(Build build, Plane floor, Point at) {
+        double depth = build.faces().fromFaceFinished(Face.FRONT, floor.depthAt(at));
+        double fall = build.finished(Face.BACK).fall(at);
+        double thick = build.faces().thickness();
+        return Reckoning.of("wood under the pocket at a neck screw", Quantity.LENGTH)
+                .length(
+                        "finished thickness",
+                        build.faces().thicknessReckoning(build).asFact())
+                .length("pocket's depth there", depth)
+                .length("carved off the back there", fall)
+                .is(thick - depth - fall, "finished thickness − pocket's depth there − carved off the back there");
+    }
+
+    /** Whether the designed length serves. */
+    List<Finding> check(Build build) {
+        if (build.design().neck().screwLength().isEmpty()) {
+            return List.of();
+        }
+        double length = build.design().neck().screwLength().getAsDouble();
+        boolean tooLong = length > longest.value() + 1e-9;
+        if (!tooLong && length >= shortest.value() - 1e-9) {
+            return List.of();
+        }
+        Finding.Builder finding =
+                tooLong ? Finding.stops("neck", "screw-too-long") : Finding.thinkAgain("neck", "screw-too-short");
+        return List.of(finding.on(NeckJoint.SCREWS)
+                .at(leastAt)
+                .length("screw", length)
+                .length("shortest", shortest.value())
+                .length("longest", longest.value())
+                .says(
+                        "A neck screw {0} long " + (tooLong ? "reaches the fingerboard" : "hardly bites in the heel")
+                                + "; {1} to {2} serves.",
+                        tooLong ? "Take shorter screws, or a plate under their heads." : "Take longer screws."));
+    }
+}

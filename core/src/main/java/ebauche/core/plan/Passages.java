@@ -1,0 +1,176 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.Build;
+import ebauche.core.design.FeatureName;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Whether every part passes the opening that it is fitted through: a control from the back into its cavity and its bushing
+ * through the top, a pickup into its cavity, a vibrato's block through its route, a jack through the edge. Sizes are the part's
+ * as it is known; a cavity that was drawn without a part is not judged.
+ */
+final class Passages {
+    /** Room that is nought is enough for what is turned or pressed in, and only just so for the rest, mm. */
+    private static final double SNUG = 0.2;
+
+    private final Build build;
+    private final List<Rule> rules = new ArrayList<>();
+
+    private Passages(Build build) {
+        this.build = build;
+    }
+
+    static List<Rule> of(Build build) {
+        Passages passages = new Passages(build);
+        build.design().controls().forEach(passages::control);
+        build.design().pickups().forEach(passages::pickup);
+        passages.block();
+        passages.jack();
+        return passages.rules;
+    }
+
+    private void add(String feature, String says, Reckoning room, Point at, String cure) {
+        rules.add(new Rule(
+                "passes",
+                Rule.About.CAVITIES,
+                feature,
+                says,
+                room,
+                0,
+                Double.POSITIVE_INFINITY,
+                SNUG,
+                Optional.of(at),
+                cure));
+    }
+
+    private Fact size(String feature, Part part, PartSize size) {
+        return build.fitting().size(feature, part, size);
+    }
+
+    private void control(Control control) {
+        String said = control.id().replace('-', ' ') + " " + control.kind().word();
+        build.design().controlCavity().ifPresent(pit -> intoCavity(control, said, pit));
+        build.drawn().controls().stream()
+                .filter(c -> c.id().equals(control.id()) && control.kind() != Control.Kind.BLADE_SWITCH)
+                .flatMap(c -> c.part().stream())
+                .findFirst()
+                .ifPresent(part -> {
+                    Fact bushing = size(control.feature(), part, PartSize.BUSHING);
+                    Reckoning room = Reckoning.of("room round the bushing of the " + said, Quantity.LENGTH)
+                            .length("hole", Fact.typed(control.opening()))
+                            .length("bushing", bushing)
+                            .is(control.opening() - bushing.value(), "hole − bushing");
+                    add(
+                            control.feature(),
+                            "The bushing of the " + said + " passes its hole.",
+                            room,
+                            control.at(),
+                            "A wider hole, or another part.");
+                });
+    }
+
+    /** From the back, through the mouth of the cavity: its body, and how far it stays from the wall. */
+    private void intoCavity(Control control, String said, ControlCavity pit) {
+        Region mouth = pit.outline().region();
+        Region body = control.footprint();
+        Region out = body.minus(mouth);
+        Point[] ends = body.nearestToEdge(mouth);
+        double room = out.isEmpty() ? ends[0].distance(ends[1]) : -farthest(out, mouth);
+        add(
+                control.feature(),
+                "The " + said + " goes through the cavity's mouth to its place.",
+                Reckoning.of("room beside the " + said, Quantity.LENGTH)
+                        .length("to the nearest wall, less than nought beyond it", room)
+                        .is(room, "to the nearest wall, less than nought beyond it"),
+                control.at(),
+                "Move it, or widen the cavity there.");
+    }
+
+    /** How far the parts of an area that lie outside another reach beyond its edge. */
+    private static double farthest(Region out, Region mouth) {
+        double[] most = {0};
+        out.forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                most[0] = Math.max(most[0], mouth.outside(new Point(ring[i], ring[i + 1])));
+            }
+        });
+        return most[0];
+    }
+
+    private void pickup(Pickup pickup) {
+        pickup.part().ifPresent(part -> {
+            for (PartSize size : List.of(PartSize.ACROSS, PartSize.ALONG)) {
+                Fact wide = size(pickup.feature(), part, size);
+                double cavity = size == PartSize.ACROSS ? pickup.across() : pickup.along();
+                add(
+                        pickup.feature(),
+                        "The " + FeatureName.part(pickup.feature()) + " drops into its cavity, " + size.words() + ".",
+                        Reckoning.of(
+                                        "room for the " + FeatureName.part(pickup.feature()) + " " + size.words(),
+                                        Quantity.LENGTH)
+                                .length("cavity", Fact.typed(cavity))
+                                .length("pickup", wide)
+                                .is(cavity - wide.value(), "cavity − pickup"),
+                        pickup.at(),
+                        "A wider cavity: measure the pickup in hand before it is cut.");
+            }
+        });
+    }
+
+    private void block() {
+        Bridge bridge = build.design().bridge();
+        if (bridge.vibrato().isEmpty() || bridge.part().isEmpty()) {
+            return;
+        }
+        Bridge.Vibrato route = bridge.vibrato().get();
+        Part part = bridge.part().get();
+        Fact along = size(Bridge.FEATURE, part, PartSize.BLOCK_ALONG);
+        Fact swing = size(Bridge.FEATURE, part, PartSize.SWING);
+        add(
+                "vibrato",
+                "The vibrato's block passes its route and swings in it.",
+                Reckoning.of("room for the vibrato's block along its route", Quantity.LENGTH)
+                        .length("route along", Fact.typed(route.routeAlong()))
+                        .length("block along", along)
+                        .length("its end swings, in all", swing)
+                        .is(
+                                route.routeAlong() - along.value() - swing.value(),
+                                "route along − block along − its end swings, in all"),
+                new Point(bridge.offCentre(), route.routeY()),
+                "A longer route.");
+    }
+
+    private void jack() {
+        build.design()
+                .jack()
+                .ifPresent(jack -> jack.part()
+                        .filter(p -> p.kind() == PartKind.JACK)
+                        .ifPresent(part -> {
+                            Fact hole = size(Jack.FEATURE, part, PartSize.HOLE);
+                            add(
+                                    Jack.FEATURE,
+                                    "The jack goes in through its hole.",
+                                    Reckoning.of("room round the jack", Quantity.LENGTH)
+                                            .length("hole", Fact.typed(jack.diameter()))
+                                            .length("jack", hole)
+                                            .is(jack.diameter() - hole.value(), "hole − jack"),
+                                    jack.entry(),
+                                    "A wider hole, or another jack.");
+                        }));
+    }
+}

@@ -1,0 +1,57 @@
+package ebauche.core.plan;
+
+import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Can this body be made at all, and here? Every rule of the trade that can be told in numbers, with this body's number, its
+ * place and what would cure it; every kind of step against what the shop has and what its hands are trusted with.
+ *
+ * @param rules those that fail first within each subject
+ * @param ways how each kind of step is done here
+ * @param unmeasured parts that are not measured yet while their cavity can still be cut to them
+ */
+public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasured) {
+    public Realism {
+        rules = List.copyOf(rules);
+        ways = List.copyOf(ways);
+        unmeasured = List.copyOf(unmeasured);
+    }
+
+    public static Realism of(BuildPlan plan) {
+        List<Rule> rules = RealismRules.of(plan).stream()
+                .filter(r -> !plan.build().design().undecided().contains(r.feature()))
+                .sorted(Comparator.comparing(Rule::about).thenComparing(Rule::verdict))
+                .toList();
+        return new Realism(rules, ShopWays.of(plan), unmeasured(plan));
+    }
+
+    /** Hardware of one nominal kind differs between makers and years: measure the part in hand before its cavity is cut. */
+    private static List<String> unmeasured(BuildPlan plan) {
+        return plan.build().drawn().parts().entrySet().stream()
+                .filter(p -> p.getValue().sizes().keySet().stream()
+                        .noneMatch(size -> plan.build()
+                                .asBuilt()
+                                .latest(new Measurand.SizeOf(p.getKey(), size))
+                                .isPresent()))
+                .map(p -> FeatureName.part(p.getKey()))
+                .toList();
+    }
+
+    /** How many rules stand so. */
+    public long count(Rule.Verdict verdict) {
+        return rules.stream().filter(r -> r.verdict() == verdict).count();
+    }
+
+    /** The rules of one subject. */
+    public List<Rule> about(Rule.About about) {
+        return rules.stream().filter(r -> r.about() == about).toList();
+    }
+
+    /** How many kinds of step can be done here neither by a tool nor by hand. */
+    public long impossible() {
+        return ways.stream().filter(w -> w.how() == ShopWay.How.NOT_HERE).count();
+    }
+}

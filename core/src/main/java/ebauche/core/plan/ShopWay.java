@@ -1,0 +1,36 @@
+package ebauche.core.plan;
+
+import java.util.List;
+
+/**
+ * How one kind of step is done in this shop.
+ *
+ * @param work the kind of step
+ * @param wants the tool that is usually taken for it, with what it must be able to do
+ * @param how with that tool, another way, or not at all
+ * @param with what is taken here; for a step that cannot be done here, what would be needed
+ * @param mind what the other way asks for
+ * @param steps of the plan that are done so, their keys
+ */
+public record ShopWay(String work, String wants, How how, String with, String mind, List<String> steps) {
+    /** How a step can be done here. */
+    public enum How {
+        NOT_HERE("not here"),
+        STAND_IN("another way"),
+        AS_USUAL("as usual");
+
+        private final String words;
+
+        How(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public ShopWay {
+        steps = List.copyOf(steps);
+    }
+}
