@@ -16,6 +16,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
@@ -65,6 +66,7 @@ public final class TestBody {
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
     public List<TemplateMade> templates = List.of();
+    public List<PartHole> holes = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public Set<String> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
@@ -160,6 +162,7 @@ public final class TestBody {
                 cavity,
                 jack,
                 templates,
+                holes,
                 contours,
                 undecided);
     }

@@ -14,6 +14,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.LengthUnit;
@@ -39,6 +40,9 @@ final class DesignReader {
             "pot", Control.Kind.POT,
             "toggle-switch", Control.Kind.TOGGLE_SWITCH,
             "blade-switch", Control.Kind.BLADE_SWITCH);
+
+    private static final Map<String, PartHole.Side> SIDE =
+            Map.of("front", PartHole.Side.FRONT, "back", PartHole.Side.BACK, "edge", PartHole.Side.EDGE);
 
     private static final int MOST_TEXT = 120;
     private static final int MOST_PARTS = 40;
@@ -77,6 +81,7 @@ final class DesignReader {
                         spot,
                         spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
                         TemplateMade::feature),
+                distinct(spot, spot.list("holes", MOST_PARTS, s -> s.asObject(DesignReader::hole)), PartHole::id),
                 distinct(spot, spot.list("contours", MOST_PARTS, s -> s.asObject(DesignReader::contour)), Contour::id),
                 Set.copyOf(spot.list("undecided", MOST_PARTS, s -> s.asText(60))));
     }
@@ -291,6 +296,15 @@ final class DesignReader {
                 spot.has("thickness") ? OptionalDouble.of(spot.length("thickness")) : OptionalDouble.empty(),
                 spot.has("material") ? spot.word("material", ShopPart.MATERIAL) : TemplateMaterial.MDF,
                 spot.has("hold") ? Optional.of(spot.word("hold", ShopPart.HOLD_DOWN)) : Optional.empty());
+    }
+
+    private static PartHole hole(Spot spot) {
+        return new PartHole(
+                id(spot),
+                spot.object("part", PartFile::read),
+                spot.point("at"),
+                spot.word("from", SIDE),
+                spot.has("aim") ? Optional.of(spot.point("aim")) : Optional.empty());
     }
 
     private static Contour contour(Spot spot) {

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.measure.Reckoning;
+import ebauche.core.neck.NeckScrews;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import ebauche.core.plan.DrillHole;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Realism;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -33,8 +35,12 @@ class EverySumTest {
             card.left().forEach(l -> sums.add(l.sum()));
             card.found().ifPresent(sums::add);
             card.stillToCut().ifPresent(sums::add);
+            card.tops().forEach(t -> sums.addAll(List.of(t.thickness(), t.wood())));
         }
         DrillHole.of(plan).forEach(h -> sums.add(h.depth()));
+        Realism.of(plan).rules().forEach(r -> sums.add(r.number()));
+        NeckScrews.of(plan.build())
+                .ifPresent(s -> sums.addAll(List.of(s.mostWood(), s.leastWood(), s.shortest(), s.longest())));
         return sums;
     }
 

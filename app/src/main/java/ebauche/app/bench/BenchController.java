@@ -16,6 +16,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.ShopWay;
 import ebauche.core.plan.WallStop;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -87,6 +88,8 @@ class BenchController {
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
         model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute(
+                "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("index", index);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("picture", PassDrawing.of(plan, fig, index));

@@ -149,6 +149,7 @@ public final class Altered {
     public static boolean canMove(String feature) {
         return feature.startsWith("pickup-")
                 || feature.startsWith("control-")
+                || feature.startsWith("hole-")
                 || List.of("controls", "cover", "jack", "springs", "vibrato", "bridge-studs", "bridge-recess")
                         .contains(feature);
     }
@@ -179,7 +180,12 @@ public final class Altered {
                     point(e.withObject("/aim"), dx, dy);
                 }
                 case "bridge" -> moveBridge(e, dx, dy);
-                default -> point(e.withObject("/at"), dx, dy);
+                default -> {
+                    point(e.withObject("/at"), dx, dy);
+                    if (e.get("aim") instanceof ObjectNode aim) {
+                        point(aim, dx, dy);
+                    }
+                }
             }
         });
         return found.isPresent();

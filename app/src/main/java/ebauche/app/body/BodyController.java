@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.ShopWay;
 import ebauche.core.plan.WallStop;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -59,6 +60,8 @@ class BodyController {
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
         model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute(
+                "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("chosen", chosen);
         model.addAttribute("face", face);
         model.addAttribute("lines", lines);

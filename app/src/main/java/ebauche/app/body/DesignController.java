@@ -16,6 +16,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -172,6 +173,9 @@ class DesignController {
         for (int i = out.path("controls").size(); typed.containsKey("controls." + i + ".id") && i < 40; i++) {
             NewParts.add(out, typed.getOrDefault("controls." + i + ".part.kind", "pot"));
         }
+        for (int i = out.path("holes").size(); typed.containsKey("holes." + i + ".id") && i < 40; i++) {
+            NewParts.add(out, typed.getOrDefault("holes." + i + ".part.kind", "insert"));
+        }
         return out;
     }
 
@@ -271,8 +275,17 @@ class DesignController {
         model.addAttribute("leaveOut", draft.leaveOut());
         model.addAttribute(
                 "addable",
-                List.of("pickup", "pot", "toggle-switch", "blade-switch", "controlCavity", "jack", "studs", "vibrato")
-                        .stream()
+                Stream.of(
+                                "pickup",
+                                "pot",
+                                "toggle-switch",
+                                "blade-switch",
+                                "controlCavity",
+                                "jack",
+                                "studs",
+                                "vibrato",
+                                "strap-button",
+                                "insert")
                         .filter(k -> !NewParts.has(draft.design(), k))
                         .toList());
     }

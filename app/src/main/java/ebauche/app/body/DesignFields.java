@@ -267,6 +267,9 @@ final class DesignFields {
         if (design.has("jack")) {
             jack();
         }
+        for (int i = 0; i < design.path("holes").size(); i++) {
+            hole("holes." + i, design.path("holes").get(i));
+        }
     }
 
     private void pickup(String p, JsonNode pickup) {
@@ -346,6 +349,18 @@ final class DesignFields {
         sections.add(new Section("Jack", "jack", true, List.copyOf(fields)));
     }
 
+    private void hole(String p, JsonNode hole) {
+        List<Field> fields = new ArrayList<>(List.of(
+                new Field(p + ".id", "called", Kind.TEXT, List.of()),
+                new Field(p + ".from", "drilled from", Kind.CHOICE, List.of("front", "back", "edge")),
+                Field.length(p + ".at.x", "x"),
+                Field.length(p + ".at.y", "y"),
+                Field.length(p + ".aim.x", "in the edge, points to x"),
+                Field.length(p + ".aim.y", "in the edge, points to y")));
+        fields.addAll(partFields(p + ".part", hole.path("part")));
+        sections.add(new Section("Hole " + hole.path("id").asString(""), p, true, List.copyOf(fields)));
+    }
+
     /** The nominal sizes of a part; kinds that have the same sizes can stand for each other. */
     private static List<Field> partFields(String path, JsonNode part) {
         Optional<PartKind> found = PartKind.of(part.path("kind").asString(""));
@@ -389,7 +404,9 @@ final class DesignFields {
                         ? "ferrules"
                         : section.startsWith("controls.")
                                 ? "control-" + id
-                                : section.equals("controlCavity") ? "cover" : section;
+                                : section.startsWith("holes.")
+                                        ? "hole-" + id
+                                        : section.equals("controlCavity") ? "cover" : section;
     }
 
     private void section(String title, String path, boolean optional, Field... fields) {

@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
  * other does not move mine onto its neighbour; a part that is gone over there and was changed here comes back whole.
  */
 final class DesignMerge {
-    private static final Pattern LIST_PART = Pattern.compile("(pickups|controls)\\.(\\d+)(\\..+)?");
+    private static final Pattern LIST_PART = Pattern.compile("(pickups|controls|holes)\\.(\\d+)(\\..+)?");
     private static final List<String> OBJECT_PARTS = List.of(
             "controlCavity",
             "jack",
@@ -78,7 +78,7 @@ final class DesignMerge {
     /** What a part can be put into. */
     private static List<String> elements(ObjectNode design) {
         List<String> elements = new ArrayList<>(List.of("bridge", "controlCavity", "jack"));
-        for (String list : List.of("pickups", "controls")) {
+        for (String list : List.of("pickups", "controls", "holes")) {
             for (int i = 0; i < design.path(list).size(); i++) {
                 elements.add(list + "." + i);
             }

@@ -23,6 +23,8 @@ final class NewParts {
                 control(controls, "switch", "blade-three", "80 mm", "-10 mm");
                 ((ObjectNode) controls.get(controls.size() - 1)).put("woodOver", "4 mm");
             }
+            case "strap-button" -> hole(design, "strap", "strap", "edge", "0 mm", "-150 mm", "0 mm", "-100 mm");
+            case "insert" -> hole(design, "insert", "insert-8", "back", "0 mm", "180 mm", "0 mm", "100 mm");
             case "controlCavity" -> controlCavity(design);
             case "jack" -> jack(design);
             case "heel" ->
@@ -139,6 +141,16 @@ final class NewParts {
         ObjectNode part = controls.addObject().put("id", freeId(controls, id));
         fill(part.putObject("at"), "x", x, "y", y);
         part.set("part", generic(generic));
+    }
+
+    /** A hole with a place that it points to, which counts only in the edge. */
+    private static void hole(
+            ObjectNode design, String id, String generic, String from, String x, String y, String aimX, String aimY) {
+        ArrayNode holes = list(design, "holes");
+        ObjectNode hole = holes.addObject().put("id", freeId(holes, id)).put("from", from);
+        fill(hole.putObject("at"), "x", x, "y", y);
+        fill(hole.putObject("aim"), "x", aimX, "y", aimY);
+        hole.set("part", generic(generic));
     }
 
     /** A part of the library that ships, as a design holds it. */

@@ -183,6 +183,9 @@ public final class Fitting {
         design.controls().stream()
                 .filter(c -> c.feature().equals(feature))
                 .forEach(c -> sums.addAll(List.of(opening(c), mostTop(c))));
+        design.holes().stream()
+                .filter(h -> h.feature().equals(feature))
+                .forEach(h -> sums.add(hole(feature, h.part())));
         switch (feature) {
             case Bridge.FEATURE -> sums.addAll(bridges.sums(design.bridge()));
             case ControlCavity.COVER ->
@@ -192,16 +195,19 @@ public final class Fitting {
                         .stringThrough()
                         .flatMap(Bridge.StringThrough::ferrule)
                         .ifPresent(f -> sums.addAll(List.of(bridges.ferruleSeat(f), bridges.ferruleDepth(f))));
-            case Jack.FEATURE -> design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(jackHole(part)));
+            case Jack.FEATURE ->
+                design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
             default -> {
-                // The part of a pickup or a control, told above.
+                // The part of a pickup, a control or a single hole, told above.
             }
         }
         return sums;
     }
 
-    private Reckoning jackHole(Part part) {
-        Fact hole = size(Jack.FEATURE, part, HOLE);
-        return PartSizes.sum("jack hole").length(HOLE.words(), hole).is(hole.value(), HOLE.words());
+    private Reckoning hole(String feature, Part part) {
+        Fact hole = size(feature, part, HOLE);
+        return PartSizes.sum(FeatureName.said(feature))
+                .length(HOLE.words(), hole)
+                .is(hole.value(), HOLE.words());
     }
 }

@@ -49,6 +49,7 @@ public final class CavityStation implements Station {
         steps.addAll(new BridgeWork(build).operations());
         steps.addAll(new ControlWork(build).operations());
         build.design().jack().ifPresent(jack -> steps.add(JackHole.drill(build, jack)));
+        steps.addAll(new HoleWork(build).operations());
         return steps;
     }
 

@@ -6,6 +6,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.Refusal;
 import java.util.LinkedHashMap;
@@ -22,6 +23,7 @@ import java.util.Set;
  * @param outline finished, seen from the front
  * @param scale string length S, nut to scale line
  * @param templates those that are not made as the shop usually does, at most one a feature
+ * @param holes single holes for inserts and strap buttons
  * @param contours carved parts of front and back
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  */
@@ -39,6 +41,7 @@ public record BodyDesign(
         Optional<ControlCavity> controlCavity,
         Optional<Jack> jack,
         List<TemplateMade> templates,
+        List<PartHole> holes,
         List<Contour> contours,
         Set<String> undecided) {
 
@@ -62,6 +65,7 @@ public record BodyDesign(
         pickups = List.copyOf(pickups);
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
+        holes = List.copyOf(holes);
         contours = List.copyOf(contours);
         undecided = Set.copyOf(undecided);
         for (Contour contour : contours) {
@@ -88,6 +92,7 @@ public record BodyDesign(
         controls.forEach(control -> control.part().ifPresent(p -> parts.put(control.feature(), p)));
         controlCavity.flatMap(ControlCavity::cover).ifPresent(p -> parts.put(ControlCavity.COVER, p));
         jack.flatMap(Jack::part).ifPresent(p -> parts.put(Jack.FEATURE, p));
+        holes.forEach(hole -> parts.put(hole.feature(), hole.part()));
         return parts;
     }
 
@@ -107,6 +112,7 @@ public record BodyDesign(
                 controlCavity,
                 jack,
                 templates,
+                holes,
                 contours,
                 undecided);
     }
@@ -132,6 +138,7 @@ public record BodyDesign(
                 otherCavity,
                 otherJack,
                 templates,
+                holes,
                 contours,
                 undecided);
     }

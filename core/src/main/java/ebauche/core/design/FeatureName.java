@@ -29,7 +29,7 @@ public final class FeatureName {
         if (feature.startsWith("pickup-")) {
             return rest(feature) + " pickup";
         }
-        if (feature.startsWith("control-")) {
+        if (feature.startsWith("control-") || feature.startsWith("hole-")) {
             return rest(feature);
         }
         return feature.replace('-', ' ');
@@ -47,6 +47,9 @@ public final class FeatureName {
         }
         if (feature.startsWith("legs-")) {
             return rest(feature) + " pickup's leg pockets";
+        }
+        if (feature.startsWith("hole-")) {
+            return rest(feature) + " hole";
         }
         if (feature.startsWith("step-")) {
             return "step under the " + rest(feature);

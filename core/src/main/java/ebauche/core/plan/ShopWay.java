@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How one kind of step is done in this shop.
@@ -28,6 +29,13 @@ public record ShopWay(String work, String wants, How how, String with, String mi
         public String words() {
             return words;
         }
+    }
+
+    /** How a step is done here, if that is another way than usual or cannot be done. */
+    public static Optional<ShopWay> instead(BuildPlan plan, String step) {
+        return ShopWays.of(plan).stream()
+                .filter(w -> w.how() != How.AS_USUAL && w.steps().contains(step))
+                .findFirst();
     }
 
     public ShopWay {

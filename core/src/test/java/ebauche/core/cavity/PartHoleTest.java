@@ -1,0 +1,126 @@
+package ebauche.core.cavity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.TestParts;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.PartHole;
+import ebauche.core.hardware.PartHole.Side;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Refusal;
+import ebauche.core.plan.DrillHole;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Single holes for inserts and strap buttons, as wide and as deep as the part in hand wants. */
+class PartHoleTest {
+    private static PartHole insert(String id, Side from, double x, double y) {
+        return new PartHole(
+                id,
+                TestParts.of(PartKind.INSERT, PartSize.HOLE, 6.4, PartSize.LENGTH, 13.0),
+                new Point(x, y),
+                from,
+                Optional.empty());
+    }
+
+    private static PartHole strap(double x, double y, Point aim) {
+        return new PartHole(
+                "strap",
+                TestParts.of(PartKind.STRAP_BUTTON, PartSize.HOLE, 3.0, PartSize.LENGTH, 25.0),
+                new Point(x, y),
+                Side.EDGE,
+                Optional.of(aim));
+    }
+
+    private static DrillHole hole(TestBody body, String feature) {
+        return DrillHole.of(body.plan()).stream()
+                .filter(h -> h.step().feature().equals(feature))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void anInsertEndsFlushWithTheFaceAsItWillBe() {
+        TestBody body = new TestBody();
+        body.holes.add(insert("cover", Side.BACK, -60, 60));
+        DrillHole hole = hole(body, "hole-cover");
+        assertThat(hole.face()).isEqualTo(Face.BACK);
+        assertThat(hole.depth().value()).isCloseTo(13 + 0.3, within(1e-9));
+        assertThat(hole.diameter()).isCloseTo(6.4, within(0.01));
+        WoodLeft.Thin floor = body.plan().thinnest().stream()
+                .filter(t -> t.feature().equals("hole-cover") && t.neighbour().equals(WoodLeft.FRONT))
+                .findFirst()
+                .orElseThrow();
+        assertThat(floor.thickness()).isCloseTo(44.5 - 13, within(1e-9));
+    }
+
+    @Test
+    void theInsertInHandReplacesTheNominalOne() {
+        TestBody body = new TestBody();
+        body.holes.add(insert("cover", Side.FRONT, -60, 60));
+        body.read("size:hole-cover.length", 14.5);
+        assertThat(hole(body, "hole-cover").depth().value()).isCloseTo(14.5 + 0.3, within(1e-9));
+    }
+
+    @Test
+    void aStrapButtonsHoleLiesInTheMiddleOfTheEdgeAndEndsWhereItsScrewDoes() {
+        TestBody body = new TestBody();
+        body.holes.add(strap(0, -150, new Point(0, -100)));
+        Solid.Bore bore = (Solid.Bore) body.plan()
+                .step("hole-strap:drill")
+                .orElseThrow()
+                .operation()
+                .changes()
+                .get(0)
+                .solid();
+        assertThat(bore.to().y()).isCloseTo(-125, within(1e-9));
+        assertThat(bore.depth()).isCloseTo(0.3 + 44.5 / 2, within(1e-9));
+        assertThat(hole(body, "hole-strap").inEdge()).isTrue();
+        assertThat(body.rules()).doesNotContain("breaks-out");
+    }
+
+    @Test
+    void aStrapButtonThatMeetsTheControlCavityIsTold() {
+        TestBody body = new TestBody();
+        body.holes.add(strap(100, -150, new Point(100, -60)));
+        assertThat(body.rules()).doesNotContain("breaks-in");
+        body.holes.set(
+                0,
+                new PartHole(
+                        "strap",
+                        TestParts.of(PartKind.STRAP_BUTTON, PartSize.HOLE, 3.0, PartSize.LENGTH, 90.0),
+                        new Point(100, -150),
+                        Side.EDGE,
+                        Optional.of(new Point(100, -60))));
+        assertThat(body.rules()).contains("breaks-in");
+    }
+
+    @Test
+    void whatHasACavityOfItsOwnOrPointsNowhereIsRefused() {
+        assertThatThrownBy(() -> new PartHole("x", TestParts.pot(), new Point(0, 0), Side.FRONT, Optional.empty()))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("cavity of its own");
+        assertThatThrownBy(() -> new PartHole(
+                        "x",
+                        TestParts.of(PartKind.INSERT, PartSize.HOLE, 6.4, PartSize.LENGTH, 13.0),
+                        new Point(0, 0),
+                        Side.EDGE,
+                        Optional.empty()))
+                .hasMessageContaining("point to");
+    }
+
+    @Test
+    void everyHoleIsAPartToBeMeasured() {
+        TestBody body = new TestBody();
+        body.holes.addAll(List.of(insert("a", Side.BACK, -60, 60), strap(0, -150, new Point(0, -100))));
+        assertThat(body.design().parts()).containsKeys("hole-a", "hole-strap");
+    }
+}

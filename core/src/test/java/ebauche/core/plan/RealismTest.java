@@ -1,0 +1,307 @@
+package ebauche.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.TestParts;
+import ebauche.core.crib.Aid;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Machine;
+import ebauche.core.crib.Saw;
+import ebauche.core.design.Contour;
+import ebauche.core.design.ScratchPlate;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.shop.Practice;
+import ebauche.core.stock.Profile;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** The rules of the trade with a body's numbers, and the shop against the steps. */
+class RealismTest {
+    private static Rule rule(TestBody body, String name) {
+        return Realism.of(body.plan()).rules().stream()
+                .filter(r -> r.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no rule " + name));
+    }
+
+    @Test
+    void aSoundBodyHoldsEveryRule() {
+        Realism realism = Realism.of(new TestBody().plan());
+        assertThat(realism.count(Rule.Verdict.FAILS)).isZero();
+        assertThat(realism.rules()).extracting(Rule::name).contains("control-top", "bridge-window", "floor", "wall");
+        assertThat(realism.impossible()).isZero();
+    }
+
+    /**
+     * A body of 1 3/8 to 1 1/2 in leaves a standard block, 2 in long here, at least 1/2 in proud of the back: common
+     * practice.
+     */
+    @Test
+    void aStandardBlockStandsHalfAnInchOutOfAThinBody() {
+        for (double thick : new double[] {25.4 * 11 / 8, 25.4 * 3 / 2}) {
+            TestBody body = new TestBody();
+            body.thickness = thick;
+            body.blankThickness = thick + 6;
+            body.heel = 18;
+            body.pickups = List.of();
+            body.vibrato = Optional.of(TestBody.vibrato(50.8));
+            Rule block = rule(body, "block");
+            assertThat(block.verdict()).isEqualTo(Rule.Verdict.FAILS);
+            assertThat(-block.number().value()).isGreaterThanOrEqualTo(12.7 - 1e-9);
+        }
+        TestBody deep = new TestBody();
+        deep.pickups = List.of();
+        deep.vibrato = Optional.of(TestBody.vibrato(40));
+        assertThat(rule(deep, "block").verdict()).isEqualTo(Rule.Verdict.HOLDS);
+        deep.vibrato = Optional.of(TestBody.vibrato(43.5));
+        assertThat(rule(deep, "block").verdict())
+                .as("less room than the clearance wanted behind it")
+                .isEqualTo(Rule.Verdict.ONLY_JUST);
+    }
+
+    /** A blade switch wants 1/8 to 3/16 in of top, a pot's thread another limit, both in one cavity: common practice. */
+    @Test
+    void aBladeSwitchAndAPotInOneCavityNeedTwoFloors() {
+        TestBody one = new TestBody();
+        one.controls.add(TestBody.bladeSwitch(25.4 / 8, 25.4 * 3 / 16, OptionalDouble.empty()));
+        Rule selector = Realism.of(one.plan()).rules().stream()
+                .filter(r -> r.name().equals("control-top") && r.feature().equals("control-selector"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(selector.verdict()).isEqualTo(Rule.Verdict.FAILS);
+        assertThat(selector.room()).isCloseTo(25.4 * 3 / 16 - 6, within(1e-9));
+        TestBody two = new TestBody();
+        two.controls.add(TestBody.bladeSwitch(25.4 / 8, 25.4 * 3 / 16, OptionalDouble.of(4)));
+        assertThat(Realism.of(two.plan()).rules())
+                .filteredOn(r -> r.name().equals("control-top"))
+                .allMatch(r -> r.verdict() == Rule.Verdict.HOLDS);
+    }
+
+    @Test
+    void theHeelMustStandProudForAPlateUnderTheFingerboard() {
+        TestBody body = new TestBody();
+        body.scratchPlate = Optional.of(new ScratchPlate(2.5, true));
+        Rule plate = rule(body, "plate-under-fingerboard");
+        assertThat(plate.number().value()).isCloseTo(25.4 - 24.05, within(0.01));
+        assertThat(plate.verdict()).isEqualTo(Rule.Verdict.FAILS);
+        body.scratchPlate = Optional.of(new ScratchPlate(1.0, true));
+        assertThat(rule(body, "plate-under-fingerboard").verdict()).isEqualTo(Rule.Verdict.HOLDS);
+    }
+
+    @Test
+    void aPartThatDoesNotPassItsOpeningIsToldByHowMuch() {
+        TestBody body = new TestBody();
+        body.controls.set(
+                0,
+                new Control(
+                        "volume",
+                        Control.Kind.POT,
+                        new Point(124, -40),
+                        10,
+                        0,
+                        0,
+                        8,
+                        25,
+                        25,
+                        20,
+                        OptionalDouble.empty()));
+        Rule passes = rule(body, "passes");
+        // 124 + 12.5 reaches 3.5 beyond the cavity's wall at 133
+        assertThat(passes.number().value()).isCloseTo(-3.5, within(1e-6));
+        assertThat(passes.verdict()).isEqualTo(Rule.Verdict.FAILS);
+    }
+
+    @Test
+    void aPickupMeasuredLargerStillDropsInSinceItsCavityFollows() {
+        TestBody body = new TestBody();
+        body.pickups = List.of(Pickup.of("bridge", new Point(0, 40), 0, Set.of(), 3, TestParts.pickup()));
+        Rule before = Realism.of(body.plan()).rules().stream()
+                .filter(r -> r.feature().equals("pickup-bridge") && r.name().equals("passes"))
+                .findFirst()
+                .orElseThrow();
+        body.read("size:pickup-bridge.across", before.number().terms().get(1).value() + 1.5);
+        List<Rule> after = Realism.of(body.plan()).rules().stream()
+                .filter(r -> r.feature().equals("pickup-bridge") && r.name().equals("passes"))
+                .toList();
+        assertThat(after).hasSize(2).allMatch(r -> r.verdict() != Rule.Verdict.FAILS);
+        assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
+    }
+
+    /** C13: a neck screw is bounded by floor, heel and fingerboard; the numbers of the sum written out again. */
+    @Test
+    void aNeckScrewIsBoundedByFloorHeelAndFingerboard() {
+        TestBody body = new TestBody();
+        double under = 44.5 - 24.05;
+        Rule wood = rule(body, "screw-wood");
+        assertThat(wood.number().value()).isCloseTo(under, within(0.01));
+        body.screwLength = OptionalDouble.of(45);
+        Rule length = rule(body, "screw-length");
+        assertThat(length.least()).isCloseTo(under + 15.875, within(0.01));
+        assertThat(length.most()).isCloseTo(under + 25.4 - 2, within(0.01));
+        assertThat(length.verdict()).isEqualTo(Rule.Verdict.FAILS);
+        assertThat(body.rules()).contains("screw-too-long");
+        body.screwLength = OptionalDouble.of(40);
+        assertThat(body.rules()).doesNotContain("screw-too-long", "screw-too-short");
+        body.screwLength = OptionalDouble.of(30);
+        assertThat(body.rules()).contains("screw-too-short");
+    }
+
+    /** Check the wood that the neck screws hold in after a heel ramp: common practice. */
+    @Test
+    void aHeelRampTakesTheWoodThatTheScrewsPullAgainst() {
+        TestBody body = new TestBody();
+        double before = rule(body, "screw-wood").number().value();
+        body.contours = List.of(new Contour(
+                "heel",
+                Face.BACK,
+                new Contour.Start.Across(new Point(-200, 160), new Point(200, 160)),
+                16,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        Rule after = rule(body, "screw-wood");
+        assertThat(after.number().value()).isCloseTo(before - 16 * (180.0 - 160) / (240 - 160), within(1e-6));
+    }
+
+    private static TestBody shop(TestBody body, List<Machine> machines, List<Saw> saws, Set<Practice.Skill> skills) {
+        Crib c = body.shop.crib();
+        List<Aid> aids = List.of();
+        body.shop = body.shop.with(new Crib(
+                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), saws, c.drums(), aids, machines));
+        Practice p = body.shop.practice();
+        body.shop = body.shop.with(new Practice(
+                p.thicknessing(),
+                p.holdDown(),
+                p.frontSanding(),
+                p.backSanding(),
+                p.sawAllowance(),
+                p.wasteShy(),
+                p.lastPass(),
+                p.glueHours(),
+                p.edge(),
+                p.hand(),
+                skills));
+        return body;
+    }
+
+    private static ShopWay way(TestBody body, String work) {
+        return Realism.of(body.plan()).ways().stream()
+                .filter(w -> w.work().equals(work))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(work));
+    }
+
+    /** Each step that the shop has no tool for has a stand-in: craft of small shops, common practice. */
+    @Test
+    void aShopWithoutMachinesIsToldTheWayRound() {
+        TestBody body = shop(
+                new TestBody(),
+                List.of(),
+                List.of(Saw.usual("jigsaw", Saw.Kind.JIG, 7)),
+                EnumSet.allOf(Practice.Skill.class));
+        ShopWay edges = way(body, "Joint mating edges");
+        assertThat(edges.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(edges.with()).isEqualTo("hand plane");
+        ShopWay saw = way(body, "Saw the outline");
+        assertThat(saw.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(saw.mind()).contains("well outside the line");
+        ShopWay drill = way(body, "Drill upright, farther in than the drill press reaches");
+        assertThat(drill.with()).isEqualTo("a square beside the drill");
+        assertThat(way(body, "Bring the blank to thickness").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        String joint = edges.steps().get(0);
+        assertThat(ShopWay.instead(body.plan(), joint)).contains(edges);
+        assertThat(ShopWay.instead(body.plan(), "neck:fit")).isEmpty();
+    }
+
+    @Test
+    void whatNeitherAToolNorAHandCanDoIsSaidToBeImpossibleHere() {
+        TestBody body = shop(new TestBody(), List.of(), List.of(), Set.of());
+        Realism realism = Realism.of(body.plan());
+        assertThat(way(body, "Saw the outline").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        assertThat(way(body, "Joint mating edges").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        assertThat(realism.impossible()).isGreaterThanOrEqualTo(3);
+    }
+
+    /** No jointer: flush-trim along a straightedge, with a bit as long as the blank is thick. */
+    @Test
+    void aStraightedgeAndALongFlushBitStandInForAJointer() {
+        TestBody body = new TestBody();
+        body.blankThickness = 38;
+        body.thickness = 34;
+        body.heel = 18;
+        Crib c = body.shop.crib();
+        List<Aid> aids = new ArrayList<>(c.aids());
+        aids.add(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900));
+        body.shop = body.shop.with(new Crib(
+                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), c.saws(), c.drums(), aids, List.of()));
+        ShopWay edges = way(body, "Joint mating edges");
+        assertThat(edges.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(edges.with()).isEqualTo("flush bit 1/2 along a straightedge");
+    }
+
+    /** A planer that is too narrow for the blank is no planer for it. */
+    @Test
+    void aPlanerNarrowerThanTheBlankGivesWayToTheSled() {
+        TestBody body = new TestBody();
+        body.shop = body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER));
+        Crib c = body.shop.crib();
+        for (double wide : new double[] {300, 345}) {
+            body.shop = body.shop.with(new Crib(
+                    c.routers(),
+                    c.bits(),
+                    c.drills(),
+                    c.templates(),
+                    c.spacers(),
+                    c.saws(),
+                    c.drums(),
+                    c.aids(),
+                    List.of(new Machine("planer", Machine.Kind.PLANER, wide))));
+            ShopWay way = way(body, "Bring the blank to thickness");
+            assertThat(way.how()).isEqualTo(wide < 340 ? ShopWay.How.STAND_IN : ShopWay.How.AS_USUAL);
+        }
+    }
+
+    /** A drill press reaches so far in from the body's edge and no farther; the neck pickup's waste lies beyond a small one. */
+    @Test
+    void aSmallDrillPressLeavesTheMiddleOfTheBodyToASquare() {
+        TestBody body = new TestBody();
+        Crib c = body.shop.crib();
+        body.shop = body.shop.with(new Crib(
+                c.routers(),
+                c.bits(),
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                c.drums(),
+                c.aids(),
+                List.of(new Machine("small press", Machine.Kind.DRILL_PRESS, 100))));
+        ShopWay near = way(body, "Drill upright");
+        ShopWay far = way(body, "Drill upright, farther in than the drill press reaches");
+        assertThat(near.steps()).contains("control-volume:drill");
+        assertThat(far.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(far.steps()).contains("pickup-bridge:waste").doesNotContain("control-volume:drill");
+    }
+
+    @Test
+    void aRulesVerdictTurnsAtItsEnds() {
+        Rule base = rule(new TestBody(), "bridge-centre");
+        assertThat(base.verdict()).isEqualTo(Rule.Verdict.HOLDS);
+        TestBody edge = new TestBody();
+        edge.offCentre = 0.45;
+        assertThat(rule(edge, "bridge-centre").verdict()).isEqualTo(Rule.Verdict.ONLY_JUST);
+        edge.offCentre = -0.6;
+        Rule off = rule(edge, "bridge-centre");
+        assertThat(off.verdict()).isEqualTo(Rule.Verdict.FAILS);
+        assertThat(off.room()).isCloseTo(-0.1, within(1e-9));
+    }
+}
