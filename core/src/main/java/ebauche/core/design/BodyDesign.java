@@ -77,7 +77,7 @@ public record BodyDesign(
         String name = "the " + FeatureName.said(contour.feature());
         Refusal.unless(contour.depth() < thickness, "contours", name + " is deeper than the body is thick");
         try {
-            contour.on(outline);
+            contour.check(outline);
         } catch (Refusal refusal) {
             throw new Refusal("contours", name + ": " + refusal.getMessage());
         }

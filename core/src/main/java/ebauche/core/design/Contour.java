@@ -91,6 +91,19 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
     }
 
     /**
+     * Judges whether it can be laid on an outline.
+     *
+     * @throws Refusal if its line misses the body, or its arc cannot be
+     */
+    void check(Outline outline) {
+        if (start instanceof Start.Round round) {
+            profile(round.width());
+        } else {
+            on(outline);
+        }
+    }
+
+    /**
      * Lays it on an outline.
      *
      * @throws Refusal if its line misses the body, or its arc cannot be

@@ -8,17 +8,21 @@ import java.util.List;
  * How far places lie from a region's edge, asked a great many times.
  *
  * <p>The plan is cut into square buckets; each keeps the edge's pieces that can be the nearest to any place in it: with r
- * half a bucket's diagonal and d the distance of its centre from the edge, those within d + 2r of the centre. A question
- * looks at one bucket's few pieces. Exact within the reach that was asked for; farther off it answers that reach or more.
- * Making it costs buckets times pieces near them, a question some ten pieces.
+ * half a bucket's diagonal and d the distance of its centre from the edge, those within d + 2r of the centre. Small buckets
+ * choose among the pieces of the large one that they lie in. A question looks at one small bucket's few pieces. Exact within
+ * the reach that was asked for; farther off it answers that reach or more. Making it costs large buckets times pieces and
+ * small buckets times the pieces near them; a question some five pieces.
  */
 public final class EdgeDistance {
-    private static final double BUCKET = 16;
+    private static final double LARGE = 32;
+    private static final double SMALL = 4;
+    private static final int ACROSS = (int) (LARGE / SMALL);
 
     private final double x0;
     private final double y0;
     private final int columns;
     private final double reach;
+    /** For each small bucket its pieces, x, y, x, y of their ends. */
     private final double[][] buckets;
 
     private EdgeDistance(double x0, double y0, int columns, double reach, double[][] buckets) {
@@ -31,50 +35,70 @@ public final class EdgeDistance {
 
     /** Distances up to {@code reach} inside a region, mm. */
     public static EdgeDistance of(Region region, double reach) {
-        List<double[]> pieces = new ArrayList<>();
-        region.forEachRing(ring -> {
-            for (int i = 0; i + 3 < ring.length; i += 2) {
-                pieces.add(new double[] {ring[i], ring[i + 1], ring[i + 2], ring[i + 3]});
+        List<double[]> rings = new ArrayList<>();
+        region.forEachRing(rings::add);
+        double[] pieces = pieces(rings);
+        double x0 = region.minX() - LARGE;
+        double y0 = region.minY() - LARGE;
+        int wide = (int) Math.ceil((region.maxX() - x0) / LARGE) + 1;
+        int high = (int) Math.ceil((region.maxY() - y0) / LARGE) + 1;
+        double[][] buckets = new double[wide * ACROSS * high * ACROSS][];
+        for (int i = 0; i < wide * high; i++) {
+            double left = x0 + i % wide * LARGE;
+            double low = y0 + i / wide * LARGE;
+            double[] near = near(pieces, left + LARGE / 2, low + LARGE / 2, LARGE * Math.sqrt(0.5), reach);
+            for (int k = 0; k < ACROSS * ACROSS; k++) {
+                int column = i % wide * ACROSS + k % ACROSS;
+                int row = i / wide * ACROSS + k / ACROSS;
+                double cx = x0 + (column + 0.5) * SMALL;
+                double cy = y0 + (row + 0.5) * SMALL;
+                buckets[row * wide * ACROSS + column] = near(near, cx, cy, SMALL * Math.sqrt(0.5), reach);
             }
-        });
-        double x0 = region.minX() - BUCKET;
-        double y0 = region.minY() - BUCKET;
-        int columns = (int) Math.ceil((region.maxX() - x0) / BUCKET) + 1;
-        int rows = (int) Math.ceil((region.maxY() - y0) / BUCKET) + 1;
-        double[][] buckets = new double[columns * rows][];
-        double half = BUCKET * Math.sqrt(0.5);
-        for (int i = 0; i < buckets.length; i++) {
-            double cx = x0 + (i % columns + 0.5) * BUCKET;
-            double cy = y0 + (i / columns + 0.5) * BUCKET;
-            buckets[i] = near(pieces, cx, cy, half, reach);
         }
-        return new EdgeDistance(x0, y0, columns, reach, buckets);
+        return new EdgeDistance(x0, y0, wide * ACROSS, reach, buckets);
     }
 
-    private static double[] near(List<double[]> pieces, double cx, double cy, double half, double reach) {
-        double[] off = new double[pieces.size()];
-        for (int i = 0; i < off.length; i++) {
-            double[] p = pieces.get(i);
-            off[i] = square(p[0], p[1], p[2], p[3], cx, cy);
-        }
-        double least = Math.sqrt(Arrays.stream(off).min().orElse(Double.POSITIVE_INFINITY));
-        if (least > reach + half) {
-            return new double[0];
-        }
-        double within = (least + 2 * half) * (least + 2 * half);
-        List<double[]> kept = new ArrayList<>();
-        for (int i = 0; i < off.length; i++) {
-            if (off[i] <= within) {
-                kept.add(pieces.get(i));
+    private static double[] pieces(List<double[]> rings) {
+        double[] pieces =
+                new double[2 * rings.stream().mapToInt(r -> r.length - 2).sum()];
+        int n = 0;
+        for (double[] ring : rings) {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                System.arraycopy(ring, i, pieces, n, 4);
+                n += 4;
             }
         }
-        return kept.stream().flatMapToDouble(Arrays::stream).toArray();
+        return pieces;
+    }
+
+    /** The pieces that can be the nearest to a place within half a diagonal of a centre; none where all are out of reach. */
+    private static double[] near(double[] pieces, double cx, double cy, double half, double reach) {
+        double[] off = new double[pieces.length / 4];
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < off.length; i++) {
+            off[i] = square(pieces[4 * i], pieces[4 * i + 1], pieces[4 * i + 2], pieces[4 * i + 3], cx, cy);
+            least = Math.min(least, off[i]);
+        }
+        double nearest = Math.sqrt(least);
+        if (!(nearest <= reach + half)) {
+            return new double[0];
+        }
+        double within = (nearest + 2 * half) * (nearest + 2 * half);
+        double[] kept = new double[pieces.length];
+        int n = 0;
+        for (int i = 0; i < off.length; i++) {
+            if (off[i] <= within) {
+                System.arraycopy(pieces, 4 * i, kept, n, 4);
+                n += 4;
+            }
+        }
+        return Arrays.copyOf(kept, n);
     }
 
     /** Distance of a place from the edge, mm, inside or outside alike; the reach, or more, where it lies farther off. */
     public double at(double x, double y) {
-        int column = (int) Math.floor((x - x0) / BUCKET);
-        int row = (int) Math.floor((y - y0) / BUCKET);
+        int column = (int) Math.floor((x - x0) / SMALL);
+        int row = (int) Math.floor((y - y0) / SMALL);
         if (column < 0 || column >= columns || row < 0 || row * columns + column >= buckets.length) {
             return reach;
         }

@@ -25,6 +25,11 @@ public record Carve(Face face, double flat, Course course, Profile profile) impl
         return fall(course.farthest(over));
     }
 
+    /** Whether another lies at one distance from it everywhere. */
+    boolean runsWith(Carve other) {
+        return face == other.face && course.equals(other.course) && profile.equals(other.profile);
+    }
+
     @Override
     public double depthAt(double x, double y) {
         return face == Face.FRONT ? flat + fall(x, y) : flat - fall(x, y);

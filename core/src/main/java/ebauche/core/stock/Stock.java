@@ -76,6 +76,10 @@ public final class Stock {
         private final byte material;
         private final Tile[] out;
         private final Raster raster;
+        /** Whether its two surfaces run at one distance, as what sanding takes does: one of them tells the other. */
+        private final boolean parallel;
+
+        private final double apart;
 
         Sweep(Change change, byte material, Tile[] out) {
             this.solid = change.solid();
@@ -83,6 +87,13 @@ public final class Stock {
             this.material = material;
             this.out = out;
             this.raster = Raster.of(solid.plan(), grid);
+            this.apart = solid instanceof Solid.Prism p
+                            && p.top() instanceof Carve top
+                            && p.bottom() instanceof Carve bottom
+                            && top.runsWith(bottom)
+                    ? bottom.flat() - top.flat()
+                    : Double.NaN;
+            this.parallel = !Double.isNaN(apart);
         }
 
         void run() {
@@ -164,8 +175,9 @@ public final class Stock {
             float from;
             float to;
             if (solid instanceof Solid.Prism prism) {
-                from = (float) prism.top().depthAt(x, y);
-                to = (float) prism.bottom().depthAt(x, y);
+                double top = prism.top().depthAt(x, y);
+                from = (float) top;
+                to = (float) (parallel ? top + apart : prism.bottom().depthAt(x, y));
             } else {
                 Solid.Bore bore = (Solid.Bore) solid;
                 double half = bore.halfChord(x, y);

@@ -1,0 +1,70 @@
+package ebauche.bench;
+
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.core.plan.SideBySide;
+import ebauche.exchange.BuildFile;
+import ebauche.exchange.DemoBodies;
+import java.nio.charset.StandardCharsets;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/**
+ * One edit to a fresh X-ray, as a hand that drags a cavity makes it: the edited file read, planned, its thinnest wood found, the wood
+ * weighed and its flats added up, and all of it laid beside today; beside the baseline of planning the body as it is.
+ */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 3)
+@Measurement(iterations = 4, time = 3)
+@Fork(value = 1, jvmArgsAppend = "-Xmx1g")
+public class XrayBench {
+    @Param({"tussock", "sedge", "marram"})
+    public String body;
+
+    private BuildFile today;
+    private BuildPlan plan;
+    private byte[] edited;
+
+    @Setup
+    public void read() {
+        byte[] bytes = DemoBodies.bytes(body);
+        today = BuildFile.read(bytes);
+        plan = Planner.plan(today.build());
+        String text = new String(bytes, StandardCharsets.UTF_8);
+        // The bridge pickup half a millimetre on: the first step of a drag.
+        int pickups = text.indexOf("\"bridge\"", text.indexOf("\"pickups\""));
+        int y = text.indexOf("\"y\" : \"", pickups) + 7;
+        int end = text.indexOf('"', y);
+        edited = (text.substring(0, y) + "42.5 mm" + text.substring(end)).getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** Baseline: the body planned as it is. */
+    @Benchmark
+    public BuildPlan planAsItIs() {
+        return Planner.plan(today.build());
+    }
+
+    /** The edit, with all that the X-ray tells of it. */
+    @Benchmark
+    public double editToXray() {
+        BuildPlan then = Planner.plan(BuildFile.read(edited).build());
+        SideBySide beside = SideBySide.of(plan, then);
+        double flat = then.history().finished().flat(then.build().faces().frontFinished(), true);
+        return flat
+                + then.history().finished().balance().grams()
+                + then.thinnest().get(0).thickness()
+                + beside.cavities().size();
+    }
+}
