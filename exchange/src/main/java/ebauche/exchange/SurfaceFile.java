@@ -46,7 +46,7 @@ final class SurfaceFile {
         return new Carve(
                 spot.word("face", FACES),
                 spot.number("flat"),
-                spot.has("line") ? line(spot.at("line")) : new Course.Rim(region(spot, "rim"), width),
+                spot.has("line") ? line(spot.at("line")) : Course.Rim.of(region(spot, "rim"), width),
                 new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
     }
 

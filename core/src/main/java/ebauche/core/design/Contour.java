@@ -115,7 +115,7 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
             return new Laid(
                     this,
                     flat.isEmpty() ? body : body.minus(flat),
-                    new Course.Rim(body, round.width()),
+                    Course.Rim.of(body, round.width()),
                     profile(round.width()));
         }
         Start.Across across = (Start.Across) start;

@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * A face that falls away into the body from a line, by a profile across; level with the face where it is not carved.
@@ -33,6 +34,17 @@ public record Carve(Face face, double flat, Course course, Profile profile) impl
     @Override
     public double depthAt(double x, double y) {
         return face == Face.FRONT ? flat + fall(x, y) : flat - fall(x, y);
+    }
+
+    @Override
+    public Depths over(Grid grid) {
+        DoubleUnaryOperator falling = profile.falling();
+        double sign = face == Face.FRONT ? 1 : -1;
+        if (course instanceof Course.Rim rim) {
+            Course.Rim.Cells across = rim.over(grid);
+            return (column, row) -> flat + sign * falling.applyAsDouble(across.at(column, row));
+        }
+        return (column, row) -> flat + sign * falling.applyAsDouble(course.across(grid.x(column), grid.y(row)));
     }
 
     @Override

@@ -3,6 +3,10 @@ package ebauche.core.stock;
 import ebauche.core.geometry.EdgeDistance;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /** Where a carve begins, and how far from there a place lies. */
 public sealed interface Course {
@@ -16,47 +20,122 @@ public sealed interface Course {
     Point nearest(Region over);
 
     /** A straight line over the face, carved to its left when walked from one end to the other. */
-    record Line(Point from, Point to) implements Course {
-        public Line {
-            if (from.distance(to) < 1) {
+    final class Line implements Course {
+        private final Point from;
+        private final Point to;
+        /** The way to the left, of length one: reckoned once, asked for every cell of a carve. */
+        private final double leftX;
+
+        private final double leftY;
+
+        public Line(Point from, Point to) {
+            double length = from.distance(to);
+            if (length < 1) {
                 throw new IllegalArgumentException("a line needs a length");
             }
+            this.from = from;
+            this.to = to;
+            this.leftX = -(to.y() - from.y()) / length;
+            this.leftY = (to.x() - from.x()) / length;
+        }
+
+        public Point from() {
+            return from;
+        }
+
+        public Point to() {
+            return to;
         }
 
         @Override
         public double across(double x, double y) {
-            return leftX() * (x - from.x()) + leftY() * (y - from.y());
-        }
-
-        private double leftX() {
-            return -(to.y() - from.y()) / from.distance(to);
-        }
-
-        private double leftY() {
-            return (to.x() - from.x()) / from.distance(to);
+            return leftX * (x - from.x()) + leftY * (y - from.y());
         }
 
         @Override
         public Point farthest(Region over) {
-            return over.farthest(leftX(), leftY());
+            return over.farthest(leftX, leftY);
         }
 
         @Override
         public Point nearest(Region over) {
-            return over.farthest(-leftX(), -leftY());
+            return over.farthest(-leftX, -leftY);
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Line line && line.from.equals(from) && line.to.equals(to);
+        }
+
+        @Override
+        public int hashCode() {
+            return from.hashCode() * 31 + to.hashCode();
         }
     }
 
-    /** All round, from a line so far inside the outline. */
+    /**
+     * All round, from a line so far inside the outline.
+     *
+     * <p>Distances from an outline are dear and the same for every plan of one body: the last few rims are remembered with
+     * what was reckoned of them, which changes no answer.
+     */
     final class Rim implements Course {
+        private static final int REMEMBERED = 4;
+        private static final Map<Key, Rim> LAST = Collections.synchronizedMap(new LinkedHashMap<>(8, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Key, Rim> eldest) {
+                return size() > REMEMBERED;
+            }
+        });
+
+        private record Key(Region outline, double width) {}
+
         private final Region outline;
         private final double width;
         private final EdgeDistance edge;
+        private volatile Cells cells;
 
-        public Rim(Region outline, double width) {
+        private Rim(Region outline, double width) {
             this.outline = outline;
             this.width = width;
             this.edge = EdgeDistance.of(outline, width);
+        }
+
+        /** The rim of an outline, so far in. */
+        public static Rim of(Region outline, double width) {
+            return LAST.computeIfAbsent(new Key(outline, width), k -> new Rim(outline, width));
+        }
+
+        /** How far into the carve the cells of one grid lie, each reckoned when it is first asked for. */
+        final class Cells {
+            private final Grid grid;
+            private final float[] across;
+
+            private Cells(Grid grid) {
+                this.grid = grid;
+                this.across = new float[grid.columns() * grid.rows()];
+                Arrays.fill(across, Float.NaN);
+            }
+
+            double at(int column, int row) {
+                int cell = row * grid.columns() + column;
+                if (Float.isNaN(across[cell])) {
+                    across[cell] = (float) across(grid.x(column), grid.y(row));
+                }
+                return across[cell];
+            }
+        }
+
+        /** The last grid's cells are remembered; two plans at once may reckon some of them twice, to the same end. */
+        Cells over(Grid grid) {
+            Cells known = cells;
+            if (known == null || !known.grid.equals(grid)) {
+                known = new Cells(grid);
+                cells = known;
+            }
+            return known;
         }
 
         public Region outline() {
@@ -86,7 +165,7 @@ public sealed interface Course {
 
         @Override
         public boolean equals(Object other) {
-            return other instanceof Rim rim && rim.outline.equals(outline) && rim.width == width;
+            return other == this || other instanceof Rim rim && rim.outline.equals(outline) && rim.width == width;
         }
 
         @Override

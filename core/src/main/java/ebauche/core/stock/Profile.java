@@ -1,6 +1,7 @@
 package ebauche.core.stock;
 
 import ebauche.core.measure.Refusal;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * How a carved surface falls away across its width, from the line where it begins to where it is deepest.
@@ -70,18 +71,21 @@ public record Profile(Shape shape, double width, double depth, double radius) {
 
     /** How far the surface has fallen at a distance from the line; nought before it and the whole depth beyond the width. */
     public double fall(double across) {
-        if (across <= 0) {
-            return 0;
-        }
-        if (across >= width) {
-            return depth;
-        }
-        return switch (shape) {
-            case STRAIGHT -> depth * across / width;
-            case HOLLOW -> arc(across);
+        return falling().applyAsDouble(across);
+    }
+
+    /** The same for who asks for very many distances: what they share is reckoned once. */
+    DoubleUnaryOperator falling() {
+        DoubleUnaryOperator within = switch (shape) {
+            case STRAIGHT -> t -> depth * t / width;
+            case HOLLOW -> arc();
             // The same arc turned half round about the slope's middle.
-            case ROUND -> depth - arc(width - across);
+            case ROUND -> {
+                DoubleUnaryOperator arc = arc();
+                yield t -> depth - arc.applyAsDouble(width - t);
+            }
         };
+        return t -> t <= 0 ? 0 : t >= width ? depth : within.applyAsDouble(t);
     }
 
     /** How far from the line it has fallen so much: the reverse of {@link #fall}, by halving to a hundredth of a micrometre. */
@@ -100,13 +104,15 @@ public record Profile(Shape shape, double width, double depth, double radius) {
     }
 
     /** The lower arc through (0, 0) and (w, d), depth downward: its centre lies above the slope, on the far side. */
-    private double arc(double across) {
+    private DoubleUnaryOperator arc() {
         double slope = Math.hypot(width, depth);
         double rise = Math.sqrt(Math.max(0, radius * radius - slope * slope / 4));
         double centreAcross = width / 2 + rise * depth / slope;
         double centreDepth = depth / 2 - rise * width / slope;
-        double dx = across - centreAcross;
-        return centreDepth + Math.sqrt(Math.max(0, radius * radius - dx * dx));
+        return t -> {
+            double dx = t - centreAcross;
+            return centreDepth + Math.sqrt(Math.max(0, radius * radius - dx * dx));
+        };
     }
 
     /** The steepest it gets, degrees from the face. */

@@ -56,11 +56,15 @@ public sealed interface Solid {
             return extreme(bottom, over, false);
         }
 
+        /**
+         * A carve is level with its face beyond its own plan, so that it needs no cutting to size; a flat surface goes on
+         * beyond it and does.
+         */
         private double extreme(Surface surface, Region over, boolean least) {
-            if (surface instanceof Plane plane && (plane.isLevel() || plan.isEmpty())) {
-                return plane.depth();
+            if (surface.isLevel() || plan.isEmpty()) {
+                return surface.depthAt(0, 0);
             }
-            Region part = over == plan ? plan : plan.intersection(over);
+            Region part = over == plan || surface instanceof Carve ? over : plan.intersection(over);
             Region asked = part.isEmpty() ? plan : part;
             return least ? surface.shallowest(asked) : surface.deepest(asked);
         }

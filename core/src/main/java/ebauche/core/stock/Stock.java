@@ -80,6 +80,8 @@ public final class Stock {
         private final boolean parallel;
 
         private final double apart;
+        private final Surface.Depths tops;
+        private final Surface.Depths bottoms;
 
         Sweep(Change change, byte material, Tile[] out) {
             this.solid = change.solid();
@@ -94,6 +96,8 @@ public final class Stock {
                     ? bottom.flat() - top.flat()
                     : Double.NaN;
             this.parallel = !Double.isNaN(apart);
+            this.tops = solid instanceof Solid.Prism p ? p.top().over(grid) : null;
+            this.bottoms = solid instanceof Solid.Prism p ? p.bottom().over(grid) : null;
         }
 
         void run() {
@@ -134,13 +138,12 @@ public final class Stock {
                     && p.top().isLevel()
                     && p.bottom().isLevel();
             if (whole && level && tile.isUniform()) {
-                return cell(tile.copy(true), 0, 0, 0);
+                return cell(tile.copy(true), 0, tc * Tile.SIDE, tr * Tile.SIDE);
             }
             Tile work = tile.copy(false);
             int left = tc * Tile.SIDE;
             for (int row = firstRow(tr); row < endRow(tr); row++) {
                 int[] spans = raster.spans(row);
-                double y = grid.y(row);
                 for (int i = 0; i < spans.length; i += 2) {
                     int end = Math.min(spans[i + 1], left + Tile.SIDE);
                     if (level && !adding) {
@@ -149,7 +152,7 @@ public final class Stock {
                     }
                     for (int column = Math.max(spans[i], left); column < end; column++) {
                         int cell = (row - tr * Tile.SIDE) * Tile.SIDE + column - left;
-                        work = cell(work, cell, grid.x(column), y);
+                        work = cell(work, cell, column, row);
                     }
                 }
             }
@@ -171,18 +174,17 @@ public final class Stock {
             return work;
         }
 
-        private Tile cell(Tile tile, int cell, double x, double y) {
+        private Tile cell(Tile tile, int cell, int column, int row) {
             float from;
             float to;
-            if (solid instanceof Solid.Prism prism) {
-                double top = prism.top().depthAt(x, y);
-                from = (float) top;
-                to = (float) (parallel ? top + apart : prism.bottom().depthAt(x, y));
-            } else {
-                Solid.Bore bore = (Solid.Bore) solid;
-                double half = bore.halfChord(x, y);
+            if (solid instanceof Solid.Bore bore) {
+                double half = bore.halfChord(grid.x(column), grid.y(row));
                 from = (float) (bore.depth() - half);
                 to = (float) (bore.depth() + half);
+            } else {
+                double top = tops.at(column, row);
+                from = (float) top;
+                to = (float) (parallel ? top + apart : bottoms.at(column, row));
             }
             if (!(from < to)) {
                 return tile;

@@ -20,6 +20,16 @@ public sealed interface Surface permits Plane, Carve {
     /** Where it lies deepest over an area. */
     Point lowest(Region over);
 
+    /** Its depths over the cells of a grid. */
+    interface Depths {
+        double at(int column, int row);
+    }
+
+    /** Its depth at the middle of each cell of a grid, for who asks for very many of them. */
+    default Depths over(Grid grid) {
+        return (column, row) -> depthAt(grid.x(column), grid.y(row));
+    }
+
     /** The same surface so much deeper. */
     Surface lowered(double by);
 

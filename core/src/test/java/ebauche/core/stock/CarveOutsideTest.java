@@ -61,7 +61,7 @@ class CarveOutsideTest {
         double radius = 100;
         double depth = 12;
         Region disc = ring(radius, 2048);
-        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, radius), Profile.round(radius, depth));
+        Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(disc, radius), Profile.round(radius, depth));
         double sphere = carve.profile().radius();
         double cap = Math.PI * depth * depth * (3 * sphere - depth) / 3;
         double exact = Math.PI * radius * radius * depth - cap;
@@ -81,7 +81,7 @@ class CarveOutsideTest {
         double width = 40;
         double depth = 9;
         Region disc = ring(radius, 2048);
-        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, width), Profile.straight(width, depth));
+        Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(disc, width), Profile.straight(width, depth));
         double inner = radius - width;
         double frustum = Math.PI * depth * (radius * radius + radius * inner + inner * inner) / 3;
         double exact = Math.PI * radius * radius * depth - frustum;
@@ -92,7 +92,7 @@ class CarveOutsideTest {
     @Test
     void everyCellLiesOnTheSurface() {
         Region disc = ring(80, 256);
-        Carve carve = new Carve(Face.FRONT, 0, new Course.Rim(disc, 30), Profile.round(30, 8));
+        Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(disc, 30), Profile.round(30, 8));
         Stock stock = slab(disc, 0.5)
                 .after(Change.Remove.fromBody("contour-top", new Solid.Prism(disc, Plane.at(-1), carve)));
         for (double r = 1; r < 79; r += 3.5) {

@@ -16,7 +16,7 @@ class GapTest {
 
     private static Carve carve(Random random, Face face, double flat) {
         Course course = random.nextBoolean()
-                ? new Course.Rim(BODY, 20 + 40 * random.nextDouble())
+                ? Course.Rim.of(BODY, 20 + 40 * random.nextDouble())
                 : new Course.Line(
                         new Point(-110 + 60 * random.nextDouble(), -150), new Point(80 * random.nextDouble(), 150));
         double width = course instanceof Course.Rim rim ? rim.width() : 180;
