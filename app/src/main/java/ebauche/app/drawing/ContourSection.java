@@ -18,7 +18,8 @@ public final class ContourSection {
     private static final double MARGIN = 16;
     private static final double FLAT = 18;
     private static final double TALLEST = 130;
-    private static final double STEP = 0.5;
+    /** A curve is drawn from point to point so far apart, mm. */
+    private static final double STEP = 1.5;
 
     private ContourSection() {}
 
@@ -40,10 +41,12 @@ public final class ContourSection {
                         + " wide, " + fig.length(laid.contour().depth()) + " deep at the edge");
         StringBuilder upper = new StringBuilder();
         StringBuilder lower = new StringBuilder();
-        for (double along = 0; along <= length + 1e-9; along += STEP) {
+        int steps = (int) Math.ceil(length / STEP);
+        for (int i = 0; i <= steps; i++) {
+            double along = length * i / steps;
             Point at = deepest.plus(inward.x() * (length - along), inward.y() * (length - along));
             double x = MARGIN + along * scale;
-            upper.append(along == 0 ? "M" : "L").append(at(x, MARGIN + front.fall(at) * scale));
+            upper.append(i == 0 ? "M" : "L").append(at(x, MARGIN + front.fall(at) * scale));
             lower.insert(0, "L" + at(x, MARGIN + (thick - back.fall(at)) * scale));
         }
         svg.path("wood", upper.toString() + lower + "Z");

@@ -156,4 +156,38 @@ class DepthStoriesTest extends Story {
         page.waitForURL(Pattern.compile(".*/depths.*"));
         assertThat(page.locator("table").last()).containsText("bridge stud holes");
     }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_forearm_is_laid_on_its_line_dragged_and_kept(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/contours");
+        link("forearm").click();
+        Locator card = page.locator(".contour-card[data-contour=forearm]");
+        assertThat(card).containsText("tried, not kept");
+        Locator x = card.locator("input[name=tox]");
+        String before = x.inputValue();
+        Locator grip = page.locator(".start-line[data-contour=forearm] .end[data-end=to] .grip");
+        BoundingBox at = grip.boundingBox();
+        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+        page.mouse().down();
+        page.mouse().move(at.x + 4, at.y + 20);
+        page.mouse().move(at.x + 4, at.y + 40);
+        page.mouse().up();
+        assertThat(x).not().hasValue(before);
+        accessible();
+        fits();
+        String dragged = x.inputValue();
+        page.locator(".start-line[data-contour=forearm] .end[data-end=to]").focus();
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(x).not().hasValue(dragged);
+        card.getByText("Keep it").click();
+        assertThat(card).containsText("off the front");
+        go(shop.path("sedge") + "?step=contour-forearm:carve");
+        assertThat(page.locator(".card-of-step").first()).containsText("Carve the forearm contour");
+        go(shop.path("sedge") + "/check");
+        assertThat(page.locator("[data-rule=contour-half]")).containsText("half the body at most");
+        accessible();
+        fits();
+    }
 }

@@ -1,0 +1,202 @@
+package ebauche.app.contour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ebauche.app.body.Bodies;
+import ebauche.app.testing.Visitor;
+import ebauche.app.testing.WithApp;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Contour;
+import ebauche.core.design.Measurand;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.DepthCard;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Contours laid on, tried, kept and taken out through their page. */
+class ContourPagesTest extends WithApp {
+    @Autowired
+    private Bodies plans;
+
+    private Shop shop;
+    private Visitor me;
+
+    @BeforeEach
+    void signIn() {
+        shop = openShop(LengthUnit.MILLIMETRE);
+        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
+    }
+
+    private static Map<String, String> forearm() {
+        return new HashMap<>(Map.ofEntries(
+                Map.entry("base", "1"),
+                Map.entry("act", "keep"),
+                Map.entry("was", ""),
+                Map.entry("start", "line"),
+                Map.entry("id", "forearm"),
+                Map.entry("face", "front"),
+                Map.entry("depth", "18 mm"),
+                Map.entry("shape", "straight"),
+                Map.entry("radius", ""),
+                Map.entry("fromx", "-170"),
+                Map.entry("fromy", "-10"),
+                Map.entry("tox", "-10"),
+                Map.entry("toy", "-170")));
+    }
+
+    private HttpResponse<String> post(String body, Map<String, String> fields) {
+        String path = shop.path(body) + "/contours";
+        return me.post(path, path, fields);
+    }
+
+    private BuildPlan plan(String body) {
+        return plans.current(shop.bodies().get(body)).plan();
+    }
+
+    @Test
+    void a_contour_is_kept_with_its_steps_and_taken_out_again() {
+        assertThat(plan("sedge").build().design().contours()).isEmpty();
+        assertThat(post("sedge", forearm()).statusCode()).isEqualTo(302);
+        assertThat(plan("sedge").build().design().contours())
+                .extracting(Contour::feature)
+                .containsExactly("contour-forearm");
+        assertThat(plan("sedge").step("contour-forearm:carve")).isPresent();
+        String page = me.get(shop.path("sedge") + "/contours").body();
+        assertThat(page).contains("slope of the forearm contour").contains("value=\"-170 mm\"");
+        Map<String, String> out = forearm();
+        out.putAll(Map.of("base", "2", "act", "remove", "was", "forearm"));
+        assertThat(post("sedge", out).statusCode()).isEqualTo(302);
+        assertThat(plan("sedge").build().design().contours()).isEmpty();
+        assertThat(plans.current(shop.bodies().get("sedge")).revision().design().has("contours"))
+                .isFalse();
+    }
+
+    @Test
+    void trying_tells_what_moves_and_keeps_nothing() {
+        Map<String, String> typed = forearm();
+        typed.putAll(
+                Map.of("act", "try", "id", "belly", "face", "back", "fromx", "-10", "tox", "-20", "fromy", "-200"));
+        typed.put("toy", "260");
+        HttpResponse<String> answer = post("sedge", typed);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body())
+                .contains("If it is kept")
+                .contains("tried, not kept")
+                .contains("pickup cavity, ");
+        assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "depth | deep | is no length",
+                "depth | 60 mm | deeper than the body",
+                "depth | -3 mm | must lie between",
+                "id | Fore Arm | small letters",
+                "fromx | there | is no length",
+                "tox | -169 mm | closer than 10 mm",
+                "fromx | 900 mm | does not cross",
+            })
+    void what_cannot_be_is_answered_at_the_form_and_keeps_nothing(String field, String value, String why) {
+        Map<String, String> typed = forearm();
+        typed.put(field, value);
+        if (field.equals("tox")) {
+            typed.put("toy", "-10");
+        }
+        if (value.equals("900 mm")) {
+            typed.put("tox", "900");
+        }
+        HttpResponse<String> answer = post("sedge", typed);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(why).contains("value=\"" + value + "\"");
+        assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
+    }
+
+    @Test
+    void a_hollow_too_tight_for_its_depth_is_told_the_least_radius() {
+        Map<String, String> typed = forearm();
+        typed.putAll(Map.of("shape", "hollow", "radius", "40"));
+        HttpResponse<String> answer = post("sedge", typed);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("would rise again");
+        typed.put("radius", "");
+        assertThat(post("sedge", typed).statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void two_makers_lose_nothing_to_each_other() {
+        assertThat(post("sedge", forearm()).statusCode()).isEqualTo(302);
+        Map<String, String> late = forearm();
+        late.put("id", "belly");
+        late.put("face", "back");
+        late.put("depth", "11.5 mm");
+        HttpResponse<String> stale = post("sedge", late);
+        assertThat(stale.statusCode()).isEqualTo(409);
+        assertThat(stale.body()).contains("revision 2 meanwhile").contains("value=\"11.5 mm\"");
+        late.put("base", "2");
+        assertThat(post("sedge", late).statusCode()).isEqualTo(302);
+        assertThat(plan("sedge").build().design().contours()).hasSize(2);
+    }
+
+    @Test
+    void every_usual_contour_can_be_laid_on_every_body() {
+        for (String body : shop.bodies().keySet()) {
+            for (String usual : List.of("forearm", "belly", "top")) {
+                HttpResponse<String> answer = me.get(shop.path(body) + "/contours?add=" + usual);
+                assertThat(answer.statusCode()).as(body + " " + usual).isEqualTo(200);
+                assertThat(answer.body()).as(body + " " + usual).contains("tried, not kept");
+            }
+        }
+        // Marram has a carved top already: a second one gets a name of its own.
+        assertThat(me.get(shop.path("marram") + "/contours?add=top").body()).contains("value=\"top-2\"");
+    }
+
+    /** The carve logged as done with its readings at the bench's file: the cavity's last pass moves by what was read. */
+    @Test
+    void a_reading_after_the_carve_moves_the_control_cavity_on_its_card() {
+        BuildPlan plan = plan("marram");
+        double before = depth(plan);
+        List<AsBuilt.Entry> done = new ArrayList<>();
+        for (BuildPlan.PlanStep step : plan.steps()) {
+            if (!step.done()) {
+                done.add(step.asDone("t" + done.size(), "2026-11-20T10:00:00Z", "test"));
+            }
+            if (step.operation().key().equals("contour-top:carve")) {
+                break;
+            }
+        }
+        bodies.log(shop.bodies().get("marram"), done);
+        var carve = plan.step("contour-top:carve").orElseThrow().operation();
+        var wanted = carve.inspections().get(0);
+        bodies.log(
+                shop.bodies().get("marram"),
+                List.of(new AsBuilt.Reading(
+                        "r1",
+                        "2026-11-20T11:00:00Z",
+                        "test",
+                        carve.key(),
+                        Measurand.parse(wanted.measurand().key()),
+                        wanted.expected().value() - 0.5)));
+        assertThat(depth(plan("marram"))).isCloseTo(before - 0.5, org.assertj.core.api.Assertions.within(0.01));
+        assertThat(me.get(shop.path("marram") + "/depths").body()).contains("body measured there");
+    }
+
+    private static double depth(BuildPlan plan) {
+        return DepthCard.of(plan).stream()
+                .filter(c -> c.feature().equals("controls"))
+                .findFirst()
+                .orElseThrow()
+                .depth()
+                .value();
+    }
+}
