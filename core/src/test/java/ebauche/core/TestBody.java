@@ -35,6 +35,7 @@ public final class TestBody {
             + " L -100 240 A 60 60 0 0 1 -160 180 L -160 -90 A 60 60 0 0 1 -100 -150 Z";
     public double blankThickness = 50;
     public int pieces = 2;
+    public NeckJoint.Kind joint = NeckJoint.Kind.BOLT_ON;
     public double heel = 25.4;
     public double fingerboard = 6.35;
     public double fret = 1.2;
@@ -122,7 +123,7 @@ public final class TestBody {
                 edge,
                 scale,
                 new NeckJoint(
-                        NeckJoint.Kind.BOLT_ON,
+                        joint,
                         heel,
                         fingerboard,
                         fret,

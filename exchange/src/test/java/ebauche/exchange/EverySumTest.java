@@ -39,6 +39,7 @@ class EverySumTest {
         }
         DrillHole.of(plan).forEach(h -> sums.add(h.depth()));
         Realism.of(plan).rules().forEach(r -> sums.add(r.number()));
+        plan.build().wedge("neck").ifPresent(sums::add);
         NeckScrews.of(plan.build())
                 .ifPresent(s -> sums.addAll(List.of(s.mostWood(), s.leastWood(), s.shortest(), s.longest())));
         return sums;

@@ -10,6 +10,7 @@ import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.neck.CentreLine;
 import ebauche.core.neck.NeckFit;
 import ebauche.core.neck.NeckScrews;
@@ -91,6 +92,7 @@ class NeckController {
         model.addAttribute("window", pocket.geometry().window(build.design().bridge()));
         model.addAttribute("budget", pocket.geometry().errorBudget(build.shop().limits()));
         model.addAttribute("sensitivities", pocket.geometry().sensitivities());
+        model.addAttribute("wedge", build.wedge(NeckJoint.FEATURE).orElse(null));
         model.addAttribute("screws", NeckScrews.of(build).orElse(null));
         model.addAttribute("fit", NeckFit.of(build).orElse(null));
         model.addAttribute("sanded", List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST));

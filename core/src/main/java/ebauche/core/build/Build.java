@@ -4,8 +4,11 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Shop;
 import ebauche.core.stock.FaceShape;
 import java.util.List;
@@ -100,6 +103,28 @@ public final class Build {
         return design.template(feature)
                 .thickness()
                 .orElse(shop.crib().templates().get(0));
+    }
+
+    /**
+     * How far a wedge raises a feature's template over the face: that of a pocket for a neck that tilts back lies so much higher at its
+     * end wall, so that the router's base runs parallel to the floor. Nothing for any other.
+     */
+    public Optional<Reckoning> wedge(String feature) {
+        Fact angle = fact(Dimension.NECK_ANGLE, design.neck().angle());
+        if (!feature.equals(NeckJoint.FEATURE) || angle.value() == 0) {
+            return Optional.empty();
+        }
+        double length = design.neck().pocketLength();
+        double rise = length * Math.tan(Math.toRadians(angle.value()));
+        return Optional.of(Reckoning.of("wedge under the template rises", Quantity.LENGTH)
+                .length("pocket length, l", Fact.typed(length))
+                .angle("neck angle, α", angle)
+                .is(rise, "l tan α"));
+    }
+
+    /** How far a feature's template lies over the face where its depth is measured. */
+    public double raised(String feature) {
+        return wedge(feature).map(w -> Math.max(0, w.value())).orElse(0.0);
     }
 
     /** How a feature's template is held. */

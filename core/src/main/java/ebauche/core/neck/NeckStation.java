@@ -16,11 +16,13 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
+import ebauche.core.operation.Condition.Surface;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.shop.Glue;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
@@ -37,6 +39,8 @@ public final class NeckStation implements Station {
     private static final Condition.Mark NECK_IN = new Condition.Mark("the neck fitted and on the centre line");
 
     private static final Condition.Mark HEEL_MEASURED = new Condition.Mark("the heel of the finished neck measured");
+    private static final Condition.Mark WEDGE_MADE = new Condition.Mark("the neck pocket's wedge made");
+    private static final String FIT = NeckJoint.FEATURE + ":fit";
     private static final Condition.Mark JIG_MADE = new Condition.Mark("the neck pocket's jig made");
 
     /** How near a drill in the crib must come to a wanted clearing hole, mm. */
@@ -84,7 +88,10 @@ public final class NeckStation implements Station {
         PocketState state = PocketState.of(build);
         GuidedPocket pocket = pocket(build, state);
         List<Operation> steps = new ArrayList<>(jig(build));
-        steps.addAll(pocket.operations());
+        wedge(build).ifPresent(steps::add);
+        for (Operation step : pocket.operations()) {
+            steps.add(wedge(build).isPresent() && step.key().equals(FIT) ? step.needing(WEDGE_MADE) : step);
+        }
         deepen(build, state, pocket).ifPresent(steps::add);
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
@@ -106,7 +113,63 @@ public final class NeckStation implements Station {
                         "rule from fret 12"))
                 .takes(15, 0, 0.004)
                 .build());
+        glue(build).ifPresent(steps::add);
         return steps;
+    }
+
+    /** A tilted pocket's template lies on a wedge, so that the base runs parallel to the floor. */
+    private static Optional<Operation> wedge(Build build) {
+        return build.wedge(NeckJoint.FEATURE).map(rise -> {
+            boolean back = rise.value() > 0;
+            return Operation.of(
+                            "neck", NeckJoint.FEATURE, "wedge", "Make the wedge that tilts the neck pocket's template")
+                    .set(new Setting.Made(
+                            "plane or sander, long bevel",
+                            back ? rise : risen(rise),
+                            "of rise over the pocket's length, thick at " + (back ? "the end wall" : "the mouth")))
+                    .gives(WEDGE_MADE)
+                    .takes(20, 0, 0)
+                    .build();
+        });
+    }
+
+    /** A neck that tilts forward: the same rise from the other end. */
+    private static Reckoning risen(Reckoning rise) {
+        return Reckoning.of(rise.what(), Quantity.LENGTH)
+                .length("the floor falls towards the end wall by", -rise.value())
+                .is(-rise.value(), "the floor falls towards the end wall by");
+    }
+
+    /**
+     * A set neck is glued in last of all, on a body that lies flat no more: everything that wants its faces comes before. Its joint
+     * is dry fitted and checked like a screwed one.
+     */
+    private static Optional<Operation> glue(Build build) {
+        if (build.design().neck().kind() != NeckJoint.Kind.SET) {
+            return Optional.empty();
+        }
+        Glue glue = build.shop().gluing().glue();
+        Region body = build.design().outline().region();
+        double wait = Math.max(glue.waitHours(), build.shop().practice().glueHours());
+        Reckoning peace = Reckoning.of("wait with the neck in clamps", Quantity.TIME)
+                .term(
+                        "hours by the shop's habit",
+                        Fact.usual(build.shop().practice().glueHours(), "the shop's practice"),
+                        Quantity.NUMBER)
+                .term("hours that the glue wants", Fact.rule(glue.waitHours(), "common practice"), Quantity.NUMBER)
+                .is(wait * 60, "60 × the larger of (hours by the shop's habit) and (hours that the glue wants)");
+        return Optional.of(Operation.of("neck", NeckJoint.FEATURE, "glue", "Glue the neck in")
+                .set(new Setting.Glued(
+                        glue.words() + ", a caul on the fingerboard, one under the pocket; check the line again wet",
+                        peace))
+                .needs(
+                        NECK_IN,
+                        Datum.BRIDGE_MARKED,
+                        new Condition.Settled(Surface.FRONT, build.faces().frontNow(), body),
+                        new Condition.Settled(Surface.BACK, build.faces().backNow(), body))
+                .caution(Caution.GLUE)
+                .takes(30, (int) Math.round(wait * 60), 0.01)
+                .build());
     }
 
     /** Half the scale: fret 12 of twelve equal semitones. */

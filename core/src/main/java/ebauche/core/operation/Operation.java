@@ -60,6 +60,29 @@ public record Operation(
         return changes.stream().anyMatch(Change.Remove.class::isInstance);
     }
 
+    /** The same step with one more need. */
+    public Operation needing(Condition more) {
+        List<Condition> all = new ArrayList<>(needs);
+        all.add(more);
+        return new Operation(
+                key,
+                station,
+                feature,
+                title,
+                face,
+                setting,
+                changes,
+                all,
+                gives,
+                spoils,
+                joins,
+                inspections,
+                cautions,
+                handsOnMinutes,
+                waitMinutes,
+                risk);
+    }
+
     public static Builder of(String station, String feature, String step, String title) {
         return new Builder(station, feature, step, title);
     }

@@ -139,13 +139,18 @@ public record DepthCard(
 
         private Reckoning fromTemplate() {
             double template = plan.build().templateThickness(pocket.feature());
+            double raised = plan.build().raised(pocket.feature());
             Reckoning now = pocket.depthNow();
-            return length("depth from the template's top")
-                    .length("depth from the " + pocket.face().word() + " as it is now", now.asFact())
-                    .length("template", Fact.typed(template))
-                    .is(
-                            now.value() + template,
-                            "depth from the " + pocket.face().word() + " as it is now + template");
+            String words = "depth from the " + pocket.face().word() + " as it is now";
+            Reckoning.Builder sum = length("depth from the template's top")
+                    .length(words, now.asFact())
+                    .length("template", Fact.typed(template));
+            if (raised > 0) {
+                sum.length("wedge under it at the end wall", raised);
+            }
+            return sum.is(
+                    now.value() + template + raised,
+                    words + " + template" + (raised > 0 ? " + wedge under it at the end wall" : ""));
         }
 
         private static Optional<Reckoning> stop(List<BuildPlan.PlanStep> steps) {

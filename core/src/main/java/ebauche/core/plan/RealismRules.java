@@ -19,6 +19,7 @@ import ebauche.core.neck.NeckFit;
 import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.NeckScrews;
 import ebauche.core.neck.PocketState;
+import ebauche.core.shop.Glue;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
@@ -178,6 +179,9 @@ final class RealismRules {
         NeckFit.of(build).ifPresent(fit -> {
             gap("at the pocket's end", fit.atEnd(), endWall);
             gap("at the pocket's mouth", fit.atMouth(), endWall);
+            if (build.design().neck().kind() == NeckJoint.Kind.SET) {
+                glued(fit, endWall);
+            }
         });
         NeckScrews.of(build).ifPresent(this::screws);
     }
@@ -195,6 +199,25 @@ final class RealismRules {
                 0,
                 at,
                 "Ease the jig's middle strip; shim or veneer a pocket that is too wide.");
+    }
+
+    /** A glue fills only so much: the gap of a set neck, shared by its two sides. */
+    private void glued(NeckFit fit, Point at) {
+        Reckoning wider = fit.atEnd().value() >= fit.atMouth().value() ? fit.atEnd() : fit.atMouth();
+        Glue glue = build.shop().gluing().glue();
+        add(
+                "glue-gap",
+                NECK,
+                NeckJoint.FEATURE,
+                "The glue line of the set neck is thin enough for " + glue.words() + ".",
+                Reckoning.of("glue line on each side of the heel", Quantity.LENGTH)
+                        .length(wider.what(), wider.asFact())
+                        .is(wider.value() / 2, wider.what() + " / 2"),
+                0,
+                glue.widestGap(),
+                0,
+                at,
+                "Veneer the heel or the pocket's wall, or a glue that fills.");
     }
 
     private void screws(NeckScrews screws) {

@@ -109,7 +109,7 @@ public record GuidedPocket(
                 GuidedCut.corner(cornerRadius),
                 drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
                 isDeep() && !through() ? build.shop().practice().lastPass() : 0,
-                build.templateThickness(feature),
+                build.templateThickness(feature) + build.raised(feature),
                 build.design().blank().species().hardness());
         return Optional.of(through() ? cut.flip() : cut);
     }

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.design.Heel;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.DepthCard;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -183,5 +185,40 @@ class NeckFitTest {
         assertThat(rules(body)).doesNotContain("scale-off");
         body.read("fret-12-to-saddle", body.scale / 2 + 0.6);
         assertThat(rules(body)).contains("scale-off");
+    }
+
+    /** A floor tilted over pocket length l falls by l tan α (C1: 75 at 2 degrees, 2.6): so much the wedge rises. */
+    @Test
+    void aTiltedPocketsTemplateLiesOnAWedge() {
+        TestBody body = new TestBody();
+        assertThat(body.build().wedge("neck")).isEmpty();
+        body.angle = 2;
+        double rise = body.build().wedge("neck").orElseThrow().value();
+        assertThat(rise).isCloseTo(76 * Math.tan(Math.toRadians(2)), within(1e-9));
+        assertThat(rise / 76 * 75).isCloseTo(2.6, within(0.05));
+        BuildPlan plan = body.plan();
+        int wedge = plan.indexOf(plan.step("neck:wedge").orElseThrow());
+        assertThat(wedge).isLessThan(plan.indexOf(plan.step("neck:fit").orElseThrow()));
+        DepthCard card = DepthCard.of(plan).get(0);
+        assertThat(card.fromTemplate().value())
+                .isCloseTo(card.now().value() + body.build().templateThickness("neck") + rise, within(1e-9));
+        body.angle = -1;
+        assertThat(body.figure("neck:wedge")).isCloseTo(76 * Math.tan(Math.toRadians(1)), within(1e-9));
+        assertThat(body.build().raised("neck")).isZero();
+    }
+
+    /** A set neck is glued in when nothing more is cut: an angled body no longer lies flat. */
+    @Test
+    void aSetNeckIsGluedInAfterEveryCut() {
+        TestBody body = new TestBody();
+        assertThat(body.plan().step("neck:glue")).isEmpty();
+        body.joint = NeckJoint.Kind.SET;
+        BuildPlan plan = body.plan();
+        int glue = plan.indexOf(plan.step("neck:glue").orElseThrow());
+        for (String cut : List.of("neck:rout", "controls:rout", "pickup-neck:rout", "jack:drill")) {
+            assertThat(plan.indexOf(plan.step(cut).orElseThrow())).as(cut).isLessThan(glue);
+        }
+        assertThat(plan.step("neck:glue").orElseThrow().operation().waitMinutes())
+                .isEqualTo(24 * 60);
     }
 }
