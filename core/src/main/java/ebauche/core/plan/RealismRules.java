@@ -8,18 +8,12 @@ import ebauche.core.contour.ContourChecks;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.design.Contour;
 import ebauche.core.design.FeatureName;
-import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.neck.NeckFit;
-import ebauche.core.neck.NeckPocket;
-import ebauche.core.neck.NeckScrews;
-import ebauche.core.neck.PocketState;
-import ebauche.core.shop.Glue;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
@@ -51,8 +45,7 @@ final class RealismRules {
         RealismRules rules = new RealismRules(plan);
         rules.block();
         rules.controls();
-        rules.neck();
-        rules.bridgeOnCentre();
+        rules.rules.addAll(NeckRules.of(plan.build()));
         rules.rules.addAll(Passages.of(plan.build()));
         rules.contours();
         rules.wood();
@@ -142,127 +135,6 @@ final class RealismRules {
                             top.control().at(),
                             "A shallower part, a thicker body, or less wood over it.");
                 }));
-    }
-
-    private void neck() {
-        PocketState pocket = PocketState.of(build);
-        NeckPocket geometry = pocket.geometry();
-        NeckPocket.Window window = geometry.window(build.design().bridge());
-        Point endWall = new Point(0, geometry.endWallToSaddle().value());
-        double miss = geometry.errorBudget(build.shop().limits()).worst();
-        add(
-                "bridge-window",
-                NECK,
-                NeckJoint.FEATURE,
-                "The bridge serves every string over a pocket of this depth, and takes up the worst miss of the work.",
-                pocket.target(),
-                window.shallowest(),
-                window.deepest(),
-                miss,
-                endWall,
-                "Aim for another saddle height, tilt the neck, or let the bridge in or raise it.");
-        build.design()
-                .neck()
-                .scratchPlate()
-                .filter(p -> p.underFingerboard())
-                .ifPresent(plate -> add(
-                        "plate-under-fingerboard",
-                        NECK,
-                        NeckJoint.FEATURE,
-                        "The heel stands proud enough for the scratch plate under the fingerboard: prove it with an offcut of the plate.",
-                        pocket.proud(),
-                        plate.thickness(),
-                        NO_END,
-                        0.2,
-                        endWall,
-                        "A shallower pocket, or a plate that runs beside the fingerboard."));
-        NeckFit.of(build).ifPresent(fit -> {
-            gap("at the pocket's end", fit.atEnd(), endWall);
-            gap("at the pocket's mouth", fit.atMouth(), endWall);
-            if (build.design().neck().kind() == NeckJoint.Kind.SET) {
-                glued(fit, endWall);
-            }
-        });
-        NeckScrews.of(build).ifPresent(this::screws);
-    }
-
-    /** A gap of 1/64 in shows: common practice. */
-    private void gap(String where, Reckoning gap, Point at) {
-        add(
-                "neck-gap",
-                NECK,
-                NeckJoint.FEATURE,
-                "The neck goes in and is snug " + where + ".",
-                gap,
-                0,
-                NeckFit.SHOWS,
-                0,
-                at,
-                "Ease the jig's middle strip; shim or veneer a pocket that is too wide.");
-    }
-
-    /** A glue fills only so much: the gap of a set neck, shared by its two sides. */
-    private void glued(NeckFit fit, Point at) {
-        Reckoning wider = fit.atEnd().value() >= fit.atMouth().value() ? fit.atEnd() : fit.atMouth();
-        Glue glue = build.shop().gluing().glue();
-        add(
-                "glue-gap",
-                NECK,
-                NeckJoint.FEATURE,
-                "The glue line of the set neck is thin enough for " + glue.words() + ".",
-                Reckoning.of("glue line on each side of the heel", Quantity.LENGTH)
-                        .length(wider.what(), wider.asFact())
-                        .is(wider.value() / 2, wider.what() + " / 2"),
-                0,
-                glue.widestGap(),
-                0,
-                at,
-                "Veneer the heel or the pocket's wall, or a glue that fills.");
-    }
-
-    private void screws(NeckScrews screws) {
-        add(
-                "screw-wood",
-                NECK,
-                NeckJoint.SCREWS,
-                "The neck's screws have wood to pull against, after any ramp or contour of the back.",
-                screws.leastWood(),
-                NeckScrews.HOLDS,
-                NO_END,
-                2,
-                screws.leastAt(),
-                "Less ramp, a shallower pocket, or a plate or ferrules under the heads.");
-        build.design()
-                .neck()
-                .screwLength()
-                .ifPresent(length -> add(
-                        "screw-length",
-                        NECK,
-                        NeckJoint.SCREWS,
-                        "The neck's screws bite in the heel and stop short of the fingerboard.",
-                        Reckoning.typed("neck screw under its head", length),
-                        screws.shortest().value(),
-                        screws.longest().value(),
-                        1,
-                        screws.leastAt(),
-                        "Take other screws, or a plate under their heads."));
-    }
-
-    /** Bridge holes within half a millimetre: common practice; the shop's own limit counts. */
-    private void bridgeOnCentre() {
-        double limit = build.shop().limits().bridgeOffCentre();
-        double off = build.design().bridge().offCentre();
-        add(
-                "bridge-centre",
-                NECK,
-                Bridge.FEATURE,
-                "The bridge stands on the centre line.",
-                Reckoning.typed("bridge off the centre line", off),
-                -limit,
-                limit,
-                0.1,
-                new Point(off, build.design().bridge().footprintY()),
-                "Move it onto the line, or carry the line on from the neck.");
     }
 
     private void contours() {

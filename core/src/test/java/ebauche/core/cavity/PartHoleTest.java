@@ -48,7 +48,7 @@ class PartHoleTest {
     }
 
     @Test
-    void anInsertEndsFlushWithTheFaceAsItWillBe() {
+    void an_insert_ends_flush_with_the_face_as_it_will_be() {
         TestBody body = new TestBody();
         body.holes.add(insert("cover", Side.BACK, -60, 60));
         DrillHole hole = hole(body, "hole-cover");
@@ -63,7 +63,7 @@ class PartHoleTest {
     }
 
     @Test
-    void theInsertInHandReplacesTheNominalOne() {
+    void the_insert_in_hand_replaces_the_nominal_one() {
         TestBody body = new TestBody();
         body.holes.add(insert("cover", Side.FRONT, -60, 60));
         body.read("size:hole-cover.length", 14.5);
@@ -71,7 +71,7 @@ class PartHoleTest {
     }
 
     @Test
-    void aStrapButtonsHoleLiesInTheMiddleOfTheEdgeAndEndsWhereItsScrewDoes() {
+    void a_strap_buttons_hole_lies_in_the_middle_of_the_edge_and_ends_where_its_screw_does() {
         TestBody body = new TestBody();
         body.holes.add(strap(0, -150, new Point(0, -100)));
         Solid.Bore bore = (Solid.Bore) body.plan()
@@ -88,7 +88,7 @@ class PartHoleTest {
     }
 
     @Test
-    void aStrapButtonThatMeetsTheControlCavityIsTold() {
+    void a_strap_button_that_meets_the_control_cavity_is_told() {
         TestBody body = new TestBody();
         body.holes.add(strap(100, -150, new Point(100, -60)));
         assertThat(body.rules()).doesNotContain("breaks-in");
@@ -104,7 +104,7 @@ class PartHoleTest {
     }
 
     @Test
-    void whatHasACavityOfItsOwnOrPointsNowhereIsRefused() {
+    void what_has_a_cavity_of_its_own_or_points_nowhere_is_refused() {
         assertThatThrownBy(() -> new PartHole("x", TestParts.pot(), new Point(0, 0), Side.FRONT, Optional.empty()))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("cavity of its own");
@@ -118,7 +118,7 @@ class PartHoleTest {
     }
 
     @Test
-    void everyHoleIsAPartToBeMeasured() {
+    void every_hole_is_a_part_to_be_measured() {
         TestBody body = new TestBody();
         body.holes.addAll(List.of(insert("a", Side.BACK, -60, 60), strap(0, -150, new Point(0, -100))));
         assertThat(body.design().parts()).containsKeys("hole-a", "hole-strap");

@@ -63,7 +63,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void theSmallerPartOfTheBodyIsCarvedWhicheverWayTheLineIsDrawn() {
+    void the_smaller_part_of_the_body_is_carved_whichever_way_the_line_is_drawn() {
         Outline outline = with().design().outline();
         Contour one = forearm(20);
         Contour other = new Contour(
@@ -82,7 +82,7 @@ class ContourPlanTest {
 
     /** The neck pocket's jig wants the flat: the pocket before the carved top, the main school, common practice. */
     @Test
-    void theNeckPocketIsCutBeforeACarvedTopTakesItsFlat() {
+    void the_neck_pocket_is_cut_before_a_carved_top_takes_its_flat() {
         BuildPlan plan = with(top(90, 8)).plan();
         assertThat(place(plan, "neck:rout")).isLessThan(place(plan, "contour-top:carve"));
         assertThat(place(plan, "outline:finish")).isLessThan(place(plan, "contour-top:line"));
@@ -91,7 +91,7 @@ class ContourPlanTest {
 
     /** On a carved top the final control depth comes after the carve: common practice. */
     @Test
-    void theControlCavitysLastPassWaitsForTheCarveAndItsHolesDoNot() {
+    void the_control_cavitys_last_pass_waits_for_the_carve_and_its_holes_do_not() {
         BuildPlan plan = with(top(90, 8)).plan();
         int carve = place(plan, "contour-top:carve");
         assertThat(place(plan, "control-volume:drill")).isLessThan(carve);
@@ -104,7 +104,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void theCavitysFloorKeepsItsWoodWhereTheFrontHasFallenMost() {
+    void the_cavitys_floor_keeps_its_wood_where_the_front_has_fallen_most() {
         TestBody body = with(top(90, 8));
         BuildPlan plan = body.plan();
         WoodLeft.Thin floor = plan.thinnest().stream()
@@ -145,7 +145,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void aPotGetsTheTopThatIsThereAndIsToldWhereItIsTooMuch() {
+    void a_pot_gets_the_top_that_is_there_and_is_told_where_it_is_too_much() {
         TestBody body = with(top(90, 8));
         body.controls.set(0, TestBody.pot("volume", 100, -40, 8));
         double there = fallAtEdgeOfCavity(90, 8, 60);
@@ -161,7 +161,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void aStepUnderAControlIsSetByTheFrontAtItsHole() {
+    void a_step_under_a_control_is_set_by_the_front_at_its_hole() {
         TestBody body = with(top(90, 8));
         body.controls.set(
                 0,
@@ -185,7 +185,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void theBodyReadAtAControlAfterTheCarveMovesTheCavitysLastPass() {
+    void the_body_read_at_a_control_after_the_carve_moves_the_cavitys_last_pass() {
         TestBody body = with(top(90, 8));
         double before = card(body.plan(), "controls").depth().value();
         body.doneUpTo("contour-top:carve");
@@ -206,7 +206,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void aReadingFromBeforeTheCarveSaysNothingAboutIt() {
+    void a_reading_from_before_the_carve_says_nothing_about_it() {
         TestBody body = with(top(90, 8));
         double before = card(body.plan(), "controls").depth().value();
         body.read("thickness-at:control-volume", 45);
@@ -214,7 +214,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void aBellyCarveOverARearCavityIsToldWithWhatIsLeft() {
+    void a_belly_carve_over_a_rear_cavity_is_told_with_what_is_left() {
         TestBody body = with(new Contour(
                 "belly",
                 Face.BACK,
@@ -228,7 +228,7 @@ class ContourPlanTest {
 
     /** A pickup's cavity 19 deep under a back that falls 18 of 44.5 leaves what its card says, to the numbers of school geometry. */
     @Test
-    void aCarvedBackThinsTheFloorsOfFrontCavities() {
+    void a_carved_back_thins_the_floors_of_front_cavities() {
         TestBody body = with(new Contour(
                 "belly",
                 Face.BACK,
@@ -257,7 +257,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void whatRunsIntoHardwareOrTakesTooMuchIsTold() {
+    void what_runs_into_hardware_or_takes_too_much_is_told() {
         assertThat(with(top(130, 8)).rules()).contains("not-flat");
         assertThat(with(forearm(30)).rules()).contains("deep");
         TestBody near = with(new Contour(
@@ -276,7 +276,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void theEdgeBetweenForearmAndBellyIsToldWhenItComesToAPoint() {
+    void the_edge_between_forearm_and_belly_is_told_when_it_comes_to_a_point() {
         TestBody even = with(forearm(18), belly(16));
         EdgeBand band = EdgeBand.of(even.build()).get(0);
         assertThat(band.thickness().value()).isBetween(44.5 - 18 - 16 - 1e-6, 44.5 - 18 - 16 + 4.0);
@@ -286,7 +286,7 @@ class ContourPlanTest {
 
     /** Over a carved front, the saddles' height is taken from the front's height at the bridge (C1). */
     @Test
-    void aFrontCarvedDownUnderTheBridgeDeepensThePocketByAsMuch() {
+    void a_front_carved_down_under_the_bridge_deepens_the_pocket_by_as_much() {
         double flat = card(with().plan(), "neck").depth().value();
         TestBody body = with(new Contour(
                 "tail",
@@ -300,7 +300,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void anUndecidedContourKeepsItsWood() {
+    void an_undecided_contour_keeps_its_wood() {
         TestBody body = with(top(90, 8));
         body.undecided = Set.of("contour-top");
         BuildPlan plan = body.plan();
@@ -310,7 +310,7 @@ class ContourPlanTest {
     }
 
     @Test
-    void whatCannotBeCarvedIsRefusedWithItsName() {
+    void what_cannot_be_carved_is_refused_with_its_name() {
         assertThatThrownBy(() -> with(forearm(45)).design())
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("forearm contour");

@@ -12,7 +12,7 @@ class EdgeDistanceTest {
     private static final int SEED = 7;
 
     @Test
-    void agreesWithJts() {
+    void agrees_with_jts() {
         Region body = Outline.parse(new TestBody().outline, 1).region();
         Region holed = body.minus(Region.disc(new Point(10, 20), 60));
         for (Region region : new Region[] {body, holed}) {
@@ -32,7 +32,7 @@ class EdgeDistanceTest {
     }
 
     @Test
-    void aPlaceFarOffIsSomewhereBeyondTheReach() {
+    void a_place_far_off_is_somewhere_beyond_the_reach() {
         EdgeDistance edge = EdgeDistance.of(Region.disc(new Point(0, 0), 50), 10);
         assertThat(edge.at(500, -900)).isEqualTo(10);
     }

@@ -189,7 +189,7 @@ class NeckFitTest {
 
     /** A floor tilted over pocket length l falls by l tan α (C1: 75 at 2 degrees, 2.6): so much the wedge rises. */
     @Test
-    void aTiltedPocketsTemplateLiesOnAWedge() {
+    void a_tilted_pockets_template_lies_on_a_wedge() {
         TestBody body = new TestBody();
         assertThat(body.build().wedge("neck")).isEmpty();
         body.angle = 2;
@@ -209,7 +209,7 @@ class NeckFitTest {
 
     /** A set neck is glued in when nothing more is cut: an angled body no longer lies flat. */
     @Test
-    void aSetNeckIsGluedInAfterEveryCut() {
+    void a_set_neck_is_glued_in_after_every_cut() {
         TestBody body = new TestBody();
         assertThat(body.plan().step("neck:glue")).isEmpty();
         body.joint = NeckJoint.Kind.SET;

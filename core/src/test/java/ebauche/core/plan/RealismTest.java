@@ -35,7 +35,7 @@ class RealismTest {
     }
 
     @Test
-    void aSoundBodyHoldsEveryRule() {
+    void a_sound_body_holds_every_rule() {
         Realism realism = Realism.of(new TestBody().plan());
         assertThat(realism.count(Rule.Verdict.FAILS)).isZero();
         assertThat(realism.rules()).extracting(Rule::name).contains("control-top", "bridge-window", "floor", "wall");
@@ -47,7 +47,7 @@ class RealismTest {
      * practice.
      */
     @Test
-    void aStandardBlockStandsHalfAnInchOutOfAThinBody() {
+    void a_standard_block_stands_half_an_inch_out_of_a_thin_body() {
         for (double thick : new double[] {25.4 * 11 / 8, 25.4 * 3 / 2}) {
             TestBody body = new TestBody();
             body.thickness = thick;
@@ -71,7 +71,7 @@ class RealismTest {
 
     /** A blade switch wants 1/8 to 3/16 in of top, a pot's thread another limit, both in one cavity: common practice. */
     @Test
-    void aBladeSwitchAndAPotInOneCavityNeedTwoFloors() {
+    void a_blade_switch_and_a_pot_in_one_cavity_need_two_floors() {
         TestBody one = new TestBody();
         one.controls.add(TestBody.bladeSwitch(25.4 / 8, 25.4 * 3 / 16, OptionalDouble.empty()));
         Rule selector = Realism.of(one.plan()).rules().stream()
@@ -88,7 +88,7 @@ class RealismTest {
     }
 
     @Test
-    void theHeelMustStandProudForAPlateUnderTheFingerboard() {
+    void the_heel_must_stand_proud_for_a_plate_under_the_fingerboard() {
         TestBody body = new TestBody();
         body.scratchPlate = Optional.of(new ScratchPlate(2.5, true));
         Rule plate = rule(body, "plate-under-fingerboard");
@@ -99,7 +99,7 @@ class RealismTest {
     }
 
     @Test
-    void aPartThatDoesNotPassItsOpeningIsToldByHowMuch() {
+    void a_part_that_does_not_pass_its_opening_is_told_by_how_much() {
         TestBody body = new TestBody();
         body.controls.set(
                 0,
@@ -122,7 +122,7 @@ class RealismTest {
     }
 
     @Test
-    void aPickupMeasuredLargerStillDropsInSinceItsCavityFollows() {
+    void a_pickup_measured_larger_still_drops_in_since_its_cavity_follows() {
         TestBody body = new TestBody();
         body.pickups = List.of(Pickup.of("bridge", new Point(0, 40), 0, Set.of(), 3, TestParts.pickup()));
         Rule before = Realism.of(body.plan()).rules().stream()
@@ -139,7 +139,7 @@ class RealismTest {
 
     /** C13: a neck screw is bounded by floor, heel and fingerboard; the numbers of the sum written out again. */
     @Test
-    void aNeckScrewIsBoundedByFloorHeelAndFingerboard() {
+    void a_neck_screw_is_bounded_by_floor_heel_and_fingerboard() {
         TestBody body = new TestBody();
         double under = 44.5 - 24.05;
         Rule wood = rule(body, "screw-wood");
@@ -158,7 +158,7 @@ class RealismTest {
 
     /** Check the wood that the neck screws hold in after a heel ramp: common practice. */
     @Test
-    void aHeelRampTakesTheWoodThatTheScrewsPullAgainst() {
+    void a_heel_ramp_takes_the_wood_that_the_screws_pull_against() {
         TestBody body = new TestBody();
         double before = rule(body, "screw-wood").number().value();
         body.contours = List.of(new Contour(
@@ -202,7 +202,7 @@ class RealismTest {
 
     /** Each step that the shop has no tool for has a stand-in: craft of small shops, common practice. */
     @Test
-    void aShopWithoutMachinesIsToldTheWayRound() {
+    void a_shop_without_machines_is_told_the_way_round() {
         TestBody body = shop(
                 new TestBody(),
                 List.of(),
@@ -223,7 +223,7 @@ class RealismTest {
     }
 
     @Test
-    void whatNeitherAToolNorAHandCanDoIsSaidToBeImpossibleHere() {
+    void what_neither_a_tool_nor_a_hand_can_do_is_said_to_be_impossible_here() {
         TestBody body = shop(new TestBody(), List.of(), List.of(), Set.of());
         Realism realism = Realism.of(body.plan());
         assertThat(way(body, "Saw the outline").how()).isEqualTo(ShopWay.How.NOT_HERE);
@@ -233,7 +233,7 @@ class RealismTest {
 
     /** No jointer: flush-trim along a straightedge, with a bit as long as the blank is thick. */
     @Test
-    void aStraightedgeAndALongFlushBitStandInForAJointer() {
+    void a_straightedge_and_a_long_flush_bit_stand_in_for_a_jointer() {
         TestBody body = new TestBody();
         body.blankThickness = 38;
         body.thickness = 34;
@@ -250,7 +250,7 @@ class RealismTest {
 
     /** A planer that is too narrow for the blank is no planer for it. */
     @Test
-    void aPlanerNarrowerThanTheBlankGivesWayToTheSled() {
+    void a_planer_narrower_than_the_blank_gives_way_to_the_sled() {
         TestBody body = new TestBody();
         body.shop = body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER));
         Crib c = body.shop.crib();
@@ -272,7 +272,7 @@ class RealismTest {
 
     /** A drill press reaches so far in from the body's edge and no farther; the neck pickup's waste lies beyond a small one. */
     @Test
-    void aSmallDrillPressLeavesTheMiddleOfTheBodyToASquare() {
+    void a_small_drill_press_leaves_the_middle_of_the_body_to_a_square() {
         TestBody body = new TestBody();
         Crib c = body.shop.crib();
         body.shop = body.shop.with(new Crib(
@@ -293,7 +293,7 @@ class RealismTest {
     }
 
     @Test
-    void aRulesVerdictTurnsAtItsEnds() {
+    void a_rules_verdict_turns_at_its_ends() {
         Rule base = rule(new TestBody(), "bridge-centre");
         assertThat(base.verdict()).isEqualTo(Rule.Verdict.HOLDS);
         TestBody edge = new TestBody();

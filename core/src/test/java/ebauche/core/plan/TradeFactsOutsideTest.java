@@ -5,11 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.crib.Crib;
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Jack;
+import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Optional;
@@ -185,5 +190,81 @@ class TradeFactsOutsideTest {
         assertThat(plan.steps().subList(firstSanding, plan.steps().size()))
                 .allMatch(s -> s.operation().station().equals("sanding"));
         assertThat(plan.history().finished().intervalsAt(0, 40)[0]).isEqualTo(19 + 0.3, within(1e-3));
+    }
+
+    /** Common practice: another school cuts exactly the heel's thickness, so that only the fingerboard stands out. */
+    @Test
+    void a_pocket_as_deep_as_the_heel_leaves_only_the_fingerboard_standing_out() {
+        TestBody body = new TestBody();
+        // The saddle height that such a pocket calls for: f + r + 2 a12 - a0, by hand.
+        body.wantedSaddle = OptionalDouble.of(6.35 + 1.2 + 2 * 1.8 - 0.5);
+        PocketState pocket = PocketState.of(body.build());
+        assertThat(pocket.target().value()).isCloseTo(body.heel, within(1e-9));
+        assertThat(pocket.proud().value()).isCloseTo(0, within(1e-9));
+    }
+
+    /** Common practice: the centre line is checked end to end before the neck screws' holes are drilled. */
+    @Test
+    void the_centre_line_is_checked_before_the_neck_screws_are_drilled() {
+        BuildPlan plan = new TestBody().plan();
+        assertThat(place(plan, "neck:check")).isLessThan(place(plan, "neck-screws:drill"));
+        assertThat(plan.step("neck:check").orElseThrow().operation().inspections())
+                .anyMatch(i -> i.measurand().key().equals("centre-at-bridge"));
+    }
+
+    /** Common practice: a cover's recess is as deep as the cover's own sheet. */
+    @Test
+    void a_covers_recess_is_as_deep_as_its_sheet() {
+        DepthCard cover = DepthCard.of(new TestBody().plan()).stream()
+                .filter(c -> c.feature().equals("cover"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(cover.depth().value()).isEqualTo(2.5);
+    }
+
+    /** Common practice: a blade switch's slot is cut with a bit of 1/16 to 3/32 in, or by knife between two drilled holes. */
+    @Test
+    void a_slot_wants_a_thin_bit_or_a_knife() {
+        TestBody body = new TestBody();
+        body.controls.add(TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.of(4)));
+        assertThat(slot(body).with()).isEqualTo("slot bit 3/32");
+        Crib c = body.shop.crib();
+        body.shop = body.shop.with(c.only(
+                c.bits().stream().filter(b -> !b.name().startsWith("slot")).toList()));
+        assertThat(slot(body).how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(slot(body).with()).contains("knife");
+    }
+
+    private static ShopWay slot(TestBody body) {
+        return Realism.of(body.plan()).ways().stream()
+                .filter(w -> w.work().contains("slot"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Common practice: a vibrato's route is met from both faces: a top bearing, flip, a bottom bearing. */
+    @Test
+    void a_vibratos_route_is_met_from_both_faces() {
+        TestBody body = new TestBody();
+        body.pickups = List.of();
+        body.vibrato = Optional.of(TestBody.vibrato(40));
+        List<Operation> route = body.plan().steps().stream()
+                .map(BuildPlan.PlanStep::operation)
+                .filter(o -> o.feature().equals("vibrato") && o.setting() instanceof Setting.Routed)
+                .toList();
+        assertThat(route).extracting(Operation::face).contains(Face.FRONT, Face.BACK);
+        Setting.Routed last = (Setting.Routed) route.get(route.size() - 1).setting();
+        assertThat(last.passes()).allMatch(p -> p.cutter().bit().bearing().atTip());
+    }
+
+    /** Common practice: on a carved top the final control depth comes after the carve; the neck pocket before it. */
+    @Test
+    void a_carved_top_comes_between_the_neck_pocket_and_the_last_of_the_control_cavity() {
+        TestBody body = new TestBody();
+        body.contours = List.of(new Contour(
+                "top", Face.FRONT, new Contour.Start.Round(90), 6, Profile.Shape.ROUND, OptionalDouble.empty()));
+        BuildPlan plan = body.plan();
+        assertThat(place(plan, "neck:rout")).isLessThan(place(plan, "contour-top:carve"));
+        assertThat(place(plan, "contour-top:carve")).isLessThan(place(plan, "controls:rout"));
     }
 }

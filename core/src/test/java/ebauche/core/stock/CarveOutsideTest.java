@@ -35,7 +35,7 @@ class CarveOutsideTest {
     private static final Course RIGHT = new Course.Line(new Point(30, 150), new Point(30, -150));
 
     @Test
-    void aPlaneTakesAWedge() {
+    void a_plane_takes_a_wedge() {
         Carve front = new Carve(Face.FRONT, 0, RIGHT, Profile.straight(70, 22.2));
         assertThat(carvedOff(SLAB, front, 0.5)).isCloseTo(70 * 22.2 / 2 * 300, within(1.0));
         Carve back = new Carve(Face.BACK, THICK, RIGHT, Profile.straight(70, 22.2));
@@ -43,7 +43,7 @@ class CarveOutsideTest {
     }
 
     @Test
-    void aHollowTakesTheWedgeAndACylindersSegment() {
+    void a_hollow_takes_the_wedge_and_a_cylinders_segment() {
         double radius = 400;
         double chord = Math.hypot(70, 20);
         double angle = 2 * Math.asin(chord / (2 * radius));
@@ -57,7 +57,7 @@ class CarveOutsideTest {
      * π d² (3R − d) / 3, school geometry. The grid comes nearer as its pitch is halved.
      */
     @Test
-    void aRoundCarveOfADiscLeavesASphericalCapAndTheGridConverges() {
+    void a_round_carve_of_a_disc_leaves_a_spherical_cap_and_the_grid_converges() {
         double radius = 100;
         double depth = 12;
         Region disc = ring(radius, 2048);
@@ -76,7 +76,7 @@ class CarveOutsideTest {
 
     /** A straight slope round a disc leaves the frustum of a cone: π d (R² + R r + r²) / 3, school geometry. */
     @Test
-    void aStraightSlopeAllRoundLeavesAFrustum() {
+    void a_straight_slope_all_round_leaves_a_frustum() {
         double radius = 100;
         double width = 40;
         double depth = 9;
@@ -90,7 +90,7 @@ class CarveOutsideTest {
 
     /** Cell by cell the stock's front lies where the surface says. */
     @Test
-    void everyCellLiesOnTheSurface() {
+    void every_cell_lies_on_the_surface() {
         Region disc = ring(80, 256);
         Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(disc, 30), Profile.round(30, 8));
         Stock stock = slab(disc, 0.5)
@@ -115,7 +115,7 @@ class CarveOutsideTest {
     }
 
     @Test
-    void aFaceLiesWhereTheDeeperOfItsCarvesIs() {
+    void a_face_lies_where_the_deeper_of_its_carves_is() {
         Carve shallow = new Carve(Face.BACK, THICK, RIGHT, Profile.straight(70, 10));
         Carve deep = new Carve(
                 Face.BACK,

@@ -51,7 +51,7 @@ class GapTest {
     }
 
     @Test
-    void aLevelFloorUnderACarveIsThinnestWhereTheCarveIsDeepest() {
+    void a_level_floor_under_a_carve_is_thinnest_where_the_carve_is_deepest() {
         Random random = new Random(SEED);
         for (int i = 0; i < 40; i++) {
             Carve front = carve(random, Face.FRONT, 0);
@@ -68,7 +68,7 @@ class GapTest {
     }
 
     @Test
-    void aTiltedFloorOrAnotherCarveIsFoundBySearch() {
+    void a_tilted_floor_or_another_carve_is_found_by_search() {
         Random random = new Random(SEED + 1);
         for (int i = 0; i < 25; i++) {
             Carve front = carve(random, Face.FRONT, 0);
@@ -82,7 +82,7 @@ class GapTest {
     }
 
     @Test
-    void twoTiltedPlanesAreExactAtACorner() {
+    void two_tilted_planes_are_exact_at_a_corner() {
         Region over = Region.rectangle(new Point(0, 0), 40, 80, 0, 0);
         Gap gap = Gap.least(Plane.tilted(10, 0, 2), Plane.at(40), over);
         assertThat(gap.thickness()).isCloseTo(30 - 40 * Math.tan(Math.toRadians(2)), within(1e-9));

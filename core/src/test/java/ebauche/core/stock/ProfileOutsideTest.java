@@ -13,7 +13,7 @@ class ProfileOutsideTest {
     private static final int SEED = 20261126;
 
     @Test
-    void aStraightOneFallsInProportion() {
+    void a_straight_one_falls_in_proportion() {
         Profile plane = Profile.straight(70, 22.2);
         assertThat(plane.fall(35)).isEqualTo(11.1);
         // C10's worked value: a plane 70 wide and 22.2 deep lies at 17.6 degrees
@@ -21,7 +21,7 @@ class ProfileOutsideTest {
     }
 
     @Test
-    void nothingIsCarvedBeforeTheLineAndNoMoreBeyondTheWidth() {
+    void nothing_is_carved_before_the_line_and_no_more_beyond_the_width() {
         for (Profile profile :
                 new Profile[] {Profile.straight(40, 10), Profile.round(40, 10), Profile.hollow(40, 10, 120)}) {
             assertThat(profile.fall(-3)).isZero();
@@ -33,7 +33,7 @@ class ProfileOutsideTest {
 
     /** Every point of an arc has the radius from one centre: the centre from three of its points, by perpendiculars. */
     @Test
-    void anArcKeepsItsRadius() {
+    void an_arc_keeps_its_radius() {
         Random random = new Random(SEED);
         for (int i = 0; i < 300; i++) {
             double width = 20 + random.nextDouble() * 100;
@@ -57,7 +57,7 @@ class ProfileOutsideTest {
     }
 
     @Test
-    void aHollowLiesUnderTheSlopeAndARoundOneOverItByTheSegmentsArea() {
+    void a_hollow_lies_under_the_slope_and_a_round_one_over_it_by_the_segments_area() {
         double width = 60;
         double depth = 15;
         double radius = 200;
@@ -82,7 +82,7 @@ class ProfileOutsideTest {
     }
 
     @Test
-    void noneEverRisesAgain() {
+    void none_ever_rises_again() {
         Random random = new Random(SEED);
         for (int i = 0; i < 200; i++) {
             double width = 20 + random.nextDouble() * 100;
@@ -99,7 +99,7 @@ class ProfileOutsideTest {
     }
 
     @Test
-    void aRoundOneStartsLevelAndTheTightestHollowEndsLevel() {
+    void a_round_one_starts_level_and_the_tightest_hollow_ends_level() {
         Profile round = Profile.round(50, 10);
         assertThat(round.fall(0.5)).isLessThan(0.002);
         Profile hollow = Profile.hollow(50, 10, Profile.smallestRadius(50, 10));
@@ -107,7 +107,7 @@ class ProfileOutsideTest {
     }
 
     @Test
-    void whatCannotBeIsRefused() {
+    void what_cannot_be_is_refused() {
         assertThatThrownBy(() -> Profile.hollow(50, 10, 100))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("at least 130");
