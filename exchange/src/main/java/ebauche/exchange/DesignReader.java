@@ -304,7 +304,9 @@ final class DesignReader {
                 spot.object("part", PartFile::read),
                 spot.point("at"),
                 spot.word("from", SIDE),
-                spot.has("aim") ? Optional.of(spot.point("aim")) : Optional.empty());
+                spot.has("aim") && !spot.at("aim").node().isEmpty()
+                        ? Optional.of(spot.point("aim"))
+                        : Optional.empty());
     }
 
     private static Contour contour(Spot spot) {

@@ -23,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -51,10 +52,10 @@ class ContoursController {
     /**
      * One contour on the page.
      *
-     * @param width from its line to its deepest place, mm; null where it cannot be laid
+     * @param width from its line to its deepest place, mm; empty where it cannot be laid
      * @param section cut square to its line through its deepest place; empty where it cannot be laid
      */
-    public record Shown(ContourForm form, Double width, String section, List<Reckoning> sums) {}
+    public record Shown(ContourForm form, OptionalDouble width, String section, List<Reckoning> sums) {}
 
     @GetMapping
     String contours(
@@ -96,11 +97,15 @@ class ContoursController {
             ContourForm form = isTried
                     ? tried
                     : ContourForm.of(inFile(current, laid.contour().id()));
-            all.add(new Shown(form, laid.profile().width(), ContourSection.of(build, laid, fig), sums(build, laid)));
+            all.add(new Shown(
+                    form,
+                    OptionalDouble.of(laid.profile().width()),
+                    ContourSection.of(build, laid, fig),
+                    sums(build, laid)));
         }
         if (tried != null && all.stream().noneMatch(s -> s.form() == tried)) {
             all.removeIf(s -> s.form().was().equals(tried.was()));
-            all.add(new Shown(tried, null, "", List.of()));
+            all.add(new Shown(tried, OptionalDouble.empty(), "", List.of()));
         }
         model.addAttribute("current", current);
         model.addAttribute("plan", shown);

@@ -110,7 +110,18 @@ class DesignEditTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"pickup", "pot", "toggle-switch", "blade-switch", "controlCavity", "jack", "studs", "vibrato"})
+            strings = {
+                "pickup",
+                "pot",
+                "toggle-switch",
+                "blade-switch",
+                "controlCavity",
+                "jack",
+                "studs",
+                "vibrato",
+                "strap-button",
+                "insert"
+            })
     void an_added_part_can_be_read_and_left_out_again(String kind) {
         ObjectNode plain = DemoBodies.read("marram").design().deepCopy();
         for (String part : new String[] {"pickups", "controls", "controlCavity", "jack"}) {

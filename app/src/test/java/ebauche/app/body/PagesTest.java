@@ -132,6 +132,32 @@ class PagesTest extends WithApp {
     }
 
     @Test
+    void a_hole_for_an_insert_is_added_moved_and_drilled() {
+        assertThat(keep(form("add", "insert")).body()).contains("Hole insert");
+        Map<String, String> fields = form(
+                "holes.0.id",
+                "cover-nut",
+                "holes.0.from",
+                "back",
+                "holes.0.at.x",
+                "-60 mm",
+                "holes.0.at.y",
+                "60 mm",
+                "holes.0.aim.x",
+                "",
+                "holes.0.aim.y",
+                "");
+        assertThat(keep(fields).statusCode()).isEqualTo(302);
+        assertThat(me.get(shop.path("sedge") + "/depths").body()).contains("cover nut hole");
+        assertThat(me.get(shop.path("sedge") + "/parts").body()).contains("cover nut");
+        fields.put("base", "2");
+        fields.put("holes.0.from", "edge");
+        HttpResponse<String> aimless = keep(fields);
+        assertThat(aimless.statusCode()).isEqualTo(422);
+        assertThat(aimless.body()).contains("needs a place further in to point to");
+    }
+
+    @Test
     void parts_are_added_with_usual_sizes_and_left_out_again() {
         HttpResponse<String> added = keep(form("add", "pickup"));
         assertThat(added.statusCode()).isEqualTo(200);

@@ -15,12 +15,13 @@ import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.Surface;
 import ebauche.core.stock.WoodLeft;
 import java.util.Optional;
 import java.util.Set;
 
 /** The holes that the neck's screws pass. */
-record NeckHoles(Build build, PocketState state) {
+record NeckHoles(Build build) {
     /** How near a drill in the crib must come to a wanted clearing hole, mm. */
     private static final double DRILL_MATCH = 0.3;
 
@@ -29,12 +30,15 @@ record NeckHoles(Build build, PocketState state) {
         if (neck.screws().isEmpty()) {
             return Optional.empty();
         }
-        double through = build.faces().backNow() - build.faces().frontNow();
+        Surface floor = NeckStation.pocket(build).floor();
+        double highest =
+                neck.screws().stream().mapToDouble(floor::depthAt).min().orElseThrow();
+        double back = build.faces().backNow();
         Optional<Drill> drill = build.shop().crib().drill(neck.screwHole(), DRILL_MATCH);
         Reckoning depth = Reckoning.of("through the pocket's floor", Quantity.LENGTH)
-                .length("body as it is now", through)
-                .length("pocket", state.target().asFact())
-                .is(through - state.target().value(), "body as it is now − pocket");
+                .length("back now", back)
+                .length("pocket's floor where it lies highest at a screw", highest)
+                .is(back - highest, "back now − pocket's floor where it lies highest at a screw");
         Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, "drill", "Drill the neck screws' holes")
                 .set(new Setting.Drilled(
                         drill.map(Drill::name).orElse("a drill that the crib lacks"),

@@ -1,7 +1,11 @@
 package ebauche.core.plan;
 
+import ebauche.core.build.AsBuilt;
 import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Part;
 import java.util.Comparator;
 import java.util.List;
 
@@ -31,13 +35,26 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
     /** Hardware of one nominal kind differs between makers and years: measure the part in hand before its cavity is cut. */
     private static List<String> unmeasured(BuildPlan plan) {
         return plan.build().drawn().parts().entrySet().stream()
-                .filter(p -> p.getValue().sizes().keySet().stream()
-                        .noneMatch(size -> plan.build()
-                                .asBuilt()
-                                .latest(new Measurand.SizeOf(p.getKey(), size))
-                                .isPresent()))
+                .filter(p -> !measured(plan, p.getKey(), p.getValue()) && toCut(plan, p.getKey()))
                 .map(p -> FeatureName.part(p.getKey()))
                 .toList();
+    }
+
+    private static boolean measured(BuildPlan plan, String feature, Part part) {
+        AsBuilt record = plan.build().asBuilt();
+        return part.sizes().keySet().stream()
+                .anyMatch(size ->
+                        record.latest(new Measurand.SizeOf(feature, size)).isPresent());
+    }
+
+    /** Whether wood is still to be cut to a part: a bridge sets the neck pocket's depth, whatever else is cut for it. */
+    private static boolean toCut(BuildPlan plan, String feature) {
+        boolean bridge = feature.equals(Bridge.FEATURE);
+        return plan.steps().stream()
+                .filter(s -> !s.done() && s.operation().cannotBeTakenBack())
+                .map(s -> s.operation().feature())
+                .anyMatch(f -> f.equals(feature)
+                        || bridge && (f.equals(NeckJoint.FEATURE) || f.startsWith("bridge-") || f.equals("vibrato")));
     }
 
     /** How many rules stand so. */

@@ -137,6 +137,15 @@ class RealismTest {
         assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
     }
 
+    @Test
+    void a_part_whose_cavity_is_cut_already_is_no_longer_asked_for() {
+        TestBody body = new TestBody();
+        body.pickups = List.of(Pickup.of("bridge", new Point(0, 40), 0, Set.of(), 3, TestParts.pickup()));
+        assertThat(Realism.of(body.plan()).unmeasured()).containsExactly("bridge pickup");
+        body.doneUpTo("pickup-bridge:off");
+        assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
+    }
+
     /** C13: a neck screw is bounded by floor, heel and fingerboard; the numbers of the sum written out again. */
     @Test
     void a_neck_screw_is_bounded_by_floor_heel_and_fingerboard() {
