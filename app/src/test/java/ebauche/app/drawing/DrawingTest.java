@@ -15,6 +15,7 @@ import ebauche.core.stock.Stock;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -48,7 +49,7 @@ class DrawingTest {
         return Math.abs(sum) / 2;
     }
 
-    /** A top glued on its core: one thickness of wood in figures, the glue between them as a line at its depth. */
+    /** A top glued on its core, where it is not carved: one thickness of wood in figures, the glue between them as a line at its depth. */
     @Test
     void a_section_shows_the_glue_line_under_a_top_and_tells_both_layers_as_one() {
         BuildPlan marram = Planner.plan(DemoBodies.read("marram").build());
@@ -56,7 +57,7 @@ class DrawingTest {
         Stock stock = marram.history().before(last);
         Section.Run whole = Section.lengthwise(stock, 0).stream()
                 .filter(r -> r.solid().length == 4)
-                .findFirst()
+                .max(Comparator.comparingDouble(r -> r.joined()[1] - r.joined()[0]))
                 .orElseThrow();
         double under =
                 marram.build().design().blank().topThickness() - marram.build().roughAboveFront();

@@ -38,12 +38,12 @@ public record Carve(Face face, double flat, Course course, Profile profile) impl
 
     @Override
     public Depths over(Grid grid) {
-        DoubleUnaryOperator falling = profile.falling();
         double sign = face == Face.FRONT ? 1 : -1;
         if (course instanceof Course.Rim rim) {
-            Course.Rim.Cells across = rim.over(grid);
-            return (column, row) -> flat + sign * falling.applyAsDouble(across.at(column, row));
+            Course.Rim.Cells fallen = rim.over(grid, profile);
+            return (column, row) -> flat + sign * fallen.at(column, row);
         }
+        DoubleUnaryOperator falling = profile.falling();
         return (column, row) -> flat + sign * falling.applyAsDouble(course.across(grid.x(column), grid.y(row)));
     }
 

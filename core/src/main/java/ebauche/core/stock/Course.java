@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
 public sealed interface Course {
@@ -108,31 +109,35 @@ public sealed interface Course {
             return LAST.computeIfAbsent(new Key(outline, width), k -> new Rim(outline, width));
         }
 
-        /** How far into the carve the cells of one grid lie, each reckoned when it is first asked for. */
+        /** How far a profile has fallen in the cells of one grid, each reckoned when it is first asked for. */
         final class Cells {
             private final Grid grid;
-            private final float[] across;
+            private final Profile profile;
+            private final DoubleUnaryOperator falling;
+            private final float[] fallen;
 
-            private Cells(Grid grid) {
+            private Cells(Grid grid, Profile profile) {
                 this.grid = grid;
-                this.across = new float[grid.columns() * grid.rows()];
-                Arrays.fill(across, Float.NaN);
+                this.profile = profile;
+                this.falling = profile.falling();
+                this.fallen = new float[grid.columns() * grid.rows()];
+                Arrays.fill(fallen, Float.NaN);
             }
 
             double at(int column, int row) {
                 int cell = row * grid.columns() + column;
-                if (Float.isNaN(across[cell])) {
-                    across[cell] = (float) across(grid.x(column), grid.y(row));
+                if (Float.isNaN(fallen[cell])) {
+                    fallen[cell] = (float) falling.applyAsDouble(across(grid.x(column), grid.y(row)));
                 }
-                return across[cell];
+                return fallen[cell];
             }
         }
 
         /** The last grid's cells are remembered; two plans at once may reckon some of them twice, to the same end. */
-        Cells over(Grid grid) {
+        Cells over(Grid grid, Profile profile) {
             Cells known = cells;
-            if (known == null || !known.grid.equals(grid)) {
-                known = new Cells(grid);
+            if (known == null || !known.grid.equals(grid) || !known.profile.equals(profile)) {
+                known = new Cells(grid, profile);
                 cells = known;
             }
             return known;

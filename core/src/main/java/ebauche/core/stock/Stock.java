@@ -4,6 +4,7 @@ import ebauche.core.geometry.Point;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The wood that is left, as solid intervals along the depth over every cell of a plan grid.
@@ -14,6 +15,9 @@ import java.util.List;
  * from exact geometry. Cost of a change: its outline's edges plus the cells it covers.
  */
 public final class Stock {
+    /** A pocket's few rows of tiles are done before another core could begin. */
+    private static final int FEW_ROWS = 10;
+
     private final Grid grid;
     private final int tilesAcross;
     private final Tile[] tiles;
@@ -100,15 +104,20 @@ public final class Stock {
             this.bottoms = solid instanceof Solid.Prism p ? p.bottom().over(grid) : null;
         }
 
+        /** Rows of tiles know nothing of each other: many of them are swept on all cores. */
         void run() {
-            int last = raster.endRow() - 1;
-            for (int tr = raster.firstRow() / Tile.SIDE; tr <= last / Tile.SIDE && last >= 0; tr++) {
-                for (int tc = 0; tc < tilesAcross; tc++) {
-                    int covered = covered(tr, tc);
-                    if (covered > 0) {
-                        int index = tr * tilesAcross + tc;
-                        out[index] = swept(out[index], tr, tc, covered == Tile.CELLS);
-                    }
+            int first = raster.firstRow() / Tile.SIDE;
+            int end = (raster.endRow() + Tile.SIDE - 1) / Tile.SIDE;
+            IntStream rows = IntStream.range(first, Math.max(first, end));
+            (end - first > FEW_ROWS ? rows.parallel() : rows).forEach(this::row);
+        }
+
+        private void row(int tr) {
+            for (int tc = 0; tc < tilesAcross; tc++) {
+                int covered = covered(tr, tc);
+                if (covered > 0) {
+                    int index = tr * tilesAcross + tc;
+                    out[index] = swept(out[index], tr, tc, covered == Tile.CELLS);
                 }
             }
         }
