@@ -20,6 +20,7 @@ import ebauche.exchange.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,6 +108,7 @@ class ContoursController {
             all.removeIf(s -> s.form().was().equals(tried.was()));
             all.add(new Shown(tried, OptionalDouble.empty(), "", List.of()));
         }
+        all.sort(Comparator.comparing(s -> s.form() != tried));
         model.addAttribute("current", current);
         model.addAttribute("plan", shown);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
