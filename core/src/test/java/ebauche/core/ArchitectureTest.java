@@ -29,6 +29,8 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule imports_point_down = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()
+            .layer("realism")
+            .definedBy(core("realism"))
             .layer("plan")
             .definedBy(core("plan"))
             .layer("stations")
@@ -53,29 +55,43 @@ class ArchitectureTest {
             .definedBy(core("stock"), core("crib"), core("hardware"), core("timber"))
             .layer("ground")
             .definedBy(core("measure"), core("geometry"))
-            .whereLayer("plan")
+            .whereLayer("realism")
             .mayNotBeAccessedByAnyLayer()
+            .whereLayer("plan")
+            .mayOnlyBeAccessedByLayers("realism")
             .whereLayer("stations")
-            .mayOnlyBeAccessedByLayers("plan")
+            .mayOnlyBeAccessedByLayers("realism", "plan")
             .whereLayer("order")
-            .mayOnlyBeAccessedByLayers("plan")
+            .mayOnlyBeAccessedByLayers("realism", "plan")
             .whereLayer("routing")
-            .mayOnlyBeAccessedByLayers("plan", "stations")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
             .whereLayer("build")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing")
             .whereLayer("layout")
-            .mayOnlyBeAccessedByLayers("plan", "stations")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
             .whereLayer("operation")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "build")
             .whereLayer("passes")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "build", "operation")
             .whereLayer("shop")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "layout")
+            .mayOnlyBeAccessedByLayers(
+                    "realism", "plan", "stations", "order", "routing", "build", "operation", "layout")
             .whereLayer("design")
-            .mayOnlyBeAccessedByLayers("plan", "stations", "order", "routing", "build", "operation", "shop", "layout")
+            .mayOnlyBeAccessedByLayers(
+                    "realism", "plan", "stations", "order", "routing", "build", "operation", "shop", "layout")
             .whereLayer("things")
             .mayOnlyBeAccessedByLayers(
-                    "plan", "stations", "order", "routing", "build", "operation", "passes", "shop", "design", "layout");
+                    "realism",
+                    "plan",
+                    "stations",
+                    "order",
+                    "routing",
+                    "build",
+                    "operation",
+                    "passes",
+                    "shop",
+                    "design",
+                    "layout");
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(

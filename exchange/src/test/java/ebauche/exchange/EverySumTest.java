@@ -9,7 +9,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import ebauche.core.plan.DrillHole;
 import ebauche.core.plan.Planner;
-import ebauche.core.plan.Realism;
+import ebauche.core.realism.Realism;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

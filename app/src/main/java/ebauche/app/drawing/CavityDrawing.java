@@ -19,14 +19,10 @@ public final class CavityDrawing {
     public static String of(BuildPlan plan, CavityFromParts proposed) {
         BodyDesign design = plan.build().design();
         Region body = design.outline().region();
-        double along = body.maxY() - body.minY();
-        double across = body.maxX() - body.minX();
-        double scale = Math.min((WIDTH - 2 * MARGIN) / along, TALLEST / across);
-        double left = (WIDTH - along * scale) / 2;
-        Frame frame = new Frame(scale, left - body.minY() * scale, MARGIN - body.minX() * scale, Face.FRONT);
+        Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
         Svg svg = new Svg(
                 WIDTH,
-                across * scale + 2 * MARGIN,
+                frame.height(body, MARGIN),
                 "xray from-parts",
                 "The control cavity that the parts ask for, with its cover and the cover's screws");
         svg.path("body-wood", frame.path(body));

@@ -5,7 +5,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.Rule;
+import ebauche.core.realism.Rule;
 import java.util.List;
 import java.util.Locale;
 
@@ -21,14 +21,10 @@ public final class CheckDrawing {
     /** @param pinned in the order of their numbers, each with a place */
     public static String of(BuildPlan plan, List<Rule> pinned, Figures fig) {
         Region body = plan.build().design().outline().region();
-        double along = body.maxY() - body.minY();
-        double across = body.maxX() - body.minX();
-        double scale = Math.min((WIDTH - 2 * MARGIN) / along, TALLEST / across);
-        double left = (WIDTH - along * scale) / 2;
-        Frame frame = new Frame(scale, left - body.minY() * scale, MARGIN - body.minX() * scale, Face.FRONT);
+        Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
         Svg svg = new Svg(
                 WIDTH,
-                across * scale + 2 * MARGIN,
+                frame.height(body, MARGIN),
                 "xray check-map",
                 "The body from the front, what does not hold pinned where it fails");
         int finished = plan.steps().size();

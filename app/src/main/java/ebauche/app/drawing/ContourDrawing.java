@@ -29,14 +29,10 @@ public final class ContourDrawing {
     private ContourDrawing(Build build) {
         this.build = build;
         Region body = build.design().outline().region();
-        double along = body.maxY() - body.minY();
-        double across = body.maxX() - body.minX();
-        double scale = Math.min((WIDTH - 2 * MARGIN) / along, TALLEST / across);
-        double left = (WIDTH - along * scale) / 2;
-        this.frame = new Frame(scale, left - body.minY() * scale, MARGIN - body.minX() * scale, Face.FRONT);
+        this.frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
         this.svg = new Svg(
                 WIDTH,
-                across * scale + 2 * MARGIN,
+                frame.height(body, MARGIN),
                 "xray contour-map",
                 "The body's contours from the front, those of the back dashed");
     }

@@ -14,6 +14,21 @@ import ebauche.core.geometry.Region;
  * @param up the face that is seen
  */
 record Frame(double scale, double left, double middle, Face up) {
+    /** A body in the middle of a sheet so wide, as large as it and the height that is left for it allow. */
+    static Frame holding(Region body, double width, double tallest, double margin, Face up) {
+        double along = body.maxY() - body.minY();
+        double across = body.maxX() - body.minX();
+        double scale = Math.min((width - 2 * margin) / along, tallest / across);
+        double left = (width - along * scale) / 2 - body.minY() * scale;
+        double middle = margin + (up == Face.FRONT ? -body.minX() : body.maxX()) * scale;
+        return new Frame(scale, left, middle, up);
+    }
+
+    /** How tall a sheet must be that holds a body with a margin above and below it. */
+    double height(Region body, double margin) {
+        return (body.maxX() - body.minX()) * scale + 2 * margin;
+    }
+
     /** Along the body (its y) to the drawing's x. */
     double x(double bodyY) {
         return left + bodyY * scale;

@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.plan.Rule;
+import ebauche.core.realism.Rule;
 import java.util.Locale;
 
 /**

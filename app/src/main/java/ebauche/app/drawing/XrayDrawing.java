@@ -48,12 +48,7 @@ public final class XrayDrawing {
         this.fig = fig;
         this.step = step;
         this.body = plan.build().design().outline().region();
-        double along = body.maxY() - body.minY();
-        double across = body.maxX() - body.minX();
-        double scale = Math.min((WIDTH - 2 * MARGIN) / along, (PLAN_HEIGHT - 2 * MARGIN) / across);
-        double middle = up == Face.FRONT ? MARGIN - body.minX() * scale : MARGIN + body.maxX() * scale;
-        double left = (WIDTH - along * scale) / 2;
-        this.frame = new Frame(scale, left - body.minY() * scale, middle, up);
+        this.frame = Frame.holding(body, WIDTH, PLAN_HEIGHT - 2 * MARGIN, MARGIN, up);
     }
 
     /**
@@ -87,8 +82,7 @@ public final class XrayDrawing {
     }
 
     private String plan(Cut cut, List<WoodLeft.Thin> pins, Predicate<String> movable) {
-        double height = (body.maxX() - body.minX()) * frame.scale() + 2 * MARGIN;
-        Svg svg = new Svg(WIDTH, height, "xray", words());
+        Svg svg = new Svg(WIDTH, frame.height(body, MARGIN), "xray", words());
         svg.attribute("data-scale", Decimals.plain(frame.scale(), 6));
         svg.attribute("data-left", Decimals.plain(frame.x(0), 4));
         svg.attribute("data-flip", frame.up() == Face.FRONT ? "1" : "-1");

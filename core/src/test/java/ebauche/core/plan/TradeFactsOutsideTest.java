@@ -14,6 +14,8 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.realism.Realism;
+import ebauche.core.realism.ShopWay;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;

@@ -1,4 +1,4 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
 import ebauche.core.build.Build;
 import ebauche.core.design.FeatureName;

@@ -1,4 +1,4 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
 import ebauche.core.build.Build;
 import ebauche.core.crib.Aid;
@@ -12,6 +12,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;

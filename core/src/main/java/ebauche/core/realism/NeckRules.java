@@ -1,6 +1,6 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
-import static ebauche.core.plan.Rule.About.*;
+import static ebauche.core.realism.Rule.About.*;
 
 import ebauche.core.build.Build;
 import ebauche.core.design.NeckJoint;

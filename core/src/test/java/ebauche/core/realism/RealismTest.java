@@ -1,4 +1,4 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

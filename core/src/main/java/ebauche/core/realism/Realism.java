@@ -1,4 +1,4 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.FeatureName;
@@ -6,6 +6,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
+import ebauche.core.plan.BuildPlan;
 import java.util.Comparator;
 import java.util.List;
 

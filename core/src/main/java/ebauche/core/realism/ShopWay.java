@@ -1,5 +1,6 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
+import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.Optional;
 

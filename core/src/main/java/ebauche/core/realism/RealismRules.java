@@ -1,6 +1,6 @@
-package ebauche.core.plan;
+package ebauche.core.realism;
 
-import static ebauche.core.plan.Rule.About.*;
+import static ebauche.core.realism.Rule.About.*;
 
 import ebauche.core.build.Build;
 import ebauche.core.cavity.ControlFloor;
@@ -14,6 +14,8 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.DepthCard;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
