@@ -82,7 +82,10 @@ final class DesignReader {
                         spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
                         TemplateMade::feature),
                 distinct(spot, spot.list("holes", MOST_PARTS, s -> s.asObject(DesignReader::hole)), PartHole::id),
-                distinct(spot, spot.list("contours", MOST_PARTS, s -> s.asObject(DesignReader::contour)), Contour::id),
+                distinct(
+                        spot,
+                        spot.list("contours", MOST_PARTS, s -> s.asObject(c -> contour(c, outline))),
+                        Contour::id),
                 Set.copyOf(spot.list("undecided", MOST_PARTS, s -> s.asText(60))));
     }
 
@@ -307,6 +310,13 @@ final class DesignReader {
                 spot.has("aim") && !spot.at("aim").node().isEmpty()
                         ? Optional.of(spot.point("aim"))
                         : Optional.empty());
+    }
+
+    /** A contour that can be laid on the outline; which one cannot is told at its place. */
+    private static Contour contour(Spot spot, Outline outline) {
+        Contour contour = contour(spot);
+        contour.on(outline);
+        return contour;
     }
 
     private static Contour contour(Spot spot) {

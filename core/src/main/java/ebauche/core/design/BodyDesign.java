@@ -69,17 +69,10 @@ public record BodyDesign(
         contours = List.copyOf(contours);
         undecided = Set.copyOf(undecided);
         for (Contour contour : contours) {
-            check(contour, outline, thickness);
-        }
-    }
-
-    private static void check(Contour contour, Outline outline, double thickness) {
-        String name = "the " + FeatureName.said(contour.feature());
-        Refusal.unless(contour.depth() < thickness, "contours", name + " is deeper than the body is thick");
-        try {
-            contour.check(outline);
-        } catch (Refusal refusal) {
-            throw new Refusal("contours", name + ": " + refusal.getMessage());
+            Refusal.unless(
+                    contour.depth() < thickness,
+                    "contours",
+                    "the " + FeatureName.said(contour.feature()) + " is deeper than the body is thick");
         }
     }
 

@@ -91,24 +91,19 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
     }
 
     /**
-     * Judges whether it can be laid on an outline.
+     * Lays it on an outline.
      *
-     * @throws Refusal if its line misses the body, or its arc cannot be
+     * @throws Refusal with its name, if its line misses the body or its arc cannot be
      */
-    void check(Outline outline) {
-        if (start instanceof Start.Round round) {
-            profile(round.width());
-        } else {
-            on(outline);
+    public Laid on(Outline outline) {
+        try {
+            return laid(outline);
+        } catch (Refusal refusal) {
+            throw new Refusal("contours", "the " + FeatureName.said(feature()) + ": " + refusal.getMessage());
         }
     }
 
-    /**
-     * Lays it on an outline.
-     *
-     * @throws Refusal if its line misses the body, or its arc cannot be
-     */
-    public Laid on(Outline outline) {
+    private Laid laid(Outline outline) {
         Region body = outline.region();
         if (start instanceof Start.Round round) {
             Region flat = body.grown(-round.width());

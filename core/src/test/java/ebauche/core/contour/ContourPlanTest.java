@@ -321,7 +321,7 @@ class ContourPlanTest {
                 5,
                 Profile.Shape.STRAIGHT,
                 OptionalDouble.empty());
-        assertThatThrownBy(() -> with(off).design()).hasMessageContaining("does not cross the body");
+        assertThatThrownBy(() -> with(off).build()).hasMessageContaining("does not cross the body");
         Contour tight = new Contour(
                 "belly",
                 Face.BACK,
@@ -329,6 +329,6 @@ class ContourPlanTest {
                 12,
                 Profile.Shape.HOLLOW,
                 OptionalDouble.of(60));
-        assertThatThrownBy(() -> with(tight).design()).hasMessageContaining("would rise again");
+        assertThatThrownBy(() -> with(tight).build()).hasMessageContaining("would rise again");
     }
 }
