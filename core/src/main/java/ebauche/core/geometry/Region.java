@@ -241,6 +241,11 @@ public final class Region {
                 : !other.prepared().intersects(geometry);
     }
 
+    /** Whether their boxes lie farther apart than a distance, so that they surely do. */
+    public boolean fartherApartThan(Region other, double distance) {
+        return geometry.getEnvelopeInternal().distance(other.geometry.getEnvelopeInternal()) > distance;
+    }
+
     private boolean farApart(Region other) {
         return !geometry.getEnvelopeInternal().intersects(other.geometry.getEnvelopeInternal());
     }

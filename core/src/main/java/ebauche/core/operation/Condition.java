@@ -209,8 +209,8 @@ public sealed interface Condition {
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
-                && shared.of(solid.plan(), region) > TOUCH_AREA
                 && solid.shallowest(region) < to - TOUCH_DEPTH
-                && solid.deepest(region) > from + TOUCH_DEPTH;
+                && solid.deepest(region) > from + TOUCH_DEPTH
+                && shared.of(solid.plan(), region) > TOUCH_AREA;
     }
 }

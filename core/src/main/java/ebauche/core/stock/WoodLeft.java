@@ -22,6 +22,9 @@ public final class WoodLeft {
     /** Voids whose depths overlap by less are stacked, not beside each other, mm. */
     private static final double TOUCH = 0.01;
 
+    /** Voids farther apart have no wall between them that anyone would ask about, mm. */
+    private static final double FAR = 60;
+
     /** The outline's name as a neighbour of walls. */
     public static final String EDGE = "edge";
 
@@ -85,7 +88,10 @@ public final class WoodLeft {
         }
     }
 
-    /** All floors and walls, thinnest first; only the thinnest of its kind between any two neighbours. */
+    /**
+     * All floors and walls, thinnest first; only the thinnest of its kind between any two neighbours, and none between voids
+     * that lie more than {@value #FAR} mm apart.
+     */
     public List<Thin> thinnest() {
         List<Thin> all = new ArrayList<>();
         for (int i = 0; i < voids.size(); i++) {
@@ -93,7 +99,9 @@ public final class WoodLeft {
             floorsToFaces(one, all);
             wallToEdge(one, all);
             for (Void other : voids.subList(i + 1, voids.size())) {
-                if (!one.feature.equals(other.feature) && !joined.test(one.feature, other.feature)) {
+                if (!one.inside.fartherApartThan(other.inside, FAR)
+                        && !one.feature.equals(other.feature)
+                        && !joined.test(one.feature, other.feature)) {
                     between(one, other, all);
                 }
             }

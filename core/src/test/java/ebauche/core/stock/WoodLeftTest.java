@@ -67,8 +67,15 @@ class WoodLeftTest {
             left.add("a", Face.FRONT, Solid.Prism.between(Region.disc(a, da), 0, 20));
             left.add("b", Face.FRONT, Solid.Prism.between(Region.disc(b, db), 0, 20));
             double exact = a.distance(b) - da / 2 - db / 2;
-            // a disc drawn with 96 chords lies up to 0.06 % of its radius inside the circle
-            assertThat(find(left, WoodLeft.Kind.WALL, "a", "b").thickness()).isEqualTo(exact, within(0.03));
+            double boxes = Math.hypot(
+                    Math.max(0, Math.abs(a.x() - b.x()) - da / 2 - db / 2),
+                    Math.max(0, Math.abs(a.y() - b.y()) - da / 2 - db / 2));
+            if (boxes < 59) {
+                // a disc drawn with 96 chords lies up to 0.06 % of its radius inside the circle
+                assertThat(find(left, WoodLeft.Kind.WALL, "a", "b").thickness()).isEqualTo(exact, within(0.03));
+            } else if (boxes > 61) {
+                assertThat(left.thinnest()).noneMatch(t -> t.neighbour().equals("b"));
+            }
         }
     }
 
