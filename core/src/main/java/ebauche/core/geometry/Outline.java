@@ -37,7 +37,7 @@ public final class Outline {
 
     private Outline(List<Segment> segments, Region region) {
         this.segments = segments;
-        this.region = region;
+        this.region = region.remembered();
     }
 
     /** Reads path data; see {@link PathData}. */

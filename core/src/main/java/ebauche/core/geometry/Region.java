@@ -31,6 +31,12 @@ public final class Region {
     /** Chords per quarter circle; an offset of 20 mm is then within 0.02 mm of true. */
     private static final int QUARTER = 24;
 
+    /** Areas that were made of others lately; a body has some hundreds. */
+    private static final Remembered<Asked, Region> LAST = new Remembered<>(3000);
+
+    /** What was done to an area, with another or by a distance. */
+    private record Asked(char what, Region one, Object by) {}
+
     private final Geometry geometry;
     /** What was taken away to make this region, if it was made so: it shares nothing with that, nor with any part of it. */
     private final Region lacks;
@@ -108,7 +114,7 @@ public final class Region {
 
     public static Region disc(Point centre, double diameter) {
         Geometry at = FACTORY.createPoint(new Coordinate(centre.x(), centre.y()));
-        return of(at.buffer(diameter / 2, QUARTER));
+        return of(at.buffer(diameter / 2, QUARTER)).remembered();
     }
 
     /**
@@ -128,12 +134,12 @@ public final class Region {
         Geometry round = r > 0 ? core.buffer(r, QUARTER) : core;
         AffineTransformation move = AffineTransformation.rotationInstance(Math.toRadians(turned));
         move.translate(centre.x(), centre.y());
-        return of(move.transform(round));
+        return of(move.transform(round)).remembered();
     }
 
     /** A four-sided area. */
     public static Region quadrilateral(Point a, Point b, Point c, Point d) {
-        return of(polygon(List.of(a, b, c, d, a)));
+        return of(polygon(List.of(a, b, c, d, a))).remembered();
     }
 
     public boolean isEmpty() {
@@ -185,10 +191,17 @@ public final class Region {
         return geometry.getEnvelopeInternal().getMaxY();
     }
 
+    /** The same area, as the object that stood for it before if there was one: its indexes are made already. */
+    Region remembered() {
+        return LAST.get(new Asked('=', this, ""), () -> this);
+    }
+
     /** Grown (or shrunk, if negative) by a distance, with round corners. */
     public Region grown(double distance) {
-        BufferParameters round = new BufferParameters(QUARTER);
-        return of(BufferOp.bufferOp(geometry, distance, round));
+        return LAST.get(new Asked('g', this, distance), () -> {
+            BufferParameters round = new BufferParameters(QUARTER);
+            return of(BufferOp.bufferOp(geometry, distance, round));
+        });
     }
 
     /** The same area, its inside corners rounded to what a bit of this diameter can cut. */
@@ -197,15 +210,19 @@ public final class Region {
     }
 
     public Region union(Region other) {
-        return areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION));
+        return LAST.get(
+                new Asked('+', this, other),
+                () -> areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION)));
     }
 
     public Region minus(Region other) {
         if (isEmpty() || other.isEmpty() || apart(other)) {
             return this;
         }
-        Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
-        return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
+        return LAST.get(new Asked('-', this, other), () -> {
+            Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
+            return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
+        });
     }
 
     private boolean lacksAllOf(Region other) {
@@ -226,8 +243,10 @@ public final class Region {
         if (apart(other)) {
             return EMPTY;
         }
-        Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
-        return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
+        return LAST.get(new Asked('x', this, other), () -> {
+            Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
+            return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
+        });
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
@@ -413,12 +432,12 @@ public final class Region {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Region region && geometry.equalsExact(region.geometry);
+        return this == other || other instanceof Region region && geometry.equalsExact(region.geometry);
     }
 
     @Override
     public int hashCode() {
-        return geometry.getEnvelopeInternal().hashCode();
+        return 31 * geometry.getEnvelopeInternal().hashCode() + geometry.getNumPoints();
     }
 
     @Override
