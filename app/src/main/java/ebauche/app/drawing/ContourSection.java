@@ -65,7 +65,11 @@ public final class ContourSection {
                 "start",
                 fig.parts("−" + fig.brief(laid.contour().depth())));
         svg.figure(
-                "figure left", edge + 8, (top + bottom) / 2 + 5, "start", fig.parts(fig.brief((bottom - top) / scale)));
+                "figure left",
+                edge + 8,
+                (top + bottom) / 2 + 5,
+                "start",
+                fig.parts(fig.brief(build.thicknessAt(deepest))));
         svg.figure(
                 "figure",
                 (line + edge) / 2,

@@ -6,6 +6,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -89,6 +90,11 @@ public final class Build {
                         .filter(c -> !design.undecided().contains(c.contour().feature()))
                         .map(c -> new FaceShape.Carved(c.contour().feature(), c.plan(), c.under(flat)))
                         .toList());
+    }
+
+    /** Thickness of the finished body at a place, between what its contours leave of front and back, mm. */
+    public double thicknessAt(Point place) {
+        return finished(Face.BACK).depthAt(place) - finished(Face.FRONT).depthAt(place);
     }
 
     /** Thickness that the blank is brought to: finished plus both sanding allowances. */
