@@ -280,6 +280,9 @@ class ContourPlanTest {
         TestBody even = with(forearm(18), belly(16));
         EdgeBand band = EdgeBand.of(even.build()).get(0);
         assertThat(band.thickness().value()).isBetween(44.5 - 18 - 16 - 1e-6, 44.5 - 18 - 16 + 4.0);
+        assertThat(even.build().thicknessAt(band.at()))
+                .isCloseTo(band.thickness().value(), within(1e-9));
+        assertThat(even.build().thicknessAt(new Point(0, 0))).isEqualTo(44.5, within(1e-9));
         TestBody point = with(forearm(24), belly(22));
         assertThat(point.rules()).contains("contours-meet");
     }
