@@ -3,6 +3,7 @@ package ebauche.bench;
 import ebauche.core.build.History;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.stock.Grid;
 import ebauche.core.stock.Stock;
 import ebauche.exchange.DemoBodies;
 import java.util.concurrent.TimeUnit;
@@ -30,6 +31,7 @@ public class StockBench {
     public String body;
 
     private History history;
+    private int asked;
 
     @Setup
     public void plan() {
@@ -37,9 +39,12 @@ public class StockBench {
         history = plan.history();
     }
 
+    /** On a grid that was not asked for before, so that no tile is remembered. */
     @Benchmark
     public Stock apply() {
-        Stock stock = history.before(0);
+        Grid grid = history.before(0).grid();
+        Stock stock =
+                Stock.empty(new Grid(grid.pitch(), grid.x0() + ++asked * 1e-7, grid.y0(), grid.columns(), grid.rows()));
         for (History.Step step : history.steps()) {
             stock = stock.after(step.changes());
         }

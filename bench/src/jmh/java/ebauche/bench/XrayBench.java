@@ -6,6 +6,7 @@ import ebauche.core.plan.SideBySide;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -35,7 +36,9 @@ public class XrayBench {
 
     private BuildFile today;
     private BuildPlan plan;
-    private byte[] edited;
+    private String before;
+    private String after;
+    private int dragged;
 
     @Setup
     public void read() {
@@ -43,14 +46,21 @@ public class XrayBench {
         today = BuildFile.read(bytes);
         plan = Planner.plan(today.build());
         String text = new String(bytes, StandardCharsets.UTF_8);
-        // The bridge pickup half a millimetre on: the first step of a drag.
         int pickups = text.indexOf("\"bridge\"", text.indexOf("\"pickups\""));
         int y = text.indexOf("\"y\" : \"", pickups) + 7;
         int end = text.indexOf('"', y);
-        edited = (text.substring(0, y) + "42.5 mm" + text.substring(end)).getBytes(StandardCharsets.UTF_8);
+        before = text.substring(0, y);
+        after = text.substring(end);
     }
 
-    /** Baseline: the body planned as it is. */
+    /** The file with the bridge pickup half a millimetre on, back and forth over 8 mm and never twice at one place. */
+    private byte[] edited() {
+        dragged++;
+        double at = 36 + dragged * 0.5 % 8 + dragged * 1e-5;
+        return (before + String.format(Locale.ROOT, "%.5f mm", at) + after).getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** Baseline: the body planned as it is, once more: every area and tile is remembered. */
     @Benchmark
     public BuildPlan planAsItIs() {
         return Planner.plan(today.build());
@@ -59,7 +69,7 @@ public class XrayBench {
     /** The edit, with all that the X-ray tells of it. */
     @Benchmark
     public double editToXray() {
-        BuildPlan then = Planner.plan(BuildFile.read(edited).build());
+        BuildPlan then = Planner.plan(BuildFile.read(edited()).build());
         SideBySide beside = SideBySide.of(plan, then);
         double flat = then.history().finished().flat(then.build().faces().frontFinished(), true);
         return flat

@@ -231,22 +231,24 @@ public final class Region {
 
     /** The area they share; the questions that an index answers come before the one that needs every edge. */
     public Region intersection(Region other) {
-        if (isEmpty() || other.isEmpty() || farApart(other) || lacksAllOf(other) || other.lacksAllOf(this)) {
+        if (isEmpty() || other.isEmpty() || farApart(other)) {
             return EMPTY;
         }
+        return LAST.get(new Asked('x', this, other), () -> shared(other));
+    }
+
+    private Region shared(Region other) {
         if (contains(other)) {
             return other;
         }
         if (other.contains(this)) {
             return this;
         }
-        if (apart(other)) {
+        if (lacksAllOf(other) || other.lacksAllOf(this) || apart(other)) {
             return EMPTY;
         }
-        return LAST.get(new Asked('x', this, other), () -> {
-            Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
-            return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
-        });
+        Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
+        return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */

@@ -12,10 +12,11 @@ import java.util.function.Supplier;
  * @param <K> a question, equal to another when its answer is the same
  * @param <V> an answer, immutable
  */
-final class Remembered<K, V> {
+public final class Remembered<K, V> {
     private final Map<K, V> last;
 
-    Remembered(int most) {
+    /** The last {@code most} answers. */
+    public Remembered(int most) {
         this.last = new LinkedHashMap<>(2 * most, 0.75f, true) {
             private static final long serialVersionUID = 1L;
 
@@ -26,7 +27,8 @@ final class Remembered<K, V> {
         };
     }
 
-    V get(K question, Supplier<V> answer) {
+    /** The answer of before, or the one that is reckoned now. */
+    public V get(K question, Supplier<V> answer) {
         synchronized (last) {
             V known = last.get(question);
             if (known != null) {

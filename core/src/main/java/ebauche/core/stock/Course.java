@@ -3,10 +3,8 @@ package ebauche.core.stock;
 import ebauche.core.geometry.EdgeDistance;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Remembered;
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
@@ -82,14 +80,7 @@ public sealed interface Course {
      */
     final class Rim implements Course {
         private static final int REMEMBERED = 4;
-        private static final Map<Key, Rim> LAST = Collections.synchronizedMap(new LinkedHashMap<>(8, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Key, Rim> eldest) {
-                return size() > REMEMBERED;
-            }
-        });
+        private static final Remembered<Key, Rim> LAST = new Remembered<>(REMEMBERED);
 
         private record Key(Region outline, double width) {}
 
@@ -97,6 +88,8 @@ public sealed interface Course {
         private final double width;
         private final EdgeDistance edge;
         private volatile Cells cells;
+        /** Its farthest places in the areas that were asked for: every cut of a body asks for its own. */
+        private final Remembered<Region, Point> farthest = new Remembered<>(1000);
 
         private Rim(Region outline, double width) {
             this.outline = outline;
@@ -106,7 +99,7 @@ public sealed interface Course {
 
         /** The rim of an outline, so far in. */
         public static Rim of(Region outline, double width) {
-            return LAST.computeIfAbsent(new Key(outline, width), k -> new Rim(outline, width));
+            return LAST.get(new Key(outline, width), () -> new Rim(outline, width));
         }
 
         /** How far a profile has fallen in the cells of one grid, each reckoned when it is first asked for. */
@@ -159,7 +152,7 @@ public sealed interface Course {
         /** The area's place that lies nearest to the outline. */
         @Override
         public Point farthest(Region over) {
-            return over.nearestToEdge(outline)[0];
+            return farthest.get(over, () -> over.nearestToEdge(outline)[0]);
         }
 
         /** Any place well inside: how far the flat reaches is not asked for, and the face stands for it. */

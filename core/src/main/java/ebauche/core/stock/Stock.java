@@ -1,8 +1,11 @@
 package ebauche.core.stock;
 
 import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Remembered;
+import java.lang.ref.SoftReference;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -17,6 +20,11 @@ import java.util.stream.IntStream;
 public final class Stock {
     /** A pocket's few rows of tiles are done before another core could begin. */
     private static final int FEW_ROWS = 10;
+
+    /** What the last changes did to which tiles; a body edited a little goes through nearly the same stocks again. */
+    private static final Remembered<Asked, Done> LAST = new Remembered<>(400);
+
+    private record Asked(Grid grid, Change change, byte material) {}
 
     private final Grid grid;
     private final int tilesAcross;
@@ -68,9 +76,44 @@ public final class Stock {
             }
             material = (byte) kinds.indexOf(add.material());
         }
+        Done last = LAST.get(new Asked(grid, change, material), Done::new);
         Tile[] changed = tiles.clone();
-        new Sweep(change, material, changed).run();
+        BitSet open = last.again(tiles, changed);
+        if (!open.isEmpty()) {
+            new Sweep(change, material, changed, open).run();
+            last.was(tiles, changed);
+        }
         return new Stock(grid, changed, List.copyOf(kinds));
+    }
+
+    /**
+     * What one change did when it was last made: the very same tile comes out the same. Held only while memory allows, since the tiles
+     * of a carve are large.
+     */
+    private static final class Done {
+        private volatile SoftReference<Tile[][]> last = new SoftReference<>(null);
+
+        /** Fills in what is known; which tiles are still to be swept. */
+        BitSet again(Tile[] before, Tile[] out) {
+            BitSet open = new BitSet();
+            Tile[][] known = last.get();
+            if (known == null) {
+                open.set(0, before.length);
+                return open;
+            }
+            for (int i = 0; i < before.length; i++) {
+                if (before[i] == known[0][i]) {
+                    out[i] = known[1][i];
+                } else {
+                    open.set(i);
+                }
+            }
+            return open;
+        }
+
+        void was(Tile[] before, Tile[] after) {
+            last = new SoftReference<>(new Tile[][] {before, after});
+        }
     }
 
     /** One change carried over the tiles that it touches. */
@@ -79,6 +122,7 @@ public final class Stock {
         private final boolean adding;
         private final byte material;
         private final Tile[] out;
+        private final BitSet open;
         private final Raster raster;
         /** Whether its two surfaces run at one distance, as what sanding takes does: one of them tells the other. */
         private final boolean parallel;
@@ -87,11 +131,12 @@ public final class Stock {
         private final Surface.Depths tops;
         private final Surface.Depths bottoms;
 
-        Sweep(Change change, byte material, Tile[] out) {
+        Sweep(Change change, byte material, Tile[] out, BitSet open) {
             this.solid = change.solid();
             this.adding = change instanceof Change.Add;
             this.material = material;
             this.out = out;
+            this.open = open;
             this.raster = Raster.of(solid.plan(), grid);
             this.apart = solid instanceof Solid.Prism p
                             && p.top() instanceof Carve top
@@ -114,9 +159,9 @@ public final class Stock {
 
         private void row(int tr) {
             for (int tc = 0; tc < tilesAcross; tc++) {
-                int covered = covered(tr, tc);
+                int index = tr * tilesAcross + tc;
+                int covered = open.get(index) ? covered(tr, tc) : 0;
                 if (covered > 0) {
-                    int index = tr * tilesAcross + tc;
                     out[index] = swept(out[index], tr, tc, covered == Tile.CELLS);
                 }
             }

@@ -19,8 +19,12 @@ class StockTest {
     private static final Region SLAB = Region.rectangle(new Point(0, 0), 120, 160, 0, 0);
 
     private static Stock slab(double pitch) {
-        Grid grid = Grid.covering(-62, 62, -82, 82, pitch);
-        return Stock.empty(grid)
+        return slab(pitch, 0);
+    }
+
+    private static Stock slab(double pitch, double aside) {
+        Grid over = Grid.covering(-62, 62, -82, 82, pitch);
+        return Stock.empty(new Grid(pitch, over.x0() + aside, over.y0(), over.columns(), over.rows()))
                 .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), TestTimber.MATERIAL));
     }
 
@@ -90,6 +94,42 @@ class StockTest {
                 }
             }
         }
+    }
+
+    /**
+     * A cut among others moved, as by a hand that drags a cavity: what is remembered of the others is used again, and the wood is that
+     * of a stock whose grid nobody asked before, so that nothing of it is remembered.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13, 14, 15, 16})
+    void an_edited_stock_is_the_one_that_is_made_anew(long seed) {
+        Random r = new Random(seed);
+        List<Solid> cuts = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            cuts.add(random(r));
+        }
+        swept(slab(1), cuts);
+        for (int edit = 0; edit < 5; edit++) {
+            cuts.set(r.nextInt(cuts.size()), random(r));
+            Stock again = swept(slab(1), cuts);
+            Stock anew = swept(slab(1, (edit + 1 + 10 * seed) * 1e-11), cuts);
+            for (int row = 0; row < again.grid().rows(); row++) {
+                for (int column = 0; column < again.grid().columns(); column++) {
+                    assertThat(again.intervals(column, row))
+                            .as("seed %s, edit %s, cell %s, %s", seed, edit, column, row)
+                            .containsExactly(anew.intervals(column, row), within(1e-3));
+                }
+            }
+            assertThat(again.balance().grams()).isCloseTo(anew.balance().grams(), within(0.01));
+        }
+        swept(slab(1), cuts);
+        assertThat(swept(slab(1), cuts).tilesUnlike(swept(slab(1), cuts)))
+                .as("the very same tiles the second time")
+                .isZero();
+    }
+
+    private static Stock swept(Stock slab, List<Solid> cuts) {
+        return slab.after(cuts.stream().map(StockTest::cut).toList());
     }
 
     @Test
