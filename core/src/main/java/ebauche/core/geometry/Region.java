@@ -51,6 +51,8 @@ public final class Region {
 
     private volatile IndexedFacetDistance edges;
 
+    private final int hash;
+
     private Region(Geometry geometry) {
         this(geometry, null, null);
     }
@@ -59,6 +61,7 @@ public final class Region {
         this.geometry = geometry;
         this.lacks = lacks;
         this.within = within;
+        this.hash = 31 * geometry.getEnvelopeInternal().hashCode() + geometry.getNumPoints();
     }
 
     private PreparedGeometry prepared() {
@@ -234,10 +237,10 @@ public final class Region {
         if (isEmpty() || other.isEmpty() || farApart(other)) {
             return EMPTY;
         }
-        return LAST.get(new Asked('x', this, other), () -> shared(other));
+        return LAST.get(new Asked('x', this, other), () -> cutTo(other));
     }
 
-    private Region shared(Region other) {
+    private Region cutTo(Region other) {
         if (contains(other)) {
             return other;
         }
@@ -249,6 +252,11 @@ public final class Region {
         }
         Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
         return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
+    }
+
+    /** The area that two share, mm². */
+    public double shared(Region other) {
+        return intersection(other).area();
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
@@ -298,7 +306,7 @@ public final class Region {
 
     /** Whether the areas share more than an edge. */
     public boolean overlaps(Region other) {
-        return intersection(other).area() > 1e-6;
+        return shared(other) > 1e-6;
     }
 
     /** The closest pair of points of two regions that do not overlap, one on the edge of each. */
@@ -439,7 +447,7 @@ public final class Region {
 
     @Override
     public int hashCode() {
-        return 31 * geometry.getEnvelopeInternal().hashCode() + geometry.getNumPoints();
+        return hash;
     }
 
     @Override

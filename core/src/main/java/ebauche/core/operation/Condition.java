@@ -3,7 +3,6 @@ package ebauche.core.operation;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
-import ebauche.core.geometry.SharedAreas;
 import ebauche.core.measure.Decimals;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -31,7 +30,7 @@ public sealed interface Condition {
     boolean answers(Condition need);
 
     /** Whether a change to the wood takes this condition away, by where it cuts. */
-    default boolean spoiledBy(Change change, SharedAreas shared) {
+    default boolean spoiledBy(Change change) {
         return false;
     }
 
@@ -57,14 +56,14 @@ public sealed interface Condition {
 
         /** A cut over the whole region leaves it flat, only lower; one that takes too great a share of it spoils it. */
         @Override
-        public boolean spoiledBy(Change change, SharedAreas shared) {
+        public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
             boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
             boolean tooSmall = solid.plan().area() <= (1 - share) * region.area();
             if (!reaches || tooSmall) {
                 return false;
             }
-            double taken = shared.of(solid.plan(), region) / region.area();
+            double taken = solid.plan().shared(region) / region.area();
             return taken < 1 - 1e-6 && taken > 1 - share;
         }
     }
@@ -82,8 +81,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public boolean spoiledBy(Change change, SharedAreas shared) {
-            return meets(change, ring, from, to, shared);
+        public boolean spoiledBy(Change change) {
+            return meets(change, ring, from, to);
         }
     }
 
@@ -106,8 +105,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public boolean spoiledBy(Change change, SharedAreas shared) {
-            return meets(change, region, from, to, shared);
+        public boolean spoiledBy(Change change) {
+            return meets(change, region, from, to);
         }
     }
 
@@ -171,14 +170,14 @@ public sealed interface Condition {
 
         /** A change unsettles a face when it reaches through it somewhere on the body. */
         @Override
-        public boolean spoiledBy(Change change, SharedAreas shared) {
+        public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
             boolean reaches = switch (surface) {
                 case FRONT -> solid.shallowest() < depth + TOUCH_DEPTH;
                 case BACK -> solid.deepest() > depth - TOUCH_DEPTH;
                 case EDGE -> !region.contains(solid.plan());
             };
-            return reaches && shared.of(solid.plan(), region) > TOUCH_AREA;
+            return reaches && solid.plan().shared(region) > TOUCH_AREA;
         }
     }
 
@@ -204,13 +203,13 @@ public sealed interface Condition {
         return one.contains(other) || one.grown(Segment.FLATNESS).contains(other);
     }
 
-    private static boolean meets(Change change, Region region, double from, double to, SharedAreas shared) {
+    private static boolean meets(Change change, Region region, double from, double to) {
         Solid solid = change.solid();
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
                 && solid.shallowest(region) < to - TOUCH_DEPTH
                 && solid.deepest(region) > from + TOUCH_DEPTH
-                && shared.of(solid.plan(), region) > TOUCH_AREA;
+                && solid.plan().shared(region) > TOUCH_AREA;
     }
 }

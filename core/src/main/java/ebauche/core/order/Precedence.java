@@ -1,7 +1,6 @@
 package ebauche.core.order;
 
 import ebauche.core.build.Finding;
-import ebauche.core.geometry.SharedAreas;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
@@ -28,8 +27,6 @@ public final class Precedence {
     private final Map<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
 
     private final Map<Condition, List<Operation>> givers = new IdentityHashMap<>();
-
-    private final SharedAreas shared = new SharedAreas();
 
     private Precedence(List<Operation> operations) {
         this.operations = operations;
@@ -125,7 +122,7 @@ public final class Precedence {
         }
         Map<Change, Boolean> asked = spoiled.computeIfAbsent(condition, c -> new IdentityHashMap<>());
         for (Change change : operation.changes()) {
-            if (asked.computeIfAbsent(change, c -> condition.spoiledBy(c, shared))) {
+            if (asked.computeIfAbsent(change, c -> condition.spoiledBy(c))) {
                 return true;
             }
         }

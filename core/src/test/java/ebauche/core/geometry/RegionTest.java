@@ -70,12 +70,16 @@ class RegionTest {
     }
 
     @Test
-    void shared_areas_are_what_intersection_gives_and_are_asked_once() {
-        SharedAreas shared = new SharedAreas();
-        Region a = Region.disc(new Point(0, 0), 40);
-        Region b = Region.rectangle(new Point(15, 0), 30, 30, 0, 0);
-        assertThat(shared.of(a, b)).isEqualTo(a.intersection(b).area()).isEqualTo(shared.of(a, b));
-        assertThat(shared.of(a, a)).isEqualTo(a.area());
+    void the_area_two_share_is_the_circles_segment_and_the_same_either_way() {
+        Region disc = Region.disc(new Point(0, 0), 40);
+        Region beyondFive = Region.rectangle(new Point(30, 0), 50, 60, 0, 0);
+        // segment of a circle: r² acos(h / r) - h √(r² - h²), school geometry
+        double segment = 400 * Math.acos(5.0 / 20) - 5 * Math.sqrt(400 - 25);
+        assertThat(disc.shared(beyondFive))
+                .isCloseTo(segment, within(segment * 0.002))
+                .isCloseTo(beyondFive.shared(disc), within(1e-6));
+        assertThat(disc.shared(disc)).isEqualTo(disc.area());
+        assertThat(disc.shared(Region.EMPTY)).isZero();
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.geometry.SharedAreas;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
@@ -68,9 +67,9 @@ class OrderTest {
         Change hole = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 10), 0, 20));
         Change crater = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 36), 0, 20));
         Change fromBehind = Change.Remove.fromBody("x", Solid.Prism.between(HERE, 30, 45));
-        assertThat(flat.spoiledBy(hole, new SharedAreas())).isFalse();
-        assertThat(flat.spoiledBy(crater, new SharedAreas())).isTrue();
-        assertThat(flat.spoiledBy(fromBehind, new SharedAreas())).isFalse();
+        assertThat(flat.spoiledBy(hole)).isFalse();
+        assertThat(flat.spoiledBy(crater)).isTrue();
+        assertThat(flat.spoiledBy(fromBehind)).isFalse();
     }
 
     @Test
