@@ -2,10 +2,11 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.BlankDrawing;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.blank.BlankStation;
 import ebauche.core.build.Build;
 import ebauche.core.layout.BlankPlanner;
@@ -194,10 +195,8 @@ class BlankController {
         }
         try {
             keeping.keep(current, base, planned, maker.name());
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute(
-                    "stale", "Somebody kept another revision of the design meanwhile. Nothing was kept; look again.");
+        } catch (Stale stale) {
+            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
             page(bodies.current(maker.shop(), id), choice, fig, model, response);
             return "blank/planner";
         }

@@ -2,8 +2,8 @@ package ebauche.app.blank;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.timber.BoardStore;
+import ebauche.app.web.Stale;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.layout.Layout;
 import ebauche.core.timber.Species;
@@ -37,7 +37,7 @@ public class BlankKeeping {
      *
      * @param base revision that it was planned for
      * @param planned complete
-     * @throws StaleRevision if the body has another revision by now
+     * @throws Stale if the body has another revision by now
      */
     @Transactional
     public void keep(Bodies.Current current, int base, BlankPlanning.Planned planned, String by) {

@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.PlankDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.layout.Cut;
@@ -15,7 +16,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -108,8 +108,7 @@ class CutController {
             }
             plans.cut(current.body(), latest, maker.name());
         } catch (Stale stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", "Nothing was changed: " + stale.getMessage() + ". Lay the blank out again.");
+            Meanwhile.tell(stale, "Nothing was changed; lay the blank out again.", model, response);
             return list(maker, id, fig, model);
         }
         return "redirect:/bodies/" + id + "/cut-list";

@@ -3,11 +3,12 @@ package ebauche.app.blank;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.ClampDrawing;
 import ebauche.app.timber.ClimateStore;
 import ebauche.app.timber.Rack;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
 import ebauche.core.blank.Registration;
@@ -23,7 +24,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -88,10 +88,8 @@ class GlueUpController {
         BlankShop.glueWith(file, glue, complementary);
         try {
             store.save(current.body(), base, file, maker.name());
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute(
-                    "stale", "Somebody kept another revision of the design meanwhile. Nothing was kept; look again.");
+        } catch (Stale stale) {
+            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
             page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
             return "blank/glue-up";
         }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
+import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.Timeline;
@@ -126,16 +127,17 @@ public class BodyStore {
      * Saves the next revision.
      *
      * @param basedOn the revision that was edited
-     * @throws StaleRevision if it is no longer the newest; nothing is saved
+     * @throws Stale if it is no longer the newest; nothing is saved
      */
     public int save(Body body, int basedOn, ObjectNode file, String by) {
-        if (head(body).number() != basedOn) {
-            throw new StaleRevision();
+        Revision head = head(body);
+        if (head.number() != basedOn) {
+            throw new Stale(head.madeBy() + " kept revision " + head.number() + " meanwhile");
         }
         try {
             insert(body, basedOn + 1, basedOn, file, by);
         } catch (DuplicateKeyException sameMoment) {
-            throw new StaleRevision();
+            throw new Stale("somebody kept revision " + (basedOn + 1) + " at the same moment");
         }
         return basedOn + 1;
     }

@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.neck.NeckPocket;
@@ -123,7 +124,7 @@ class DesignController {
         try {
             store.save(current.body(), base, file(current, draft.kept()), maker.name());
             return "redirect:/bodies/" + current.body().publicId();
-        } catch (StaleRevision stale) {
+        } catch (Stale stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
             return difference(current.body(), draft, fig, model);
         }

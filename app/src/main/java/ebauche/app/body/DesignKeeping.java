@@ -1,5 +1,6 @@
 package ebauche.app.body;
 
+import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.exchange.BuildFileException;
 import org.springframework.stereotype.Service;
@@ -32,7 +33,7 @@ public class DesignKeeping {
      * Keeps a changed file as the next revision.
      *
      * @throws BuildFileException if it means nothing
-     * @throws StaleRevision if somebody kept another meanwhile
+     * @throws Stale if somebody kept another meanwhile
      */
     public void keep(Bodies.Current current, int base, ObjectNode file, String by) {
         build(current, file);

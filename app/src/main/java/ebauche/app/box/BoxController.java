@@ -5,6 +5,7 @@ import ebauche.app.drawing.PartDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.hardware.PartKind;
@@ -27,8 +28,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** The hardware box: generic parts that ship and the shop's own, each drawn as it stands to the wood. */
 @Controller
 class BoxController {
-    private static final String CHANGED = "Somebody changed the box meanwhile. Nothing was kept; look again.";
-
     private final WaysStore store;
 
     BoxController(WaysStore store) {
@@ -138,8 +137,7 @@ class BoxController {
             store.keep(maker.shop(), base, ways, maker.name());
             return true;
         } catch (Stale stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", CHANGED);
+            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
             return false;
         }
     }

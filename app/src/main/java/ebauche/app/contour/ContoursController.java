@@ -3,10 +3,11 @@ package ebauche.app.contour;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.ContourDrawing;
 import ebauche.app.drawing.ContourSection;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.contour.EdgeBand;
@@ -189,10 +190,10 @@ class ContoursController {
                 keeping.keep(current, base, file.get(), maker.name());
                 return "redirect:/bodies/" + id + "/contours";
             }
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
+        } catch (Stale stale) {
             attempt(current, form, fig, model);
-            model.addAttribute("stale", bodies.current(maker.shop(), id).revision());
+            Meanwhile.tell(
+                    stale, "What you typed is still below, laid on their design; keep it again.", model, response);
         }
         return "contour/contours";
     }

@@ -6,6 +6,7 @@ import ebauche.app.drawing.ReachDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.crib.Bit;
@@ -34,8 +35,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** The tool crib: what the shop has, what each tool can and cannot do, and the form for one. Part of the shop's ways. */
 @Controller
 class CribController {
-    private static final String CHANGED = "Somebody changed the crib meanwhile. Nothing was kept; look again.";
-
     private final WaysStore store;
 
     CribController(WaysStore store) {
@@ -200,8 +199,7 @@ class CribController {
         try {
             store.keep(maker.shop(), base, ways, maker.name());
         } catch (Stale stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", CHANGED);
+            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
             return again.page();
         }
         return "redirect:/crib";

@@ -3,9 +3,10 @@ package ebauche.app.depth;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.CavityDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
@@ -161,9 +162,8 @@ class CavityController {
             CavityFromParts proposed = (CavityFromParts) model.getAttribute("proposed");
             keeping.keep(current, base, file(current, proposed, chosen.get(), lip(lip, build, fig)), maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", bodies.current(maker.shop(), id).revision());
+        } catch (Stale stale) {
+            Meanwhile.tell(stale, "The proposal below is made from their design; keep it again.", model, response);
             return "depth/cavity";
         }
     }

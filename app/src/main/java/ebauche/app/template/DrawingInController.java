@@ -3,10 +3,11 @@ package ebauche.app.template;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.OutlineDrawing;
 import ebauche.app.drawing.ShapeDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
 import ebauche.core.geometry.PathFormatException;
@@ -172,9 +173,8 @@ class DrawingInController {
         } catch (PathFormatException | LengthFormatException | DrawnFileException | BuildFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             model.addAttribute("trouble", e.getMessage());
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", true);
+        } catch (Stale stale) {
+            Meanwhile.tell(stale, "Look at the outline over it, and keep it again.", model, response);
             model.addAttribute("base", bodies.current(current.body()).revision().number());
         }
         return "template/place";

@@ -3,9 +3,10 @@ package ebauche.app.template;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.FeedDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Strip;
@@ -231,10 +232,9 @@ class FeedController {
         put(file, current.plan().build().design().blank().core().strips(), grain);
         try {
             store.save(current.body(), base, file, maker.name());
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
+        } catch (Stale stale) {
             page(current, look, fig, model, response);
-            model.addAttribute("stale", true);
+            Meanwhile.tell(stale, "The grain was not kept; look again.", model, response);
             return "template/feed";
         }
         return "redirect:/bodies/" + current.body().publicId() + "/feed";

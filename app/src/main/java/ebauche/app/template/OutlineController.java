@@ -3,9 +3,10 @@ package ebauche.app.template;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.OutlineSheet;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Bit;
 import ebauche.core.geometry.Nodes;
@@ -167,10 +168,9 @@ class OutlineController {
             String page = page(current, path, base, model);
             model.addAttribute("trouble", e.getMessage());
             return page;
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
+        } catch (Stale stale) {
+            Meanwhile.tell(stale, "Your outline lies over it; look, and keep it again.", model, response);
             Bodies.Current now = bodies.current(current.body());
-            model.addAttribute("stale", true);
             return page(now, path, now.revision().number(), model);
         }
     }

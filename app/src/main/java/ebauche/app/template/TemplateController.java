@@ -3,10 +3,11 @@ package ebauche.app.template;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.drawing.OutlineDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
@@ -113,9 +114,8 @@ class TemplateController {
                 return "redirect:/bodies/" + current.body().publicId() + "/template";
             } catch (BuildFileException e) {
                 troubles.put("thickness", e.getMessage());
-            } catch (StaleRevision stale) {
-                response.setStatus(HttpStatus.CONFLICT.value());
-                model.addAttribute("stale", true);
+            } catch (Stale stale) {
+                Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
                 return page(current, fig, model);
             }
         }

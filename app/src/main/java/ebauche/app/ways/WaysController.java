@@ -2,6 +2,7 @@ package ebauche.app.ways;
 
 import ebauche.app.account.Maker;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Glue;
@@ -119,8 +120,7 @@ class WaysController {
         try {
             store.keep(maker.shop(), base, form.ways(), maker.name());
         } catch (Stale stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", true);
+            Meanwhile.tell(stale, "What you typed is below; look at it and keep it again, or leave.", model, response);
             return page(now.number(), typed, Map.of(), model);
         }
         return "redirect:/ways?kept";

@@ -4,10 +4,11 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Altered;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
-import ebauche.app.body.StaleRevision;
 import ebauche.app.box.Box;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Meanwhile;
+import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.FeatureName;
@@ -133,9 +134,12 @@ class WhatIfController {
         try {
             keeping.keep(current, base, trial.file(), maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
-        } catch (StaleRevision stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", bodies.current(maker.shop(), id).revision());
+        } catch (Stale stale) {
+            Meanwhile.tell(
+                    stale,
+                    "Your what-if stands below over that design; nothing of either is lost. Look at what moves, then keep it.",
+                    model,
+                    response);
             return "whatif/what-if";
         }
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.app.testing.WithApp;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.measure.LengthUnit;
@@ -92,7 +93,7 @@ class BodyStoreTest extends WithApp {
         ObjectNode theirs = bodies.head(sedge).file().deepCopy();
         ((ObjectNode) theirs.get("design")).put("thickness", "42 mm");
         assertThat(bodies.save(sedge, 1, theirs, "them")).isEqualTo(2);
-        assertThatThrownBy(() -> bodies.save(sedge, 1, mine, "me")).isInstanceOf(StaleRevision.class);
+        assertThatThrownBy(() -> bodies.save(sedge, 1, mine, "me")).isInstanceOf(Stale.class);
         assertThat(bodies.head(sedge).design().path("thickness").asString()).isEqualTo("42 mm");
         assertThat(bodies.revision(sedge, 1)
                         .orElseThrow()
