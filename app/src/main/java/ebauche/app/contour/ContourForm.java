@@ -111,10 +111,19 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         values.length(end + "y", point, "y");
     }
 
+    private static String id(JsonNode contour) {
+        return contour.path("id").asString("");
+    }
+
     private void replace(ObjectNode design, ObjectNode with) {
         ArrayNode all = design.withArray("/contours");
+        for (JsonNode other : all) {
+            if (id(other).equals(id(with)) && !id(other).equals(was)) {
+                troubles.put("id", "another contour has that name");
+            }
+        }
         for (int i = 0; i < all.size(); i++) {
-            if (all.get(i).path("id").asString("").equals(was)) {
+            if (id(all.get(i)).equals(was)) {
                 all.set(i, with);
                 return;
             }
@@ -127,7 +136,7 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         JsonNode all = design.path("contours");
         if (all instanceof ArrayNode list) {
             for (int i = 0; i < list.size(); i++) {
-                if (list.get(i).path("id").asString("").equals(id)) {
+                if (id(list.get(i)).equals(id)) {
                     list.remove(i);
                 }
             }

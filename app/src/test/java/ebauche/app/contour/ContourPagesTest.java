@@ -123,6 +123,20 @@ class ContourPagesTest extends WithApp {
     }
 
     @Test
+    void a_name_that_another_contour_has_is_answered_at_the_name() {
+        Map<String, String> second = forearm();
+        second.putAll(Map.of("fromx", "170", "fromy", "-170", "tox", "170", "toy", "-10", "depth", "6 mm"));
+        assertThat(me.get(shop.path("tussock") + "/contours").body()).contains("value=\"forearm\"");
+        HttpResponse<String> answer = post("tussock", second);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).containsOnlyOnce("another contour has that name");
+        // itself under its own name is no other
+        Map<String, String> same = forearm();
+        same.putAll(Map.of("was", "forearm", "act", "try"));
+        assertThat(post("tussock", same).statusCode()).isEqualTo(200);
+    }
+
+    @Test
     void a_hollow_too_tight_for_its_depth_is_told_the_least_radius() {
         Map<String, String> typed = forearm();
         typed.putAll(Map.of("shape", "hollow", "radius", "40"));
