@@ -5,6 +5,8 @@ import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import ebauche.core.plan.Moved;
+import ebauche.core.plan.Planner;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -101,13 +103,16 @@ public record SeveralReadings(List<AsBuilt.Reading> read, Map<String, String> tr
         return String.join(",", read.stream().map(AsBuilt.Reading::id).toList());
     }
 
-    /** What was just logged under some ids, and the plan as it was without them; empty if there is none. */
-    public static Optional<Build> before(Bodies.Current current, List<String> logged) {
-        List<AsBuilt.Entry> timeline =
+    /** Tells what was just logged under some ids, and what moved by it; nothing if no such entry stands in the record. */
+    public static void acknowledge(Bodies.Current current, List<String> logged, Model model) {
+        List<AsBuilt.Entry> before =
                 new ArrayList<>(current.plan().build().asBuilt().timeline());
-        boolean any = timeline.removeIf(e -> logged.contains(e.id()));
-        return any
-                ? Optional.of(Bodies.build(current.revision().file(), current.ways(), new AsBuilt(timeline)))
-                : Optional.empty();
+        List<AsBuilt.Entry> entries =
+                before.stream().filter(e -> logged.contains(e.id())).toList();
+        if (before.removeAll(entries)) {
+            Build without = Bodies.build(current.revision().file(), current.ways(), new AsBuilt(before));
+            model.addAttribute("logged", entries);
+            model.addAttribute("moved", Moved.between(Planner.plan(without), current.plan()));
+        }
     }
 }

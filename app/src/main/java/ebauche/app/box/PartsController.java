@@ -18,8 +18,6 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
-import ebauche.core.plan.Moved;
-import ebauche.core.plan.Planner;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,7 +81,7 @@ class PartsController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         if (logged != null) {
-            acknowledge(current, logged, model);
+            SeveralReadings.acknowledge(current, logged, model);
         }
         return page(current, fig, model);
     }
@@ -115,19 +113,6 @@ class PartsController {
                 PartDrawing.of(build.fitting().known(feature, part), fig),
                 lines,
                 build.fitting().sums(build.design(), feature));
-    }
-
-    /** What was just logged and what moved by it. */
-    private static void acknowledge(Bodies.Current current, List<String> logged, Model model) {
-        SeveralReadings.before(current, logged).ifPresent(earlier -> {
-            AsBuilt record = current.plan().build().asBuilt();
-            model.addAttribute(
-                    "logged",
-                    record.timeline().stream()
-                            .filter(e -> logged.contains(e.id()))
-                            .toList());
-            model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan()));
-        });
     }
 
     /** Logs every size that was typed, all or none. */

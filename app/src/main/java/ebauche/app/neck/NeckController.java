@@ -15,8 +15,6 @@ import ebauche.core.neck.CentreLine;
 import ebauche.core.neck.NeckFit;
 import ebauche.core.neck.NeckScrews;
 import ebauche.core.neck.PocketState;
-import ebauche.core.plan.Moved;
-import ebauche.core.plan.Planner;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.List;
@@ -74,9 +72,7 @@ class NeckController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         if (logged != null) {
-            SeveralReadings.before(current, logged)
-                    .ifPresent(earlier ->
-                            model.addAttribute("moved", Moved.between(Planner.plan(earlier), current.plan())));
+            SeveralReadings.acknowledge(current, logged, model);
         }
         return page(current, fig, model);
     }
