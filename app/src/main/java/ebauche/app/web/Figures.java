@@ -5,11 +5,13 @@ import ebauche.core.build.Finding;
 import ebauche.core.design.FeatureName;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
+import ebauche.core.measure.InchFraction;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.Inspection;
 import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -60,6 +62,32 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).number(millimetres, rounding);
     }
 
+    /**
+     * What a setting lies off the mark of an inch rule that it is shown by, to follow it: {@code + 0.012}, inches. Empty where the
+     * mark tells it to half a thousandth, and in millimetres, whose marks are as fine as the gauge.
+     */
+    public String offMark(double millimetres, Rounding rounding) {
+        return offMark(unit, millimetres, rounding);
+    }
+
+    private static String offMark(LengthUnit of, double millimetres, Rounding rounding) {
+        if (of != LengthUnit.INCH) {
+            return "";
+        }
+        double inches = InchFraction.rounded(millimetres, rounding).errorMm() / LengthUnit.INCH.millimetres();
+        String thousandths = Decimals.fixed(Math.abs(inches), 3);
+        return thousandths.equals("0.000") ? "" : (inches > 0 ? " + " : " \u2212 ") + thousandths;
+    }
+
+    private static String marked(LengthUnit in, double millimetres, Rounding rounding) {
+        return new Gauge(in).number(millimetres, rounding) + offMark(in, millimetres, rounding) + " " + in.symbol();
+    }
+
+    /** How far to go down, with its unit and what lies over the mark: never further than it should be. */
+    public String downTo(double millimetres) {
+        return marked(unit, millimetres, Rounding.LESS);
+    }
+
     /** A thickness to leave, with its unit: never less than it should be. */
     public String above(double millimetres) {
         return new Gauge(unit).text(millimetres, Rounding.MORE);
@@ -70,20 +98,10 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).text(millimetres, Rounding.LESS);
     }
 
-    /** A depth to set, without its unit: never deeper than it should be. */
-    public String depthToSet(double millimetres) {
-        return setting(millimetres, Rounding.LESS);
-    }
-
-    /** The same depth in the other unit, with it. */
-    public String depthInOtherUnit(double millimetres) {
-        return inOtherUnit(millimetres, Rounding.LESS);
-    }
-
     /** The same setting in the other unit, with it; millimetres to a hundredth. */
     public String inOtherUnit(double millimetres, Rounding rounding) {
         return otherUnit() == LengthUnit.INCH
-                ? new Gauge(LengthUnit.INCH).text(millimetres, rounding)
+                ? marked(LengthUnit.INCH, millimetres, rounding)
                 : Decimals.plain(millimetres, 2) + " mm";
     }
 
@@ -190,11 +208,31 @@ public record Figures(LengthUnit unit) {
                 : Decimals.fixed(megapascals, 2) + " MPa";
     }
 
-    /** What a gauge read. */
+    /** What a gauge read: a fraction where it is one, else as fine as it was typed. */
     public String reading(AsBuilt.Reading reading) {
-        return reading.measures().quantity() == Quantity.LENGTH
-                ? length(reading.value())
-                : exact(reading.value(), reading.measures().quantity());
+        Quantity quantity = reading.measures().quantity();
+        boolean onMark = quantity == Quantity.LENGTH
+                && unit == LengthUnit.INCH
+                && offMark(reading.value(), Rounding.NEAREST).isEmpty();
+        return onMark ? length(reading.value()) : fine(reading.value(), quantity);
+    }
+
+    /** What a reading should be and the band that is good, finer than any mark, its ends inward, so that none shown good is refused. */
+    public String shouldRead(Inspection inspection) {
+        Quantity quantity = inspection.measurand().quantity();
+        return fine(inspection.expected().value(), quantity) + ", good from "
+                + fine(inside(inspection.least(), quantity, Rounding.MORE), quantity) + " to "
+                + fine(inside(inspection.most(), quantity, Rounding.LESS), quantity) + ", " + inspection.with();
+    }
+
+    /** An end of a band moved inward to the last place that is shown. */
+    private double inside(double end, Quantity quantity, Rounding rounding) {
+        if (quantity != Quantity.LENGTH) {
+            return end;
+        }
+        double place = unit == LengthUnit.INCH ? LengthUnit.INCH.millimetres() / 1000 : 0.01;
+        double places = end / place;
+        return place * (rounding == Rounding.MORE ? Math.ceil(places - ON_THE_LINE) : Math.floor(places + ON_THE_LINE));
     }
 
     /** Where a term of a sum comes from, its moment written in the shop's own time. */

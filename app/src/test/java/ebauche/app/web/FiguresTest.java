@@ -1,12 +1,24 @@
 package ebauche.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Finding;
+import ebauche.core.design.Measurand;
+import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import ebauche.core.operation.Inspection;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FiguresTest {
     private final Figures metric = new Figures(LengthUnit.MILLIMETRE);
@@ -14,10 +26,77 @@ class FiguresTest {
 
     @Test
     void a_depth_to_set_is_never_more_than_reckoned_in_either_unit() {
-        assertThat(metric.depthToSet(26.3101)).isEqualTo("26.3");
-        assertThat(inches.depthToSet(26.3101)).isEqualTo("1 1/32");
-        assertThat(metric.depthInOtherUnit(26.3101)).isEqualTo("1 1/32 in");
-        assertThat(inches.depthInOtherUnit(26.3101)).isEqualTo("26.31 mm");
+        assertThat(metric.setting(26.3101, Rounding.LESS)).isEqualTo("26.3");
+        assertThat(inches.setting(26.3101, Rounding.LESS)).isEqualTo("1 1/32");
+        // 1 1/32 in are 26.19375 mm; 0.11635 mm more are 0.0046 in
+        assertThat(metric.inOtherUnit(26.3101, Rounding.LESS)).isEqualTo("1 1/32 + 0.005 in");
+        assertThat(inches.inOtherUnit(26.3101, Rounding.LESS)).isEqualTo("26.31 mm");
+    }
+
+    /** The mark and what lies off it are the length again, to half a thousandth of an inch: 64ths worked out by hand. */
+    @ParameterizedTest
+    @CsvSource({
+        "15.875, LESS, 5/8, ''",
+        "16.175, LESS, 5/8, ' + 0.012'",
+        "28.855, LESS, 1 1/8, ' + 0.011'",
+        "16.175, MORE, 41/64, ' \u2212 0.004'",
+        "2.675, LESS, 3/32, ' + 0.012'",
+        "44.45, MORE, 1 3/4, ''",
+    })
+    void a_setting_in_inches_tells_what_lies_off_its_mark(double mm, Rounding rounding, String mark, String off) {
+        assertThat(inches.setting(mm, rounding)).isEqualTo(mark);
+        assertThat(inches.offMark(mm, rounding)).isEqualTo(off);
+        assertThat(metric.offMark(mm, rounding)).isEmpty();
+    }
+
+    @Test
+    void a_mark_and_what_lies_off_it_are_the_length_again() {
+        Random random = new Random(5);
+        for (int i = 0; i < 2000; i++) {
+            double mm = random.nextDouble() * 120;
+            Rounding rounding = Rounding.values()[random.nextInt(3)];
+            double shown = Length.parse(inches.setting(mm, rounding) + " in", LengthUnit.INCH)
+                    .millimetres();
+            String off = inches.offMark(mm, rounding).replace('\u2212', '-').replace(" ", "");
+            double back = shown + (off.isEmpty() ? 0 : Double.parseDouble(off) * 25.4);
+            assertThat(back).as("%s %s", mm, rounding).isCloseTo(mm, within(0.0005 * 25.4 + 1e-9));
+        }
+    }
+
+    /** Whatever is read inside the band that is shown is good, in either unit. */
+    @Test
+    void no_reading_that_is_shown_good_is_refused() {
+        Random random = new Random(6);
+        for (int i = 0; i < 2000; i++) {
+            double depth = 2 + random.nextDouble() * 40;
+            Inspection inspection = new Inspection(
+                    Measurand.Dimension.BODY_THICKNESS, Reckoning.typed("depth", depth), 0.15, 0.15, "depth gauge");
+            for (Figures fig : List.of(metric, inches)) {
+                Matcher band = Pattern.compile("(.+), good from (.+) to (.+), depth gauge")
+                        .matcher(fig.shouldRead(inspection));
+                assertThat(band.matches()).isTrue();
+                for (int end = 1; end <= 3; end++) {
+                    double read =
+                            Length.parse(band.group(end), LengthUnit.MILLIMETRE).millimetres();
+                    assertThat(inspection.holds(read))
+                            .as("%s of %s", band.group(), depth)
+                            .isTrue();
+                }
+            }
+        }
+    }
+
+    @Test
+    void a_reading_is_shown_as_fine_as_it_was_typed() {
+        assertThat(metric.reading(reading(16.18))).isEqualTo("16.18 mm");
+        assertThat(metric.reading(reading(24.35))).isEqualTo("24.35 mm");
+        assertThat(inches.reading(reading(15.875))).isEqualTo("5/8 in");
+        assertThat(inches.reading(reading(16.18))).isEqualTo("0.637 in");
+    }
+
+    private static AsBuilt.Reading reading(double mm) {
+        return new AsBuilt.Reading(
+                "r", "2026-11-02T10:00:00Z", "me", "front:thickness", Measurand.Dimension.BODY_THICKNESS, mm);
     }
 
     @Test
