@@ -14,7 +14,6 @@ public final class CheckDrawing {
     private static final double WIDTH = 520;
     private static final double MARGIN = 20;
     private static final double TALLEST = 420;
-    private static final double PIN = 11;
 
     private CheckDrawing() {}
 
@@ -35,19 +34,12 @@ public final class CheckDrawing {
             String when = v.when().name().toLowerCase(Locale.ROOT);
             svg.path("void " + when + (v.through() ? " through" : v.opensUp() ? "" : " far"), frame.path(v.area()));
         }
-        for (int i = 0; i < pinned.size(); i++) {
-            pin(svg, frame, i + 1, pinned.get(i), fig);
+        Pins pins = new Pins(svg);
+        for (Rule rule : pinned) {
+            Point at = rule.at().orElseThrow();
+            String number = fig.fine(rule.number().value(), rule.number().quantity());
+            pins.add(frame.x(at), frame.y(at), rule.verdict() == Rule.Verdict.FAILS, rule.says() + " " + number);
         }
         return svg.done();
-    }
-
-    private static void pin(Svg svg, Frame frame, int number, Rule rule, Figures fig) {
-        Point at = rule.at().orElseThrow();
-        svg.open("g", "class", rule.verdict() == Rule.Verdict.FAILS ? "pin bad" : "pin");
-        svg.title(number + ": " + rule.says() + " "
-                + fig.fine(rule.number().value(), rule.number().quantity()));
-        svg.circle("ring", frame.x(at), frame.y(at), PIN);
-        svg.text("number", frame.x(at), frame.y(at) + 5, "middle", String.valueOf(number));
-        svg.close();
     }
 }

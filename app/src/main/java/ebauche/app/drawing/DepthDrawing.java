@@ -23,6 +23,9 @@ public final class DepthDrawing {
     /** Room between the tip of a line and its figure. */
     private static final double LIFT = 4;
 
+    /** Height of a figure. */
+    private static final double FIGURE = 16;
+
     private DepthDrawing() {}
 
     public static String of(BuildPlan plan, DepthCard card, Figures fig) {
@@ -49,7 +52,14 @@ public final class DepthDrawing {
             svg.rect("cavity other", LEFT + BESIDE, from, RIGHT - LEFT, Math.max(0, face + thick * scale - from));
         });
         double middle = (LEFT + RIGHT) / 2;
-        svg.figure("figure", middle, face + depth * scale / 2 + LIFT, "middle", fig.parts(fig.brief(depth)));
+        // A recess too shallow to hold its figure has it beside.
+        boolean holds = depth * scale > FIGURE;
+        svg.figure(
+                "figure",
+                holds ? middle : RIGHT + LIFT,
+                face + depth * scale / 2 + LIFT,
+                holds ? "middle" : "start",
+                fig.parts(fig.brief(depth)));
         card.thinnest().ifPresent(left -> {
             boolean thin = plan.build()
                     .shop()

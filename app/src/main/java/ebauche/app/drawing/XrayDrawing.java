@@ -25,7 +25,6 @@ public final class XrayDrawing {
     private static final double WIDTH = 800;
     private static final double PLAN_HEIGHT = 372;
     private static final double MARGIN = 22;
-    private static final double PIN = 11;
 
     /** A section is drawn so much deeper than long that a millimetre of floor can be seen. */
     private static final double DEEPER = 2;
@@ -94,9 +93,7 @@ public final class XrayDrawing {
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         Carves.draw(svg, frame, plan, step);
         byFeature().forEach((feature, voids) -> feature(svg, feature, voids, pins, movable.test(feature)));
-        for (int i = 0; i < pins.size(); i++) {
-            pin(svg, i + 1, pins.get(i));
-        }
+        pins(svg, pins);
         cut(svg, cut);
         return svg.done();
     }
@@ -130,20 +127,20 @@ public final class XrayDrawing {
         Voids.Void first = voids.get(0);
         if (!first.through() && frame.scale() * Math.sqrt(first.area().area()) > LABELLED_RUN) {
             Point at = first.area().inner();
-            boolean pinned = pins.stream().anyMatch(t -> t.at().distance(at) * frame.scale() < 2 * PIN);
-            double y = frame.y(at) + (pinned ? 5 + 2 * PIN : 5);
+            boolean pinned = pins.stream().anyMatch(t -> t.at().distance(at) * frame.scale() < 2 * Pins.RADIUS);
+            double y = frame.y(at) + (pinned ? 5 + 2 * Pins.RADIUS : 5);
             svg.figure("figure", frame.x(at), y, "middle", fig.parts(fig.brief(first.depthFromOwn())));
         }
         svg.close();
     }
 
-    private void pin(Svg svg, int number, WoodLeft.Thin thin) {
-        boolean bad = plan.build().shop().limits().tooThin(thin.kind(), thin.thickness());
-        svg.open("g", "class", bad ? "pin bad" : "pin");
-        svg.title(number + ": " + fig.length(thin.thickness()) + ", " + fig.place(thin));
-        svg.circle("ring", frame.x(thin.at()), frame.y(thin.at()), PIN);
-        svg.text("number", frame.x(thin.at()), frame.y(thin.at()) + 5, "middle", String.valueOf(number));
-        svg.close();
+    private void pins(Svg svg, List<WoodLeft.Thin> thinnest) {
+        Pins pins = new Pins(svg);
+        for (WoodLeft.Thin thin : thinnest) {
+            boolean bad = plan.build().shop().limits().tooThin(thin.kind(), thin.thickness());
+            String says = fig.length(thin.thickness()) + ", " + fig.place(thin);
+            pins.add(frame.x(thin.at()), frame.y(thin.at()), bad, says);
+        }
     }
 
     private void cut(Svg svg, Cut cut) {

@@ -7,11 +7,13 @@ import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.stock.Stock;
+import ebauche.core.stock.WoodLeft;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.util.ArrayList;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -213,5 +216,49 @@ class DrawingTest {
             assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("<script");
             Drawn.xml(svg);
         }
+    }
+
+    private static double[] at(Element e, String x, String y) {
+        return new double[] {Double.parseDouble(e.getAttribute(x)), Double.parseDouble(e.getAttribute(y))};
+    }
+
+    private static double apart(double[] a, double[] b) {
+        return Math.hypot(a[0] - b[0], a[1] - b[1]);
+    }
+
+    /** The floors under a jack's hole towards both faces lie at one place: both numbers can be read, in their order. */
+    @ParameterizedTest
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
+    void no_pin_covers_another_and_each_is_led_to_its_place(String body) {
+        BuildPlan plan = Planner.plan(DemoBodies.read(body).build());
+        List<WoodLeft.Thin> thinnest = plan.thinnest().stream().limit(12).toList();
+        Document svg = Drawn.xml(XrayDrawing.plan(
+                plan,
+                MM,
+                plan.steps().size(),
+                Face.FRONT,
+                new XrayDrawing.Cut(new Point(-200, 0), new Point(200, 0)),
+                thinnest,
+                f -> false));
+        List<Element> rings = Drawn.all(svg, "circle", "ring");
+        assertThat(rings).hasSameSizeAs(thinnest);
+        assertThat(Drawn.all(svg, "text", "number"))
+                .extracting(Element::getTextContent)
+                .containsExactlyElementsOf(IntStream.rangeClosed(1, thinnest.size())
+                        .mapToObj(String::valueOf)
+                        .toList());
+        for (Element one : rings) {
+            for (Element other : rings) {
+                assertThat(one == other || apart(at(one, "cx", "cy"), at(other, "cx", "cy")) > 2 * Pins.RADIUS - 0.1)
+                        .isTrue();
+            }
+        }
+        for (Element leader : Drawn.all(svg, "line", "leader")) {
+            Element pin = (Element) leader.getParentNode();
+            Element ring = (Element) pin.getElementsByTagName("circle").item(1);
+            assertThat(apart(at(leader, "x2", "y2"), at(ring, "cx", "cy"))).isLessThan(0.1);
+            assertThat(apart(at(leader, "x1", "y1"), at(leader, "x2", "y2"))).isGreaterThan(Pins.RADIUS);
+        }
+        assertThat(Drawn.all(svg, "line", "leader")).hasSameSizeAs(Drawn.all(svg, "circle", "place"));
     }
 }
