@@ -191,8 +191,9 @@ final class ShopWays {
                 .filter(o ->
                         o.setting() instanceof Setting.Drilled && !o.feature().equals(Jack.FEATURE))
                 .toList();
+        // Without a press there is no reach to fall short of: one way round serves every hole.
         double farthest =
-                crib.machine(Machine.Kind.DRILL_PRESS).map(Machine::size).orElse(0.0);
+                crib.machine(Machine.Kind.DRILL_PRESS).map(Machine::size).orElse(Double.POSITIVE_INFINITY);
         List<String> within = new ArrayList<>();
         List<String> beyond = new ArrayList<>();
         for (Operation o : upright) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.crib.Aid;
+import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
@@ -181,11 +182,21 @@ class RealismTest {
         assertThat(after.number().value()).isCloseTo(before - 16 * (180.0 - 160) / (240 - 160), within(1e-6));
     }
 
+    /** Other bits, saws, guides and machines in the crib. */
+    private static void stock(TestBody body, List<Bit> bits, List<Saw> saws, List<Aid> aids, List<Machine> machines) {
+        Crib c = body.shop.crib();
+        body.shop = body.shop.with(
+                new Crib(c.routers(), bits, c.drills(), c.templates(), c.spacers(), saws, c.drums(), aids, machines));
+    }
+
+    private static void machine(TestBody body, Machine one) {
+        Crib c = body.shop.crib();
+        stock(body, c.bits(), c.saws(), c.aids(), List.of(one));
+    }
+
     private static TestBody shop(TestBody body, List<Machine> machines, List<Saw> saws, Set<Practice.Skill> skills) {
         Crib c = body.shop.crib();
-        List<Aid> aids = List.of();
-        body.shop = body.shop.with(new Crib(
-                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), saws, c.drums(), aids, machines));
+        stock(body, c.bits(), saws, List.of(), machines);
         Practice p = body.shop.practice();
         body.shop = body.shop.with(new Practice(
                 p.thicknessing(),
@@ -223,8 +234,13 @@ class RealismTest {
         ShopWay saw = way(body, "Saw the outline");
         assertThat(saw.how()).isEqualTo(ShopWay.How.STAND_IN);
         assertThat(saw.mind()).contains("well outside the line");
-        ShopWay drill = way(body, "Drill upright, farther in than the drill press reaches");
+        ShopWay drill = way(body, "Drill upright");
         assertThat(drill.with()).isEqualTo("a square beside the drill");
+        assertThat(drill.steps()).contains("control-volume:drill", "pickup-bridge:waste");
+        assertThat(Realism.of(body.plan()).ways())
+                .extracting(ShopWay::work)
+                .as("no press, so nothing lies beyond its reach")
+                .doesNotContain("Drill upright, farther in than the drill press reaches");
         assertThat(way(body, "Bring the blank to thickness").how()).isEqualTo(ShopWay.How.AS_USUAL);
         String joint = edges.steps().get(0);
         assertThat(ShopWay.instead(body.plan(), joint)).contains(edges);
@@ -250,8 +266,7 @@ class RealismTest {
         Crib c = body.shop.crib();
         List<Aid> aids = new ArrayList<>(c.aids());
         aids.add(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900));
-        body.shop = body.shop.with(new Crib(
-                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), c.saws(), c.drums(), aids, List.of()));
+        stock(body, c.bits(), c.saws(), aids, List.of());
         ShopWay edges = way(body, "Joint mating edges");
         assertThat(edges.how()).isEqualTo(ShopWay.How.STAND_IN);
         assertThat(edges.with()).isEqualTo("flush bit 1/2 along a straightedge");
@@ -262,18 +277,8 @@ class RealismTest {
     void a_planer_narrower_than_the_blank_gives_way_to_the_sled() {
         TestBody body = new TestBody();
         body.shop = body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER));
-        Crib c = body.shop.crib();
         for (double wide : new double[] {300, 345}) {
-            body.shop = body.shop.with(new Crib(
-                    c.routers(),
-                    c.bits(),
-                    c.drills(),
-                    c.templates(),
-                    c.spacers(),
-                    c.saws(),
-                    c.drums(),
-                    c.aids(),
-                    List.of(new Machine("planer", Machine.Kind.PLANER, wide))));
+            machine(body, new Machine("planer", Machine.Kind.PLANER, wide));
             ShopWay way = way(body, "Bring the blank to thickness");
             assertThat(way.how()).isEqualTo(wide < 340 ? ShopWay.How.STAND_IN : ShopWay.How.AS_USUAL);
         }
@@ -283,22 +288,73 @@ class RealismTest {
     @Test
     void a_small_drill_press_leaves_the_middle_of_the_body_to_a_square() {
         TestBody body = new TestBody();
-        Crib c = body.shop.crib();
-        body.shop = body.shop.with(new Crib(
-                c.routers(),
-                c.bits(),
-                c.drills(),
-                c.templates(),
-                c.spacers(),
-                c.saws(),
-                c.drums(),
-                c.aids(),
-                List.of(new Machine("small press", Machine.Kind.DRILL_PRESS, 100))));
+        machine(body, new Machine("small press", Machine.Kind.DRILL_PRESS, 100));
         ShopWay near = way(body, "Drill upright");
         ShopWay far = way(body, "Drill upright, farther in than the drill press reaches");
         assertThat(near.steps()).contains("control-volume:drill");
         assertThat(far.how()).isEqualTo(ShopWay.How.STAND_IN);
         assertThat(far.steps()).contains("pickup-bridge:waste").doesNotContain("control-volume:drill");
+    }
+
+    /** No slot bit: a knife between two drilled holes; a slot bit is 1/16 to 3/32 in: common practice. */
+    @Test
+    void a_knife_between_two_holes_stands_in_for_a_slot_bit() {
+        TestBody body = new TestBody();
+        body.controls.add(TestBody.bladeSwitch(3, 5, OptionalDouble.of(4)));
+        Crib c = body.shop.crib();
+        String slot = "Cut the blade switch's slot";
+        for (double across : new double[] {1.4, 25.4 / 16, 2, 25.4 * 3 / 32, 2.6}) {
+            List<Bit> bits = new ArrayList<>(c.bits());
+            bits.removeIf(b -> b.diameter() < 3);
+            bits.add(Bit.usual("slot bit", Bit.Bearing.NONE, across, 8, 6.35));
+            stock(body, bits, c.saws(), c.aids(), c.machines());
+            boolean slots = across >= 25.4 / 16 && across <= 25.4 * 3 / 32;
+            assertThat(way(body, slot).how())
+                    .as("%s mm", across)
+                    .isEqualTo(slots ? ShopWay.How.AS_USUAL : ShopWay.How.STAND_IN);
+        }
+        assertThat(way(body, slot).with()).isEqualTo("knife between two drilled holes");
+        assertThat(way(body, slot).steps()).allMatch(s -> s.startsWith("control-selector"));
+        body.controls.remove(body.controls.size() - 1);
+        assertThat(Realism.of(body.plan()).ways()).extracting(ShopWay::work).doesNotContain(slot);
+    }
+
+    /** A contour without a big band saw: rasps, or some twenty hand-saw kerfs from line to line and a chisel: common practice. */
+    @Test
+    void hand_saw_kerfs_stand_in_for_the_rasp_of_a_contour() {
+        TestBody body = new TestBody();
+        Crib c = body.shop.crib();
+        body.contours = List.of(new Contour(
+                "forearm",
+                Face.FRONT,
+                new Contour.Start.Across(new Point(-170, -40), new Point(-40, -180)),
+                12,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.CARVE));
+        assertThat(way(body, "Carve contours").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.SAW));
+        ShopWay kerfs = way(body, "Carve contours");
+        assertThat(kerfs.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(kerfs.with()).contains("twenty hand-saw kerfs");
+        assertThat(kerfs.steps()).containsExactly("contour-forearm:carve");
+        shop(body, c.machines(), c.saws(), Set.of());
+        assertThat(way(body, "Carve contours").how()).isEqualTo(ShopWay.How.NOT_HERE);
+    }
+
+    /** Where hands are not trusted with a router freehand, the table or a drum and block to the line: common practice. */
+    @Test
+    void the_outline_is_routed_on_a_table_or_sanded_where_no_hand_is_trusted() {
+        TestBody body = new TestBody();
+        Crib c = body.shop.crib();
+        shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.ROUT));
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        shop(body, c.machines(), c.saws(), Set.of());
+        ShopWay other = way(body, "Rout the outline");
+        boolean table = !body.shop.crib().tables(true).routers().isEmpty();
+        boolean drum = !body.shop.crib().drums().isEmpty();
+        assertThat(other.how()).isEqualTo(table || drum ? ShopWay.How.STAND_IN : ShopWay.How.NOT_HERE);
+        assertThat(other.with()).isEqualTo(table ? "router table" : "drum and flat block to the line");
     }
 
     @Test
