@@ -383,6 +383,17 @@ public final class Region {
         return contains(p) ? -toEdge : toEdge;
     }
 
+    /** How far it reaches beyond the edge of another at the most, mm; nought where it lies inside. */
+    public double reachesBeyond(Region other) {
+        double[] most = {0};
+        forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                most[0] = Math.max(most[0], other.outside(new Point(ring[i], ring[i + 1])));
+            }
+        });
+        return most[0];
+    }
+
     /** Length within the region of the line through a point of it, from edge to edge, mm. */
     public double chord(Point through, double dx, double dy) {
         double[] ends = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};

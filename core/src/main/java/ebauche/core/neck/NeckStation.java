@@ -3,27 +3,22 @@ package ebauche.core.neck;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.Station;
-import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
-import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
-import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /** The neck pocket: depth, cut, the neck fitted and aligned, its screw holes, the bridge located from it. */
@@ -73,7 +68,6 @@ public final class NeckStation implements Station {
         GuidedPocket pocket = pocket(build, state);
         List<Operation> steps = new ArrayList<>(new NeckJig(build).operations());
         pocket.operations().forEach(step -> steps.add(NeckJig.onWedge(build, step)));
-        deepen(build, state, pocket).ifPresent(steps::add);
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
@@ -110,43 +104,6 @@ public final class NeckStation implements Station {
         double permitted = CentreLine.of(build).permitted().value();
         Reckoning none = Reckoning.typed("neck's line at the bridge, off the centre line", 0);
         return new Inspection(Dimension.CENTRE_AT_BRIDGE, none, permitted, permitted, "laser line or string");
-    }
-
-    /** Once the pocket is called done and is found too shallow, one more step brings it down. */
-    private static Optional<Operation> deepen(Build build, PocketState state, GuidedPocket pocket) {
-        double tolerance = build.shop().limits().depthTolerance();
-        Optional<Reckoning> left = state.stillToCut();
-        if (!build.isDone(PocketState.ROUT) || left.isEmpty() || left.get().value() <= tolerance) {
-            return Optional.empty();
-        }
-        NeckJoint neck = build.design().neck();
-        double floor =
-                build.faces().planeUnderFinished(Face.FRONT, state.target().value());
-        Solid rest = new Solid.Prism(
-                neck.pocket(),
-                Plane.at(build.faces().frontNow()),
-                Plane.tilted(
-                        floor, neck.endWallToSaddle(), state.geometry().angle().value()));
-        return Optional.of(Operation.of("neck", NeckJoint.FEATURE, "deepen", "Deepen the neck pocket to its new depth")
-                .set(new Setting.Routed(
-                        "the bit that cut it",
-                        "the wall just cut",
-                        Setting.Feed.CLOCKWISE,
-                        pocket.depthNow(),
-                        "deep from the front",
-                        List.of()))
-                .cuts(Change.Remove.fromBody(NeckJoint.FEATURE, rest))
-                .needs(Datum.surround(build, Face.FRONT, neck.pocket()), pocket.atDepth())
-                .joins(Set.of(WoodLeft.EDGE, NeckJoint.SCREWS))
-                .inspect(new Inspection(
-                        new Measurand.DepthOf(NeckJoint.FEATURE),
-                        pocket.depthNow(),
-                        tolerance,
-                        tolerance,
-                        "depth gauge"))
-                .caution(Caution.ROUTER, Caution.DUST)
-                .takes(12, 0, 0.012)
-                .build());
     }
 
     @Override

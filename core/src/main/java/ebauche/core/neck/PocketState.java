@@ -1,14 +1,11 @@
 package ebauche.core.neck;
 
+import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
-import ebauche.core.build.FinishedFaces;
-import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
-import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.measure.Source;
 import java.util.Optional;
 
 /**
@@ -17,46 +14,17 @@ import java.util.Optional;
  * <p>All depths are from the front as it will be when finished. Sanding s off the front before the pocket is cut leaves
  * the target; after a depth m was measured the pocket is m - s deep, and target - m + s is still to cut.
  */
-public record PocketState(
-        NeckPocket geometry, Reckoning target, Optional<FinishedFaces.MeasuredFloor> floor, Build build) {
-
-    /** The step that brings the pocket to depth. */
-    static final String ROUT = NeckJoint.FEATURE + ":rout";
+public record PocketState(NeckPocket geometry, Reckoning target, Build build) {
 
     public static PocketState of(Build build) {
         NeckPocket geometry = NeckPocket.of(build);
         Reckoning target = geometry.depthFor(geometry.aim(build.design().bridge()));
-        return new PocketState(geometry, target, build.measuredFloor(NeckJoint.FEATURE, Face.FRONT), build);
-    }
-
-    private double toSand() {
-        return build.faces().toSand(Face.FRONT);
+        return new PocketState(geometry, target, build);
     }
 
     /** Depth under the finished front, from the last reading, or as expected when the step was done. */
     public Optional<Reckoning> found() {
-        if (floor.isPresent()) {
-            FinishedFaces.MeasuredFloor measured = floor.get();
-            double depth = measured.reading().value() - measured.sandedSince() - toSand();
-            return Optional.of(Reckoning.of("pocket depth as it is", Quantity.LENGTH)
-                    .length(
-                            "measured depth, m",
-                            Fact.measured(
-                                    measured.reading().value(),
-                                    "read " + measured.reading().at()))
-                    .length("sanded off the front since, s", measured.sandedSince())
-                    .length("still to be sanded off the front", toSand())
-                    .is(depth, "m − s − still to be sanded off the front"));
-        }
-        return build.asBuilt().done(ROUT).map(done -> {
-            double then = done.expected().getOrDefault(new Measurand.DepthOf(NeckJoint.FEATURE), target.value());
-            double since = build.sandedSince(Face.FRONT, done);
-            return Reckoning.of("pocket depth as it is", Quantity.LENGTH)
-                    .length("depth set when it was cut", new Fact(then, Source.COMPUTED, "the card of that day"))
-                    .length("sanded off the front since, s", since)
-                    .length("still to be sanded off the front", toSand())
-                    .is(then - since - toSand(), "depth set when it was cut − s − still to be sanded off the front");
-        });
+        return new AsCut(build, NeckJoint.FEATURE, Face.FRONT).depth("pocket depth as it is");
     }
 
     /** Target less what is found: positive is still to cut, negative is too deep. */

@@ -31,10 +31,16 @@ final class Contradictions {
     /** How much thicker a blank may be wanted than it was left: a sanding's worth, mm. */
     private static final double DEPTH = 0.3;
 
+    /**
+     * A cavity that is so little larger than its part wants goes on, with room to shim: a part measured smaller afterwards is no
+     * reason to stop. Common practice.
+     */
+    private static final double ROOM = 2;
+
     private Contradictions() {}
 
-    /** At most one for a feature: the last cut tells most. */
-    static List<Finding> find(Build build, List<Operation> planned, Collection<AsBuilt.Done> done) {
+    /** At most one for a feature, by its name: the last cut tells most. */
+    static Map<String, Finding> find(Build build, List<Operation> planned, Collection<AsBuilt.Done> done) {
         Map<String, Finding> found = new LinkedHashMap<>();
         List<AsBuilt.Done> lastFirst = new ArrayList<>(done);
         Collections.reverse(lastFirst);
@@ -45,7 +51,7 @@ final class Contradictions {
                 }
             }
         }
-        return List.copyOf(found.values());
+        return found;
     }
 
     private static Optional<Finding> compare(
@@ -55,6 +61,7 @@ final class Contradictions {
         if (taken.area() < SLIVER) {
             return Optional.empty();
         }
+        boolean cavity = false;
         Region wanted = Region.EMPTY;
         double shallowest = Double.POSITIVE_INFINITY;
         double deepest = Double.NEGATIVE_INFINITY;
@@ -65,6 +72,7 @@ final class Contradictions {
                 if (sameWork
                         && change instanceof Change.Remove plan
                         && plan.feature().equals(cut.feature())) {
+                    cavity |= operation.station().equals("cavity");
                     wanted = wanted.isEmpty()
                             ? plan.solid().plan()
                             : wanted.union(plan.solid().plan());
@@ -75,9 +83,20 @@ final class Contradictions {
         }
         Region gone = taken.minus(wanted.grown(PENCIL));
         if (gone.area() > SLIVER) {
-            return Optional.of(areaGone(fact, gone, wanted.isEmpty()));
+            double beyond = wanted.isEmpty() ? Double.POSITIVE_INFINITY : gone.reachesBeyond(wanted);
+            return Optional.of(
+                    cavity && beyond <= ROOM ? roomier(fact, gone, beyond) : areaGone(fact, gone, wanted.isEmpty()));
         }
-        return depthGone(build, fact, cut.solid(), shallowest, deepest);
+        return depthGone(build, fact, cut.solid(), shallowest, deepest, cavity);
+    }
+
+    private static Finding roomier(AsBuilt.Done fact, Region gone, double beyond) {
+        return Finding.thinkAgain("plan", "done-contradicted")
+                .at(gone.inner())
+                .length("larger by", beyond)
+                .says(
+                        "“" + fact.title() + "” is done, and took {0} more at its edge than is wanted now.",
+                        "It goes on with more room; shim it, or go back to the number it was cut to.");
     }
 
     private static Finding areaGone(AsBuilt.Done fact, Region gone, boolean unwanted) {
@@ -90,7 +109,7 @@ final class Contradictions {
     }
 
     private static Optional<Finding> depthGone(
-            Build build, AsBuilt.Done fact, Solid solid, double shallowest, double deepest) {
+            Build build, AsBuilt.Done fact, Solid solid, double shallowest, double deepest, boolean cavity) {
         double tolerance = Math.max(DEPTH, build.shop().limits().depthTolerance());
         double below = solid.deepest() - deepest;
         double above = shallowest - solid.shallowest();
@@ -100,8 +119,10 @@ final class Contradictions {
         if (over <= tolerance) {
             return Optional.empty();
         }
-        return Optional.of(Finding.stops("plan", "done-contradicted")
-                .at(solid.plan().centroid())
+        Finding.Builder finding = cavity && over <= ROOM
+                ? Finding.thinkAgain("plan", "done-contradicted")
+                : Finding.stops("plan", "done-contradicted");
+        return Optional.of(finding.at(solid.plan().centroid())
                 .length("too deep by", over)
                 .says(
                         "“" + fact.title() + "” is done, {0} deeper than the design now wants.",

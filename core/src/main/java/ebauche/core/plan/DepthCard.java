@@ -1,5 +1,6 @@
 package ebauche.core.plan;
 
+import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
@@ -267,28 +268,11 @@ public record DepthCard(
         }
 
         private Optional<Reckoning> found() {
-            if (pocket.feature().equals(NeckJoint.FEATURE)) {
-                return PocketState.of(plan.build()).found();
+            if (pocket.through()) {
+                return Optional.empty();
             }
-            return plan.build()
-                    .measuredFloor(pocket.feature(), pocket.face())
-                    .map(m -> length("depth as it is")
-                            .length(
-                                    "measured depth",
-                                    Fact.measured(
-                                            m.reading().value(),
-                                            "read " + m.reading().at()))
-                            .length("sanded off the " + pocket.face().word() + " since", m.sandedSince())
-                            .length(
-                                    "still to be sanded off the "
-                                            + pocket.face().word(),
-                                    faces().toSand(pocket.face()))
-                            .is(
-                                    m.reading().value() - m.sandedSince() - faces().toSand(pocket.face()),
-                                    "measured depth − sanded off the "
-                                            + pocket.face().word()
-                                            + " since − still to be sanded off the "
-                                            + pocket.face().word()));
+            String what = pocket.feature().equals(NeckJoint.FEATURE) ? "pocket depth as it is" : "depth as it is";
+            return new AsCut(plan.build(), pocket.feature(), pocket.face()).depth(what);
         }
 
         private Reckoning stillToCut(Reckoning found) {

@@ -58,10 +58,12 @@ public final class Planner {
                 .toList();
         List<Operation> planned = new ArrayList<>(all);
         planned.removeAll(undecided);
-        Aside<List<Finding>> contradictions = Aside.of(() -> Contradictions.find(build, planned, done.values()));
+        Aside<Map<String, Finding>> contradictions = Aside.of(() -> Contradictions.find(build, planned, done.values()));
         Precedence precedence = Precedence.of(all);
         findings.addAll(checked.get().findings());
-        findings.addAll(contradictions.get());
+        Map<String, Finding> gone = contradictions.get();
+        findings.addAll(gone.values());
+        findings.addAll(Shortfalls.find(build, planned, done, gone.keySet()));
         findings.addAll(precedence.findings());
         findings.removeIf(f -> undecided(f.feature()));
         findings.addAll(waiting(planned, undecided));

@@ -90,7 +90,7 @@ final class Passages {
         Region body = control.footprint();
         Region out = body.minus(mouth);
         Point[] ends = body.nearestToEdge(mouth);
-        double room = out.isEmpty() ? ends[0].distance(ends[1]) : -farthest(out, mouth);
+        double room = out.isEmpty() ? ends[0].distance(ends[1]) : -out.reachesBeyond(mouth);
         add(
                 control.feature(),
                 "The " + said + " goes through the cavity's mouth to its place.",
@@ -99,17 +99,6 @@ final class Passages {
                         .is(room, "to the nearest wall, less than nought beyond it"),
                 control.at(),
                 "Move it, or widen the cavity there.");
-    }
-
-    /** How far the parts of an area that lie outside another reach beyond its edge. */
-    private static double farthest(Region out, Region mouth) {
-        double[] most = {0};
-        out.forEachRing(ring -> {
-            for (int i = 0; i < ring.length; i += 2) {
-                most[0] = Math.max(most[0], mouth.outside(new Point(ring[i], ring[i + 1])));
-            }
-        });
-        return most[0];
     }
 
     private void pickup(Pickup pickup) {

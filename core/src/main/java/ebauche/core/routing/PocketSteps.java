@@ -1,7 +1,9 @@
 package ebauche.core.routing;
 
+import ebauche.core.build.AsCut;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Measurand;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -63,7 +65,55 @@ class PocketSteps {
         if (on) {
             steps.add(takeOff(before));
         }
+        again().ifPresent(steps::add);
         return steps;
+    }
+
+    /**
+     * Once a cavity is called done and more is wanted of it, by a reading, a part measured afterwards or a new number, a step takes the
+     * rest; done, it stays.
+     */
+    private Optional<Operation> again() {
+        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
+        boolean wider = cut.isDone(AsCut.WIDEN)
+                || cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
+        if (wider) {
+            return Optional.of(rest(
+                    AsCut.WIDEN,
+                    "Rout the " + of.noun() + " again, to a template as it is wanted now",
+                    of.noun() + " template as it is now"));
+        }
+        double tolerance = of.feature().equals(NeckJoint.FEATURE)
+                ? of.build().shop().limits().depthTolerance()
+                : AsCut.WORTH;
+        boolean deeper = cut.isDone(AsCut.DEEPEN)
+                || cut.lacks(of.depthFinished(), tolerance).isPresent();
+        return deeper
+                ? Optional.of(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut"))
+                : Optional.empty();
+    }
+
+    private Operation rest(String key, String title, String guide) {
+        double tolerance = of.build().shop().limits().depthTolerance();
+        return cutting(key, title)
+                .set(new Setting.Routed(
+                        "the bit that cut it",
+                        guide,
+                        Setting.Feed.CLOCKWISE,
+                        of.depthNow(),
+                        "deep from the " + of.face().word(),
+                        List.of()))
+                .cuts(of.removed(of.plan(), 0))
+                .needs(of.atDepth())
+                .inspect(new Inspection(
+                        new Measurand.DepthOf(of.feature()),
+                        of.depthNow(),
+                        tolerance,
+                        tolerance,
+                        "depth gauge from the " + of.face().word()))
+                .caution(Caution.ROUTER, Caution.DUST)
+                .takes(12, 0, 0.012)
+                .build();
     }
 
     /** The template back in its place for the last pass, once the other face is carved. */

@@ -1,0 +1,126 @@
+package ebauche.core.build;
+
+import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
+import ebauche.core.stock.Change;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * What of a cavity is cut already, by the record: a part measured afterwards may want more.
+ *
+ * @param feature the cavity's
+ * @param face it is cut from
+ */
+public record AsCut(Build build, String feature, Face face) {
+    /** The step that brings a cavity to depth, and those that take the rest where more is wanted afterwards. */
+    public static final String ROUT = "rout";
+
+    public static final String DEEPEN = "deepen";
+    public static final String WIDEN = "widen";
+
+    /** A line that is off by less is the pencil's width, mm. */
+    public static final double PENCIL = 0.3;
+
+    /** A floor that is off by less is not worth another round, but for the neck's: common practice. */
+    public static final double WORTH = 0.5;
+
+    /** Area that a pencil's width can explain, mm². */
+    public static final double SLIVER = 5;
+
+    public boolean isDone(String step) {
+        return build.isDone(feature + ":" + step);
+    }
+
+    /** The area that finished steps took. */
+    public Region taken() {
+        Region all = Region.EMPTY;
+        for (AsBuilt.Entry entry : build.asBuilt().standing()) {
+            if (entry instanceof AsBuilt.Done done) {
+                for (Change change : done.changes()) {
+                    if (change instanceof Change.Remove cut && cut.feature().equals(feature)) {
+                        Region plan = cut.solid().plan();
+                        all = all.isEmpty() ? plan : all.union(plan);
+                    }
+                }
+            }
+        }
+        return all;
+    }
+
+    /** What still stands of a wanted area; nothing where it is within a pencil's width of what was taken. */
+    public Region standing(Region wanted) {
+        Region rest = wanted.minus(taken().grown(PENCIL));
+        return rest.area() > SLIVER ? rest : Region.EMPTY;
+    }
+
+    /**
+     * Depth under the finished face: from the last reading, or as it was set when the cavity was cut. After a depth m was
+     * measured and s sanded off the face, it is m − s less what is still to be sanded.
+     */
+    public Optional<Reckoning> depth(String what) {
+        double toSand = build.faces().toSand(face);
+        String since = "sanded off the " + face.word() + " since, s";
+        String still = "still to be sanded off the " + face.word();
+        Optional<FinishedFaces.MeasuredFloor> measured = build.measuredFloor(feature, face);
+        Optional<AsBuilt.Done> cut = lastCut();
+        if (measured.isPresent()
+                && cut.filter(c -> isLater(c, measured.get().reading())).isEmpty()) {
+            AsBuilt.Reading reading = measured.get().reading();
+            double sanded = measured.get().sandedSince();
+            return Optional.of(Reckoning.of(what, Quantity.LENGTH)
+                    .length("measured depth, m", Fact.measured(reading.value(), "read " + reading.at()))
+                    .length(since, sanded)
+                    .length(still, toSand)
+                    .is(reading.value() - sanded - toSand, "m − s − " + still));
+        }
+        return cut.map(done -> {
+            double then = done.expected().get(new Measurand.DepthOf(feature));
+            double sanded = build.sandedSince(face, done);
+            return Reckoning.of(what, Quantity.LENGTH)
+                    .length("depth set when it was cut", new Fact(then, Source.COMPUTED, "the card of that day"))
+                    .length(since, sanded)
+                    .length(still, toSand)
+                    .is(then - sanded - toSand, "depth set when it was cut − s − " + still);
+        });
+    }
+
+    /** How much deeper it is wanted than it is; nothing up to a tolerance, or where it was never brought to depth. */
+    public Optional<Reckoning> lacks(Reckoning wanted, double tolerance) {
+        if (!isDone(ROUT)) {
+            return Optional.empty();
+        }
+        return depth("depth as it is")
+                .map(now -> Reckoning.of("still to cut", Quantity.LENGTH)
+                        .length("depth wanted", wanted.asFact())
+                        .length("depth as it is", now.asFact())
+                        .is(wanted.value() - now.value(), "depth wanted − depth as it is"))
+                .filter(rest -> rest.value() > tolerance);
+    }
+
+    /** The last step that brought it to a depth which it was to be read at. */
+    private Optional<AsBuilt.Done> lastCut() {
+        return Stream.of(ROUT, DEEPEN, WIDEN)
+                .flatMap(step -> build.asBuilt().done(feature + ":" + step).stream())
+                .filter(done -> done.expected().containsKey(new Measurand.DepthOf(feature)))
+                .reduce((a, b) -> place(b) > place(a) ? b : a);
+    }
+
+    private int place(AsBuilt.Entry entry) {
+        return build.asBuilt().standing().indexOf(entry);
+    }
+
+    /** Whether a cavity was cut again after a reading; a step is read before it is called done. */
+    private boolean isLater(AsBuilt.Done cut, AsBuilt.Reading reading) {
+        List<String> again = List.of(feature + ":" + DEEPEN, feature + ":" + WIDEN);
+        return again.contains(cut.operation())
+                && !reading.operation().equals(cut.operation())
+                && place(cut) > place(reading);
+    }
+}

@@ -1,0 +1,137 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.AsCut;
+import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
+import ebauche.core.design.FeatureName;
+import ebauche.core.design.Measurand;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.stock.Change;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Finds where more is wanted of a cavity or a hole that is cut already: by a part that was measured afterwards, or by a later
+ * number. What is wanted less of is a contradiction, and told as such.
+ */
+final class Shortfalls {
+    /** A hole narrower than wanted by less goes on with the part, mm: chords and a drill's own runout. */
+    private static final double SNUG = 0.05;
+
+    private final Build build;
+    private final Map<String, AsBuilt.Done> done;
+    private final List<Finding> found = new ArrayList<>();
+
+    private Shortfalls(Build build, Map<String, AsBuilt.Done> done) {
+        this.build = build;
+        this.done = done;
+    }
+
+    /**
+     * At most one for a feature whose steps are all done.
+     *
+     * @param told features of which it is told already that they were cut where the design now wants wood
+     */
+    static List<Finding> find(Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Set<String> told) {
+        if (done.isEmpty()) {
+            return List.of();
+        }
+        Map<String, List<Operation>> steps = new LinkedHashMap<>();
+        for (Operation operation : planned) {
+            if (List.of("cavity", "neck").contains(operation.station())) {
+                operation.changes().stream()
+                        .filter(c -> c instanceof Change.Remove)
+                        .map(Change::feature)
+                        .distinct()
+                        .forEach(f ->
+                                steps.computeIfAbsent(f, k -> new ArrayList<>()).add(operation));
+            }
+        }
+        Shortfalls shortfalls = new Shortfalls(build, done);
+        steps.keySet().removeAll(told);
+        steps.forEach(shortfalls::feature);
+        return shortfalls.found;
+    }
+
+    private static boolean again(Operation step) {
+        return step.key().endsWith(":" + AsCut.WIDEN) || step.key().endsWith(":" + AsCut.DEEPEN);
+    }
+
+    private void feature(String feature, List<Operation> steps) {
+        List<Operation> first = steps.stream().filter(s -> !again(s)).toList();
+        if (first.isEmpty() || !first.stream().allMatch(s -> done.containsKey(s.key()))) {
+            return;
+        }
+        boolean planned = steps.stream().anyMatch(s -> again(s) && !done.containsKey(s.key()));
+        boolean hole = first.stream().allMatch(s -> s.setting() instanceof Setting.Drilled);
+        Region wanted = Region.EMPTY;
+        for (Operation step : first) {
+            for (Change change : step.changes()) {
+                if (change instanceof Change.Remove && change.feature().equals(feature)) {
+                    Region plan = change.solid().plan();
+                    wanted = wanted.isEmpty() ? plan : wanted.union(plan);
+                }
+            }
+        }
+        AsCut cut = new AsCut(build, feature, first.get(0).face());
+        Region standing = hole ? wanted.minus(cut.taken()) : cut.standing(wanted);
+        double lacks = standing.reachesBeyond(cut.taken());
+        if (!standing.isEmpty() && lacks > SNUG) {
+            tooSmall(feature, standing.inner(), lacks, hole, planned);
+        } else if (!hole && !feature.equals(NeckJoint.FEATURE)) {
+            tooShallow(feature, cut, first, planned);
+        }
+    }
+
+    private void tooSmall(String feature, Point at, double lacks, boolean hole, boolean planned) {
+        found.add(Finding.thinkAgain("plan", "cut-too-small")
+                .on(feature)
+                .at(at)
+                .length("lacks", lacks)
+                .says(
+                        "The " + FeatureName.said(feature) + (hole ? " is drilled" : " is cut")
+                                + ", and it is wanted larger now: by {0} at its edge.",
+                        hole
+                                ? "Ream it, or plug it and drill it again; or another part."
+                                : planned
+                                        ? "A step that routs it again is planned; or go back to the number it was cut to."
+                                        : "Rout it again, or go back to the number it was cut to."));
+    }
+
+    /** The neck pocket has its own tolerance and its own findings. */
+    private void tooShallow(String feature, AsCut cut, List<Operation> first, boolean planned) {
+        Measurand depth = new Measurand.DepthOf(feature);
+        first.stream()
+                .filter(s -> s.key().endsWith(":" + AsCut.ROUT))
+                .flatMap(s -> s.inspections().stream())
+                .filter(i -> i.measurand().equals(depth))
+                .findFirst()
+                .flatMap(i -> cut.lacks(finished(i.expected(), cut), AsCut.WORTH))
+                .ifPresent(lacks -> found.add(Finding.thinkAgain("plan", "cut-too-shallow")
+                        .on(feature)
+                        .length("lacks", lacks.value())
+                        .says(
+                                "The " + FeatureName.said(feature) + " is cut, and it is wanted {0} deeper now.",
+                                planned
+                                        ? "A step that deepens it is planned; or go back to the number it was cut to."
+                                        : "Take it down by that, or go back to the number it was cut to.")));
+    }
+
+    private Reckoning finished(Reckoning now, AsCut cut) {
+        double toSand = build.faces().toSand(cut.face());
+        return Reckoning.of("depth under the finished face", Quantity.LENGTH)
+                .length(now.what(), now.asFact())
+                .length("still to be sanded", toSand)
+                .is(now.value() - toSand, now.what() + " − still to be sanded");
+    }
+}
