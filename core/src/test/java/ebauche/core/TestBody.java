@@ -16,6 +16,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.plan.BuildPlan;
@@ -63,6 +64,7 @@ public final class TestBody {
     public Optional<Bridge.Studs> studs = Optional.empty();
     public Optional<Bridge.Vibrato> vibrato = Optional.empty();
     public Optional<Bridge.StringThrough> stringThrough = Optional.empty();
+    public Optional<Part> bridgePart = Optional.empty();
     public List<Pickup> pickups = new ArrayList<>(List.of(pickup("neck", 0, 130, 19), pickup("bridge", 0, 40, 19)));
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
     public Optional<ControlCavity> cavity = Optional.of(cavity(6));
@@ -157,7 +159,7 @@ public final class TestBody {
                         studs,
                         vibrato,
                         stringThrough,
-                        Optional.empty()),
+                        bridgePart),
                 pickups,
                 controls,
                 cavity,

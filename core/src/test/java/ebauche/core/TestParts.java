@@ -44,6 +44,42 @@ public final class TestParts {
         return of(PartKind.POT, BUSHING, 9.1, THREAD, 10, NUT, 2, ACROSS, 25, ALONG, 25, BELOW, 20);
     }
 
+    public static Part ferrule() {
+        return of(PartKind.FERRULE, DIAMETER, 8, LENGTH, 10);
+    }
+
+    /** A vibrato of the same sizes, its plate let in by 3, on two posts. */
+    public static Part vibratoLetIn() {
+        return of(
+                PartKind.VIBRATO_LET_IN,
+                LOWEST_SADDLE,
+                9,
+                HIGHEST_SADDLE,
+                16,
+                SADDLE_TRAVEL,
+                10,
+                ACROSS,
+                80,
+                ALONG,
+                40,
+                RECESS,
+                3,
+                BLOCK_LENGTH,
+                38,
+                BLOCK_ACROSS,
+                52,
+                BLOCK_ALONG,
+                12,
+                SWING,
+                8,
+                STUD_SPACING,
+                56,
+                STUD_DIAMETER,
+                10,
+                STUD_DEPTH,
+                20);
+    }
+
     public static Part vibrato() {
         return of(
                 PartKind.VIBRATO_ON_TOP,

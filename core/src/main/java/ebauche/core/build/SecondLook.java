@@ -20,6 +20,9 @@ public final class SecondLook {
     private static final Set<Dimension> LASTING = EnumSet.of(
             Dimension.FINGERBOARD_THICKNESS, Dimension.FRET_HEIGHT, Dimension.HEEL_THICKNESS, Dimension.NUT_HEIGHT);
 
+    /** Decimal noise under which a reading lies on the limit, mm. */
+    private static final double NOISE = 1e-9;
+
     private SecondLook() {}
 
     /**
@@ -42,12 +45,12 @@ public final class SecondLook {
         AsBuilt.Reading earlier = latest.get();
         boolean lasting = measures instanceof Measurand.SizeOf
                 || measures instanceof Dimension dimension && LASTING.contains(dimension);
-        if (lasting && Math.abs(value - earlier.value()) > limits.thicknessTolerance()) {
+        if (lasting && Math.abs(value - earlier.value()) > limits.thicknessTolerance() + NOISE) {
             return Optional.of(new Contradiction(earlier, earlier.value(), limits.thicknessTolerance()));
         }
         if (measures instanceof Measurand.DepthOf depth) {
             double least = earlier.value() - sanded(build, depth.feature(), earlier);
-            if (value < least - limits.depthTolerance()) {
+            if (value < least - limits.depthTolerance() - NOISE) {
                 return Optional.of(new Contradiction(earlier, least, limits.depthTolerance()));
             }
         }
