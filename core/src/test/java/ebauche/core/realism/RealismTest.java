@@ -11,10 +11,17 @@ import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
 import ebauche.core.design.Contour;
+import ebauche.core.design.Heel;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Profile;
@@ -368,5 +375,68 @@ class RealismTest {
         Rule off = rule(edge, "bridge-centre");
         assertThat(off.verdict()).isEqualTo(Rule.Verdict.FAILS);
         assertThat(off.room()).isCloseTo(-0.1, within(1e-9));
+    }
+
+    private static Rule passes(TestBody body, String feature, String says) {
+        return Realism.of(body.plan()).rules().stream()
+                .filter(r -> r.name().equals("passes")
+                        && r.feature().equals(feature)
+                        && r.says().contains(says))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(feature + " " + says));
+    }
+
+    /** Every part passes its opening: by how much, from the part in hand and the hole that follows from it. */
+    @Test
+    void bushing_jack_and_block_pass_what_is_cut_for_them() {
+        TestBody body = new TestBody();
+        body.pickups = List.of();
+        body.controls.set(0, Control.of("volume", new Point(100, -40), OptionalDouble.empty(), TestParts.pot()));
+        Part plug = TestParts.of(PartKind.JACK, PartSize.HOLE, 21);
+        body.jack = body.jack.map(j -> new Jack(j.entry(), j.aim(), j.diameter(), j.fromFront(), Optional.of(plug)));
+        body.bridgePart = Optional.of(TestParts.vibratoLetIn());
+        body.studs = Optional.of(new Bridge.Studs(56, 19, 10, 20));
+        body.vibrato = Optional.of(TestBody.vibrato(38));
+        double room = body.shop.clearances().block();
+        assertThat(passes(body, "control-volume", "bushing").number().value()).isCloseTo(0.4, within(1e-9));
+        assertThat(passes(body, "jack", "jack goes in").verdict()).isNotEqualTo(Rule.Verdict.FAILS);
+        Rule block = passes(body, "vibrato", "swings");
+        assertThat(block.number().value()).isCloseTo(2 * room, within(1e-9));
+        assertThat(block.number().terms()).extracting(t -> t.name()).contains("its end swings, in all");
+        assertThat(block.verdict()).isEqualTo(Rule.Verdict.HOLDS);
+    }
+
+    /** A gap of 1/64 in beside the neck shows, a heel wider than its pocket does not go in: common practice. */
+    @Test
+    void a_neck_that_is_loose_or_does_not_go_in_fails_its_rule() {
+        for (double heel : new double[] {55.8, 55.4, 56.2}) {
+            TestBody body = new TestBody();
+            body.heelFit = Optional.of(new Heel(heel, heel, 76, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN));
+            List<Rule> gaps = Realism.of(body.plan()).rules().stream()
+                    .filter(r -> r.name().equals("neck-gap"))
+                    .toList();
+            double gap = 56 - heel;
+            assertThat(gaps).hasSize(2).allSatisfy(r -> {
+                assertThat(r.number().value()).isCloseTo(gap, within(1e-9));
+                assertThat(r.verdict())
+                        .isEqualTo(gap >= 0 && gap <= 25.4 / 64 ? Rule.Verdict.HOLDS : Rule.Verdict.FAILS);
+            });
+        }
+    }
+
+    /** Only a set neck has a glue line; its gap is shared by two sides, and a glue fills only so much. */
+    @Test
+    void the_glue_line_of_a_set_neck_is_half_its_gap() {
+        TestBody body = new TestBody();
+        body.heelFit = Optional.of(new Heel(55.8, 55.7, 76, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN));
+        assertThat(Realism.of(body.plan()).rules()).extracting(Rule::name).doesNotContain("glue-gap");
+        body.joint = NeckJoint.Kind.SET;
+        Rule line = rule(body, "glue-gap");
+        assertThat(line.number().value()).isCloseTo(0.15, within(1e-9));
+        double widest = body.shop.gluing().glue().widestGap();
+        assertThat(line.most()).isEqualTo(widest);
+        assertThat(line.verdict()).isEqualTo(0.15 <= widest ? Rule.Verdict.HOLDS : Rule.Verdict.FAILS);
+        body.heelFit = Optional.of(new Heel(54, 54, 76, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN));
+        assertThat(rule(body, "glue-gap").verdict()).isEqualTo(Rule.Verdict.FAILS);
     }
 }
