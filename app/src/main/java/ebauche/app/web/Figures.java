@@ -5,7 +5,6 @@ import ebauche.core.build.Finding;
 import ebauche.core.design.FeatureName;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
-import ebauche.core.measure.InchFraction;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -74,7 +73,7 @@ public record Figures(LengthUnit unit) {
         if (of != LengthUnit.INCH) {
             return "";
         }
-        double inches = InchFraction.rounded(millimetres, rounding).errorMm() / LengthUnit.INCH.millimetres();
+        double inches = new Gauge(of).offMark(millimetres, rounding) / LengthUnit.INCH.millimetres();
         String thousandths = Decimals.fixed(Math.abs(inches), 3);
         return thousandths.equals("0.000") ? "" : (inches > 0 ? " + " : " \u2212 ") + thousandths;
     }

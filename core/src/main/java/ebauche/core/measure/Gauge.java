@@ -24,6 +24,11 @@ public record Gauge(LengthUnit unit) {
         return number(millimetres, rounding) + " " + unit.symbol();
     }
 
+    /** What a length lies over the mark that it is shown by, mm; less than nought under it. */
+    public double offMark(double millimetres, Rounding rounding) {
+        return millimetres - shown(millimetres, rounding);
+    }
+
     /** The length that is shown, mm. */
     public double shown(double millimetres, Rounding rounding) {
         if (unit == LengthUnit.INCH) {

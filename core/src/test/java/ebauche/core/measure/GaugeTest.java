@@ -28,6 +28,9 @@ class GaugeTest {
         Random random = new Random(7);
         for (int i = 0; i < 2000; i++) {
             double mm = random.nextDouble() * 120 - 20;
+            for (Rounding each : Rounding.values()) {
+                assertThat(gauge.shown(mm, each) + gauge.offMark(mm, each)).isEqualTo(mm, within(1e-9));
+            }
             assertThat(gauge.shown(mm, Rounding.LESS)).isBetween(mm - step - 1e-9, mm + 1e-6);
             assertThat(gauge.shown(mm, Rounding.MORE)).isBetween(mm - 1e-6, mm + step + 1e-9);
             assertThat(gauge.shown(mm, Rounding.NEAREST)).isEqualTo(mm, within(step / 2 + 1e-9));
