@@ -65,7 +65,7 @@ class PocketSteps {
         if (on) {
             steps.add(takeOff(before));
         }
-        again().ifPresent(steps::add);
+        steps.addAll(again());
         return steps;
     }
 
@@ -73,12 +73,12 @@ class PocketSteps {
      * Once a cavity is called done and more is wanted of it, by a reading, a part measured afterwards or a new number, a step takes the
      * rest; done, it stays.
      */
-    private Optional<Operation> again() {
+    private List<Operation> again() {
         AsCut cut = new AsCut(of.build(), of.feature(), of.face());
-        boolean wider = cut.isDone(AsCut.WIDEN)
-                || cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
-        if (wider) {
-            return Optional.of(rest(
+        List<Operation> again = new ArrayList<>();
+        boolean wider = cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
+        if (wider || cut.isDone(AsCut.WIDEN)) {
+            again.add(rest(
                     AsCut.WIDEN,
                     "Rout the " + of.noun() + " again, to a template as it is wanted now",
                     of.noun() + " template as it is now"));
@@ -86,15 +86,15 @@ class PocketSteps {
         double tolerance = of.feature().equals(NeckJoint.FEATURE)
                 ? of.build().shop().limits().depthTolerance()
                 : AsCut.WORTH;
-        boolean deeper = cut.isDone(AsCut.DEEPEN)
-                || cut.lacks(of.depthFinished(), tolerance).isPresent();
-        return deeper
-                ? Optional.of(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut"))
-                : Optional.empty();
+        boolean deeper = cut.lacks(of.depthFinished(), tolerance).isPresent();
+        // A round that widens it takes it to its depth as well.
+        if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
+            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut"));
+        }
+        return again;
     }
 
     private Operation rest(String key, String title, String guide) {
-        double tolerance = of.build().shop().limits().depthTolerance();
         return cutting(key, title)
                 .set(new Setting.Routed(
                         "the bit that cut it",
@@ -105,15 +105,20 @@ class PocketSteps {
                         List.of()))
                 .cuts(of.removed(of.plan(), 0))
                 .needs(of.atDepth())
-                .inspect(new Inspection(
-                        new Measurand.DepthOf(of.feature()),
-                        of.depthNow(),
-                        tolerance,
-                        tolerance,
-                        "depth gauge from the " + of.face().word()))
+                .inspect(fullDepth())
                 .caution(Caution.ROUTER, Caution.DUST)
                 .takes(12, 0, 0.012)
                 .build();
+    }
+
+    private Inspection fullDepth() {
+        double tolerance = of.build().shop().limits().depthTolerance();
+        return new Inspection(
+                new Measurand.DepthOf(of.feature()),
+                of.depthNow(),
+                tolerance,
+                tolerance,
+                "depth gauge from the " + of.face().word());
     }
 
     /** The template back in its place for the last pass, once the other face is carved. */
@@ -254,16 +259,10 @@ class PocketSteps {
     }
 
     private Operation finish(Stage stage, Condition held, Condition before) {
-        double tolerance = of.build().shop().limits().depthTolerance();
         Operation.Builder step = routing(stage, "Rout the " + of.noun() + " to depth", of.depthNow(), held, before)
                 .needs(of.carvesOver().toArray(Condition[]::new))
                 .cuts(of.removed(of.plan(), 0))
-                .inspect(new Inspection(
-                        new Measurand.DepthOf(of.feature()),
-                        of.depthNow(),
-                        tolerance,
-                        tolerance,
-                        "depth gauge from the " + of.face().word()))
+                .inspect(fullDepth())
                 .takes(8 + (of.isDeep() ? 0 : minutes(of.plan(), of.depthNow().value())), 0, 0.012);
         if (of.floorIsTop()) {
             step.caution(Caution.LAST_OF_FLOOR);

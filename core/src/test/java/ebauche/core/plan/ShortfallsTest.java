@@ -154,4 +154,27 @@ class ShortfallsTest {
         assertThat(finding(body, "cut-too-small").orElseThrow().feature()).isEqualTo("neck");
         assertThat(body.plan().step("neck:widen")).isPresent();
     }
+
+    @Test
+    void what_was_widened_can_be_deepened_later_and_both_stay() {
+        TestBody body = cut().read("size:pickup-bridge.across", 74).read("size:pickup-bridge.height", 21);
+        assertThat(body.plan().step("pickup-bridge:deepen"))
+                .as("the wider round goes to the new depth at once")
+                .isEmpty();
+        body.doneUpTo("pickup-bridge:widen");
+        assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow");
+        body.read("size:pickup-bridge.height", 23);
+        assertThat(finding(body, "cut-too-shallow")
+                        .orElseThrow()
+                        .numbers()
+                        .get(0)
+                        .value())
+                .isCloseTo(2, within(1e-6));
+        body.doneUpTo("pickup-bridge:deepen");
+        assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow");
+        assertThat(body.plan().steps())
+                .filteredOn(s -> s.operation().feature().equals("pickup-bridge"))
+                .allMatch(BuildPlan.PlanStep::done);
+        assertThat(wood(body, 36, 22.5)).isFalse();
+    }
 }
