@@ -81,7 +81,8 @@ class PocketSteps {
             again.add(rest(
                     AsCut.WIDEN,
                     "Rout the " + of.noun() + " again, to a template as it is wanted now",
-                    of.noun() + " template as it is now"));
+                    of.noun() + " template as it is now",
+                    passes));
         }
         double tolerance = of.feature().equals(NeckJoint.FEATURE)
                 ? of.build().shop().limits().depthTolerance()
@@ -89,20 +90,21 @@ class PocketSteps {
         boolean deeper = cut.lacks(of.depthFinished(), tolerance).isPresent();
         // A round that widens it takes it to its depth as well.
         if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
-            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut"));
+            List<Pass> last = passes.isEmpty() ? passes : passes.subList(passes.size() - 1, passes.size());
+            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut", last));
         }
         return again;
     }
 
-    private Operation rest(String key, String title, String guide) {
+    private Operation rest(String key, String title, String guide, List<Pass> taken) {
         return cutting(key, title)
                 .set(new Setting.Routed(
-                        "the bit that cut it",
+                        tool(taken),
                         guide,
                         Setting.Feed.CLOCKWISE,
                         of.depthNow(),
                         "deep from the " + of.face().word(),
-                        List.of()))
+                        taken))
                 .cuts(of.removed(of.plan(), 0))
                 .needs(of.atDepth())
                 .inspect(fullDepth())

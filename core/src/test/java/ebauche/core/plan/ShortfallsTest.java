@@ -11,6 +11,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.realism.Realism;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -63,6 +64,9 @@ class ShortfallsTest {
         assertThat(small.feature()).isEqualTo("pickup-bridge");
         assertThat(small.cure(v -> "")).contains("planned");
         assertThat(body.plan().step("pickup-bridge:widen")).isPresent();
+        assertThat(Realism.of(body.plan()).impossible())
+                .as("the bits that cut it cut it again")
+                .isZero();
         assertThat(wood(body, 37.5, 10))
                 .as("the plan takes what is still wanted")
                 .isFalse();
@@ -81,6 +85,7 @@ class ShortfallsTest {
         Finding shallow = finding(body, "cut-too-shallow").orElseThrow();
         assertThat(shallow.numbers().get(0).value()).isCloseTo(1.5, within(1e-6));
         DepthCard before = card(body);
+        assertThat(Realism.of(body.plan()).impossible()).isZero();
         assertThat(before.done()).isFalse();
         assertThat(before.stillToCut().orElseThrow().value()).isCloseTo(1.5, within(1e-6));
         body.doneUpTo("pickup-bridge:deepen");
