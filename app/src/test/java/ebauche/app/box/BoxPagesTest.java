@@ -3,6 +3,7 @@ package ebauche.app.box;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
+import ebauche.app.body.Body;
 import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithApp;
 import ebauche.app.ways.WaysStore;
@@ -10,6 +11,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.plan.BuildPlan;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -144,6 +146,33 @@ class BoxPagesTest extends WithApp {
                 .doesNotContain("neck")
                 .doesNotContain("volume");
         assertThat(record()).hasSize(before + 1);
+    }
+
+    /** The pickup comes late: its cavity is cut, and is wanted wider by 3 mm on each side. */
+    @Test
+    void a_part_measured_after_its_cavity_was_cut_has_it_routed_again() {
+        Body sedge = shop.bodies().get("sedge");
+        BuildPlan plan = plans.current(sedge).plan();
+        int last = plan.indexOf(plan.step("pickup-bridge:off").orElseThrow());
+        bodies.log(
+                sedge,
+                plan.steps().subList(0, last + 1).stream()
+                        .filter(s -> !s.done())
+                        .map(s -> s.asDone(UUID.randomUUID().toString(), "2026-11-05T10:00:00Z", "me"))
+                        .toList());
+        assertThat(me.get(shop.path("sedge")).body()).doesNotContain("cut-too-small");
+        double across = plan.build().drawn().parts().get("pickup-bridge").get(PartSize.ACROSS);
+        HttpResponse<String> answer = log(measured("size:pickup-bridge.across", across + 6 + " mm"));
+        String page = me.get(
+                        answer.headers().firstValue("Location").orElseThrow().replace(address(), ""))
+                .body();
+        assertThat(page).contains("Rout the bridge pickup cavity again");
+        assertThat(me.get(shop.path("sedge")).body())
+                .contains("data-rule=\"cut-too-small\"", "it is wanted larger now: by 3 mm at its edge");
+        assertThat(me.get(shop.path("sedge") + "/bench?step=pickup-bridge:widen")
+                        .body())
+                .contains("to a template as it is wanted now", "Should read");
+        assertThat(me.get(shop.path("sedge") + "/depths").body()).contains("still to cut");
     }
 
     @Test

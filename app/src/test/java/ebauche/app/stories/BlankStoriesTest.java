@@ -227,7 +227,7 @@ class BlankStoriesTest extends Story {
         other.getByText("Take it off the rack for good").click();
         other.waitForURL(url -> url.endsWith("/timber"));
         button("Cut: put the offcuts back on the rack").click();
-        assertThat(page.getByText("Nothing was changed: “A1” is no longer on the rack"))
+        assertThat(page.getByText("“A1” is no longer on the rack. Nothing was changed"))
                 .isVisible();
         go("/timber");
         assertThat(page.getByText("A1-1")).hasCount(0);
