@@ -1,34 +1,26 @@
 package ebauche.core.contour;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.TestTimber;
-import ebauche.core.build.Finding;
 import ebauche.core.cavity.ControlFloor;
-import ebauche.core.design.Blank;
-import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Contour.Start;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.ControlCavity;
-import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** Contours in a plan: what waits for them, what they leave, what they run into. */
+/** Contours in a plan: what waits for them, what they leave. */
 class ContourPlanTest {
     private static Contour top(double width, double depth) {
         return new Contour(
@@ -261,37 +253,6 @@ class ContourPlanTest {
         assertThat(card.thinnest().orElseThrow().sum().formula()).contains("carved off the back there");
     }
 
-    @Test
-    void what_runs_into_hardware_or_takes_too_much_is_told() {
-        assertThat(with(top(130, 8)).rules()).contains("not-flat");
-        assertThat(with(forearm(30)).rules()).contains("deep");
-        TestBody near = with(new Contour(
-                "cutaway",
-                Face.FRONT,
-                new Start.Across(new Point(-200, -36), new Point(200, -36)),
-                12,
-                Profile.Shape.STRAIGHT,
-                OptionalDouble.empty()));
-        Finding finding = near.plan().findings().stream()
-                .filter(f -> f.rule().equals("near-hardware"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(finding.numbers().get(0).value()).isCloseTo(6, within(1e-6));
-        assertThat(with(forearm(20)).rules()).doesNotContain("not-flat", "deep", "thin-edge", "contours-meet");
-    }
-
-    @Test
-    void the_edge_between_forearm_and_belly_is_told_when_it_comes_to_a_point() {
-        TestBody even = with(forearm(18), belly(16));
-        EdgeBand band = EdgeBand.of(even.build()).get(0);
-        assertThat(band.thickness().value()).isBetween(44.5 - 18 - 16 - 1e-6, 44.5 - 18 - 16 + 4.0);
-        assertThat(even.build().thicknessAt(band.at()))
-                .isCloseTo(band.thickness().value(), within(1e-9));
-        assertThat(even.build().thicknessAt(new Point(0, 0))).isEqualTo(44.5, within(1e-9));
-        TestBody point = with(forearm(24), belly(22));
-        assertThat(point.rules()).contains("contours-meet");
-    }
-
     /** Over a carved front, the saddles' height is taken from the front's height at the bridge (C1). */
     @Test
     void a_front_carved_down_under_the_bridge_deepens_the_pocket_by_as_much() {
@@ -315,111 +276,5 @@ class ContourPlanTest {
         assertThat(plan.step("contour-top:carve")).isEmpty();
         assertThat(plan.build().finished(Face.FRONT).carves()).isEmpty();
         assertThat(plan.stillOpen()).anyMatch(o -> o.feature().equals("contour-top"));
-    }
-
-    @Test
-    void what_cannot_be_carved_is_refused_with_its_name() {
-        assertThatThrownBy(() -> with(forearm(45)).design())
-                .isInstanceOf(Refusal.class)
-                .hasMessageContaining("forearm contour");
-        Contour off = new Contour(
-                "off",
-                Face.FRONT,
-                new Start.Across(new Point(300, 0), new Point(300, 50)),
-                5,
-                Profile.Shape.STRAIGHT,
-                OptionalDouble.empty());
-        assertThatThrownBy(() -> with(off).build()).hasMessageContaining("does not cross the body");
-        Contour tight = new Contour(
-                "belly",
-                Face.BACK,
-                new Start.Across(new Point(-160, -40), new Point(-50, -150)),
-                12,
-                Profile.Shape.HOLLOW,
-                OptionalDouble.of(60));
-        assertThatThrownBy(() -> with(tight).build()).hasMessageContaining("would rise again");
-    }
-
-    private static Contour across(Face face, double y, double depth) {
-        return new Contour(
-                "ramp",
-                face,
-                new Start.Across(new Point(-200, y), new Point(200, y)),
-                depth,
-                Profile.Shape.STRAIGHT,
-                OptionalDouble.empty());
-    }
-
-    private static ContourChecks.Near nearest(TestBody body) {
-        return ContourChecks.nearest(body.build(), body.build().contours().get(0))
-                .orElseThrow();
-    }
-
-    /** On the back a cover, the springs and the neck's screws want their flat, each by its own place. */
-    @Test
-    void a_contour_of_the_back_is_held_against_what_stands_on_the_back() {
-        // the neck screws' holes, 4.76 across, stand at y 180: a heel ramp from 190 keeps 190 - 182.38 away
-        ContourChecks.Near screws = nearest(with(across(Face.BACK, 190, 10)));
-        assertThat(screws.part()).contains("screw");
-        assertThat(screws.clear().value()).isCloseTo(190 - 180 - 4.76 / 2, within(0.02));
-        assertThat(screws.fall()).isZero();
-        // from 170 it takes their flat: ten on, of seventy to the edge at 240
-        ContourChecks.Near taken = nearest(with(across(Face.BACK, 170, 14)));
-        assertThat(taken.fall()).isCloseTo(14 * (180 + 4.76 / 2 - 170) / 70, within(0.01));
-        TestBody springs = with(across(Face.BACK, -80, 10));
-        springs.pickups = List.of();
-        springs.cavity = Optional.empty();
-        springs.controls.clear();
-        springs.vibrato = Optional.of(TestBody.vibrato(38));
-        ContourChecks.Near near = nearest(springs);
-        double end = springs.build().design().bridge().vibrato().orElseThrow().springsY() - 30;
-        assertThat(near.part()).contains("spring");
-        assertThat(near.clear().value()).isCloseTo(end + 80, within(0.02));
-        TestBody cover = with(across(Face.BACK, -90, 10));
-        assertThat(nearest(cover).part()).contains("cover");
-    }
-
-    /** A carve deeper than a glued-on top shows the glue line: common practice. */
-    @Test
-    void a_carve_through_a_glued_on_top_is_told() {
-        for (double deep : new double[] {4, 9}) {
-            TestBody body = with(top(60, deep));
-            body.blank = new Blank(
-                    340,
-                    420,
-                    0,
-                    45,
-                    BlankLayer.even(TestTimber.ALDER, 2, 340, 42),
-                    Optional.of(BlankLayer.even(TestTimber.WALNUT, 2, 340, 8)));
-            double reaches = body.build().topReaches().orElseThrow();
-            assertThat(reaches).isBetween(4.0, 8.0);
-            assertThat(body.rules().contains("through-top")).isEqualTo(deep > reaches);
-        }
-    }
-
-    /** As they are usually begun, contours lie on the body, clear of each other's part, and the plan takes them. */
-    @Test
-    void usual_contours_can_be_laid_on_and_lie_away_from_the_controls() {
-        for (UsualContour usual : UsualContour.values()) {
-            Contour begun = usual.on(new TestBody().build());
-            TestBody body = with(begun);
-            Contour.Laid laid = body.build().contours().get(0);
-            assertThat(laid.plan().area()).as(usual.id()).isPositive();
-            assertThat(begun.depth()).isLessThanOrEqualTo(body.thickness * ContourChecks.USUAL_SHARE);
-            assertThat(body.plan().step(Contour.carveStep(begun.feature()))).isPresent();
-            assertThat(body.rules()).doesNotContain("deep", "contours-meet");
-            if (begun.start() instanceof Start.Across) {
-                // the controls stand on the treble side
-                assertThat(laid.plan().centroid().x()).as(usual.id()).isNegative();
-            }
-        }
-        TestBody left = new TestBody();
-        Outline pit = Outline.parse("M -75 -70 L -125 -70 L -125 -10 L -75 -10 Z", 1);
-        left.cavity = Optional.of(new ControlCavity(pit, 6, 2.5, 5));
-        left.controls.set(0, TestBody.pot("volume", -100, -40, 8));
-        left.jack = Optional.empty();
-        Contour.Laid forearm =
-                UsualContour.FOREARM.on(left.build()).on(left.design().outline());
-        assertThat(forearm.plan().centroid().x()).as("a left-handed body").isPositive();
     }
 }
