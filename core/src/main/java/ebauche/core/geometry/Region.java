@@ -7,7 +7,6 @@ import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.MultiPolygon;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
@@ -15,7 +14,6 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
-import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
@@ -49,7 +47,7 @@ public final class Region {
 
     private volatile double area = Double.NaN;
 
-    private volatile IndexedFacetDistance edges;
+    private final Edges edges;
 
     private final int hash;
 
@@ -61,6 +59,7 @@ public final class Region {
         this.geometry = geometry;
         this.lacks = lacks;
         this.within = within;
+        this.edges = new Edges(geometry);
         this.hash = 31 * geometry.getEnvelopeInternal().hashCode() + geometry.getNumPoints();
     }
 
@@ -69,15 +68,6 @@ public final class Region {
         if (index == null) {
             index = PreparedGeometryFactory.prepare(geometry);
             prepared = index;
-        }
-        return index;
-    }
-
-    private IndexedFacetDistance edges() {
-        IndexedFacetDistance index = edges;
-        if (index == null) {
-            index = new IndexedFacetDistance(geometry.getBoundary());
-            edges = index;
         }
         return index;
     }
@@ -311,33 +301,18 @@ public final class Region {
 
     /** The closest pair of points of two regions that do not overlap, one on the edge of each. */
     public Point[] nearest(Region other) {
-        return ends(edges().nearestPoints(other.geometry.getBoundary()));
+        return edges.nearest(other.geometry);
     }
 
     /** The closest pair of points on this region's edge and on the edge of another that holds it. */
     public Point[] nearestToEdge(Region around) {
-        Coordinate[] found = around.edges().nearestPoints(geometry.getBoundary());
-        return ends(new Coordinate[] {found[1], found[0]});
-    }
-
-    private static Point[] ends(Coordinate[] ends) {
-        return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
+        Point[] found = around.edges.nearest(geometry);
+        return new Point[] {found[1], found[0]};
     }
 
     /** The corner of its edges that lies farthest in a direction. */
     public Point farthest(double dx, double dy) {
-        double[] best = {Double.NEGATIVE_INFINITY, 0, 0};
-        forEachRing(ring -> {
-            for (int i = 0; i < ring.length; i += 2) {
-                double along = ring[i] * dx + ring[i + 1] * dy;
-                if (along > best[0]) {
-                    best[0] = along;
-                    best[1] = ring[i];
-                    best[2] = ring[i + 1];
-                }
-            }
-        });
-        return new Point(best[1], best[2]);
+        return edges.farthest(dx, dy);
     }
 
     /** Its pieces, each of one polygon. */
@@ -353,11 +328,7 @@ public final class Region {
 
     /** Length of its edge that runs through another region, mm. */
     public double edgeWithin(Region other) {
-        if (isEmpty() || other.isEmpty() || farApart(other)) {
-            return 0;
-        }
-        return OverlayNGRobust.overlay(geometry.getBoundary(), other.geometry, OverlayNG.INTERSECTION)
-                .getLength();
+        return isEmpty() || other.isEmpty() || farApart(other) ? 0 : edges.within(other.geometry);
     }
 
     /** Nearly the same with fewer corners: no edge moves by more than a tolerance (Douglas and Peucker, 1973). */
@@ -378,9 +349,7 @@ public final class Region {
 
     /** How far a point lies outside, mm; less than nought inside, by its way to the edge. */
     public double outside(Point p) {
-        org.locationtech.jts.geom.Point there = FACTORY.createPoint(new Coordinate(p.x(), p.y()));
-        double toEdge = geometry.getBoundary().distance(there);
-        return contains(p) ? -toEdge : toEdge;
+        return contains(p) ? -edges.distance(p) : edges.distance(p);
     }
 
     /** How far it reaches beyond the edge of another at the most, mm; nought where it lies inside. */
@@ -396,25 +365,7 @@ public final class Region {
 
     /** Length within the region of the line through a point of it, from edge to edge, mm. */
     public double chord(Point through, double dx, double dy) {
-        double[] ends = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};
-        double size = Math.hypot(dx, dy);
-        forEachRing(ring -> {
-            for (int i = 0; i + 3 < ring.length; i += 2) {
-                double ax = ring[i] - through.x();
-                double ay = ring[i + 1] - through.y();
-                double bx = ring[i + 2] - through.x();
-                double by = ring[i + 3] - through.y();
-                double a = (dx * ay - dy * ax) / size;
-                double b = (dx * by - dy * bx) / size;
-                if (a > 0 != b > 0) {
-                    double t = a / (a - b);
-                    double at = ((ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy) / size;
-                    ends[0] = at <= 0 ? Math.max(ends[0], at) : ends[0];
-                    ends[1] = at >= 0 ? Math.min(ends[1], at) : ends[1];
-                }
-            }
-        });
-        return ends[1] - ends[0];
+        return edges.chord(through, dx, dy);
     }
 
     /** Moved on the plan. */
@@ -429,26 +380,7 @@ public final class Region {
 
     /** Hands every ring, outer and inner, as its coordinates x0, y0, x1, y1, ..., closed. */
     public void forEachRing(Consumer<double[]> ring) {
-        for (int i = 0; i < geometry.getNumGeometries(); i++) {
-            Polygon polygon = (Polygon) geometry.getGeometryN(i);
-            if (polygon.isEmpty()) {
-                continue;
-            }
-            ring.accept(flat(polygon.getExteriorRing()));
-            for (int k = 0; k < polygon.getNumInteriorRing(); k++) {
-                ring.accept(flat(polygon.getInteriorRingN(k)));
-            }
-        }
-    }
-
-    private static double[] flat(LinearRing ring) {
-        Coordinate[] at = ring.getCoordinates();
-        double[] out = new double[at.length * 2];
-        for (int i = 0; i < at.length; i++) {
-            out[2 * i] = at[i].x;
-            out[2 * i + 1] = at[i].y;
-        }
-        return out;
+        edges.forEachRing(ring);
     }
 
     @Override

@@ -1,0 +1,114 @@
+package ebauche.core.geometry;
+
+import java.util.function.Consumer;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+
+/** The edges of an area: how far it is to them, from them, and across between them. Millimetres. */
+final class Edges {
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
+    private final Geometry area;
+
+    /** Made on demand; a race makes it twice and harms nothing. */
+    private volatile IndexedFacetDistance index;
+
+    Edges(Geometry area) {
+        this.area = area;
+    }
+
+    private IndexedFacetDistance index() {
+        IndexedFacetDistance known = index;
+        if (known == null) {
+            known = new IndexedFacetDistance(area.getBoundary());
+            index = known;
+        }
+        return known;
+    }
+
+    /** The closest pair of points, the first on these edges. */
+    Point[] nearest(Geometry other) {
+        Coordinate[] ends = index().nearestPoints(other.getBoundary());
+        return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
+    }
+
+    /** How far it is to the nearest edge. */
+    double distance(Point p) {
+        return area.getBoundary().distance(FACTORY.createPoint(new Coordinate(p.x(), p.y())));
+    }
+
+    /** Length of edge that runs through another area. */
+    double within(Geometry other) {
+        return OverlayNGRobust.overlay(area.getBoundary(), other, OverlayNG.INTERSECTION)
+                .getLength();
+    }
+
+    /** The corner that lies farthest in a direction. */
+    Point farthest(double dx, double dy) {
+        double[] best = {Double.NEGATIVE_INFINITY, 0, 0};
+        forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                double along = ring[i] * dx + ring[i + 1] * dy;
+                if (along > best[0]) {
+                    best[0] = along;
+                    best[1] = ring[i];
+                    best[2] = ring[i + 1];
+                }
+            }
+        });
+        return new Point(best[1], best[2]);
+    }
+
+    /** Length, from edge to edge, of the line through a point inside. */
+    double chord(Point through, double dx, double dy) {
+        double[] ends = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};
+        double size = Math.hypot(dx, dy);
+        forEachRing(ring -> {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                double ax = ring[i] - through.x();
+                double ay = ring[i + 1] - through.y();
+                double bx = ring[i + 2] - through.x();
+                double by = ring[i + 3] - through.y();
+                double a = (dx * ay - dy * ax) / size;
+                double b = (dx * by - dy * bx) / size;
+                if (a > 0 != b > 0) {
+                    double t = a / (a - b);
+                    double at = ((ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy) / size;
+                    ends[0] = at <= 0 ? Math.max(ends[0], at) : ends[0];
+                    ends[1] = at >= 0 ? Math.min(ends[1], at) : ends[1];
+                }
+            }
+        });
+        return ends[1] - ends[0];
+    }
+
+    /** Every ring, outer and inner, as its coordinates x0, y0, x1, y1, ..., closed. */
+    void forEachRing(Consumer<double[]> ring) {
+        for (int i = 0; i < area.getNumGeometries(); i++) {
+            Polygon polygon = (Polygon) area.getGeometryN(i);
+            if (polygon.isEmpty()) {
+                continue;
+            }
+            ring.accept(flat(polygon.getExteriorRing()));
+            for (int k = 0; k < polygon.getNumInteriorRing(); k++) {
+                ring.accept(flat(polygon.getInteriorRingN(k)));
+            }
+        }
+    }
+
+    private static double[] flat(LinearRing ring) {
+        Coordinate[] at = ring.getCoordinates();
+        double[] out = new double[at.length * 2];
+        for (int i = 0; i < at.length; i++) {
+            out[2 * i] = at[i].x;
+            out[2 * i + 1] = at[i].y;
+        }
+        return out;
+    }
+}
