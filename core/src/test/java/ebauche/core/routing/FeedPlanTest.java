@@ -2,8 +2,11 @@ package ebauche.core.routing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import ebauche.core.TestTimber;
+import ebauche.core.crib.Aid;
+import ebauche.core.crib.Router;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
@@ -127,6 +130,38 @@ class FeedPlanTest {
                 .isLessThan(plainLength);
         // The block leaves room for the bit all round.
         assertThat(BaseSupport.block(body, 12.7, 60).overlaps(body.grown(12.7))).isFalse();
+    }
+
+    /** Each thing of the crib that carries a base is tried, what only leads a router is not, and the table bears the work itself. */
+    @Test
+    void a_shops_remedies_are_those_that_carry_a_base() {
+        FeedMap map = FeedMap.of(FINGERED, List.of(Grain.even(0)), Face.FRONT);
+        Region body = FINGERED.region();
+        Router trimmer = Router.usual("trimmer", 90, 40);
+        Router plunge = Router.usual("plunge", 160, 60);
+        List<Aid> aids = List.of(
+                new Aid("wide base", Aid.Kind.LARGE_BASE, 200),
+                new Aid("knob base", Aid.Kind.OFFSET_BASE, 110),
+                new Aid("block", Aid.Kind.SUPPORT_BLOCK, 60),
+                new Aid("fence", Aid.Kind.EDGE_GUIDE, 150),
+                new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900));
+        Steadying bare = Steadying.bare(map, body, 12.7, trimmer);
+        List<Steadying> tried = Steadying.remedies(map, body, body, 12.7, trimmer, List.of(trimmer, plunge), aids);
+        assertThat(tried)
+                .extracting(Steadying::with)
+                .containsExactly("trimmer, template off", "wide base", "knob base", "block", "plunge, template on");
+        Steadying block = tried.get(3);
+        assertThat(bare.length(BaseSupport.Footing.TIPS)).isPositive();
+        assertThat(block.length(BaseSupport.Footing.TIPS)).isZero();
+        for (Steadying one : tried) {
+            double round = 0;
+            for (BaseSupport.Footing footing : BaseSupport.Footing.values()) {
+                round += one.length(footing);
+            }
+            assertThat(round).as(one.with()).isCloseTo(FINGERED.perimeter(), withinPercentage(8));
+        }
+        assertThat(new Steadying("table", List.of()).length(BaseSupport.Footing.TIPS))
+                .isZero();
     }
 
     private static double tipping(List<BaseSupport.Place> places) {
