@@ -76,13 +76,9 @@ class PocketSteps {
     private List<Operation> again() {
         AsCut cut = new AsCut(of.build(), of.feature(), of.face());
         List<Operation> again = new ArrayList<>();
-        boolean wider = cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
+        boolean wider = isWantedWider(cut);
         if (wider || cut.isDone(AsCut.WIDEN)) {
-            again.add(rest(
-                    AsCut.WIDEN,
-                    "Rout the " + of.noun() + " again, to a template as it is wanted now",
-                    of.noun() + " template as it is now",
-                    passes));
+            again.add(rest(AsCut.WIDEN, widening(), of.noun() + " template as it is now", passes));
         }
         double tolerance = of.feature().equals(NeckJoint.FEATURE)
                 ? of.build().shop().limits().depthTolerance()
@@ -94,6 +90,14 @@ class PocketSteps {
             again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut", last));
         }
         return again;
+    }
+
+    boolean isWantedWider(AsCut cut) {
+        return cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
+    }
+
+    String widening() {
+        return "Rout the " + of.noun() + " again, to a template as it is wanted now";
     }
 
     private Operation rest(String key, String title, String guide, List<Pass> taken) {

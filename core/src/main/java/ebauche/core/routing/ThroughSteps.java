@@ -1,6 +1,7 @@
 package ebauche.core.routing;
 
 import ebauche.core.build.AsBuilt;
+import ebauche.core.build.AsCut;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Quantity;
@@ -46,7 +47,23 @@ final class ThroughSteps extends PocketSteps {
         if (reach < of.work() - NEARLY) {
             steps.add(meet(reach, reach > first + NEARLY ? deepened() : started()));
         }
+        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
+        if (isWantedWider(cut) || cut.isDone(AsCut.WIDEN)) {
+            steps.add(widen());
+        }
         return steps;
+    }
+
+    /** Wanted larger once it is through: right through again, on a template as it is wanted now. */
+    private Operation widen() {
+        Reckoning depth = Reckoning.of("through the body", Quantity.LENGTH)
+                .length("body as it is now", of.work())
+                .is(of.work(), "body as it is now");
+        return round(AsCut.WIDEN, widening(), of.face(), depth, Guide.TEMPLATE)
+                .cuts(slice(0, of.work()))
+                .needs(of.atDepth())
+                .takes(minutes(of.plan(), of.work()), 0, 0.012)
+                .build();
     }
 
     /** How deep the first round went, if it is a fact. */

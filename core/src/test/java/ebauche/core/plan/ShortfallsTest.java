@@ -8,6 +8,7 @@ import ebauche.core.TestParts;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Heel;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
@@ -181,5 +182,33 @@ class ShortfallsTest {
                 .filteredOn(s -> s.operation().feature().equals("pickup-bridge"))
                 .allMatch(BuildPlan.PlanStep::done);
         assertThat(wood(body, 36, 22.5)).isFalse();
+    }
+
+    /** A vibrato's block that is wider than it was sold as, once its route is through: right through again. */
+    @Test
+    void a_through_route_is_routed_again_too() {
+        TestBody body = new TestBody();
+        body.pickups = List.of();
+        body.bridgePart = Optional.of(TestParts.vibratoLetIn());
+        body.studs = Optional.of(new Bridge.Studs(56, 19, 10, 20));
+        body.vibrato = Optional.of(TestBody.vibrato(38));
+        for (BuildPlan.PlanStep step : body.plan().steps()) {
+            if (step.operation().feature().equals("vibrato")
+                    && body.plan().step("vibrato:widen").isEmpty()) {
+                body.doneUpTo(step.operation().key());
+            }
+        }
+        assertThat(body.rules()).doesNotContain("cut-too-small");
+        body.read("size:bridge.block-across", 55);
+        Finding small = finding(body, "cut-too-small").orElseThrow();
+        assertThat(small.feature()).isEqualTo("vibrato");
+        assertThat(small.numbers().get(0).value()).isCloseTo(1.5, within(0.02));
+        assertThat(small.cure(v -> "")).contains("planned");
+        double beside = (52 + 2 * body.shop.clearances().block()) / 2 + 1;
+        double y = body.build().design().bridge().vibrato().orElseThrow().routeY();
+        assertThat(body.plan().history().finished().intervalsAt(beside, y)).isEmpty();
+        body.doneUpTo("vibrato:widen");
+        assertThat(body.rules()).doesNotContain("cut-too-small");
+        assertThat(body.plan().history().finished().intervalsAt(beside, y)).isEmpty();
     }
 }
