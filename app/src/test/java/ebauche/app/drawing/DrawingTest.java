@@ -261,4 +261,15 @@ class DrawingTest {
         }
         assertThat(Drawn.all(svg, "line", "leader")).hasSameSizeAs(Drawn.all(svg, "circle", "place"));
     }
+
+    /** On the shop floor a body shows what will be carved off it, and keeps it out of the way of a body without contours. */
+    @Test
+    void a_thumbnail_shows_the_bodys_contours() {
+        Document tussock = Drawn.xml(
+                BodyThumbnail.of(Planner.plan(DemoBodies.read("tussock").build())));
+        assertThat(Drawn.all(tussock, "g", "carve"))
+                .extracting(g -> g.getAttribute("class"))
+                .containsExactly("carve later", "carve later far");
+        assertThat(Drawn.all(Drawn.xml(BodyThumbnail.of(SEDGE)), "g", "carve")).isEmpty();
+    }
 }
