@@ -48,36 +48,12 @@ public final class TestParts {
         return of(PartKind.FERRULE, DIAMETER, 8, LENGTH, 10);
     }
 
-    /** A vibrato of the same sizes, its plate let in by 3, on two posts. */
+    /** A vibrato of the same sizes but a shorter block, its plate let in by 3, on two posts. */
     public static Part vibratoLetIn() {
-        return of(
-                PartKind.VIBRATO_LET_IN,
-                LOWEST_SADDLE,
-                9,
-                HIGHEST_SADDLE,
-                16,
-                SADDLE_TRAVEL,
-                10,
-                ACROSS,
-                80,
-                ALONG,
-                40,
-                RECESS,
-                3,
-                BLOCK_LENGTH,
-                38,
-                BLOCK_ACROSS,
-                52,
-                BLOCK_ALONG,
-                12,
-                SWING,
-                8,
-                STUD_SPACING,
-                56,
-                STUD_DIAMETER,
-                10,
-                STUD_DEPTH,
-                20);
+        Map<PartSize, Double> sizes = new EnumMap<>(vibrato().sizes());
+        sizes.putAll(
+                Map.of(BLOCK_LENGTH, 38.0, RECESS, 3.0, STUD_SPACING, 56.0, STUD_DIAMETER, 10.0, STUD_DEPTH, 20.0));
+        return new Part(PartKind.VIBRATO_LET_IN, "test vibrato let in", sizes);
     }
 
     public static Part vibrato() {

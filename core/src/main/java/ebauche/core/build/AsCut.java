@@ -45,8 +45,7 @@ public record AsCut(Build build, String feature, Face face) {
             if (entry instanceof AsBuilt.Done done) {
                 for (Change change : done.changes()) {
                     if (change instanceof Change.Remove cut && cut.feature().equals(feature)) {
-                        Region plan = cut.solid().plan();
-                        all = all.isEmpty() ? plan : all.union(plan);
+                        all = all.union(cut.solid().plan());
                     }
                 }
             }
@@ -91,17 +90,11 @@ public record AsCut(Build build, String feature, Face face) {
         });
     }
 
-    /** How much deeper it is wanted than it is; nothing up to a tolerance, or where it was never brought to depth. */
-    public Optional<Reckoning> lacks(Reckoning wanted, double tolerance) {
-        if (!isDone(ROUT)) {
-            return Optional.empty();
-        }
-        return depth("depth as it is")
-                .map(now -> Reckoning.of("still to cut", Quantity.LENGTH)
-                        .length("depth wanted", wanted.asFact())
-                        .length("depth as it is", now.asFact())
-                        .is(wanted.value() - now.value(), "depth wanted − depth as it is"))
-                .filter(rest -> rest.value() > tolerance);
+    /** How much deeper it is wanted than it is under the finished face, mm; nought where it was never brought to depth. */
+    public double lacks(double wanted) {
+        return isDone(ROUT)
+                ? depth("depth as it is").map(now -> wanted - now.value()).orElse(0.0)
+                : 0;
     }
 
     /** The last step that brought it to a depth which it was to be read at. */

@@ -87,7 +87,7 @@ public record CavityFromParts(
         Region wanted = Region.EMPTY;
         for (Control control : controls) {
             Region own = control.footprint().grown(room);
-            wanted = wanted.isEmpty() ? own : wanted.union(own);
+            wanted = wanted.union(own);
         }
         double by = radius;
         Region joined = closed(wanted, by);

@@ -203,6 +203,9 @@ public final class Region {
     }
 
     public Region union(Region other) {
+        if (isEmpty() || other.isEmpty()) {
+            return isEmpty() ? other : this;
+        }
         return LAST.get(
                 new Asked('+', this, other),
                 () -> areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION)));

@@ -73,9 +73,7 @@ final class Contradictions {
                         && change instanceof Change.Remove plan
                         && plan.feature().equals(cut.feature())) {
                     cavity |= operation.station().equals("cavity");
-                    wanted = wanted.isEmpty()
-                            ? plan.solid().plan()
-                            : wanted.union(plan.solid().plan());
+                    wanted = wanted.union(plan.solid().plan());
                     shallowest = Math.min(shallowest, plan.solid().shallowest());
                     deepest = Math.max(deepest, plan.solid().deepest());
                 }

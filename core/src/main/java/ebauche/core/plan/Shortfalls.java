@@ -9,8 +9,6 @@ import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.measure.Quantity;
-import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.stock.Change;
@@ -78,8 +76,7 @@ final class Shortfalls {
         for (Operation step : first) {
             for (Change change : step.changes()) {
                 if (change instanceof Change.Remove && change.feature().equals(feature)) {
-                    Region plan = change.solid().plan();
-                    wanted = wanted.isEmpty() ? plan : wanted.union(plan);
+                    wanted = wanted.union(change.solid().plan());
                 }
             }
         }
@@ -116,22 +113,15 @@ final class Shortfalls {
                 .flatMap(s -> s.inspections().stream())
                 .filter(i -> i.measurand().equals(depth))
                 .findFirst()
-                .flatMap(i -> cut.lacks(finished(i.expected(), cut), AsCut.WORTH))
+                .map(i -> cut.lacks(i.expected().value() - build.faces().toSand(cut.face())))
+                .filter(lacks -> lacks > AsCut.WORTH)
                 .ifPresent(lacks -> found.add(Finding.thinkAgain("plan", "cut-too-shallow")
                         .on(feature)
-                        .length("lacks", lacks.value())
+                        .length("lacks", lacks)
                         .says(
                                 "The " + FeatureName.said(feature) + " is cut, and it is wanted {0} deeper now.",
                                 planned
                                         ? "A step that deepens it is planned; or go back to the number it was cut to."
                                         : "Take it down by that, or go back to the number it was cut to.")));
-    }
-
-    private Reckoning finished(Reckoning now, AsCut cut) {
-        double toSand = build.faces().toSand(cut.face());
-        return Reckoning.of("depth under the finished face", Quantity.LENGTH)
-                .length(now.what(), now.asFact())
-                .length("still to be sanded", toSand)
-                .is(now.value() - toSand, now.what() + " − still to be sanded");
     }
 }

@@ -45,7 +45,7 @@ final class NeckRules {
             double tight,
             Point at,
             String cure) {
-        rules.add(new Rule(name, NECK, feature, says, number, least, most, tight, Optional.ofNullable(at), cure));
+        rules.add(new Rule(name, NECK, feature, says, number, least, most, tight, Optional.of(at), cure));
     }
 
     private void neck() {

@@ -65,7 +65,7 @@ final class RealismRules {
             double tight,
             Point at,
             String cure) {
-        rules.add(new Rule(name, about, feature, says, number, least, most, tight, Optional.ofNullable(at), cure));
+        rules.add(new Rule(name, about, feature, says, number, least, most, tight, Optional.of(at), cure));
     }
 
     private Fact thickness() {

@@ -83,7 +83,7 @@ class PocketSteps {
         double tolerance = of.feature().equals(NeckJoint.FEATURE)
                 ? of.build().shop().limits().depthTolerance()
                 : AsCut.WORTH;
-        boolean deeper = cut.lacks(of.depthFinished(), tolerance).isPresent();
+        boolean deeper = cut.lacks(of.depthFinished().value()) > tolerance;
         // A round that widens it takes it to its depth as well.
         if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
             List<Pass> last = passes.isEmpty() ? passes : passes.subList(passes.size() - 1, passes.size());

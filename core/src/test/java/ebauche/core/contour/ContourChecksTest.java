@@ -1,5 +1,6 @@
 package ebauche.core.contour;
 
+import static ebauche.core.contour.TestContours.*;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -24,37 +25,6 @@ import org.junit.jupiter.api.Test;
 
 /** What a contour runs into, what it leaves at the edge, and how one is usually begun. */
 class ContourChecksTest {
-    private static Contour top(double width, double depth) {
-        return new Contour(
-                "top", Face.FRONT, new Start.Round(width), depth, Profile.Shape.ROUND, OptionalDouble.empty());
-    }
-
-    private static Contour forearm(double depth) {
-        return new Contour(
-                "forearm",
-                Face.FRONT,
-                new Start.Across(new Point(-160, -60), new Point(-60, -150)),
-                depth,
-                Profile.Shape.STRAIGHT,
-                OptionalDouble.empty());
-    }
-
-    private static Contour belly(double depth) {
-        return new Contour(
-                "belly",
-                Face.BACK,
-                new Start.Across(new Point(-160, -40), new Point(-50, -150)),
-                depth,
-                Profile.Shape.HOLLOW,
-                OptionalDouble.of(300));
-    }
-
-    private static TestBody with(Contour... contours) {
-        TestBody body = new TestBody();
-        body.contours = List.of(contours);
-        return body;
-    }
-
     @Test
     void what_runs_into_hardware_or_takes_too_much_is_told() {
         assertThat(with(top(130, 8)).rules()).contains("not-flat");

@@ -1,5 +1,6 @@
 package ebauche.core.contour;
 
+import static ebauche.core.contour.TestContours.*;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -22,37 +23,6 @@ import org.junit.jupiter.api.Test;
 
 /** Contours in a plan: what waits for them, what they leave. */
 class ContourPlanTest {
-    private static Contour top(double width, double depth) {
-        return new Contour(
-                "top", Face.FRONT, new Start.Round(width), depth, Profile.Shape.ROUND, OptionalDouble.empty());
-    }
-
-    private static Contour forearm(double depth) {
-        return new Contour(
-                "forearm",
-                Face.FRONT,
-                new Start.Across(new Point(-160, -60), new Point(-60, -150)),
-                depth,
-                Profile.Shape.STRAIGHT,
-                OptionalDouble.empty());
-    }
-
-    private static Contour belly(double depth) {
-        return new Contour(
-                "belly",
-                Face.BACK,
-                new Start.Across(new Point(-160, -40), new Point(-50, -150)),
-                depth,
-                Profile.Shape.HOLLOW,
-                OptionalDouble.of(300));
-    }
-
-    private static TestBody with(Contour... contours) {
-        TestBody body = new TestBody();
-        body.contours = List.of(contours);
-        return body;
-    }
-
     private static int place(BuildPlan plan, String step) {
         List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
         assertThat(keys).contains(step);

@@ -6,7 +6,9 @@ import ebauche.core.TestBody;
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drum;
 import ebauche.core.crib.Machine;
+import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
@@ -190,10 +192,25 @@ class ShopWaysTest {
         shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.ROUT));
         assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.AS_USUAL);
         shop(body, c.machines(), c.saws(), Set.of());
-        ShopWay other = way(body, "Rout the outline");
-        boolean table = !body.shop.crib().tables(true).routers().isEmpty();
-        boolean drum = !body.shop.crib().drums().isEmpty();
-        assertThat(other.how()).isEqualTo(table || drum ? ShopWay.How.STAND_IN : ShopWay.How.NOT_HERE);
-        assertThat(other.with()).isEqualTo(table ? "router table" : "drum and flat block to the line");
+        List<Router> hand =
+                c.routers().stream().filter(r -> r.kind() != Router.Kind.TABLE).toList();
+        List<Router> withTable = new ArrayList<>(hand);
+        withTable.add(new Router(
+                "table", Router.Kind.TABLE, Router.Power.STRONG, 400, 200, 60, List.of(6.35, 12.7), 8, 8_000, 24_000));
+        Drum drum = new Drum("spindle", 50, 90);
+        outline(body, hand, List.of());
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        outline(body, hand, List.of(drum));
+        assertThat(way(body, "Rout the outline").with()).isEqualTo("drum and flat block to the line");
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.STAND_IN);
+        outline(body, withTable, List.of(drum));
+        assertThat(way(body, "Rout the outline").with()).isEqualTo("router table");
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.STAND_IN);
+    }
+
+    private static void outline(TestBody body, List<Router> routers, List<Drum> drums) {
+        Crib c = body.shop.crib();
+        body.shop = body.shop.with(new Crib(
+                routers, c.bits(), c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids(), c.machines()));
     }
 }
