@@ -5,8 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
@@ -15,7 +14,6 @@ import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,7 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The pages from the blank to its thickness: what they keep, what they refuse, and that nothing is half-kept. */
-class BlankPagesTest extends WithApp {
+class BlankPagesTest extends WithVisitor {
     @Autowired
     private Bodies current;
 
@@ -35,15 +33,6 @@ class BlankPagesTest extends WithApp {
 
     @Autowired
     private DemoBlank demoBlank;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private Bodies.Current now(String body) {
         return current.current(shop.bodies().get(body));

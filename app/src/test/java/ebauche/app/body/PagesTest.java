@@ -2,32 +2,20 @@ package ebauche.app.body;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
-import ebauche.core.measure.LengthUnit;
+import ebauche.app.testing.WithVisitor;
 import ebauche.exchange.DemoBodies;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Bad input through the real forms: a clear answer, a status that fits, nothing half-saved. */
-class PagesTest extends WithApp {
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
-
+class PagesTest extends WithVisitor {
     private HttpResponse<String> read(String value) {
         return read(UUID.randomUUID().toString(), "depth:neck", value);
     }

@@ -4,8 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.hardware.Part;
@@ -18,28 +17,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The hardware box and the parts in hand, through their real forms. */
-class BoxPagesTest extends WithApp {
+class BoxPagesTest extends WithVisitor {
     @Autowired
     private WaysStore ways;
 
     @Autowired
     private Bodies plans;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private List<Part> own() {
         return ways.of(shop.maker().shop()).means().box();

@@ -2,28 +2,16 @@ package ebauche.app.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
-import ebauche.core.measure.LengthUnit;
+import ebauche.app.testing.WithVisitor;
 import java.net.http.HttpResponse;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** What can be made, and how it is done here, through its page and the shop's forms. */
-class CheckPagesTest extends WithApp {
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
-
+class CheckPagesTest extends WithVisitor {
     private String check(String body) {
         HttpResponse<String> page = me.get(shop.path(body) + "/check");
         assertThat(page.statusCode()).isEqualTo(200);

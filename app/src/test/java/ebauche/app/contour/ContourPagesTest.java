@@ -3,12 +3,10 @@ package ebauche.app.contour;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
-import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import java.net.http.HttpResponse;
@@ -16,25 +14,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Contours laid on, tried, kept and taken out through their page. */
-class ContourPagesTest extends WithApp {
+class ContourPagesTest extends WithVisitor {
     @Autowired
     private Bodies plans;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private static Map<String, String> forearm() {
         return new HashMap<>(Map.ofEntries(

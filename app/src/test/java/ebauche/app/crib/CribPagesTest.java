@@ -3,23 +3,20 @@ package ebauche.app.crib;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
-import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The crib's forms: what is kept counts in every plan, what cannot be is named in its field, and nothing is half-kept. */
-class CribPagesTest extends WithApp {
+class CribPagesTest extends WithVisitor {
     private static final int BITS =
             ebauche.core.shop.Shop.starter(1).crib().bits().size();
 
@@ -28,15 +25,6 @@ class CribPagesTest extends WithApp {
 
     @Autowired
     private Bodies bodies;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private Crib crib() {
         return ways.of(shop.maker().shop()).means().shop().crib();

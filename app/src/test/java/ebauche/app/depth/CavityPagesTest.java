@@ -3,32 +3,20 @@ package ebauche.app.depth;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
-import ebauche.core.measure.LengthUnit;
+import ebauche.app.testing.WithVisitor;
 import java.net.http.HttpResponse;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A control cavity proposed from its parts through its page. */
-class CavityPagesTest extends WithApp {
+class CavityPagesTest extends WithVisitor {
     private static final String BIT = "pattern bit 3/8";
 
     @Autowired
     private Bodies plans;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private HttpResponse<String> keep(String body, int base, String bit, String lip) {
         return me.post(

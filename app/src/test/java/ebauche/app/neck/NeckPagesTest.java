@@ -2,29 +2,17 @@ package ebauche.app.neck;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
-import ebauche.core.measure.LengthUnit;
+import ebauche.app.testing.WithVisitor;
 import java.net.http.HttpResponse;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Readings of the neck through its page: what they move, and what cannot be. */
-class NeckPagesTest extends WithApp {
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
-
+class NeckPagesTest extends WithVisitor {
     private HttpResponse<String> log(String body, String... read) {
         Map<String, String> fields = new LinkedHashMap<>();
         for (int i = 0; i < read.length; i += 2) {

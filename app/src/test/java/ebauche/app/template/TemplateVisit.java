@@ -1,10 +1,8 @@
 package ebauche.app.template;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.core.design.BodyDesign;
-import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
@@ -12,18 +10,14 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A maker with a body of the demo's, on the pages of its template. */
-abstract class TemplateVisit extends WithApp {
+abstract class TemplateVisit extends WithVisitor {
     @Autowired
     protected Bodies bodies;
 
-    protected Shop shop;
-    protected Visitor me;
     protected String here;
 
     @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
+    void find() {
         here = shop.path("marram");
     }
 

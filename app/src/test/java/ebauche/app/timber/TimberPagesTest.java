@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.LengthUnit;
@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,18 +26,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Bad input at the rack, its store, and other shops: a clear answer, a status that fits, nothing half-saved. */
-class TimberPagesTest extends WithApp {
+class TimberPagesTest extends WithVisitor {
     @Autowired
     private BoardStore boards;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private List<Shelved> rack() {
         return boards.rack(shop.maker().shop());
@@ -155,7 +145,7 @@ class TimberPagesTest extends WithApp {
     @Test
     void another_shops_boards_are_not_there() {
         Shop other = openShop(LengthUnit.MILLIMETRE);
-        Visitor them = new Visitor(address()).signIn(other.maker().name(), PASSWORD);
+        Visitor them = visitor(other);
         String page = "/timber/" + board("A1").publicId();
         assertThat(them.get(page).statusCode()).isEqualTo(404);
         assertThat(them.post("/timber", page + "/gone", Map.of("base", "1")).statusCode())

@@ -3,10 +3,8 @@ package ebauche.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Body;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
-import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -20,18 +18,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Two makers at one bench: whoever is later is told who was quicker, on every page that keeps something, and nothing is overwritten. */
-class MeanwhilePagesTest extends WithApp {
+class MeanwhilePagesTest extends WithVisitor {
     @Autowired
     private WaysStore ways;
 
-    private Shop shop;
-    private Visitor me;
     private Body sedge;
 
     @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
+    void find() {
         sedge = shop.bodies().get("sedge");
     }
 

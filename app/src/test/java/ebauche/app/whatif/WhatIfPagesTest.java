@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
@@ -14,7 +14,6 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -22,18 +21,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What-ifs and X-rays through the real pages: nothing is stored until it is kept, and nobody's is lost. */
-class WhatIfPagesTest extends WithApp {
+class WhatIfPagesTest extends WithVisitor {
     @Autowired
     private Bodies plans;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private int head(String body) {
         return bodies.head(shop.bodies().get(body)).number();
@@ -221,7 +211,7 @@ class WhatIfPagesTest extends WithApp {
     @Test
     void depth_cards_show_what_the_plan_says_in_the_makers_unit() {
         Shop inches = openShop(LengthUnit.INCH);
-        Visitor maker = new Visitor(address()).signIn(inches.maker().name(), PASSWORD);
+        Visitor maker = visitor(inches);
         String page = maker.get(inches.path("tussock") + "/depths").body();
         // 5/8 in of depth and the sanding still to come, set to the 64th that leaves wood
         assertThat(page)

@@ -3,34 +3,22 @@ package ebauche.app.xray;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.testing.Visitor;
-import ebauche.app.testing.WithApp;
+import ebauche.app.testing.WithVisitor;
 import ebauche.core.hardware.Pickup;
-import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A cavity dragged on the X-ray, through its address. */
-class XrayPagesTest extends WithApp {
+class XrayPagesTest extends WithVisitor {
     private static final double TURNED = 9;
     private static final double WALL = 0.8;
 
     @Autowired
     private Bodies plans;
-
-    private Shop shop;
-    private Visitor me;
-
-    @BeforeEach
-    void signIn() {
-        shop = openShop(LengthUnit.MILLIMETRE);
-        me = new Visitor(address()).signIn(shop.maker().name(), PASSWORD);
-    }
 
     private List<Pickup> pickups() {
         return plans.current(shop.bodies().get("sedge")).plan().build().design().pickups();

@@ -1,0 +1,21 @@
+package ebauche.app.testing;
+
+import ebauche.core.measure.LengthUnit;
+import org.junit.jupiter.api.BeforeEach;
+
+/** The app with a shop of the test's own, and its maker signed in. */
+public abstract class WithVisitor extends WithApp {
+    protected Shop shop;
+    protected Visitor me;
+
+    @BeforeEach
+    void openShopAndSignIn() {
+        shop = openShop(LengthUnit.MILLIMETRE);
+        me = visitor(shop);
+    }
+
+    /** A shop's maker, signed in. */
+    protected Visitor visitor(Shop of) {
+        return new Visitor(address()).signIn(of.maker().name(), PASSWORD);
+    }
+}
