@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.AsBuilt;
+import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.geometry.Region;
@@ -22,12 +23,6 @@ import java.util.Optional;
  * the shop's tolerances. Otherwise the nearest planned cut tells what is gone: an area of plan, or a depth.
  */
 final class Contradictions {
-    /** An outline shifted by less is the pencil's width, mm. */
-    private static final double PENCIL = 0.3;
-
-    /** Area that a pencil's width can explain on a body, mm². */
-    private static final double SLIVER = 5;
-
     /** How much thicker a blank may be wanted than it was left: a sanding's worth, mm. */
     private static final double DEPTH = 0.3;
 
@@ -58,7 +53,7 @@ final class Contradictions {
             Build build, List<Operation> planned, AsBuilt.Done fact, Change.Remove cut) {
         Region body = build.design().outline().region();
         Region taken = cut.solid().plan().intersection(body);
-        if (taken.area() < SLIVER) {
+        if (taken.area() < AsCut.SLIVER) {
             return Optional.empty();
         }
         boolean cavity = false;
@@ -79,8 +74,8 @@ final class Contradictions {
                 }
             }
         }
-        Region gone = taken.minus(wanted.grown(PENCIL));
-        if (gone.area() > SLIVER) {
+        Region gone = taken.minus(wanted.grown(AsCut.PENCIL));
+        if (gone.area() > AsCut.SLIVER) {
             double beyond = wanted.isEmpty() ? Double.POSITIVE_INFINITY : gone.reachesBeyond(wanted);
             return Optional.of(
                     cavity && beyond <= ROOM ? roomier(fact, gone, beyond) : areaGone(fact, gone, wanted.isEmpty()));
