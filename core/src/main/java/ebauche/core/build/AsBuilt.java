@@ -5,6 +5,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Change;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -127,9 +128,28 @@ public record AsBuilt(List<Entry> timeline) {
     }
 
     private boolean hasReadingAt(Done done, Measurand measurand) {
+        return !readingsAt(done.operation(), measurand).isEmpty();
+    }
+
+    /** The standing readings of a measurand that were taken at a step, before or after it was called done. */
+    public List<Reading> readingsAt(String operation, Measurand measurand) {
         return standing().stream()
-                .anyMatch(e -> e instanceof Reading r
+                .filter(e -> e instanceof Reading r
                         && r.measures().equals(measurand)
-                        && r.operation().equals(done.operation()));
+                        && r.operation().equals(operation))
+                .map(Reading.class::cast)
+                .toList();
+    }
+
+    /** Every standing step by its key, in the order of doing; the last record of a step counts. */
+    public Map<String, Done> steps() {
+        Map<String, Done> done = new LinkedHashMap<>();
+        for (Entry entry : standing()) {
+            if (entry instanceof Done d) {
+                done.remove(d.operation());
+                done.put(d.operation(), d);
+            }
+        }
+        return done;
     }
 }

@@ -1,6 +1,7 @@
 package ebauche.core.build;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
@@ -28,8 +29,11 @@ public record AsCut(Build build, String feature, Face face) {
     /** A line that is off by less is the pencil's width, mm. */
     public static final double PENCIL = 0.3;
 
+    /** Decimal noise under which a depth counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
+
     /** A floor that is off by less is not worth another round, but for the neck's: common practice. */
-    public static final double WORTH = 0.5;
+    private static final double WORTH = 0.5;
 
     /** Area that a pencil's width can explain, mm². */
     public static final double SLIVER = 5;
@@ -95,6 +99,16 @@ public record AsCut(Build build, String feature, Face face) {
         return isDone(ROUT)
                 ? depth("depth as it is").map(now -> wanted - now.value()).orElse(0.0)
                 : 0;
+    }
+
+    /**
+     * Whether it lies so much under a wanted depth that it is worth another round: for a neck pocket more than the cards' bands
+     * explain, for any other half a millimetre at least.
+     */
+    public boolean isTooShallow(double wanted) {
+        double bands = build.bands(face, false);
+        double least = feature.equals(NeckJoint.FEATURE) ? bands : Math.max(WORTH, bands);
+        return lacks(wanted) > least + NOISE;
     }
 
     /** The last step that brought it to a depth which it was to be read at. */

@@ -11,6 +11,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Shop;
+import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
 import java.util.List;
 import java.util.Objects;
@@ -97,11 +98,16 @@ public final class Build {
         return finished(Face.BACK).depthAt(place) - finished(Face.FRONT).depthAt(place);
     }
 
+    /** Thickness of the body as it is now where it is flat, or as thicknessing is to leave it. */
+    public double work() {
+        return faces.backNow() - faces.frontNow();
+    }
+
     /** Thickness that the blank is brought to: finished plus both sanding allowances. */
     public double thicknessed() {
         return design.thickness()
-                + shop.practice().frontSanding()
-                + shop.practice().backSanding();
+                + shop.practice().sanding(Face.FRONT)
+                + shop.practice().sanding(Face.BACK);
     }
 
     /** How thick a feature's template is, mm. */
@@ -160,9 +166,36 @@ public final class Build {
         return FinishedFaces.measuredFloor(this, feature, face);
     }
 
+    /** All wood that has come off a face by sanding. */
+    public double sandedOff(Face face) {
+        return asBuilt.sandedOff(face, 0);
+    }
+
     /** Wood that has come off a face since an entry of the record, the entry itself not counted. */
     public double sandedSince(Face face, AsBuilt.Entry entry) {
         return asBuilt.sandedOff(face, asBuilt.standing().indexOf(entry) + 1);
+    }
+
+    /** What a finished step really did to the wood: as recorded, its floor where the gauge found it. */
+    public List<Change> changes(AsBuilt.Done done) {
+        return MeasuredCut.of(this, done);
+    }
+
+    /**
+     * How far a floor may lie off its card's number without anybody having worked outside a band: what routing may miss, and
+     * once the face is finish sanded what that may miss too. More than this is told, less is not.
+     *
+     * @param deeper whether it lies deeper than wanted: sanding less than allowed leaves it deeper, sanding more shallower
+     */
+    public double bands(Face face, boolean deeper) {
+        boolean sanded = isDone(FinishedFaces.finish(face));
+        double sanding = sanded ? sandingBand(face, !deeper) : 0;
+        return shop.limits().depthTolerance() + sanding;
+    }
+
+    /** How much more, or less, than its allowance a finish sanding may take: all of it may be left, half as much again taken. */
+    public double sandingBand(Face face, boolean more) {
+        return shop.practice().sanding(face) * (more ? 0.5 : 1);
     }
 
     public boolean isDone(String operation) {

@@ -26,6 +26,12 @@ import java.util.Optional;
  */
 public record FinishedFaces(double frontNow, double frontFinished, double backNow, double backFinished) {
 
+    /** How far a thicknessed blank may miss: common practice, what a light hand sanding evens out, mm. */
+    public static final double THICKNESS_BAND = 0.3;
+
+    /** Decimal noise under which a thickness counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
+
     /** Keys of the two finish sandings. */
     public static final String FINISH_FRONT = "sanding:front";
 
@@ -38,24 +44,50 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
         double back = backPlane(build);
         return new FinishedFaces(
                 front,
-                front + stillToSand(record, FINISH_FRONT, practice.frontSanding()),
+                front + stillToSand(record, Face.FRONT, practice.sanding(Face.FRONT)),
                 back,
-                back - stillToSand(record, FINISH_BACK, practice.backSanding()));
+                back - stillToSand(record, Face.BACK, practice.sanding(Face.BACK)));
     }
 
-    private static double stillToSand(AsBuilt record, String step, double allowance) {
-        return record.done(step).isPresent() ? 0 : allowance;
+    /** The finish sanding of a face. */
+    public static String finish(Face face) {
+        return face == Face.FRONT ? FINISH_FRONT : FINISH_BACK;
+    }
+
+    /** What was read at the finish sanding itself is taken, whether or not the step is called done. */
+    private static double stillToSand(AsBuilt record, Face face, double allowance) {
+        return record.done(finish(face)).isPresent() ? 0 : Math.max(0, allowance - finishRead(record, face));
+    }
+
+    /** Wood that the finish sanding of a face has taken, by the readings at that step. */
+    public static double finishRead(AsBuilt record, Face face) {
+        return record.readingsAt(finish(face), new Measurand.SandedOff(face)).stream()
+                .mapToDouble(AsBuilt.Reading::value)
+                .sum();
     }
 
     private static double backPlane(Build build) {
         AsBuilt record = build.asBuilt();
-        Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS);
+        Optional<AsBuilt.Done> thicknessed = thicknessed(record);
+        // Read on the way down, while thicknessing still has more to take, it is no fact about the body.
+        Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS)
+                .filter(r -> thicknessed.isPresent() || r.value() <= build.thicknessed() + THICKNESS_BAND + NOISE);
         if (thickness.isEmpty()) {
-            return build.thicknessed() - record.sandedOff(Face.BACK, 0);
+            double to = thicknessed
+                    .map(d -> d.expected().get(Dimension.BODY_THICKNESS))
+                    .orElseGet(build::thicknessed);
+            return to - record.sandedOff(Face.BACK, 0);
         }
         int at = record.standing().indexOf(thickness.get());
         double frontThen = record.sandedOff(Face.FRONT, 0) - record.sandedOff(Face.FRONT, at);
         return frontThen + thickness.get().value() - record.sandedOff(Face.BACK, at);
+    }
+
+    /** The step that brought the body to its thickness, if it is a fact. */
+    private static Optional<AsBuilt.Done> thicknessed(AsBuilt record) {
+        return record.steps().values().stream()
+                .filter(d -> d.expected().containsKey(Dimension.BODY_THICKNESS))
+                .reduce((a, b) -> b);
     }
 
     public double now(Face face) {

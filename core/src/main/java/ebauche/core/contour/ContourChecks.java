@@ -30,7 +30,7 @@ public final class ContourChecks {
     public static final double USUAL_SHARE = 0.5;
 
     /** A fall that a part's foot does not notice, mm: a pencil line's unevenness. */
-    private static final double LEVEL = 0.05;
+    static final double LEVEL = 0.05;
 
     /** Areas that share less only touch, mm². */
     private static final double TOUCH = 1;

@@ -8,6 +8,7 @@ import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.measure.Reckoning;
@@ -19,6 +20,9 @@ import java.util.Optional;
 final class NeckChecks {
     /** Bridge holes within half a millimetre: common practice. */
     static final double HOLES_WITHIN = 0.5;
+
+    /** Decimal noise under which a reading counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
 
     private final Build build;
     private final BodyDesign design;
@@ -109,8 +113,8 @@ final class NeckChecks {
 
     private void asFound() {
         Optional<Reckoning> now = state.found();
-        double tolerance = build.shop().limits().depthTolerance();
-        if (now.isEmpty() || now.get().value() <= state.target().value() + tolerance) {
+        double tolerance = build.bands(Face.FRONT, true);
+        if (now.isEmpty() || now.get().value() <= state.target().value() + tolerance + NOISE) {
             return;
         }
         NeckPocket.Window window = geometry.window(design.bridge());
@@ -221,7 +225,7 @@ final class NeckChecks {
         CentreLine line = CentreLine.of(build);
         line.atBridge().ifPresent(off -> {
             double permitted = line.permitted().value();
-            if (Math.abs(off.value()) > permitted) {
+            if (Math.abs(off.value()) > permitted + NOISE) {
                 found.add(
                         Finding.thinkAgain("neck", "neck-off-line")
                                 .on(NeckJoint.FEATURE)
@@ -239,7 +243,7 @@ final class NeckChecks {
     private void scaleRead() {
         build.asBuilt().latest(Dimension.FRET_12_TO_SADDLE).ifPresent(r -> {
             double off = r.value() - design.fret(12);
-            if (Math.abs(off) > HOLES_WITHIN) {
+            if (Math.abs(off) > HOLES_WITHIN + NOISE) {
                 found.add(
                         Finding.thinkAgain("neck", "scale-off")
                                 .on("bridge")

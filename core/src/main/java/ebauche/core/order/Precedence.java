@@ -28,12 +28,26 @@ public final class Precedence {
 
     private final Map<Condition, List<Operation>> givers = new IdentityHashMap<>();
 
-    private Precedence(List<Operation> operations) {
+    /** What finished steps really did, by their keys. */
+    private final Map<String, List<Change>> done;
+
+    private Precedence(List<Operation> operations, Map<String, List<Change>> done) {
         this.operations = operations;
+        this.done = done;
     }
 
+    /** The links between steps of which none is done. */
     public static Precedence of(List<Operation> operations) {
-        Precedence derived = new Precedence(operations);
+        return of(operations, Map.of());
+    }
+
+    /**
+     * Derives the links.
+     *
+     * @param done what finished steps really did to the wood, by their keys: they count by that, not by what would be planned now
+     */
+    public static Precedence of(List<Operation> operations, Map<String, List<Change>> done) {
+        Precedence derived = new Precedence(operations, done);
         for (Operation needer : operations) {
             for (Condition need : needer.needs()) {
                 derived.derive(needer, need);
@@ -73,7 +87,7 @@ public final class Precedence {
                 link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives", false);
             }
         }
-        if (!given) {
+        if (!given && !done.containsKey(needer.key())) {
             findings.add(Finding.thinkAgain(needer.station(), "nobody-gives")
                     .on(needer.feature())
                     .says(
@@ -121,7 +135,7 @@ public final class Precedence {
             return true;
         }
         Map<Change, Boolean> asked = spoiled.computeIfAbsent(condition, c -> new IdentityHashMap<>());
-        for (Change change : operation.changes()) {
+        for (Change change : done.getOrDefault(operation.key(), operation.changes())) {
             if (asked.computeIfAbsent(change, c -> condition.spoiledBy(c))) {
                 return true;
             }
@@ -136,7 +150,7 @@ public final class Precedence {
     }
 
     private List<Condition.Wood> kept(Operation needer, Condition.AtLeast some) {
-        if (some.of().size() < some.count()) {
+        if (some.of().size() < some.count() && !done.containsKey(needer.key())) {
             findings.add(Finding.thinkAgain(needer.station(), "too-few-seats")
                     .on(needer.feature())
                     .says(

@@ -3,6 +3,7 @@ package ebauche.core.outline;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
+import ebauche.core.build.FinishedFaces;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.geometry.Face;
@@ -46,6 +47,10 @@ public final class OutlineRouting {
 
     private static final double NEARLY = 1e-6;
 
+    private static final String FIT = OutlineStation.FEATURE + ":fit";
+    private static final String OFF = OutlineStation.FEATURE + ":off";
+    private static final String FINISH = OutlineStation.FEATURE + ":finish";
+
     private static final Condition.Held TEMPLATE = new Condition.Held("outline template");
     private static final Condition.Mark UPPER_ROUTED = new Condition.Mark("the outline routed from the front");
     private static final Condition.Mark TEMPLATE_OFF = new Condition.Mark("the outline template off");
@@ -62,7 +67,7 @@ public final class OutlineRouting {
         this.build = build;
         this.body = build.design().outline().region();
         this.waste = build.design().blank().plan().minus(body);
-        this.thick = build.thicknessed();
+        this.thick = build.work();
         this.onTable = build.shop().practice().edge() == Practice.EdgeSchool.TABLE;
     }
 
@@ -109,7 +114,16 @@ public final class OutlineRouting {
                 .toList();
     }
 
+    /** What is done is a fact: an outline that is at the line keeps the steps that brought it there. */
     List<Operation> operations() {
+        List<Operation> steps = toMake();
+        if (build.isDone(FINISH)) {
+            steps.removeIf(s -> !build.isDone(s.key()) && !(s.key().equals(OFF) && build.isDone(FIT)));
+        }
+        return steps;
+    }
+
+    private List<Operation> toMake() {
         List<Pass> passes =
                 PassPlanner.best(cut(), crib()).map(PassPlan::passes).orElse(List.of());
         Optional<Double> done = upperDone();
@@ -123,7 +137,8 @@ public final class OutlineRouting {
         if (!deepening.isEmpty()) {
             steps.add(deepen(deepening, upper, front));
         }
-        if (front < thick - NEARLY) {
+        // What went right through does so still when the body is read a little thicker.
+        if (front < thick - (done.isPresent() ? FinishedFaces.THICKNESS_BAND : NEARLY)) {
             steps.add(lower(last, front, deepening.isEmpty() ? UPPER_ROUTED : DEEPENED));
         }
         return steps;
@@ -133,7 +148,7 @@ public final class OutlineRouting {
     private Optional<Double> upperDone() {
         return build.asBuilt().done("outline:rout").map(AsBuilt.Done::changes).stream()
                 .flatMap(List::stream)
-                .map(c -> c.solid().deepest())
+                .map(c -> c.solid().deepest() - build.faces().frontNow())
                 .reduce(Math::max);
     }
 
@@ -175,14 +190,13 @@ public final class OutlineRouting {
     }
 
     private Operation upper(List<Pass> passes, double reach) {
-        double front = build.faces().frontNow();
         Reckoning depth = Reckoning.of("depth of the first round", Quantity.LENGTH)
-                .length("blank thickness", thick)
+                .length("body as it is now", thick)
                 .length("as deep as the passes on the template go", reach)
                 .is(reach, "as deep as the passes on the template go");
         Operation.Builder step = routing(
                         "rout", "Rout the outline to the template", depth, Face.FRONT, "outline template", passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, front, reach)))
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(0, reach)))
                 .needs(TEMPLATE, Datum.flat(build, Face.FRONT, body), edgeWall(reach))
                 .gives(UPPER_ROUTED)
                 .takes(40, 0, 0.02);
@@ -207,7 +221,7 @@ public final class OutlineRouting {
                         Face.FRONT,
                         "wall just cut",
                         passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, from, to)))
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(from, to)))
                 .needs(TEMPLATE_OFF, Datum.flat(build, Face.FRONT, body), edgeWall(to))
                 .gives(DEEPENED)
                 .takes(25, 0, 0.02);
@@ -219,9 +233,9 @@ public final class OutlineRouting {
 
     private Operation lower(List<Pass> passes, double reach, Condition.Mark before) {
         Reckoning depth = Reckoning.of("left to rout from the back", Quantity.LENGTH)
-                .length("blank thickness", thick)
+                .length("body as it is now", thick)
                 .length("routed from the front", reach)
-                .is(thick - reach, "blank thickness − routed from the front");
+                .is(thick - reach, "body as it is now − routed from the front");
         return routing(
                         "finish",
                         "Flip, and rout the rest with the bearing on the cut wall",
@@ -229,11 +243,17 @@ public final class OutlineRouting {
                         Face.BACK,
                         "the wall just cut",
                         passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, Solid.Prism.between(waste, reach, thick)))
+                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(reach, thick)))
                 .needs(before, Datum.flat(build, Face.BACK, body), edgeWall(thick))
                 .gives(Datum.OUTLINE_ROUTED)
                 .takes(30, 0, 0.02)
                 .build();
+    }
+
+    /** What is cut round the body between two depths under the front as it is now. */
+    private Solid slice(double from, double to) {
+        double front = build.faces().frontNow();
+        return Solid.Prism.between(waste, front + from, front + to);
     }
 
     /** Made once for all steps, and only if there are any. */
@@ -246,7 +266,8 @@ public final class OutlineRouting {
 
     /** The body's own edge, whole: a bearing dives into every hole that crosses it. */
     private Condition edgeWall(double to) {
-        return new Condition.Wall("outline", edge(), build.faces().frontNow(), to);
+        double front = build.faces().frontNow();
+        return new Condition.Wall("outline", edge(), front, front + to);
     }
 
     /**

@@ -50,7 +50,8 @@ final class OutlineSanding {
                 .set(new Setting.ByHand(inside + "a belt held square outside; check with a square as you go"))
                 .cuts(Change.Remove.fromBody(
                         OutlineStation.FEATURE,
-                        Solid.Prism.between(waste, build.faces().frontNow(), build.thicknessed())))
+                        Solid.Prism.between(
+                                waste, build.faces().frontNow(), build.faces().backNow())))
                 .needs(Datum.OUTLINE_SAWN, Datum.flat(build, Face.BACK, body))
                 .gives(Datum.OUTLINE_ROUTED)
                 .caution(Caution.DUST)

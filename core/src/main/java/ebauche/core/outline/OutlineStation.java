@@ -92,7 +92,7 @@ public final class OutlineStation implements Station {
         Region body = build.design().outline().region();
         Region blank = build.design().blank().plan();
         List<Operation> steps = new ArrayList<>(marking(build, body));
-        steps.add(sawn(build, body, blank, build.thicknessed()));
+        steps.add(sawn(build, body, blank));
         if (sandsToLine(build)) {
             steps.add(OutlineSanding.step(build));
         } else {
@@ -117,7 +117,7 @@ public final class OutlineStation implements Station {
                         .build());
     }
 
-    private static Operation sawn(Build build, Region body, Region blank, double thick) {
+    private static Operation sawn(Build build, Region body, Region blank) {
         double allowance = build.shop().practice().sawAllowance();
         Reckoning outside = Reckoning.of("saw allowance", Quantity.LENGTH)
                 .length("left outside the line", Fact.usual(allowance, "the shop's practice"))
@@ -127,7 +127,9 @@ public final class OutlineStation implements Station {
         return Operation.of("outline", FEATURE, "saw", "Saw the outline outside the line")
                 .set(new Setting.Sawn(saw(build).map(Saw::name).orElse("a saw that the crib lacks"), outside))
                 .cuts(Change.Remove.fromBody(
-                        FEATURE, Solid.Prism.between(waste, build.faces().frontNow(), thick)))
+                        FEATURE,
+                        Solid.Prism.between(
+                                waste, build.faces().frontNow(), build.faces().backNow())))
                 .needs(
                         Datum.OUTLINE_DRAWN,
                         Datum.flat(build, Face.BACK, body),

@@ -9,7 +9,6 @@ import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,6 +25,9 @@ final class Contradictions {
     /** How much thicker a blank may be wanted than it was left: a sanding's worth, mm. */
     private static final double DEPTH = 0.3;
 
+    /** Decimal noise under which a depth counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
+
     /**
      * A cavity that is so little larger than its part wants goes on, with room to shim: a part measured smaller afterwards is no
      * reason to stop. Common practice.
@@ -34,15 +36,21 @@ final class Contradictions {
 
     private Contradictions() {}
 
-    /** At most one for a feature, by its name: the last cut tells most. */
-    static Map<String, Finding> find(Build build, List<Operation> planned, Collection<AsBuilt.Done> done) {
+    /**
+     * At most one for a feature, by its name: the last cut tells most.
+     *
+     * @param done finished steps by their keys, in the order of doing
+     * @param cut what each of them really did to the wood
+     */
+    static Map<String, Finding> find(
+            Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Map<String, List<Change>> cut) {
         Map<String, Finding> found = new LinkedHashMap<>();
-        List<AsBuilt.Done> lastFirst = new ArrayList<>(done);
+        List<AsBuilt.Done> lastFirst = new ArrayList<>(done.values());
         Collections.reverse(lastFirst);
         for (AsBuilt.Done fact : lastFirst) {
-            for (Change change : fact.changes()) {
-                if (change instanceof Change.Remove cut && !found.containsKey(cut.feature())) {
-                    compare(build, planned, fact, cut).ifPresent(f -> found.put(cut.feature(), f));
+            for (Change change : cut.get(fact.operation())) {
+                if (change instanceof Change.Remove taken && !found.containsKey(taken.feature())) {
+                    compare(build, planned, fact, taken).ifPresent(f -> found.put(taken.feature(), f));
                 }
             }
         }
@@ -103,7 +111,7 @@ final class Contradictions {
 
     private static Optional<Finding> depthGone(
             Build build, AsBuilt.Done fact, Solid solid, double shallowest, double deepest, boolean cavity) {
-        double tolerance = Math.max(DEPTH, build.shop().limits().depthTolerance());
+        double tolerance = Math.max(DEPTH, build.bands(fact.face(), true)) + NOISE;
         double below = solid.deepest() - deepest;
         double above = shallowest - solid.shallowest();
         boolean through = solid.deepest() >= build.faces().backNow();

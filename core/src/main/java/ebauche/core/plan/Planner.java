@@ -11,6 +11,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
 import ebauche.core.order.Link;
 import ebauche.core.order.Precedence;
 import ebauche.core.order.Sequence;
@@ -19,6 +20,7 @@ import ebauche.core.stock.Grid;
 import ebauche.core.stock.Stock;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,24 +53,29 @@ public final class Planner {
 
     private BuildPlan plan() {
         Aside<Checked> checked = Aside.of(this::check);
-        List<Operation> all = operations();
-        Map<String, AsBuilt.Done> done = done();
+        Map<String, AsBuilt.Done> done = build.asBuilt().steps();
+        Map<String, List<Change>> cut = new LinkedHashMap<>();
+        done.forEach((key, fact) -> cut.put(key, build.changes(fact)));
+        List<Operation> wanted = operations();
+        List<Operation> all = withRecorded(wanted, done.values());
         List<Operation> undecided = all.stream()
                 .filter(o -> undecided(o.feature()) && !done.containsKey(o.key()))
                 .toList();
         List<Operation> planned = new ArrayList<>(all);
         planned.removeAll(undecided);
-        Aside<Map<String, Finding>> contradictions = Aside.of(() -> Contradictions.find(build, planned, done.values()));
-        Precedence precedence = Precedence.of(all);
+        List<Operation> decided = new ArrayList<>(wanted);
+        decided.removeAll(undecided);
+        Aside<Map<String, Finding>> contradictions = Aside.of(() -> Contradictions.find(build, decided, done, cut));
+        Precedence precedence = Precedence.of(all, cut);
         findings.addAll(checked.get().findings());
         Map<String, Finding> gone = contradictions.get();
         findings.addAll(gone.values());
-        findings.addAll(Shortfalls.find(build, planned, done, gone.keySet()));
+        findings.addAll(Shortfalls.find(build, decided, done, gone.keySet()));
         findings.addAll(precedence.findings());
         findings.removeIf(f -> undecided(f.feature()));
         findings.addAll(waiting(planned, undecided));
         Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
-        History history = replay(sequence.operations(), done);
+        History history = replay(sequence.operations(), cut);
         for (Station station : Stations.ALL) {
             findings.addAll(station.review(build, history));
         }
@@ -149,24 +156,41 @@ public final class Planner {
         return new Checked(found, reckonings);
     }
 
-    /** The standing steps by key, in the order of doing; the last record of a step counts. */
-    private Map<String, AsBuilt.Done> done() {
-        Map<String, AsBuilt.Done> done = new LinkedHashMap<>();
-        for (AsBuilt.Entry entry : build.asBuilt().standing()) {
-            if (entry instanceof AsBuilt.Done d) {
-                done.remove(d.operation());
-                done.put(d.operation(), d);
+    /** What was done and is planned no longer is a fact all the same: it stays among the steps, and its wood stays gone. */
+    private static List<Operation> withRecorded(List<Operation> planned, Collection<AsBuilt.Done> done) {
+        Map<String, Operation> byKey = new LinkedHashMap<>();
+        Map<String, String> stations = new LinkedHashMap<>();
+        for (Operation operation : planned) {
+            byKey.put(operation.key(), operation);
+            stations.putIfAbsent(operation.feature(), operation.station());
+        }
+        for (AsBuilt.Done fact : done) {
+            if (!byKey.containsKey(fact.operation())) {
+                byKey.put(fact.operation(), recorded(fact, stations));
             }
         }
-        return done;
+        return List.copyOf(byKey.values());
     }
 
-    private History replay(List<Operation> ordered, Map<String, AsBuilt.Done> done) {
+    private static Operation recorded(AsBuilt.Done fact, Map<String, String> stations) {
+        int colon = fact.operation().lastIndexOf(':');
+        String feature = fact.operation().substring(0, Math.max(0, colon));
+        Operation.Builder step = Operation.of(
+                        stations.getOrDefault(feature, "earlier"),
+                        feature,
+                        fact.operation().substring(colon + 1),
+                        fact.title().isBlank() ? fact.operation() : fact.title())
+                .face(fact.face())
+                .set(new Setting.ByHand("as it was done; the plan has no such step any more"));
+        fact.changes().forEach(step::cuts);
+        return step.build();
+    }
+
+    private History replay(List<Operation> ordered, Map<String, List<Change>> cut) {
         List<History.Deed> deeds = new ArrayList<>();
         for (Operation operation : ordered) {
-            AsBuilt.Done fact = done.get(operation.key());
-            List<Change> changes = fact == null ? operation.changes() : MeasuredCut.of(build, fact);
-            deeds.add(new History.Deed(operation, changes, fact != null));
+            List<Change> changes = cut.getOrDefault(operation.key(), operation.changes());
+            deeds.add(new History.Deed(operation, changes, cut.containsKey(operation.key())));
         }
         Aside<List<WoodLeft.Thin>> thinnest = Aside.of(() -> History.thinnest(build, deeds));
         Stock start = Stock.empty(grid());

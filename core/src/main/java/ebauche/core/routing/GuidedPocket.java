@@ -93,7 +93,7 @@ public record GuidedPocket(
 
     /** Thickness of the body as it is now. */
     double work() {
-        return build.faces().backNow() - build.faces().frontNow();
+        return build.work();
     }
 
     /** The cut as the pass planner is asked for it, from the face as it is now; nothing where the design leaves no depth. */

@@ -3,7 +3,6 @@ package ebauche.core.routing;
 import ebauche.core.build.AsCut;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Measurand;
-import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -26,6 +25,10 @@ import java.util.stream.Collectors;
 class PocketSteps {
     private static final double CUBIC_CM_PER_MINUTE = 12;
     private static final double NEARLY = 1e-6;
+    private static final String FIT = "fit";
+    private static final String OFF = "off";
+    private static final String FIT_AGAIN = "fit-again";
+    private static final String OFF_AGAIN = "off-again";
 
     final GuidedPocket of;
     final Condition.Wall wall;
@@ -39,7 +42,32 @@ class PocketSteps {
         this.passes = of.passes().map(PassPlan::passes).orElse(List.of());
     }
 
+    /** What is done is a fact: a cavity at depth keeps the steps that made it, and only more wood wanted adds one. */
     List<Operation> all() {
+        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
+        List<Operation> steps = cut.isDone(AsCut.ROUT) ? made(cut) : toMake();
+        steps.addAll(again(cut));
+        return steps;
+    }
+
+    /** The steps of a cavity that is at depth: those that are done, and a template that is still on. */
+    List<Operation> made(AsCut cut) {
+        List<Operation> steps = new ArrayList<>();
+        for (Operation step : toMake()) {
+            if (of.build().isDone(step.key())) {
+                steps.add(step);
+            }
+        }
+        if (cut.isDone(FIT) && !cut.isDone(OFF)) {
+            steps.add(takeOff(of.atDepth()));
+        }
+        if (cut.isDone(FIT_AGAIN) && !cut.isDone(OFF_AGAIN)) {
+            steps.add(takeOffAgain(of.atDepth()));
+        }
+        return steps;
+    }
+
+    List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>();
         steps.add(fit());
         Optional<Region> core = of.drilled();
@@ -65,7 +93,6 @@ class PocketSteps {
         if (on) {
             steps.add(takeOff(before));
         }
-        steps.addAll(again());
         return steps;
     }
 
@@ -73,17 +100,13 @@ class PocketSteps {
      * Once a cavity is called done and more is wanted of it, by a reading, a part measured afterwards or a new number, a step takes the
      * rest; done, it stays.
      */
-    private List<Operation> again() {
-        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
+    private List<Operation> again(AsCut cut) {
         List<Operation> again = new ArrayList<>();
         boolean wider = isWantedWider(cut);
         if (wider || cut.isDone(AsCut.WIDEN)) {
             again.add(rest(AsCut.WIDEN, widening(), of.noun() + " template as it is now", passes));
         }
-        double tolerance = of.feature().equals(NeckJoint.FEATURE)
-                ? of.build().shop().limits().depthTolerance()
-                : AsCut.WORTH;
-        boolean deeper = cut.lacks(of.depthFinished().value()) > tolerance;
+        boolean deeper = cut.isTooShallow(of.depthFinished().value());
         // A round that widens it takes it to its depth as well.
         if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
             List<Pass> last = passes.isEmpty() ? passes : passes.subList(passes.size() - 1, passes.size());
@@ -132,7 +155,7 @@ class PocketSteps {
         return Operation.of(
                         of.station(),
                         of.feature(),
-                        "fit-again",
+                        FIT_AGAIN,
                         "Fix the " + of.noun() + " template on the " + of.face().word() + " again")
                 .face(of.face())
                 .set(new Setting.ByHand("its own screw holes or the wall just cut; the carved face on a soft pad"))
@@ -145,7 +168,7 @@ class PocketSteps {
     }
 
     private Operation takeOffAgain(Condition after) {
-        return Operation.of(of.station(), of.feature(), "off-again", "Take the " + of.noun() + " template off for good")
+        return Operation.of(of.station(), of.feature(), OFF_AGAIN, "Take the " + of.noun() + " template off for good")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .spoils(fittedAgain())
@@ -205,7 +228,7 @@ class PocketSteps {
         return Operation.of(
                         of.station(),
                         of.feature(),
-                        "fit",
+                        FIT,
                         "Fix the " + of.noun() + " template on the " + of.face().word())
                 .face(of.face())
                 .set(new Setting.ByHand(
@@ -278,7 +301,7 @@ class PocketSteps {
 
     Operation takeOff(Condition after) {
         Operation.Builder step = Operation.of(
-                        of.station(), of.feature(), "off", "Take the " + of.noun() + " template off")
+                        of.station(), of.feature(), OFF, "Take the " + of.noun() + " template off")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .gives(templateOff())

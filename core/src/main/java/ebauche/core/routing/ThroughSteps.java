@@ -1,6 +1,5 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.AsBuilt;
 import ebauche.core.build.AsCut;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
@@ -28,12 +27,25 @@ import java.util.Set;
 final class ThroughSteps extends PocketSteps {
     private static final double NEARLY = 1e-6;
 
+    /** The step that meets it from the other face. */
+    private static final String MEET = "meet";
+
     ThroughSteps(GuidedPocket of) {
         super(of);
     }
 
     @Override
     List<Operation> all() {
+        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
+        List<Operation> steps = cut.isDone(MEET) ? made(cut) : toMake();
+        if (isWantedWider(cut) || cut.isDone(AsCut.WIDEN)) {
+            steps.add(widen());
+        }
+        return steps;
+    }
+
+    @Override
+    List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>(List.of(fit()));
         of.drilled().ifPresent(core -> steps.add(drillWaste(of.forstner().orElseThrow(), core)));
         Optional<Double> done = firstDone();
@@ -46,10 +58,6 @@ final class ThroughSteps extends PocketSteps {
         }
         if (reach < of.work() - NEARLY) {
             steps.add(meet(reach, reach > first + NEARLY ? deepened() : started()));
-        }
-        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
-        if (isWantedWider(cut) || cut.isDone(AsCut.WIDEN)) {
-            steps.add(widen());
         }
         return steps;
     }
@@ -68,7 +76,7 @@ final class ThroughSteps extends PocketSteps {
 
     /** How deep the first round went, if it is a fact. */
     private Optional<Double> firstDone() {
-        return of.build().asBuilt().done(of.feature() + ":rout").map(AsBuilt.Done::changes).stream()
+        return of.build().asBuilt().done(of.feature() + ":rout").map(of.build()::changes).stream()
                 .flatMap(List::stream)
                 .map(c -> depthTo(c.solid()))
                 .reduce(Math::max);
@@ -153,7 +161,7 @@ final class ThroughSteps extends PocketSteps {
                         of.work() - reach,
                         "body as it is now − routed from the " + of.face().word());
         return round(
-                        "meet",
+                        MEET,
                         "Flip, and meet the " + of.noun() + " from the "
                                 + of.face().other().word(),
                         of.face().other(),

@@ -27,6 +27,9 @@ import java.util.List;
 public final class SandingStation implements Station {
     public static final String FEATURE = "sanding";
 
+    /** So far over a face nothing is left that could be sanded, mm. */
+    private static final double OVER = 1;
+
     @Override
     public String name() {
         return "sanding";
@@ -64,24 +67,22 @@ public final class SandingStation implements Station {
     private static Operation face(Build build, Face face, Condition[] settled, String key, String title) {
         Region body = build.design().outline().region();
         FinishedFaces faces = build.faces();
-        double off = face == Face.FRONT
-                ? build.shop().practice().frontSanding()
-                : build.shop().practice().backSanding();
-        Reckoning amount = Reckoning.of("to sand off the " + face.word(), Quantity.LENGTH)
-                .length("allowance", Fact.usual(off, "the shop's practice"))
-                .is(off, "allowance");
-        double now = faces.now(face);
-        Solid dust = face == Face.FRONT
-                ? Solid.Prism.between(body, now - 1, faces.finished(face))
-                : Solid.Prism.between(body, faces.finished(face), now + 1);
+        Reckoning allowance = allowance(build, face);
+        double finished = faces.finished(face);
+        double rough = roughest(build, face);
+        Solid dust = Solid.Prism.between(body, Math.min(rough, finished), Math.max(rough, finished));
         Operation.Builder step = Operation.of("sanding", FEATURE, key.substring(FEATURE.length() + 1), title)
                 .face(face)
-                .set(new Setting.Sanded("long flat block, paper 120, 220, 320", amount))
+                .set(new Setting.Sanded("long flat block, paper 120, 220, 320", still(build, face)))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))
                 .needs(Datum.centreLine(face))
                 .needs(settled)
                 .inspect(new Inspection(
-                        new Measurand.SandedOff(face), amount, off, off / 2, "calliper against the last thickness"))
+                        new Measurand.SandedOff(face),
+                        allowance,
+                        build.sandingBand(face, false),
+                        build.sandingBand(face, true),
+                        "calliper against the last thickness"))
                 .caution(Caution.DUST)
                 .takes(45, 0, 0.003);
         for (FaceShape.Carved carved : build.finished(face).carves()) {
@@ -90,12 +91,40 @@ public final class SandingStation implements Station {
         return step.build();
     }
 
+    private static Reckoning allowance(Build build, Face face) {
+        double off = build.shop().practice().sanding(face);
+        return Reckoning.of("to sand off the " + face.word(), Quantity.LENGTH)
+                .length("allowance", Fact.usual(off, "the shop's practice"))
+                .is(off, "allowance");
+    }
+
+    /** What is left of the allowance by the readings at this step. */
+    private static Reckoning still(Build build, Face face) {
+        Reckoning allowance = allowance(build, face);
+        double read = Math.min(FinishedFaces.finishRead(build.asBuilt(), face), allowance.value());
+        if (read == 0 || build.isDone(FinishedFaces.finish(face))) {
+            return allowance;
+        }
+        return Reckoning.of(allowance.what(), Quantity.LENGTH)
+                .length("allowance", Fact.usual(allowance.value(), "the shop's practice"))
+                .length("of it sanded off already", Fact.measured(read, "read at this step"))
+                .is(allowance.value() - read, "allowance − of it sanded off already");
+    }
+
+    /** A depth in the air over the face as it was before any sanding. */
+    private static double roughest(Build build, Face face) {
+        double sanded = build.sandedOff(face);
+        return face == Face.FRONT
+                ? build.faces().frontNow() - sanded - OVER
+                : build.faces().backNow() + sanded + OVER;
+    }
+
     /** What sanding takes off a carved part of the face, as much as off the flat. */
     private static Solid carvedDust(Build build, Face face, FaceShape.Carved carved) {
         Carve finished = carved.surface();
-        double off = build.faces().toSand(face);
+        double over = Math.abs(build.faces().finished(face) - roughest(build, face));
         return face == Face.FRONT
-                ? new Solid.Prism(carved.plan(), finished.lowered(-off), finished)
-                : new Solid.Prism(carved.plan(), finished, finished.lowered(off));
+                ? new Solid.Prism(carved.plan(), finished.lowered(-over), finished)
+                : new Solid.Prism(carved.plan(), finished, finished.lowered(over));
     }
 }

@@ -1,6 +1,7 @@
 package ebauche.core.shop;
 
 import ebauche.core.crib.HoldDown;
+import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
 import java.util.Set;
 
@@ -117,6 +118,11 @@ public record Practice(
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
         skills = Set.copyOf(skills);
+    }
+
+    /** Wood left on a face for its finish sanding, mm. */
+    public double sanding(Face face) {
+        return face == Face.FRONT ? frontSanding : backSanding;
     }
 
     /** The same with another way of thicknessing. */

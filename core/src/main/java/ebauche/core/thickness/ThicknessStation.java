@@ -2,6 +2,7 @@ package ebauche.core.thickness;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
+import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Station;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
@@ -25,8 +26,10 @@ import java.util.List;
 public final class ThicknessStation implements Station {
     public static final String FEATURE = "thickness";
 
-    /** How far the thicknessed blank may miss: common practice, what a light hand sanding evens out. */
-    private static final double BAND = 0.3;
+    private static final double BAND = FinishedFaces.THICKNESS_BAND;
+
+    /** Decimal noise under which a thickness counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
 
     private static final Condition.Mark FRONT_FLAT = new Condition.Mark("the front flattened");
 
@@ -89,10 +92,15 @@ public final class ThicknessStation implements Station {
         }
     }
 
+    /** The body as it is known against what is wanted, but for what the cards' bands let pass. */
     private static void checkMeasured(Build build, List<Finding> found) {
         double left = build.faces().thickness();
         double wanted = build.design().thickness();
-        if (build.asBuilt().latest(Dimension.BODY_THICKNESS).isPresent() && left < wanted - BAND) {
+        boolean known = build.asBuilt().latest(Dimension.BODY_THICKNESS).isPresent() || build.isDone(FEATURE + ":back");
+        if (!known) {
+            return;
+        }
+        if (left < wanted - bands(build, true) - NOISE) {
             found.add(
                     Finding.thinkAgain("thickness", "thinner-than-wanted")
                             .on(FEATURE)
@@ -101,14 +109,33 @@ public final class ThicknessStation implements Station {
                             .says(
                                     "As measured, the body will finish at {0} instead of {1}.",
                                     "Depths from the front stay; check what is left under the rear cavities, or change the thickness."));
+        } else if (left > wanted + bands(build, false) + NOISE) {
+            found.add(
+                    Finding.goodToKnow("thickness", "thicker-than-wanted")
+                            .on(FEATURE)
+                            .length("finished thickness now", left)
+                            .length("wanted", wanted)
+                            .length("more", left - wanted)
+                            .says(
+                                    "As it is, the body will finish at {0} instead of {1}.",
+                                    "Take {2} more off the back before anything is cut into it and read the thickness again, or change the thickness."));
         }
+    }
+
+    private static double bands(Build build, boolean thinner) {
+        double off = BAND;
+        for (Face face : Face.values()) {
+            off += build.isDone(FinishedFaces.finish(face)) ? build.sandingBand(face, thinner) : 0;
+        }
+        return off;
     }
 
     @Override
     public List<Operation> operations(Build build) {
         Ledger ledger = Ledger.of(build);
         Region blank = build.design().blank().plan();
-        double thick = build.thicknessed();
+        // Where it was read already, in band, it stays.
+        double thick = build.faces().backNow() + build.sandedOff(Face.BACK);
         double above = build.roughAboveFront();
         double rough = build.design().blank().thickness();
         Reckoning off = ledger.offFront();

@@ -48,6 +48,66 @@ class FinishedFacesTest {
         assertThat(faces(body).thickness()).isEqualTo(44.5 - 0.2, within(1e-9));
     }
 
+    /** The bench's own order of buttons: the reading first, then "done". */
+    @Test
+    void sanding_that_is_read_before_it_is_called_done_counts_once() {
+        for (Face face : Face.values()) {
+            String step = FinishedFaces.finish(face);
+            String measures = "sanded-off:" + face.word();
+            TestBody planned = new TestBody().doneUpTo(step);
+            TestBody body = new TestBody().doneUpTo(step);
+            body.timeline.remove(body.timeline.size() - 1);
+            body.read(measures, 0.3, step);
+            assertThat(faces(body).toSand(face)).as("still to sand").isZero();
+            assertThat(body.figure(step)).as("figure on the card").isEqualTo(0, within(1e-9));
+            body.done(step);
+            assertThat(faces(body)).isEqualTo(faces(planned));
+            assertThat(body.plan().history().finished().balance().grams())
+                    .isEqualTo(planned.plan().history().finished().balance().grams(), within(1e-6));
+            assertThat(body.rules()).isEqualTo(planned.rules());
+        }
+    }
+
+    @Test
+    void part_of_the_allowance_that_was_read_leaves_the_rest_and_more_of_it_leaves_none() {
+        TestBody body = new TestBody().doneUpTo("outline:finish").read("sanded-off:front", 0.2, "sanding:front");
+        assertThat(faces(body).toSand(Face.FRONT)).isEqualTo(0.1, within(1e-9));
+        assertThat(body.figure("sanding:front")).isEqualTo(0.1, within(1e-9));
+        assertThat(faces(body).thickness()).isEqualTo(44.5, within(1e-9));
+        body.read("sanded-off:front", 0.25, "sanding:front");
+        assertThat(faces(body).toSand(Face.FRONT)).isZero();
+        assertThat(faces(body).thickness()).isEqualTo(44.5 - 0.15, within(1e-9));
+    }
+
+    /** What came off is what was read, whether less or more than the allowance, and the wood that is weighed has lost as much. */
+    @Test
+    void the_wood_lies_where_the_readings_say_the_faces_are() {
+        for (double front : new double[] {0, 0.1, 0.45}) {
+            for (double thick : new double[] {44.8, 45.1, 45.35}) {
+                TestBody body =
+                        new TestBody().doneUpTo("thickness:front").read("body-thickness", thick, "thickness:back");
+                body.doneUpTo("sanding:front").read("sanded-off:front", front, "sanding:front");
+                double[] solid = body.plan().history().finished().intervalsAt(-120, 0);
+                FinishedFaces faces = faces(body);
+                assertThat(faces.frontFinished()).isEqualTo(front, within(1e-9));
+                assertThat(solid).hasSize(2);
+                assertThat(solid[0]).as("front").isEqualTo(faces.frontFinished(), within(1e-5));
+                assertThat(solid[1]).as("back").isEqualTo(faces.backFinished(), within(1e-5));
+            }
+        }
+    }
+
+    /** A thickness that was never read is known from the step that is done: a thinner design afterwards takes no wood away. */
+    @Test
+    void a_body_that_is_thicknessed_keeps_its_thickness_when_the_design_is_made_thinner() {
+        TestBody body = new TestBody().doneUpTo("thickness:back");
+        body.thickness = 40;
+        assertThat(faces(body).thickness()).isEqualTo(44.5, within(1e-9));
+        assertThat(body.rules()).contains("thicker-than-wanted");
+        body.thickness = 44.5;
+        assertThat(body.rules()).doesNotContain("thicker-than-wanted", "thinner-than-wanted");
+    }
+
     /** Property: front and back sink by what came off them, whatever the order, and depths convert there and back. */
     @Test
     void random_sandings_add_up() {

@@ -8,6 +8,7 @@ import ebauche.core.TestBody;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** What was done and measured is a fact, and every later number follows it. */
@@ -122,6 +123,60 @@ class AsBuiltPlanTest {
         TestBody body = new TestBody();
         body.done("neck:rout");
         assertThat(body.rules()).contains("done-early");
+    }
+
+    /** Thicknessing took what it took: a body read a little or much thicker than it was to be makes no later step come too late. */
+    @Test
+    void a_blank_left_thicker_than_wanted_makes_nothing_done_early() {
+        for (double thick : new double[] {44.9, 45.15, 45.4, 46, 48}) {
+            TestBody body = new TestBody().doneUpTo("thickness:front").read("body-thickness", thick, "thickness:back");
+            body.doneUpTo("outline:finish");
+            assertThat(body.plan().findings())
+                    .as(thick + " thick")
+                    .noneMatch(f -> f.rule().equals("done-early"));
+        }
+    }
+
+    /** A finished step that really took a later step's wood is still told, by what it took. */
+    @Test
+    void a_cavity_cut_far_too_deep_is_told_by_its_recorded_cut() {
+        TestBody body = new TestBody();
+        body.controls.clear();
+        body.cavity = Optional.empty();
+        body.jack = Optional.empty();
+        body.doneUpTo("pickup-neck:rough");
+        assertThat(body.rules()).doesNotContain("comes-through", "thin-floor");
+        body.read("depth:pickup-neck", 44, "pickup-neck:rough");
+        assertThat(body.rules()).contains("thin-floor");
+    }
+
+    /** What is cut is cut, whatever becomes of the design: it is weighed, and its floor is watched. */
+    @Test
+    void a_cavity_that_the_design_no_longer_has_stays_cut() {
+        TestBody body = new TestBody().doneUpTo("pickup-neck:rout");
+        double grams = body.plan().history().finished().balance().grams();
+        body.pickups.remove(0);
+        BuildPlan plan = body.plan();
+        assertThat(plan.history().finished().balance().grams()).isEqualTo(grams, within(1e-6));
+        assertThat(plan.step("pickup-neck:rout"))
+                .hasValueSatisfying(s -> assertThat(s.done()).isTrue());
+        assertThat(plan.thinnest()).anyMatch(t -> t.feature().equals("pickup-neck"));
+        assertThat(plan.findings())
+                .anyMatch(f -> f.rule().equals("done-contradicted") && f.what().contains("no longer has"));
+    }
+
+    /** Whoever routs to depth without having logged what comes before it has a cavity, not steps that are left. */
+    @Test
+    void a_cavity_at_depth_wants_no_more_steps() {
+        TestBody body = new TestBody().doneUpTo("pickup-neck:fit");
+        body.done("pickup-neck:rout");
+        List<String> left = body.plan().steps().stream()
+                .filter(s -> !s.done() && s.operation().feature().equals("pickup-neck"))
+                .map(s -> s.operation().key())
+                .toList();
+        assertThat(left).containsExactly("pickup-neck:off");
+        assertThat(body.done("pickup-neck:off").plan().steps())
+                .noneMatch(s -> !s.done() && s.operation().feature().equals("pickup-neck"));
     }
 
     @Test

@@ -1,0 +1,82 @@
+package ebauche.core.build;
+
+import ebauche.core.design.Measurand;
+import ebauche.core.design.Measurand.DepthOf;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.geometry.Face;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.Surface;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * The cut that a finished step really made: as recorded, its floor moved to where the gauge found it.
+ *
+ * <p>A cavity's floor lies where it was read at that very step. A face that was thicknessed or sanded lies where the faces are known
+ * to be, all later sanding added again, so that the wood that is weighed and the faces that depths are told from are one.
+ */
+final class MeasuredCut {
+    private static final double NOISE = 1e-9;
+
+    private MeasuredCut() {}
+
+    static List<Change> of(Build build, AsBuilt.Done done) {
+        double miss = miss(build, done);
+        return Math.abs(miss) < NOISE
+                ? done.changes()
+                : done.changes().stream().map(c -> moved(c, done.face(), miss)).toList();
+    }
+
+    /** How much deeper from its face than recorded. */
+    private static double miss(Build build, AsBuilt.Done done) {
+        for (Measurand measured : done.expected().keySet()) {
+            OptionalDouble miss = OptionalDouble.empty();
+            if (measured instanceof DepthOf depth) {
+                miss = ofCavity(build, done, depth);
+            } else if (measured instanceof Measurand.SandedOff sanded) {
+                miss = ofFace(done, build.faces().now(sanded.face()));
+            } else if (measured == Dimension.BODY_THICKNESS) {
+                miss = ofFace(done, build.faces().backNow() + build.sandedSince(Face.BACK, done));
+            }
+            if (miss.isPresent()) {
+                return miss.getAsDouble();
+            }
+        }
+        return 0;
+    }
+
+    /** By the latest reading taken at this very step, both reduced to the face as it was when the step was done. */
+    private static OptionalDouble ofCavity(Build build, AsBuilt.Done done, DepthOf depth) {
+        List<AsBuilt.Reading> read = build.asBuilt().readingsAt(done.operation(), depth);
+        if (read.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        AsBuilt.Reading last = read.get(read.size() - 1);
+        double between = build.sandedSince(done.face(), last) - build.sandedSince(done.face(), done);
+        return OptionalDouble.of(last.value() - between - done.expected().get(depth));
+    }
+
+    /** From where the record has the flat of the face to where it is known to lie. */
+    private static OptionalDouble ofFace(AsBuilt.Done done, double plane) {
+        boolean front = done.face() == Face.FRONT;
+        return done.changes().stream()
+                .filter(c -> c instanceof Change.Remove && c.solid() instanceof Solid.Prism)
+                .map(c -> (Solid.Prism) c.solid())
+                .map(p -> front ? p.bottom() : p.top())
+                .filter(Surface::isLevel)
+                .mapToDouble(s -> s.depthAt(0, 0))
+                .map(recorded -> front ? plane - recorded : recorded - plane)
+                .findFirst();
+    }
+
+    private static Change moved(Change change, Face face, double deeper) {
+        if (!(change instanceof Change.Remove cut) || !(cut.solid() instanceof Solid.Prism prism)) {
+            return change;
+        }
+        Solid cutDeeper = face == Face.FRONT
+                ? new Solid.Prism(prism.plan(), prism.top(), prism.bottom().lowered(deeper))
+                : new Solid.Prism(prism.plan(), prism.top().lowered(-deeper), prism.bottom());
+        return new Change.Remove(cut.feature(), cut.workpiece(), cutDeeper);
+    }
+}
