@@ -43,10 +43,10 @@ public class PassBench {
     private BuildPlan body;
 
     /** A cavity of 38 in hard wood, undrilled: many passes. */
-    private final GuidedCut deep = new GuidedCut(38, 45, 9, OptionalDouble.empty(), 0.8, 6.35, Hardness.HARD);
+    private final GuidedCut deep = new GuidedCut(38, 45, 9, OptionalDouble.empty(), 0.8, 6.35, Hardness.HARD, 10);
 
     /** A corner that only the narrowest turn in, so deep that nothing reaches it: all must be tried. */
-    private final GuidedCut hopeless = new GuidedCut(80, 85, 9, OptionalDouble.empty(), 0.8, 6.35, Hardness.HARD);
+    private final GuidedCut hopeless = new GuidedCut(80, 85, 9, OptionalDouble.empty(), 0.8, 6.35, Hardness.HARD, 10);
 
     @Setup
     public void fillTheCrib() {

@@ -11,6 +11,7 @@ import ebauche.core.measure.Source;
 import ebauche.core.stock.Change;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
@@ -20,6 +21,11 @@ import java.util.stream.Stream;
  * @param face it is cut from
  */
 public record AsCut(Build build, String feature, Face face) {
+    /** The steps that begin a cavity on its template, and bring it to its last pass. */
+    public static final String START = "start";
+
+    public static final String ROUGH = "rough";
+
     /** The step that brings a cavity to depth, and those that take the rest where more is wanted afterwards. */
     public static final String ROUT = "rout";
 
@@ -40,6 +46,13 @@ public record AsCut(Build build, String feature, Face face) {
 
     public boolean isDone(String step) {
         return build.isDone(feature + ":" + step);
+    }
+
+    /** Whether a step was done before another that is done. */
+    public boolean isDoneBefore(String step, String other) {
+        Optional<AsBuilt.Done> first = build.asBuilt().done(feature + ":" + step);
+        Optional<AsBuilt.Done> then = build.asBuilt().done(feature + ":" + other);
+        return first.isPresent() && then.isPresent() && place(first.get()) < place(then.get());
     }
 
     /** The area that finished steps took. */
@@ -92,6 +105,28 @@ public record AsCut(Build build, String feature, Face face) {
                     .length(still, toSand)
                     .is(then - sanded - toSand, "depth set when it was cut − s − " + still);
         });
+    }
+
+    /** Depth from the face as it is now to which a step brought it, if it is done: as read at that step, else as its card had it. */
+    public OptionalDouble came(String step) {
+        Measurand depth = new Measurand.DepthOf(feature);
+        Optional<AsBuilt.Done> done = build.asBuilt()
+                .done(feature + ":" + step)
+                .filter(d -> d.expected().containsKey(depth));
+        if (done.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        List<AsBuilt.Reading> read = build.asBuilt().readingsAt(done.get().operation(), depth);
+        if (read.isEmpty()) {
+            return OptionalDouble.of(done.get().expected().get(depth) - build.sandedSince(face, done.get()));
+        }
+        AsBuilt.Reading last = read.get(read.size() - 1);
+        return OptionalDouble.of(last.value() - build.sandedSince(face, last));
+    }
+
+    /** Depth from the face as it is now to which a cavity is routed that is not at depth yet; nought before it is begun. */
+    public double begun() {
+        return Math.max(came(START).orElse(0), came(ROUGH).orElse(0));
     }
 
     /** How much deeper it is wanted than it is under the finished face, mm; nought where it was never brought to depth. */

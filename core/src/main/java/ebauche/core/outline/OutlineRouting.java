@@ -86,8 +86,14 @@ public final class OutlineRouting {
                         Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
                 0,
                 build.templateThickness(OutlineStation.FEATURE),
-                build.design().blank().species().hardness());
+                build.design().blank().species().hardness(),
+                build.shop().limits().edgePass());
         return onTable ? cut : cut.flip();
+    }
+
+    /** What is left of it once the first round is a fact; all of it before. */
+    private GuidedCut left() {
+        return upperDone().map(upper -> cut().from(upper, true)).orElseGet(this::cut);
     }
 
     private Outline.InsideRadius tightest() {
@@ -124,15 +130,13 @@ public final class OutlineRouting {
     }
 
     private List<Operation> toMake() {
-        List<Pass> passes =
-                PassPlanner.best(cut(), crib()).map(PassPlan::passes).orElse(List.of());
         Optional<Double> done = upperDone();
+        List<Pass> passes =
+                PassPlanner.best(left(), crib()).map(PassPlan::passes).orElse(List.of());
         double upper = done.orElseGet(() -> deepest(passes, Guide.TEMPLATE, thick));
-        List<Pass> deepening = done.isPresent() ? List.of() : against(passes, Guide.WALL);
+        List<Pass> deepening = against(passes, Guide.WALL);
         double front = Math.max(upper, deepest(deepening, Guide.WALL, upper));
-        List<Pass> last = done.isPresent()
-                ? PassPlanner.fromFarFace(cut(), crib(), upper).stream().toList()
-                : against(passes, Guide.FAR_WALL);
+        List<Pass> last = against(passes, Guide.FAR_WALL);
         List<Operation> steps = new ArrayList<>(List.of(fit(), upper(against(passes, Guide.TEMPLATE), upper), off()));
         if (!deepening.isEmpty()) {
             steps.add(deepen(deepening, upper, front));

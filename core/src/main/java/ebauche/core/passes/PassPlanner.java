@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * The cheapest way to take a guided cut in passes.
@@ -23,10 +22,15 @@ import java.util.TreeMap;
  * of each cutter is tried: every window's upper end and every bite's end grow with the depth that is cut already, and no
  * lower end does, so that whatever follows a shallower pass can follow a deeper one. For the same reason a state is left that is
  * no deeper than one with the same cutter and guide that cost no more. The template with a spacer comes before the template
- * alone, and that before none: what was taken off does not come back.
+ * alone, and that before none: what was taken off does not come back. Of plans that cost alike the one whose heaviest pass is lightest is
+ * taken, its passes evened out; how deep a slender shank may bite falls with how far it stands out, which keeps the deeper pass the
+ * better one: from x under the sole it goes to (x + sqrt(x² + 4 m s)) / 2, which grows with x.
  */
 public final class PassPlanner {
     private static final int ALTERNATIVES = 2;
+
+    /** Passes whose cross-sections differ by less weigh alike, mm². */
+    private static final double LIKE = 0.01;
 
     private final GuidedCut cut;
     private final List<Cutter> cutters;
@@ -81,6 +85,9 @@ public final class PassPlanner {
     /** The cheapest plan, if there is one. */
     public static Optional<PassPlan> best(GuidedCut cut, Crib crib) {
         PassPlanner planner = new PassPlanner(cut, crib);
+        if (cut.done()) {
+            return Optional.of(new PassPlan(List.of(), 0, 0));
+        }
         return planner.isFeasible() ? planner.search() : Optional.empty();
     }
 
@@ -94,8 +101,13 @@ public final class PassPlanner {
      */
     private boolean isFeasible() {
         for (int spacer = ALONE; spacer < spacers.size(); spacer++) {
-            int[] guides = spacer == ALONE ? new int[] {ALONE, OFF} : new int[] {spacer, ALONE, OFF};
-            double depth = 0;
+            int[] guides = cut.templateOff()
+                    ? new int[] {OFF}
+                    : spacer == ALONE ? new int[] {ALONE, OFF} : new int[] {spacer, ALONE, OFF};
+            double depth = cut.begun();
+            if (cut.done()) {
+                return true;
+            }
             for (int guide : guides) {
                 depth = deepest(guide, depth);
                 if (depth >= cut.depth() - 1e-9 || depth > 0 && farFaceFrom(depth)) {
@@ -142,7 +154,8 @@ public final class PassPlanner {
     }
 
     private static boolean outdone(Cutter one, Cutter other, List<Cutter> held, GuidedCut cut) {
-        double takes = other.crossSection(cut.hardness()) - one.crossSection(cut.hardness());
+        double met = cut.met(one.bit().diameter());
+        double takes = other.bite(cut.hardness(), met, 0) - one.bite(cut.hardness(), met, 0);
         double stands = other.projection() - one.projection();
         boolean alike = takes == 0 && stands == 0;
         return takes >= 0 && stands >= 0 && (!alike || held.indexOf(other) < held.indexOf(one));
@@ -158,6 +171,9 @@ public final class PassPlanner {
      * @param cutter index of the last one, -1 before the first
      * @param guide index of the spacer under the template, {@link #ALONE} without, {@link #OFF} when the template is off
      * @param narrowest bit so far
+     * @param heaviest pass before this run, mm²
+     * @param run depth at which this run of passes of one cutter against one guide began
+     * @param inRun passes in it
      */
     private record Node(
             double depth,
@@ -168,6 +184,9 @@ public final class PassPlanner {
             int bits,
             int setUps,
             double narrowest,
+            double heaviest,
+            double run,
+            int inRun,
             Node before,
             Pass pass) {
         /** Under the template at the last pass that used one. */
@@ -175,28 +194,35 @@ public final class PassPlanner {
             return pass == null ? 0 : Math.max(pass.spacer(), before.spacer());
         }
 
-        PassPlan plan() {
+        /** The heaviest pass when the passes of a run are evened out, mm². */
+        double load() {
+            return pass == null ? 0 : Math.max(heaviest, pass.engaged() * (depth - run) / inRun);
+        }
+
+        List<Pass> passesTaken() {
             LinkedList<Pass> all = new LinkedList<>();
             for (Node n = this; n.pass != null; n = n.before) {
                 all.addFirst(n.pass);
             }
-            return new PassPlan(all, bits, setUps);
+            return all;
         }
     }
 
     private static Node start(double depth, int guide) {
-        return new Node(depth, -1, guide, 0, 0, 0, 0, Double.POSITIVE_INFINITY, null, null);
+        return new Node(depth, -1, guide, 0, 0, 0, 0, Double.POSITIVE_INFINITY, 0, depth, 0, null, null);
     }
 
     /** Nodes to be looked at, without those that another outdoes: same cutter and guide, no less deep, no dearer. */
     private final class Frontier {
-        // Of plans that cost alike the one with fewer passes, then with stouter bits, then with less under the
-        // template.
+        // Of plans that cost alike the one with fewer passes, then with the lightest heaviest pass, then with stouter
+        // bits,
+        // then with less under the template.
         private final PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparingInt(Node::cost)
                 .thenComparingInt(Node::passes)
+                .thenComparingDouble(n -> Math.rint(n.load() / LIKE))
                 .thenComparing(Comparator.comparingDouble(Node::narrowest).reversed())
                 .thenComparingDouble(Node::spacer));
-        private final Map<Integer, TreeMap<Integer, Double>> deepest = new HashMap<>();
+        private final Map<Integer, List<Node>> kept = new HashMap<>();
         private int goal = Integer.MAX_VALUE;
 
         void add(Node node) {
@@ -210,14 +236,21 @@ public final class PassPlanner {
                 return;
             }
             int kind = (node.cutter() + 1) * (spacers.size() + 2) + node.guide() + 2;
-            TreeMap<Integer, Double> byCost = deepest.computeIfAbsent(kind, k -> new TreeMap<>());
-            for (double there : byCost.headMap(node.cost(), true).values()) {
-                if (there >= node.depth()) {
+            List<Node> others = kept.computeIfAbsent(kind, k -> new ArrayList<>());
+            for (Node other : others) {
+                if (outdoes(other, node)) {
                     return;
                 }
             }
-            byCost.put(node.cost(), node.depth());
+            others.removeIf(o -> outdoes(node, o));
+            others.add(node);
             queue.add(node);
+        }
+
+        /** Deeper, and cheaper, or as cheap and not heavier. */
+        private boolean outdoes(Node one, Node other) {
+            return one.depth() >= other.depth()
+                    && (one.cost() < other.cost() || one.cost() == other.cost() && one.load() <= other.load() + LIKE);
         }
     }
 
@@ -227,19 +260,77 @@ public final class PassPlanner {
 
     private Optional<PassPlan> search() {
         Frontier frontier = new Frontier();
-        for (int s = ALONE; s < spacers.size(); s++) {
-            frontier.add(start(0, s));
+        for (int s = ALONE; s < spacers.size() && !cut.templateOff(); s++) {
+            frontier.add(start(cut.begun(), s));
+        }
+        if (cut.templateOff()) {
+            frontier.add(start(cut.begun(), OFF));
         }
         while (!frontier.queue.isEmpty()) {
             Node here = frontier.queue.poll();
             if (isDone(here)) {
-                return Optional.of(here.plan());
+                return Optional.of(new PassPlan(evened(here.passesTaken()), here.bits(), here.setUps()));
             }
             for (int c = 0; c < cutters.size(); c++) {
                 follow(frontier, here, c);
             }
         }
         return Optional.empty();
+    }
+
+    /** Passes of one bit against one guide, taken in even bites as far as its window lets them. */
+    private List<Pass> evened(List<Pass> passes) {
+        List<Pass> all = new ArrayList<>(passes);
+        int from = 0;
+        while (from < all.size()) {
+            int to = from + 1;
+            while (to < all.size() && sameRun(all.get(from), all.get(to))) {
+                to++;
+            }
+            even(all.subList(from, to));
+            from = to;
+        }
+        return all;
+    }
+
+    private boolean sameRun(Pass one, Pass other) {
+        boolean rough = other.from() < cut.roughDepth() - 1e-9;
+        return rough
+                && one.cutter().equals(other.cutter())
+                && one.guide() == other.guide()
+                && one.spacer() == other.spacer();
+    }
+
+    private void even(List<Pass> run) {
+        double start = run.get(0).from();
+        double each = (run.get(run.size() - 1).to() - start) / run.size();
+        List<Pass> evened = new ArrayList<>();
+        double from = start;
+        for (int i = 0; i < run.size(); i++) {
+            Pass pass = run.get(i);
+            int guide = pass.guide() == Guide.WALL ? OFF : ALONE;
+            boolean last = i == run.size() - 1;
+            double to = last
+                    ? pass.to()
+                    : Math.max(
+                            start + (i + 1) * each,
+                            window(pass.cutter(), guide, from, pass.spacer()).least());
+            if (to > run.get(i).to() + 1e-9 || to > mostTo(pass.cutter(), guide, from, pass.spacer()) + 1e-9) {
+                return;
+            }
+            evened.add(new Pass(
+                    pass.cutter(),
+                    pass.guide(),
+                    pass.spacer(),
+                    from,
+                    to,
+                    pass.projection() - pass.to() + to,
+                    pass.engaged()));
+            from = to;
+        }
+        for (int i = 0; i < run.size(); i++) {
+            run.set(i, evened.get(i));
+        }
     }
 
     private void follow(Frontier frontier, Node here, int c) {
@@ -274,7 +365,21 @@ public final class PassPlanner {
         int passes = here.passes() + 1;
         int cost = PassPlan.A_BIT * bits + PassPlan.A_PASS * passes + PassPlan.A_SET_UP * setUps;
         double narrowest = Math.min(here.narrowest(), pass.cutter().bit().diameter());
-        return new Node(depth, c, guide, cost, passes, bits, setUps, narrowest, here, pass);
+        boolean goesOn = here.pass() != null && sameRun(here.pass(), pass);
+        return new Node(
+                depth,
+                c,
+                guide,
+                cost,
+                passes,
+                bits,
+                setUps,
+                narrowest,
+                goesOn ? here.heaviest() : here.load(),
+                goesOn ? here.run() : here.depth(),
+                goesOn ? here.inRun() + 1 : 1,
+                here,
+                pass);
     }
 
     /** The deepest that window, projection, bite and the last light pass allow; {@code from} itself if nothing is. */
@@ -282,48 +387,60 @@ public final class PassPlanner {
         boolean rough = from >= cut.roughDepth() - 1e-9;
         double target = rough ? cut.firstFace() : cut.roughDepth();
         double spacer = guide >= 0 ? spacers.get(guide) : 0;
-        Window reach = guide == OFF
-                ? Reach.onWall(cutter.bit(), from)
-                : Reach.onTemplate(cutter.bit(), cut.template(), spacer);
-        double stands = cutter.projection() - (guide == OFF ? 0 : cut.template() + spacer);
-        double to = Math.min(Math.min(target, reach.most()), Math.min(stands, from + mostBite(cutter)));
-        boolean can = to >= reach.least() - 1e-9 && to >= from + Reach.NOTHING && startsIn(cutter.bit(), from);
+        double to = Math.min(target, mostTo(cutter, guide, from, spacer));
+        boolean can = to >= window(cutter, guide, from, spacer).least() - 1e-9
+                && to >= from + Reach.NOTHING
+                && startsIn(cutter.bit(), from);
         return can ? to : from;
+    }
+
+    private Window window(Cutter cutter, int guide, double from, double spacer) {
+        return guide == OFF ? Reach.onWall(cutter.bit(), from) : Reach.onTemplate(cutter.bit(), cut.template(), spacer);
+    }
+
+    /** The deepest that window, projection and bite allow, whatever is wanted. */
+    private double mostTo(Cutter cutter, int guide, double from, double spacer) {
+        double above = guide == OFF ? 0 : cut.template() + spacer;
+        double reach = Math.min(window(cutter, guide, from, spacer).most(), cutter.projection() - above);
+        return Math.min(reach, bitesTo(cutter, from, above));
+    }
+
+    /**
+     * How deep one bite goes from a depth. A slender shank takes the less the farther its tip is under the sole then: it gets to x
+     * from u where x - u = m s / x, so x = (u + sqrt(u² + 4 m s)) / 2.
+     */
+    private double bitesTo(Cutter cutter, double from, double above) {
+        double met = engaged(cutter);
+        double byMachine = from + Math.min(cut.deepest(), cutter.byMachine(cut.hardness(), met));
+        double byBit = cutter.byBit(cut.hardness(), met);
+        double under = from + above;
+        if (under + byBit <= cutter.standsStiff()) {
+            return Math.min(byMachine, from + byBit);
+        }
+        double bent = (under + Math.sqrt(under * under + 4 * byBit * cutter.standsStiff())) / 2;
+        return Math.min(byMachine, bent - above);
     }
 
     /** The one pass that takes all that stands of a cut through the work, from the other face. */
     private Optional<Pass> farFacePass(Cutter cutter, double done) {
         double rest = cut.depth() - done;
         Window window = Reach.tipOnWall(cutter.bit(), cut.work(), done);
-        if (!cut.through() || window.isEmpty() || rest > mostBite(cutter)) {
+        double to = Math.min(window.most(), Math.max(window.least(), rest + Reach.LEAST_CONTACT));
+        double most = Math.min(cut.deepest(), cutter.bite(cut.hardness(), engaged(cutter), to));
+        if (!cut.through() || window.isEmpty() || rest > most + 1e-9) {
             return Optional.empty();
         }
-        double to = Math.min(window.most(), Math.max(window.least(), rest + Reach.LEAST_CONTACT));
         return to > cutter.projection()
                 ? Optional.empty()
                 : Optional.of(new Pass(cutter, Guide.FAR_WALL, 0, to - rest, to, to, engaged(cutter)));
     }
 
-    /** The one pass that finishes a cut from the other face, once it is so deep; by the stoutest bit that can. */
-    public static Optional<Pass> fromFarFace(GuidedCut cut, Crib crib, double done) {
-        PassPlanner planner = new PassPlanner(cut, crib);
-        return planner.cutters.stream()
-                .flatMap(c -> planner.farFacePass(c, done).stream())
-                .max(Comparator.comparingDouble(p -> p.cutter().bit().diameter()));
-    }
-
     /** A bit that does not cut at its centre wants a hole to start in: the drilled waste, or an open side. */
     private boolean startsIn(Bit bit, double from) {
-        return bit.centreCutting() || cut.engaged().isPresent() || from > 0;
+        return bit.centreCutting() || cut.drilled() || from > 0;
     }
 
     private double engaged(Cutter cutter) {
-        return Math.min(
-                cutter.bit().diameter(), cut.engaged().orElse(cutter.bit().diameter()));
-    }
-
-    /** Deepest bite: by cross-section, and never more than the edges are long. */
-    private double mostBite(Cutter cutter) {
-        return Math.min(cutter.bit().cutterLength(), cutter.crossSection(cut.hardness()) / engaged(cutter));
+        return cut.met(cutter.bit().diameter());
     }
 }

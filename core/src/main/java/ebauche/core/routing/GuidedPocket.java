@@ -1,9 +1,11 @@
 package ebauche.core.routing;
 
+import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Quantity;
@@ -82,10 +84,11 @@ public record GuidedPocket(
         return meant && depthFinished.value() >= build.faces().thickness() - 1e-6;
     }
 
-    /** Carves of the other face over a floor that is to be its top: the last pass waits for them. */
+    /** Carves of the other face, still to come, over a floor that is to be its top: the last pass waits for them. */
     List<Condition.Mark> carvesOver() {
         return build.contours().stream()
                 .filter(c -> floorIsTop && c.contour().face() != face)
+                .filter(c -> !build.isDone(Contour.carveStep(c.contour().feature())))
                 .filter(c -> c.plan().intersection(plan).area() > Condition.TOUCH_AREA)
                 .map(c -> Datum.carved(c.contour().feature()))
                 .toList();
@@ -96,8 +99,29 @@ public record GuidedPocket(
         return build.work();
     }
 
-    /** The cut as the pass planner is asked for it, from the face as it is now; nothing where the design leaves no depth. */
+    /**
+     * What is left of the cut as the pass planner is asked for it, from the face as it is now: all of it before it is begun and once it
+     * is at depth; nothing where the design leaves no depth.
+     */
     public Optional<GuidedCut> cut() {
+        if (through()) {
+            OptionalDouble round = ThroughSteps.cutSoFar(this);
+            return whole().map(w -> round.isPresent() ? w.from(round.getAsDouble(), true) : w);
+        }
+        AsCut cut = new AsCut(build, feature, face);
+        double begun = cut.isDone(AsCut.ROUT) ? 0 : cut.begun();
+        return whole().map(w -> begun > 0 ? left(w, begun, cut.isDone(PocketSteps.OFF)) : w);
+    }
+
+    /** With the template off it stays off; only for a last pass that waited for a carve it comes back, if no bit does without. */
+    private GuidedCut left(GuidedCut whole, double begun, boolean off) {
+        GuidedCut left = whole.from(begun, off);
+        boolean comesBack = off && !carvesOver().isEmpty() && !PassPlanner.isFeasible(left, crib());
+        return comesBack ? whole.from(begun, false) : left;
+    }
+
+    /** The whole cut, from the face as it is now. */
+    Optional<GuidedCut> whole() {
         double depth = through() ? work() : depthNow().value();
         if (!(depth > 0)) {
             return Optional.empty();
@@ -107,11 +131,14 @@ public record GuidedPocket(
                 // Only a cavity that is meant to go through is finished from the other face.
                 through() ? depth : Math.max(work(), depth + 1),
                 GuidedCut.corner(cornerRadius),
-                drilled().isPresent() ? OptionalDouble.of(SKIN) : OptionalDouble.empty(),
+                // On the floor that drilling leaves, and on the ridges between its holes, the bit meets wood all over.
+                OptionalDouble.empty(),
                 isDeep() && !through() ? build.shop().practice().lastPass() : 0,
                 build.templateThickness(feature) + build.raised(feature),
-                build.design().blank().species().hardness());
-        return Optional.of(through() ? cut.flip() : cut);
+                build.design().blank().species().hardness(),
+                build.shop().limits().pocketPass());
+        GuidedCut flipped = through() ? cut.flip() : cut;
+        return Optional.of(drilled().isPresent() ? flipped.drilledFirst() : flipped);
     }
 
     /** The cheapest passes, if the crib gives any. */
@@ -120,7 +147,7 @@ public record GuidedPocket(
     }
 
     /** The tools that a pocket is routed with: a body's pockets are not cut on the table. */
-    private Crib crib() {
+    Crib crib() {
         return build.shop().crib().tables(false);
     }
 

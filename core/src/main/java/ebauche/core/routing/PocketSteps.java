@@ -11,8 +11,10 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
+import ebauche.core.passes.PassPlanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,21 +27,28 @@ import java.util.stream.Collectors;
 class PocketSteps {
     private static final double CUBIC_CM_PER_MINUTE = 12;
     private static final double NEARLY = 1e-6;
+
+    /** A pass that ends within this of where a step was left is that step's last, mm. */
+    private static final double LIKE = 0.05;
+
     private static final String FIT = "fit";
-    private static final String OFF = "off";
+    static final String OFF = "off";
     private static final String FIT_AGAIN = "fit-again";
     private static final String OFF_AGAIN = "off-again";
 
     final GuidedPocket of;
     final Condition.Wall wall;
     final List<Pass> passes;
+    private final boolean planned;
     private final Condition.Flat surround;
 
     PocketSteps(GuidedPocket of) {
         this.of = of;
         this.surround = Datum.surround(of.build(), of.face(), of.plan());
         this.wall = Datum.wall(of.build(), of.noun(), of.plan(), of.top(), of.bottom());
-        this.passes = of.passes().map(PassPlan::passes).orElse(List.of());
+        Optional<PassPlan> plan = of.passes();
+        this.planned = plan.isPresent();
+        this.passes = plan.map(PassPlan::passes).orElse(List.of());
     }
 
     /** What is done is a fact: a cavity at depth keeps the steps that made it, and only more wood wanted adds one. */
@@ -75,12 +84,17 @@ class PocketSteps {
         Condition before = core.isPresent() ? wasteOut() : null;
         boolean on = true;
         for (Stage stage : stages()) {
+            boolean air = planned && stage.passes().isEmpty() && !stage.last();
+            if (air && !of.build().isDone(of.feature() + ":" + stage.key())) {
+                continue;
+            }
             boolean carvedFirst = stage.last() && !of.carvesOver().isEmpty();
-            if (on && (stage.offTemplate() || carvedFirst)) {
+            boolean offTemplate = stage.offTemplate();
+            if (on && (offTemplate || carvedFirst)) {
                 steps.add(takeOff(before));
                 on = false;
             }
-            boolean again = carvedFirst && !stage.offTemplate();
+            boolean again = carvedFirst && !offTemplate;
             if (again) {
                 steps.add(fitAgain());
             }
@@ -104,15 +118,32 @@ class PocketSteps {
         List<Operation> again = new ArrayList<>();
         boolean wider = isWantedWider(cut);
         if (wider || cut.isDone(AsCut.WIDEN)) {
-            again.add(rest(AsCut.WIDEN, widening(), of.noun() + " template as it is now", passes));
+            again.add(
+                    rest(AsCut.WIDEN, widening(), of.whole().flatMap(this::best).orElse(List.of())));
         }
         boolean deeper = cut.isTooShallow(of.depthFinished().value());
         // A round that widens it takes it to its depth as well.
         if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
-            List<Pass> last = passes.isEmpty() ? passes : passes.subList(passes.size() - 1, passes.size());
-            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", "the wall just cut", last));
+            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", deepening(cut)));
         }
         return again;
+    }
+
+    /** From the floor as it was found, on its own wall if a bit reaches so, else on the template put back. */
+    private List<Pass> deepening(AsCut cut) {
+        if (cut.isDone(AsCut.DEEPEN)) {
+            return List.of();
+        }
+        double found = cut.depth("depth as it is").map(Reckoning::value).orElse(0.0)
+                + of.build().faces().toSand(of.face());
+        Optional<GuidedCut> whole = of.whole();
+        return whole.flatMap(w -> best(w.from(found, true)))
+                .or(() -> whole.flatMap(w -> best(w.from(found, false))))
+                .orElse(List.of());
+    }
+
+    private Optional<List<Pass>> best(GuidedCut cut) {
+        return PassPlanner.best(cut, of.crib()).map(PassPlan::passes);
     }
 
     boolean isWantedWider(AsCut cut) {
@@ -123,11 +154,12 @@ class PocketSteps {
         return "Rout the " + of.noun() + " again, to a template as it is wanted now";
     }
 
-    private Operation rest(String key, String title, String guide, List<Pass> taken) {
+    private Operation rest(String key, String title, List<Pass> taken) {
+        boolean template = taken.isEmpty() || taken.get(0).guide() == Pass.Guide.TEMPLATE;
         return cutting(key, title)
                 .set(new Setting.Routed(
-                        tool(taken),
-                        guide,
+                        tool(key, taken),
+                        template ? of.noun() + " template as it is now" : "wall just cut",
                         Setting.Feed.CLOCKWISE,
                         of.depthNow(),
                         "deep from the " + of.face().word(),
@@ -187,40 +219,80 @@ class PocketSteps {
      *
      * @param key of the step
      * @param keep left above the floor
+     * @param offTemplate whether it is cut with the template off: what is done, as it was
      */
-    private record Stage(String key, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
-        boolean offTemplate() {
-            return !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE;
+    private record Stage(
+            String key, double keep, List<Pass> passes, boolean offTemplate, Condition.Mark gives, boolean last) {
+        Stage(String key, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
+            this(key, keep, passes, !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE, gives, last);
         }
     }
 
-    /** Rough and last passes, apart; rough ones on the template and off it apart too. */
+    /** What is done, as it came; then rough and last passes, apart, rough ones on the template and off it apart too. */
     private List<Stage> stages() {
-        List<Stage> stages = new ArrayList<>();
-        double keep = of.isDeep() ? of.build().shop().practice().lastPass() : 0;
+        AsCut cut = new AsCut(of.build(), of.feature(), of.face());
         double depth = of.depthNow().value();
-        List<Pass> rough = passes.stream()
-                .filter(p -> keep > 0 && p.to() <= depth - keep + NEARLY)
-                .toList();
-        List<Pass> last = passes.subList(rough.size(), passes.size());
-        if (keep > 0) {
-            stages.add(new Stage("rough", keep, begun(rough, depth, stages), roughed(), false));
-            stages.add(new Stage("rout", 0, last, of.atDepth(), true));
-        } else {
-            stages.add(new Stage("rout", 0, begun(last, depth, stages), of.atDepth(), true));
+        List<Stage> stages = new ArrayList<>();
+        double came = 0;
+        for (String step : List.of(AsCut.START, AsCut.ROUGH, AsCut.ROUT)) {
+            if (cut.isDone(step)) {
+                double to = cut.came(step).orElse(depth);
+                List<Pass> its = whole(came, to);
+                boolean last = step.equals(AsCut.ROUT);
+                boolean off = !(last && cut.isDone(FIT_AGAIN)) && cut.isDoneBefore(OFF, step);
+                stages.add(new Stage(step, last ? 0 : depth - to, its, off, gives(step), last));
+                came = to;
+            }
+        }
+        if (!cut.isDone(AsCut.ROUT)) {
+            left(cut, depth, stages);
         }
         return stages;
     }
 
+    private Condition.Mark gives(String step) {
+        return step.equals(AsCut.START) ? started() : step.equals(AsCut.ROUGH) ? roughed() : of.atDepth();
+    }
+
+    /** The passes of the whole plan between two depths; none if it does not stop there. */
+    private List<Pass> whole(double from, double to) {
+        List<Pass> its = passes.stream()
+                .filter(p -> p.from() >= from - LIKE && p.to() <= to + LIKE)
+                .toList();
+        boolean ends = !its.isEmpty()
+                && Math.abs(its.get(0).from() - from) < LIKE
+                && Math.abs(its.get(its.size() - 1).to() - to) < LIKE;
+        return ends ? its : List.of();
+    }
+
+    private void left(AsCut cut, double depth, List<Stage> stages) {
+        double keep = of.isDeep() && !cut.isDone(AsCut.ROUGH)
+                ? of.build().shop().practice().lastPass()
+                : 0;
+        List<Pass> rough = passes.stream()
+                .filter(p -> keep > 0 && p.to() <= depth - keep + NEARLY)
+                .toList();
+        List<Pass> last = passes.subList(rough.size(), passes.size());
+        boolean begun = !stages.isEmpty();
+        if (keep > 0) {
+            stages.add(new Stage(
+                    AsCut.ROUGH, keep, begun ? rough : onTemplateFirst(rough, depth, stages), roughed(), false));
+            stages.add(new Stage(AsCut.ROUT, 0, last, of.atDepth(), true));
+        } else {
+            stages.add(
+                    new Stage(AsCut.ROUT, 0, begun ? last : onTemplateFirst(last, depth, stages), of.atDepth(), true));
+        }
+    }
+
     /** Passes on the template become a stage of their own where others follow with it off; answers those that are left. */
-    private List<Pass> begun(List<Pass> all, double depth, List<Stage> stages) {
+    private List<Pass> onTemplateFirst(List<Pass> all, double depth, List<Stage> stages) {
         List<Pass> on =
                 all.stream().filter(p -> p.guide() == Pass.Guide.TEMPLATE).toList();
         List<Pass> off = all.subList(on.size(), all.size());
         if (on.isEmpty() || off.isEmpty()) {
             return all;
         }
-        stages.add(new Stage("start", depth - on.get(on.size() - 1).to(), on, started(), false));
+        stages.add(new Stage(AsCut.START, depth - on.get(on.size() - 1).to(), on, started(), false));
         return off;
     }
 
@@ -264,7 +336,7 @@ class PocketSteps {
     }
 
     private Operation rough(Stage stage, Condition before) {
-        boolean start = stage.key().equals("start");
+        boolean start = stage.key().equals(AsCut.START);
         Reckoning depth = Reckoning.of(
                         "depth before the " + (start ? "template comes off" : "last pass"), Quantity.LENGTH)
                 .length(now(), of.depthNow().asFact())
@@ -276,7 +348,7 @@ class PocketSteps {
                 start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " to its last pass";
         double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();
         return routing(stage, title, depth, null, before)
-                .cuts(of.removed(of.plan(), stage.keep()))
+                .cuts(of.removed(of.plan(), Math.max(0, stage.keep())))
                 .inspect(new Inspection(
                         new Measurand.DepthOf(of.feature()),
                         depth,
@@ -314,15 +386,18 @@ class PocketSteps {
         return step.build();
     }
 
-    /** The bits of some passes, in words. */
-    static String tool(List<Pass> passes) {
+    /** The bits of a step's passes, in words. */
+    String tool(String step, List<Pass> passes) {
+        String none = of.build().isDone(of.feature() + ":" + step)
+                ? "as it was done"
+                : planned ? "nothing left to take" : "a bit that the crib lacks";
         return passes.isEmpty()
-                ? "a bit that the crib lacks"
+                ? none
                 : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
     }
 
     private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition held, Condition before) {
-        String tool = tool(stage.passes());
+        String tool = tool(stage.key(), stage.passes());
         Operation.Builder routed = cutting(stage.key(), title)
                 .set(new Setting.Routed(
                         tool,

@@ -18,7 +18,9 @@ import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The steps of a {@link GuidedPocket} that goes through the body: routed from its own face as far as the bits reach on the
@@ -48,9 +50,8 @@ final class ThroughSteps extends PocketSteps {
     List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>(List.of(fit()));
         of.drilled().ifPresent(core -> steps.add(drillWaste(of.forstner().orElseThrow(), core)));
-        Optional<Double> done = firstDone();
-        double first = done.orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
-        double reach = done.isPresent() ? first : deepest(Guide.WALL, first);
+        double first = cutTo(of, AsCut.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
+        double reach = Math.max(first, cutTo(of, AsCut.DEEPEN).orElseGet(() -> deepest(Guide.WALL, first)));
         steps.add(first(first));
         steps.add(takeOff(started()));
         if (reach > first + NEARLY) {
@@ -74,18 +75,23 @@ final class ThroughSteps extends PocketSteps {
                 .build();
     }
 
-    /** How deep the first round went, if it is a fact. */
-    private Optional<Double> firstDone() {
-        return of.build().asBuilt().done(of.feature() + ":rout").map(of.build()::changes).stream()
-                .flatMap(List::stream)
-                .map(c -> depthTo(c.solid()))
-                .reduce(Math::max);
+    /** How deep the rounds from its own face went that are facts. */
+    static OptionalDouble cutSoFar(GuidedPocket of) {
+        return Stream.of(AsCut.ROUT, AsCut.DEEPEN)
+                .flatMap(step -> cutTo(of, step).stream())
+                .mapToDouble(d -> d)
+                .max();
     }
 
-    private double depthTo(Solid solid) {
-        return of.build()
-                .faces()
-                .fromFaceNow(of.face(), of.face() == Face.FRONT ? solid.deepest() : solid.shallowest());
+    /** How deep one of them went from its face as it is now, if it is a fact. */
+    private static Optional<Double> cutTo(GuidedPocket of, String step) {
+        return of.build().asBuilt().done(of.feature() + ":" + step).map(of.build()::changes).stream()
+                .flatMap(List::stream)
+                .map(c -> of.face() == Face.FRONT
+                        ? c.solid().deepest()
+                        : c.solid().shallowest())
+                .map(plane -> of.build().faces().fromFaceNow(of.face(), plane))
+                .reduce(Math::max);
     }
 
     private List<Pass> against(Guide guide) {
@@ -117,7 +123,7 @@ final class ThroughSteps extends PocketSteps {
                 .is(reach, "as deep as the passes on the template go");
         double tolerance = of.build().shop().limits().depthTolerance();
         Operation.Builder step = round(
-                        "rout", "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
+                        AsCut.ROUT, "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
                 .cuts(slice(0, reach))
                 .needs(template())
                 .gives(started())
@@ -140,7 +146,7 @@ final class ThroughSteps extends PocketSteps {
                 .length("deeper on its own wall", to - from)
                 .is(to, "routed on the template + deeper on its own wall");
         Operation.Builder step = round(
-                        "deepen",
+                        AsCut.DEEPEN,
                         "Rout the " + of.noun() + " deeper, the bearing on the cut wall",
                         of.face(),
                         depth,
@@ -183,7 +189,7 @@ final class ThroughSteps extends PocketSteps {
                 .joins(Set.of(WoodLeft.FRONT, WoodLeft.BACK))
                 .face(up)
                 .set(new Setting.Routed(
-                        tool(its),
+                        tool(step, its),
                         guide == Guide.TEMPLATE ? of.noun() + " template" : "wall just cut",
                         Setting.Feed.CLOCKWISE,
                         depth,

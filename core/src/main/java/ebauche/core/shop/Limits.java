@@ -12,6 +12,10 @@ import ebauche.core.stock.WoodLeft;
  * @param depthTolerance how closely a routed floor is hit, either way
  * @param thicknessTolerance how closely a heel, fingerboard or body thickness is known
  * @param angleTolerance how closely the neck angle is known, degrees
+ * @param stopsFloor less wood than this under a cavity stops the build: it cannot be cut without breaking through
+ * @param stopsWall less wood than this between cavities, or to the edge, stops the build
+ * @param pocketPass deepest pass that it takes in a pocket, the router in the hand
+ * @param edgePass deepest pass that it takes on a table or round an outline
  */
 public record Limits(
         double thinnestFloor,
@@ -19,7 +23,14 @@ public record Limits(
         double bridgeOffCentre,
         double depthTolerance,
         double thicknessTolerance,
-        double angleTolerance) {
+        double angleTolerance,
+        double stopsFloor,
+        double stopsWall,
+        double pocketPass,
+        double edgePass) {
+
+    /** Common practice: a millimetre and a half is gone with the next sanding, or shows through; 10 and 20 deep at most. */
+    public static final Limits USUAL = new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1, 1.5, 1.5, 10, 20);
 
     /** Noise of the arithmetic under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
@@ -31,11 +42,25 @@ public record Limits(
         Refusal.between(depthTolerance, 0.01, 5, "depthTolerance");
         Refusal.between(thicknessTolerance, 0, 5, "thicknessTolerance");
         Refusal.between(angleTolerance, 0, 5, "angleTolerance");
+        Refusal.between(stopsFloor, 0, 50, "stopsFloor");
+        Refusal.between(stopsWall, 0, 50, "stopsWall");
+        Refusal.between(pocketPass, 0.5, 60, "pocketPass");
+        Refusal.between(edgePass, 0.5, 60, "edgePass");
     }
 
     /** Least wood that the shop leaves there. */
     public double least(WoodLeft.Kind kind) {
         return kind == WoodLeft.Kind.FLOOR ? thinnestFloor : thinnestWall;
+    }
+
+    /** Less wood than this there stops the build. */
+    public double stops(WoodLeft.Kind kind) {
+        return kind == WoodLeft.Kind.FLOOR ? stopsFloor : stopsWall;
+    }
+
+    /** Whether that is so little wood that the build stops; the limit itself is enough. */
+    public boolean stops(WoodLeft.Kind kind, double thickness) {
+        return thickness < stops(kind) - NOISE;
     }
 
     /** Whether that is less wood than the shop leaves; the limit itself is enough. */

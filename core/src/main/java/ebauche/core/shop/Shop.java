@@ -27,13 +27,7 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
         if (version != STARTER) {
             throw new IllegalArgumentException("there is no starter shop " + version + "; the newest is " + STARTER);
         }
-        return new Shop(
-                starterCrib(),
-                starterPractice(),
-                new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1),
-                Cutting.USUAL,
-                Gluing.USUAL,
-                Clearances.USUAL);
+        return new Shop(starterCrib(), starterPractice(), Limits.USUAL, Cutting.USUAL, Gluing.USUAL, Clearances.USUAL);
     }
 
     /** The same shop with other habits. */

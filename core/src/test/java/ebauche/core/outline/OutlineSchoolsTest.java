@@ -98,7 +98,7 @@ class OutlineSchoolsTest {
         assertThat(last.passes().get(0).guide()).isEqualTo(Pass.Guide.FAR_WALL);
         assertThat(last.feed()).isEqualTo(Setting.Feed.ANTICLOCKWISE);
         assertThat(step(plan, "finish").face()).isEqualTo(Face.BACK);
-        double front = deepest(step(plan, "rout"));
+        double front = Math.max(deepest(step(plan, "rout")), deepest(step(plan, "deepen")));
         assertThat(front
                         + ((Setting.Routed) step(plan, "finish").setting())
                                 .depth()

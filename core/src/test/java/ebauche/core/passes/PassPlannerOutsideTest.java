@@ -13,9 +13,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** The pass planner against the worked cases, a plain search over every depth, and the rules of each pass. */
@@ -23,7 +25,7 @@ class PassPlannerOutsideTest {
     private static final Crib STARTER = Shop.starter(1).crib();
 
     private static GuidedCut pocket(double depth, OptionalDouble engaged) {
-        return new GuidedCut(depth, 45, 6.35, engaged, 0.8, 6.35, Hardness.MEDIUM);
+        return new GuidedCut(depth, 45, 6.35, engaged, 0.8, 6.35, Hardness.MEDIUM, 10);
     }
 
     private static Crib only(Crib crib, Bit... bits) {
@@ -60,9 +62,9 @@ class PassPlannerOutsideTest {
         Bit[] ways = {
             Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7),
             Bit.usual("three eighths", Bit.Bearing.AT_SHANK, 9.525, 25.4, 12.7),
-            Bit.usual("quarter", Bit.Bearing.AT_SHANK, 6.35, 25.4, 12.7)
+            Bit.usual("quarter", Bit.Bearing.AT_SHANK, 6.35, 12.7, 12.7)
         };
-        GuidedCut through = new GuidedCut(45, 45, 10, OptionalDouble.of(4), 0, 6.35, Hardness.MEDIUM).flip();
+        GuidedCut through = new GuidedCut(45, 45, 10, OptionalDouble.of(4), 0, 6.35, Hardness.SOFT, 20).flip();
         List<PassPlan> plans = PassPlanner.plans(through, only(STARTER, ways[0], ways[1], ways[2], flush));
         assertThat(plans).hasSize(3);
         assertThat(plans).extracting(PassPlan::bits).doesNotHaveDuplicates().allMatch(b -> b.contains("flush"));
@@ -73,7 +75,7 @@ class PassPlannerOutsideTest {
     @Test
     void a_shallow_recess_wants_a_spacer() {
         Bit half = Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 12.7, 6.35);
-        GuidedCut recess = new GuidedCut(2.5, 45, 6.35, OptionalDouble.empty(), 0, 6.35, Hardness.MEDIUM);
+        GuidedCut recess = new GuidedCut(2.5, 45, 6.35, OptionalDouble.empty(), 0, 6.35, Hardness.MEDIUM, 10);
         PassPlan plan = PassPlanner.best(recess, only(STARTER, half)).orElseThrow();
         assertThat(plan.passes())
                 .singleElement()
@@ -100,14 +102,14 @@ class PassPlannerOutsideTest {
         assertThat(PassPlanner.best(cut, crib.with(missing))).isPresent();
         assertThat(PassPlanner.best(cut.on(shortage.template().orElseThrow()), crib))
                 .isPresent();
-        GuidedCut tight = new GuidedCut(16, 45, 2, OptionalDouble.of(2), 0.8, 6.35, Hardness.MEDIUM);
+        GuidedCut tight = new GuidedCut(16, 45, 2, OptionalDouble.of(2), 0.8, 6.35, Hardness.MEDIUM, 10);
         assertThat(Shortage.of(tight, crib).cornerTooTight()).isTrue();
     }
 
     /** The outline: from the front with the longest pattern bit, then flipped, a tip bearing takes the rest in one pass. */
     @Test
     void an_outline_is_finished_from_the_other_face() {
-        GuidedCut outline = new GuidedCut(45, 45, 12, OptionalDouble.of(4), 0, 6.35, Hardness.MEDIUM);
+        GuidedCut outline = new GuidedCut(45, 45, 12, OptionalDouble.of(4), 0, 6.35, Hardness.MEDIUM, 20);
         // With a longer pattern bit it would go through from the front, the template off.
         assertThat(PassPlanner.best(outline, STARTER).orElseThrow().setUps()).isEqualTo(1);
         Bit small = Bit.usual("short", Bit.Bearing.AT_SHANK, 12.7, 12.7, 6.35);
@@ -146,6 +148,93 @@ class PassPlannerOutsideTest {
         }
         assertThat(PassPlanner.best(pocket(23.55779806094372, OptionalDouble.of(2)), STARTER))
                 .isPresent();
+    }
+
+    private static Cutter cutter(double diameter, double shank, int router) {
+        Bit bit = Bit.usual("b", Bit.Bearing.AT_SHANK, diameter, 50, shank);
+        return new Cutter(bit, STARTER.routers().get(router));
+    }
+
+    /** C2's worked bites; common practice. */
+    @Test
+    void a_bit_bites_no_deeper_than_it_bears() {
+        Cutter half = cutter(12.7, 12.7, 1);
+        assertThat(half.byBit(Hardness.HARD, 12.7)).as("slot, hard").isEqualTo(6.35, within(1e-9));
+        assertThat(half.byBit(Hardness.HARD, 4)).as("4 met, hard").isEqualTo(20.16, within(0.01));
+        assertThat(half.byBit(Hardness.HARD, 2)).as("2 met, hard").isEqualTo(38.1, within(1e-9));
+        Cutter quarter = cutter(6.35, 6.35, 1);
+        assertThat(quarter.bite(Hardness.SOFT, 6.35, 20)).as("stands out 20").isEqualTo(6.35, within(1e-9));
+        assertThat(quarter.bite(Hardness.SOFT, 6.35, 34)).as("stands out 34").isEqualTo(4.67, within(0.005));
+        // A quarter-inch shank bears two diameters at most, a half-inch one three.
+        assertThat(quarter.byBit(Hardness.SOFT, 1)).isEqualTo(12.7, within(1e-9));
+        assertThat(cutter(6.35, 12.7, 1).byBit(Hardness.SOFT, 1)).isEqualTo(19.05, within(1e-9));
+        Router table = new Router(
+                "t", Router.Kind.TABLE, Router.Power.STRONG, 600, 300, 60, List.of(12.7, 6.35), 8, 8000, 24000);
+        assertThat(new Cutter(half.bit(), table).slot(Hardness.HARD))
+                .as("on a table")
+                .isEqualTo(12.7, within(1e-9));
+        assertThat(new Cutter(quarter.bit(), table).slot(Hardness.HARD)).isEqualTo(3.175, within(1e-9));
+    }
+
+    /** A pocket in hard wood goes down in slots of half a diameter at most, and never deeper than the shop takes. */
+    @Test
+    void a_quarter_inch_bit_takes_no_full_slot_of_15_9() {
+        Bit quarter = Bit.usual("quarter", Bit.Bearing.AT_SHANK, 6.35, 15.875, 6.35);
+        for (Hardness hardness : Hardness.values()) {
+            GuidedCut cut = new GuidedCut(15.9, 45, 3.2, OptionalDouble.empty(), 0, 6.35, hardness, 10);
+            Crib crib = new Crib(STARTER.routers(), List.of(quarter), List.of(), List.of(6.35), List.of(6.35, 12.7));
+            PassPlanner.best(cut, crib).ifPresent(plan -> {
+                assertThat(PassRules.broken(cut, plan)).isEmpty();
+                assertThat(plan.passes()).allMatch(p -> p.bite() <= 6.36);
+                assertThat(plan.passes()).hasSizeGreaterThanOrEqualTo(3);
+            });
+            Shortage shortage = Shortage.of(cut, crib);
+            assertThat(PassPlanner.best(cut, crib).isPresent() || shortage.bit().isPresent())
+                    .isTrue();
+        }
+    }
+
+    /** What is cut already is not cut again: the plan goes on from there, on the template or with it off. */
+    @Test
+    void a_cut_goes_on_from_where_it_was_left() {
+        GuidedCut cut = pocket(20, OptionalDouble.empty());
+        for (double begun : new double[] {3, 9.4, 12.7, 19.2, 19.7}) {
+            for (boolean off : new boolean[] {false, true}) {
+                Optional<PassPlan> plan = PassPlanner.best(cut.from(begun, off), STARTER);
+                if (plan.isEmpty()) {
+                    assertThat(off && begun < 3.01).as("no plan from " + begun).isTrue();
+                    continue;
+                }
+                List<Pass> passes = plan.get().passes();
+                assertThat(passes.get(0).from()).isEqualTo(begun, within(1e-9));
+                assertThat(passes.get(passes.size() - 1).to()).isEqualTo(20, within(1e-9));
+                double done = begun;
+                for (Pass p : passes) {
+                    assertThat(PassRules.broken(cut, p, done)).isEmpty();
+                    assertThat(off && p.guide() == Guide.TEMPLATE).isFalse();
+                    done = p.to();
+                }
+            }
+        }
+        assertThat(PassPlanner.best(cut.from(20, true), STARTER).orElseThrow().passes())
+                .isEmpty();
+    }
+
+    /** Two bites of 7.5, not one of 10 and one of 5; on a thinner template the bit cannot begin so shallow. */
+    @Test
+    void passes_of_one_run_are_evened_out() {
+        GuidedCut cut = new GuidedCut(15, 45, 6.35, OptionalDouble.empty(), 0, 12.7, Hardness.SOFT, 10);
+        Bit half = Bit.usual("half", Bit.Bearing.AT_SHANK, 12.7, 12.7, 12.7);
+        Crib crib = new Crib(STARTER.routers().subList(1, 2), List.of(half), List.of(), List.of(12.7), List.of());
+        assertThat(depths(PassPlanner.best(cut, crib).orElseThrow())).isEqualTo("7.50 15.00");
+        // L - t + c = 12.7 - 6.35 + 2
+        assertThat(depths(PassPlanner.best(cut.on(6.35), crib).orElseThrow())).isEqualTo("8.35 15.00");
+    }
+
+    private static String depths(PassPlan plan) {
+        return plan.passes().stream()
+                .map(p -> String.format(Locale.ROOT, "%.2f", p.to()))
+                .collect(Collectors.joining(" "));
     }
 
     /** Sizes lie on a grid of a quarter millimetre, so that the plain search below can try every depth there is. */
@@ -199,7 +288,8 @@ class PassPlannerOutsideTest {
                 OptionalDouble.of(engaged),
                 random.nextBoolean() ? 0 : 0.75,
                 grid(random, 3, 12),
-                Hardness.values()[random.nextInt(3)]);
+                Hardness.values()[random.nextInt(3)],
+                random.nextBoolean() ? 10 : 20);
         return new Case(cut, new Crib(routers, bits, List.of(), List.of(6.0), spacers));
     }
 

@@ -1,7 +1,9 @@
 package ebauche.core.passes;
 
 import ebauche.core.crib.Bit;
+import ebauche.core.crib.Router;
 import ebauche.core.passes.Pass.Guide;
+import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -57,6 +59,8 @@ final class PassRules {
                 wrong,
                 bite * engaged <= p.cutter().crossSection(cut.hardness()) + NEARLY,
                 "more than the machine takes: " + bite * engaged);
+        check(wrong, bite <= bears(p, cut.hardness(), engaged) + NEARLY, "more than the bit bears: " + bite);
+        check(wrong, bite <= cut.deepest() + NEARLY, "deeper than the shop takes in a pass: " + bite);
         double outOfSole = switch (p.guide()) {
             case TEMPLATE -> p.to() + p.spacer() + cut.template();
             case WALL, FAR_WALL -> p.to();
@@ -86,6 +90,24 @@ final class PassRules {
             check(wrong, p.to() <= light + NEARLY || done >= light - NEARLY, "the last pass is not light");
         }
         return wrong;
+    }
+
+    /**
+     * What a bit bears (C2, common practice): a slot of its diameter in soft wood, three quarters in medium, half in hard; so much
+     * more as it meets less, at most 3 diameters on a shank of 12 and more and 2 on a thinner one, which takes less in proportion
+     * where its tip is farther out of the sole than about four shanks (25 for a quarter inch).
+     */
+    private static double bears(Pass p, Hardness hardness, double engaged) {
+        Bit bit = p.cutter().bit();
+        boolean table = p.cutter().router().kind() == Router.Kind.TABLE && bit.diameter() >= 12;
+        double slot =
+                bit.diameter() * (table || hardness == Hardness.SOFT ? 1 : hardness == Hardness.MEDIUM ? 0.75 : 0.5);
+        double most = slot * bit.diameter() / engaged;
+        if (bit.shank() >= 12) {
+            return Math.min(most, 3 * bit.diameter());
+        }
+        double bends = Math.min(1, 25 * bit.shank() / 6.35 / p.projection());
+        return Math.min(most, 2 * bit.diameter()) * bends;
     }
 
     private static double overlap(double a0, double a1, double b0, double b1) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.passes.Pass;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -123,6 +124,43 @@ class AsBuiltPlanTest {
         TestBody body = new TestBody();
         body.done("neck:rout");
         assertThat(body.rules()).contains("done-early");
+    }
+
+    /** The passes of a deepened pocket begin at the floor that was read, not where the card of that day wanted it. */
+    @Test
+    void a_pocket_is_deepened_from_the_floor_that_was_found() {
+        TestBody body = new TestBody().doneUpTo("neck:rout").read("depth:neck", 23.65, "neck:rout");
+        List<Pass> passes = body.plan()
+                .step("neck:deepen")
+                .orElseThrow()
+                .operation()
+                .setting()
+                .passes();
+        assertThat(passes).isNotEmpty();
+        assertThat(passes.get(0).from()).isEqualTo(23.65, within(1e-9));
+        assertThat(passes.get(passes.size() - 1).to()).isEqualTo(24.35, within(1e-9));
+        body.done("neck:deepen");
+        assertThat(body.plan().steps())
+                .noneMatch(s -> !s.done() && s.operation().key().startsWith("neck:r"));
+        assertThat(body.rules()).doesNotContain("pocket-too-deep");
+    }
+
+    /** A pocket left half way is planned on from where it is: as it was read, not as it was to be. */
+    @Test
+    void a_pocket_left_half_way_goes_on_from_there() {
+        TestBody body = new TestBody().doneUpTo("neck:start");
+        double came = body.figure("neck:start");
+        for (double off : new double[] {0, -0.6, 0.4}) {
+            TestBody read = new TestBody().doneUpTo("neck:start").read("depth:neck", came + off, "neck:start");
+            List<Pass> next = read.plan()
+                    .step("neck:rough")
+                    .orElseThrow()
+                    .operation()
+                    .setting()
+                    .passes();
+            assertThat(next.get(0).from()).as("read off by " + off).isEqualTo(came + off, within(1e-9));
+            assertThat(read.figure("neck:start")).isEqualTo(came + off, within(1e-9));
+        }
     }
 
     /** Thicknessing took what it took: a body read a little or much thicker than it was to be makes no later step come too late. */

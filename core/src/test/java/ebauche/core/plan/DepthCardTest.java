@@ -9,6 +9,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.passes.Pass;
 import ebauche.core.stock.Stock;
@@ -144,11 +145,25 @@ class DepthCardTest {
                 .value();
         AsBuilt.Done rout = (AsBuilt.Done) body.timeline.get(body.timeline.size() - 1);
         assertThat(rout.changes()).hasSize(1);
+        Operation deepen = body.plan().step("vibrato:deepen").orElseThrow().operation();
+        assertThat(deepen.changes().get(0).solid().shallowest())
+                .as("goes on where the first round left it")
+                .isCloseTo(rout.changes().get(0).solid().deepest(), within(1e-6));
         assertThat(before)
                 .isCloseTo(
                         body.build().faces().backNow()
-                                - rout.changes().get(0).solid().deepest(),
+                                - deepen.changes().get(0).solid().deepest(),
                         within(1e-6));
+        body.read("depth:vibrato", deepen.changes().get(0).solid().shallowest() + 0.1, "vibrato:rout");
+        assertThat(body.plan()
+                        .step("vibrato:deepen")
+                        .orElseThrow()
+                        .operation()
+                        .changes()
+                        .get(0)
+                        .solid()
+                        .shallowest())
+                .isCloseTo(rout.changes().get(0).solid().deepest() + 0.1, within(1e-6));
     }
 
     @Test
