@@ -65,7 +65,7 @@ class BuildFileTest {
                 mistake(
                         "design.outline.path",
                         "crosses",
-                        s -> s.replaceFirst("\"M -30 224[^\"]*\"", "\"M 0 0 L 100 100 L 100 0 L 0 100 Z\"")),
+                        s -> s.replaceFirst("\"M -35 224[^\"]*\"", "\"M 0 0 L 100 100 L 100 0 L 0 100 Z\"")),
                 mistake("design.outline", "larger than", s -> s.replaceFirst("\"unit\": \"mm\"", "\"unit\": \"in\"")),
                 mistake("version", "newer program", s -> s.replace("\"version\": 1", "\"version\": 7")),
                 mistake("version", "whole number", s -> s.replace("\"version\": 1", "\"version\": 1.5")),

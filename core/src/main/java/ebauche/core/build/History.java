@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The wood before the first step and after each one, with what each step really did or will do. */
@@ -59,13 +60,17 @@ public final class History {
         }
     }
 
-    /** Which features are meant to break into each other, as their steps say. */
-    private record Joins(Map<String, Set<String>> of) {
+    /** Which features are meant to break into each other, and which out of the edge, as their steps say. */
+    private record Joins(Map<String, Set<String>> of, Map<String, WoodLeft.Opening> openings) {
         static Joins of(List<Deed> deeds) {
             Map<String, Set<String>> joins = new HashMap<>();
-            deeds.forEach(d -> joins.computeIfAbsent(d.operation().feature(), f -> new HashSet<>())
-                    .addAll(d.operation().joins()));
-            return new Joins(joins);
+            Map<String, WoodLeft.Opening> openings = new HashMap<>();
+            for (Deed deed : deeds) {
+                Operation operation = deed.operation();
+                joins.computeIfAbsent(operation.feature(), f -> new HashSet<>()).addAll(operation.joins());
+                operation.opening().ifPresent(o -> openings.put(operation.feature(), o));
+            }
+            return new Joins(joins, openings);
         }
 
         boolean joined(String one, String other) {
@@ -120,7 +125,11 @@ public final class History {
         for (Deed deed : deeds) {
             for (Change change : deed.changes()) {
                 if (isVoid(change)) {
-                    left.add(change.feature(), deed.operation().face(), change.solid());
+                    left.add(
+                            change.feature(),
+                            deed.operation().face(),
+                            change.solid(),
+                            Optional.ofNullable(joins.openings().get(change.feature())));
                 }
             }
         }

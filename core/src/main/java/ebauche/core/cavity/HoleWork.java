@@ -20,7 +20,7 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 
 /**
  * Single holes for inserts and strap buttons: as wide and as deep as the part in hand wants, an insert flush with the face as
@@ -112,6 +112,6 @@ final class HoleWork {
                                         .intersection(build.design().outline().region()),
                                 bore.shallowest(),
                                 bore.deepest()))
-                .joins(Set.of(WoodLeft.EDGE));
+                .opens(Optional.of(WoodLeft.Opening.of(build.design().outline().region(), hole.at(), end, wide)));
     }
 }

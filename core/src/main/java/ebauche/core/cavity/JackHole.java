@@ -17,6 +17,7 @@ import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
+import java.util.Optional;
 import java.util.Set;
 
 /** The jack's hole: square to the edge, level, into the control cavity. */
@@ -49,7 +50,8 @@ final class JackHole {
                                 Math.max(bore.shallowest(), build.faces().frontFinished()),
                                 Math.min(bore.deepest(), build.faces().backFinished())))
                 .gives(new Condition.Access("jack's hole"))
-                .joins(Set.of(WoodLeft.EDGE, ControlCavity.FEATURE))
+                .joins(Set.of(ControlCavity.FEATURE))
+                .opens(Optional.of(WoodLeft.Opening.of(body, jack.entry(), jack.aim(), jack.diameter())))
                 .caution(Caution.DRILL)
                 .takes(20, 0, 0.01)
                 .build();

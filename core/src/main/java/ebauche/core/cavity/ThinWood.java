@@ -20,7 +20,7 @@ final class ThinWood {
         Limits limits = build.shop().limits();
         for (WoodLeft.Thin thin : history.thinnest()) {
             if (limits.tooThin(thin.kind(), thin.thickness())) {
-                found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, limits.least(thin.kind()), build));
+                found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, build));
             }
         }
         return found;
@@ -46,26 +46,44 @@ final class ThinWood {
                                 : "Move one of them, or declare that they join.");
     }
 
-    private static Finding thinner(WoodLeft.Thin thin, double limit, Build build) {
-        boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
+    private static Finding thinner(WoodLeft.Thin thin, Build build) {
+        Limits limits = build.shop().limits();
+        boolean stops = limits.stops(thin.kind(), thin.thickness());
         boolean switchTop = thin.neighbour().equals(WoodLeft.FRONT) && wantsThinTop(thin.feature(), build);
-        Finding.Builder finding = switchTop
-                ? Finding.goodToKnow("cavity", "thin-on-purpose")
-                : Finding.thinkAgain("cavity", floor ? "thin-floor" : "thin-wall");
-        String place = floor
-                ? "Only {0} of wood is left between the " + FeatureName.said(thin.feature()) + " and the "
-                        + FeatureName.said(thin.neighbour())
-                : "The wall between the " + FeatureName.said(thin.feature()) + " and the "
-                        + FeatureName.said(thin.neighbour()) + " is only {0}";
+        String rule = switch (thin.kind()) {
+            case FLOOR -> "thin-floor";
+            case WALL -> "thin-wall";
+            case ASLANT -> "thin-aslant";
+        };
+        Finding.Builder finding = stops
+                ? Finding.stops("cavity", rule)
+                : switchTop ? Finding.goodToKnow("cavity", "thin-on-purpose") : Finding.thinkAgain("cavity", rule);
         return finding.on(thin.feature())
                 .at(thin.at())
-                .length(floor ? "floor left" : "wall left", thin.thickness())
-                .length("the shop's limit", limit)
+                .length(thin.kind() == WoodLeft.Kind.FLOOR ? "floor left" : "wall left", thin.thickness())
+                .length("the shop's limit", limits.least(thin.kind()))
+                .length("stops under", limits.stops(thin.kind()))
                 .says(
-                        place + "; the shop's limit is {1}.",
-                        floor
-                                ? "Make it shallower, or the body thicker; a thin top can be stiffened with thin glue."
-                                : "Move one of them by the difference.");
+                        place(thin) + "; the shop's limit is {1}" + (stops ? ", and under {2} it stops." : "."),
+                        cure(thin));
+    }
+
+    private static String place(WoodLeft.Thin thin) {
+        String one = FeatureName.said(thin.feature());
+        String other = FeatureName.said(thin.neighbour());
+        return switch (thin.kind()) {
+            case FLOOR -> "Only {0} of wood is left between the " + one + " and the " + other;
+            case WALL -> "The wall between the " + one + " and the " + other + " is only {0}";
+            case ASLANT -> "Aslant, only {0} of wood is left between the " + one + " and the " + other;
+        };
+    }
+
+    private static String cure(WoodLeft.Thin thin) {
+        return switch (thin.kind()) {
+            case FLOOR -> "Make it shallower, or the body thicker; a thin top can be stiffened with thin glue.";
+            case WALL -> "Move one of them by the difference.";
+            case ASLANT -> "Move one of them, or make it shallower.";
+        };
     }
 
     /** A part that wants a top thinner than the shop's limit gets it on purpose. */

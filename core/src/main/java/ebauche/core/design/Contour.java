@@ -8,7 +8,6 @@ import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Carve;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Profile;
-import java.util.List;
 import java.util.OptionalDouble;
 
 /**
@@ -77,16 +76,7 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
 
         /** The part of it that lies at least so far from where it begins. */
         public Region beyond(double across) {
-            if (course instanceof Course.Line line) {
-                double length = line.from().distance(line.to());
-                double dx = -(line.to().y() - line.from().y()) / length * across;
-                double dy = (line.to().x() - line.from().x()) / length * across;
-                return plan.intersection(
-                        leftOf(line.from().plus(dx, dy), line.to().plus(dx, dy), plan));
-            }
-            Course.Rim rim = (Course.Rim) course;
-            Region inside = rim.outline().grown(across - rim.width());
-            return inside.isEmpty() ? plan : plan.minus(inside);
+            return course.beyond(plan, across);
         }
     }
 
@@ -114,11 +104,11 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
                     profile(round.width()));
         }
         Start.Across across = (Start.Across) start;
-        Region left = body.intersection(leftOf(across.from(), across.to(), body));
+        Region left = body.intersection(body.leftOf(across.from(), across.to()));
         boolean small = left.area() <= body.area() / 2;
         Course.Line line =
                 small ? new Course.Line(across.from(), across.to()) : new Course.Line(across.to(), across.from());
-        Region plan = small ? left : body.intersection(leftOf(across.to(), across.from(), body));
+        Region plan = small ? left : body.intersection(body.leftOf(across.to(), across.from()));
         Refusal.unless(plan.area() >= 100, "contours", "its line does not cross the body; draw it from edge to edge");
         Point deepest = line.farthest(plan);
         return new Laid(this, plan, line, profile(line.across(deepest.x(), deepest.y())));
@@ -130,15 +120,5 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
             case ROUND -> Profile.round(width, depth);
             case HOLLOW -> Profile.hollow(width, depth, radius.getAsDouble());
         };
-    }
-
-    /** What lies to the left of a line that goes on over the whole body. */
-    private static Region leftOf(Point from, Point to, Region body) {
-        double far = 2 * (body.maxX() - body.minX() + body.maxY() - body.minY()) + from.distance(to);
-        double dx = (to.x() - from.x()) / from.distance(to) * far;
-        double dy = (to.y() - from.y()) / from.distance(to) * far;
-        Point a = from.plus(-dx, -dy);
-        Point b = to.plus(dx, dy);
-        return Region.ofRing(List.of(a, b, b.plus(-dy, dx), a.plus(-dy, dx)));
     }
 }

@@ -88,6 +88,29 @@ final class Edges {
         return ends[1] - ends[0];
     }
 
+    /** The way from a place to the first edge in a direction of length one; endless where it meets none. */
+    double wayOut(Point from, double dx, double dy) {
+        double[] least = {Double.POSITIVE_INFINITY};
+        forEachRing(ring -> {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                double ax = ring[i] - from.x();
+                double ay = ring[i + 1] - from.y();
+                double bx = ring[i + 2] - from.x();
+                double by = ring[i + 3] - from.y();
+                double a = dx * ay - dy * ax;
+                double b = dx * by - dy * bx;
+                if (a > 0 != b > 0) {
+                    double t = a / (a - b);
+                    double way = (ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy;
+                    if (way >= 0) {
+                        least[0] = Math.min(least[0], way);
+                    }
+                }
+            }
+        });
+        return least[0];
+    }
+
     /** Every ring, outer and inner, as its coordinates x0, y0, x1, y1, ..., closed. */
     void forEachRing(Consumer<double[]> ring) {
         for (int i = 0; i < area.getNumGeometries(); i++) {

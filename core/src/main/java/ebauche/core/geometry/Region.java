@@ -253,7 +253,7 @@ public final class Region {
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
-    private boolean apart(Region other) {
+    public boolean apart(Region other) {
         if (farApart(other)) {
             return true;
         }
@@ -350,6 +350,11 @@ public final class Region {
         return of(geometry.convexHull());
     }
 
+    /** How far their boxes lie apart, mm: they lie no nearer. */
+    public double boxesApart(Region other) {
+        return geometry.getEnvelopeInternal().distance(other.geometry.getEnvelopeInternal());
+    }
+
     /** How far a point lies outside, mm; less than nought inside, by its way to the edge. */
     public double outside(Point p) {
         return contains(p) ? -edges.distance(p) : edges.distance(p);
@@ -369,6 +374,22 @@ public final class Region {
     /** Length within the region of the line through a point of it, from edge to edge, mm. */
     public double chord(Point through, double dx, double dy) {
         return edges.chord(through, dx, dy);
+    }
+
+    /** What lies to the left of a line from one place on to another, as far as this area could need it. */
+    public Region leftOf(Point from, Point to) {
+        Point middle = new Point((minX() + maxX()) / 2, (minY() + maxY()) / 2);
+        double far = 2 * (maxX() - minX() + maxY() - minY() + from.distance(middle)) + from.distance(to);
+        double dx = (to.x() - from.x()) / from.distance(to) * far;
+        double dy = (to.y() - from.y()) / from.distance(to) * far;
+        Point a = from.plus(-dx, -dy);
+        Point b = to.plus(dx, dy);
+        return ofRing(List.of(a, b, b.plus(-dy, dx), a.plus(-dy, dx)));
+    }
+
+    /** The way from a place inside to the edge in a direction of length one, mm; endless where it meets none. */
+    public double wayOut(Point from, double dx, double dy) {
+        return edges.wayOut(from, dx, dy);
     }
 
     /** Moved on the plan. */

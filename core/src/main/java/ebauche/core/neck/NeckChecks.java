@@ -38,6 +38,7 @@ final class NeckChecks {
     }
 
     List<Finding> findings() {
+        found.addAll(PocketPlace.of(build).check());
         window();
         asFound();
         saddleTravel();

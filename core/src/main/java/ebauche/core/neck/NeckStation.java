@@ -19,6 +19,7 @@ import ebauche.core.stock.Plane;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** The neck pocket: depth, cut, the neck fitted and aligned, its screw holes, the bridge located from it. */
@@ -57,7 +58,7 @@ public final class NeckStation implements Station {
                         floor, neck.endWallToSaddle(), state.geometry().angle().value()),
                 state.target(),
                 neck.cornerRadius(),
-                Set.of(WoodLeft.EDGE, NeckJoint.SCREWS),
+                Set.of(NeckJoint.SCREWS),
                 NeckJig.located(build),
                 false);
     }
@@ -67,7 +68,11 @@ public final class NeckStation implements Station {
         PocketState state = PocketState.of(build);
         GuidedPocket pocket = pocket(build, state);
         List<Operation> steps = new ArrayList<>(new NeckJig(build).operations());
-        pocket.operations().forEach(step -> steps.add(NeckJig.onWedge(build, step)));
+        Optional<WoodLeft.Opening> mouth = PocketPlace.of(build).mouth();
+        for (Operation step : pocket.operations()) {
+            Operation wedged = NeckJig.onWedge(build, step);
+            steps.add(mouth.map(wedged::opening).orElse(wedged));
+        }
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))

@@ -2,8 +2,10 @@ package ebauche.core.operation;
 
 import ebauche.core.geometry.Face;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -21,6 +23,7 @@ import java.util.TreeSet;
  * @param gives what holds after it
  * @param spoils what it takes away by declaration; cuts take away more by where they are
  * @param joins features that this one is meant to break into
+ * @param opening where what it cuts is meant to break out of the edge, if it is
  * @param inspections what to measure
  * @param cautions what can go wrong
  * @param handsOnMinutes of work
@@ -39,6 +42,7 @@ public record Operation(
         List<Condition> gives,
         List<Condition> spoils,
         Set<String> joins,
+        Optional<WoodLeft.Opening> opening,
         List<Inspection> inspections,
         List<Caution> cautions,
         int handsOnMinutes,
@@ -64,6 +68,15 @@ public record Operation(
     public Operation needing(Condition more) {
         List<Condition> all = new ArrayList<>(needs);
         all.add(more);
+        return with(all, opening);
+    }
+
+    /** The same step, what it cuts meant to break out of the edge. */
+    public Operation opening(WoodLeft.Opening where) {
+        return with(needs, Optional.of(where));
+    }
+
+    private Operation with(List<Condition> all, Optional<WoodLeft.Opening> where) {
         return new Operation(
                 key,
                 station,
@@ -76,6 +89,7 @@ public record Operation(
                 gives,
                 spoils,
                 joins,
+                where,
                 inspections,
                 cautions,
                 handsOnMinutes,
@@ -100,6 +114,7 @@ public record Operation(
         private final List<Condition> gives = new ArrayList<>();
         private final List<Condition> spoils = new ArrayList<>();
         private final Set<String> joins = new TreeSet<>();
+        private Optional<WoodLeft.Opening> opening = Optional.empty();
         private final List<Inspection> inspections = new ArrayList<>();
         private final List<Caution> cautions = new ArrayList<>();
         private int handsOn;
@@ -148,6 +163,11 @@ public record Operation(
             return this;
         }
 
+        public Builder opens(Optional<WoodLeft.Opening> where) {
+            opening = where;
+            return this;
+        }
+
         public Builder inspect(Inspection inspection) {
             inspections.add(inspection);
             return this;
@@ -179,6 +199,7 @@ public record Operation(
                     gives,
                     spoils,
                     joins,
+                    opening,
                     inspections,
                     cautions,
                     handsOn,

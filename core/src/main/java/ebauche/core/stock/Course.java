@@ -18,6 +18,9 @@ public sealed interface Course {
     /** The place of an area that lies nearest to where the carve begins, or out of it. */
     Point nearest(Region over);
 
+    /** The part of an area that lies at least so far into the carve. */
+    Region beyond(Region plan, double across);
+
     /** A straight line over the face, carved to its left when walked from one end to the other. */
     final class Line implements Course {
         private final Point from;
@@ -59,6 +62,13 @@ public sealed interface Course {
         @Override
         public Point nearest(Region over) {
             return over.farthest(-leftX, -leftY);
+        }
+
+        @Override
+        public Region beyond(Region plan, double across) {
+            Point a = from.plus(leftX * across, leftY * across);
+            Point b = to.plus(leftX * across, leftY * across);
+            return plan.intersection(plan.leftOf(a, b));
         }
 
         @Override
@@ -153,6 +163,12 @@ public sealed interface Course {
         @Override
         public Point farthest(Region over) {
             return farthest.get(over, () -> over.nearestToEdge(outline)[0]);
+        }
+
+        @Override
+        public Region beyond(Region plan, double across) {
+            Region inside = outline.grown(across - width);
+            return inside.isEmpty() ? plan : plan.minus(inside);
         }
 
         /** Any place well inside: how far the flat reaches is not asked for, and the face stands for it. */

@@ -6,21 +6,31 @@ import ebauche.core.geometry.Region;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 
 /**
  * What is left between voids and faces, exactly.
  *
- * <p>Floors: over the shadow that a void shares with another, or with a face, by {@link Gap}; to a carved face it is the
- * least to its flat and to each of its carves. Walls: the least plan distance between voids whose
- * depths overlap, and between a void and the outline. A level bore counts as wide as it is at its axis and as deep as
- * its roundness, which errs to the side of less wood. Cost: pairs of voids, with a geometry test for those whose depths
- * can meet.
+ * <p>Floors: straight down over the shadow that a void shares with another, or with a face, by {@link Gap}; to a carved face it is
+ * the least to its flat and to each of its carves. Walls: the least plan distance between voids whose depths overlap, and
+ * between a void and the outline. Where neither tells the least wood, because two voids lie aslant of each other, a bore is round or a
+ * surface slopes, it is told by {@link Web}. What is meant to break out of the edge says where and which way ({@link Opening}); the wall
+ * beside it is judged all the same. Cost: pairs of voids, with a geometry test for those that can be near.
  */
 public final class WoodLeft {
     /** Voids whose depths overlap by less are stacked, not beside each other, mm. */
     private static final double TOUCH = 0.01;
+
+    /** Voids that lie aslant and farther apart in any direction have no wood between them that anyone would ask about, mm. */
+    private static final double NEAR = 15;
+
+    /** Wood that is less by no more than this aslant than straight is told straight, mm. */
+    private static final double ALIKE = 0.02;
+
+    /** Every so far along a wall its cheek is looked at, mm. */
+    private static final double ALONG = 0.5;
 
     /** Voids farther apart have no wall between them that anyone would ask about, mm. */
     private static final double FAR = 60;
@@ -31,10 +41,35 @@ public final class WoodLeft {
     public static final String FRONT = "front";
     public static final String BACK = "back";
 
-    /** Whether wood is under (or over) a void, or beside it. */
+    /** Whether wood is under (or over) a void, beside it, or between two that lie aslant of each other. */
     public enum Kind {
         FLOOR,
-        WALL
+        WALL,
+        ASLANT
+    }
+
+    /**
+     * Where a void is meant to break out of the edge: it comes out in a direction, and the walls beside it stand up to a place along
+     * that way.
+     *
+     * @param dx of the direction, of length one with {@code dy}
+     * @param until how far along that direction its walls are judged, mm from the origin
+     */
+    public record Opening(double dx, double dy, double until) {
+        /** Nearer to where it comes out than this a corner is broken and tells nothing of the wall: common practice, mm. */
+        public static final double ROUNDED = 1;
+
+        /** A round hole drilled level into the edge: where its axis comes out, its own half width and the rounding left out. */
+        public static Opening of(Region outline, Point entry, Point inner, double diameter) {
+            double length = inner.distance(entry);
+            Opening way = new Opening((entry.x() - inner.x()) / length, (entry.y() - inner.y()) / length, 0);
+            double out = outline.contains(inner) ? outline.wayOut(inner, way.dx, way.dy) : 0;
+            return new Opening(way.dx, way.dy, way.along(inner) + out - diameter / 2 - ROUNDED);
+        }
+
+        double along(Point p) {
+            return p.x() * dx + p.y() * dy;
+        }
     }
 
     /**
@@ -47,7 +82,8 @@ public final class WoodLeft {
      */
     public record Thin(Kind kind, String feature, String neighbour, double thickness, Point at) {}
 
-    private record Void(String feature, Face from, Solid solid, Region inside) {
+    private record Void(
+            String feature, Face from, Solid solid, Region inside, Optional<Opening> opening, Slices slices) {
         boolean swallows(Void other) {
             return feature.equals(other.feature)
                     && solid.shallowest() <= other.solid.shallowest()
@@ -78,14 +114,21 @@ public final class WoodLeft {
     /**
      * Adds a void that is cut from a face; wood outside the outline does not count. A stage on the way to a larger void of the same feature, such
      * as drilled waste, is swallowed by it.
+     *
+     * @param opening where it is meant to break out of the edge, if it is
      */
-    public void add(String feature, Face from, Solid solid) {
+    public void add(String feature, Face from, Solid solid, Optional<Opening> opening) {
         Region inside = solid.plan().intersection(outline);
-        Void added = new Void(feature, from, solid, inside);
+        Void added = new Void(feature, from, solid, inside, opening, Slices.of(solid));
         if (!inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
             voids.removeIf(added::swallows);
             voids.add(added);
         }
+    }
+
+    /** Adds a void that breaks out of nothing on purpose. */
+    public void add(String feature, Face from, Solid solid) {
+        add(feature, from, solid, Optional.empty());
     }
 
     /**
@@ -111,11 +154,18 @@ public final class WoodLeft {
                 .thenComparing(Thin::neighbour));
         List<Thin> once = new ArrayList<>();
         for (Thin thin : all) {
-            if (once.stream().noneMatch(t -> same(t, thin))) {
+            boolean known = once.stream().anyMatch(t -> same(t, thin) || thin.kind == Kind.ASLANT && between(t, thin));
+            if (!known) {
                 once.add(thin);
             }
         }
         return once;
+    }
+
+    /** Whether two lie between the same two: what is less straight need not be told aslant. */
+    private static boolean between(Thin a, Thin b) {
+        return a.feature.equals(b.feature) && a.neighbour.equals(b.neighbour)
+                || a.feature.equals(b.neighbour) && a.neighbour.equals(b.feature);
     }
 
     private static boolean same(Thin a, Thin b) {
@@ -133,13 +183,28 @@ public final class WoodLeft {
         if ((bore || !opensBack) && !joined.test(one.feature, BACK)) {
             Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
             if (!floor.isEmpty()) {
-                out.add(least(one, BACK, List.of(bottom(one.solid)), back.surfaces(), floor));
+                Thin straight = least(one, BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
+                out.add(straight);
+                aslantToCarves(one, BACK, back, straight.thickness(), out);
             }
         }
         if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
             Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
             if (!floor.isEmpty()) {
-                out.add(least(one, FRONT, front.surfaces(), List.of(top(one.solid)), floor));
+                Thin straight = least(one, FRONT, front.surfaces(), List.of(top(one.solid)), floor);
+                out.add(straight);
+                aslantToCarves(one, FRONT, front, straight.thickness(), out);
+            }
+        }
+    }
+
+    /** Where a face is carved the least wood lies square to the slope, or beside the void. */
+    private static void aslantToCarves(Void one, String face, FaceShape shape, double straight, List<Thin> out) {
+        for (FaceShape.Carved carved : shape.carves()) {
+            if (one.inside.boxesApart(carved.plan()) < NEAR) {
+                Web.least(Slices.of(carved, shape.face()), one.slices)
+                        .filter(w -> w.thickness() < Math.min(NEAR, straight - ALIKE))
+                        .ifPresent(w -> out.add(new Thin(Kind.ASLANT, one.feature, face, w.thickness(), w.at())));
             }
         }
     }
@@ -162,7 +227,8 @@ public final class WoodLeft {
     }
 
     private void wallToEdge(Void one, List<Thin> out) {
-        if (joined.test(one.feature, EDGE)) {
+        if (one.opening.isPresent()) {
+            cheeks(one, one.opening.get(), out);
             return;
         }
         boolean crosses = !outline.contains(one.solid.plan());
@@ -179,12 +245,77 @@ public final class WoodLeft {
                     one.solid.shallowest() + one.solid.deepest() <= other.solid.shallowest() + other.solid.deepest();
             Void above = oneAbove ? one : other;
             Void below = oneAbove ? other : one;
-            out.add(least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared));
-        } else if (overlap > TOUCH) {
+            Thin straight =
+                    least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared);
+            aslant(above, below, straight, out);
+        } else if (overlap > TOUCH && !isBore(one) && !isBore(other)) {
             Point[] ends = one.inside.nearest(other.inside);
             Point between = ends[0].towards(ends[1], 0.5);
             out.add(new Thin(Kind.WALL, one.feature, other.feature, ends[0].distance(ends[1]), between));
+        } else {
+            double most = overlap > TOUCH ? FAR : NEAR;
+            if (Math.hypot(one.inside.boxesApart(other.inside), one.slices.apartInDepth(other.slices)) < most) {
+                Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
+                Web.least(one.slices, other.slices)
+                        .filter(w -> w.thickness() < most)
+                        .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
+            }
         }
+    }
+
+    /** One over the other: straight down, unless a slope or a bore's roundness makes the least wood another. */
+    private static void aslant(Void above, Void below, Thin straight, List<Thin> out) {
+        boolean even = above.slices.isEven() && below.slices.isEven();
+        Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > NEAR
+                ? Optional.empty()
+                : Web.least(above.slices, below.slices);
+        boolean round = web.isPresent() && web.get().thickness() > straight.thickness() + ALIKE;
+        if (!round) {
+            out.add(straight);
+        }
+        web.filter(w -> round || w.thickness() < straight.thickness() - ALIKE)
+                .ifPresent(w -> out.add(new Thin(Kind.ASLANT, above.feature, below.feature, w.thickness(), w.at())));
+    }
+
+    private static boolean isBore(Void one) {
+        return one.solid instanceof Solid.Bore;
+    }
+
+    /** The wood beside what comes out of the edge, square to its walls, as far as they are judged; less than nought where a wall is gone. */
+    private void cheeks(Void one, Opening opening, List<Thin> out) {
+        Thin[] least = {null};
+        one.solid.plan().forEachRing(ring -> {
+            double turns = turns(ring);
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                Point a = new Point(ring[i], ring[i + 1]);
+                Point b = new Point(ring[i + 2], ring[i + 3]);
+                double length = a.distance(b);
+                int pieces = (int) Math.ceil(length / ALONG);
+                for (int k = 0; k <= pieces && length > 0; k++) {
+                    Point p = a.towards(b, (double) k / Math.max(1, pieces));
+                    if (opening.along(p) <= opening.until()) {
+                        double outX = (b.y() - a.y()) / length * turns;
+                        double outY = -(b.x() - a.x()) / length * turns;
+                        double cheek = outline.contains(p) ? outline.wayOut(p, outX, outY) : -outline.outside(p);
+                        if (least[0] == null || cheek < least[0].thickness()) {
+                            least[0] = new Thin(Kind.WALL, one.feature, EDGE, cheek, p);
+                        }
+                    }
+                }
+            }
+        });
+        if (least[0] != null && least[0].thickness() < FAR) {
+            out.add(least[0]);
+        }
+    }
+
+    /** 1 for a ring that turns to the left, -1 for one that turns to the right. */
+    private static double turns(double[] ring) {
+        double twice = 0;
+        for (int i = 0; i + 3 < ring.length; i += 2) {
+            twice += ring[i] * ring[i + 3] - ring[i + 2] * ring[i + 1];
+        }
+        return Math.signum(twice);
     }
 
     private static Surface top(Solid solid) {

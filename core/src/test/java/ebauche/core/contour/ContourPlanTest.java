@@ -75,7 +75,9 @@ class ContourPlanTest {
         TestBody body = with(top(90, 8));
         BuildPlan plan = body.plan();
         WoodLeft.Thin floor = plan.thinnest().stream()
-                .filter(t -> t.feature().equals("controls") && t.neighbour().equals(WoodLeft.FRONT))
+                .filter(t -> t.kind() == WoodLeft.Kind.FLOOR
+                        && t.feature().equals("controls")
+                        && t.neighbour().equals(WoodLeft.FRONT))
                 .findFirst()
                 .orElseThrow();
         assertThat(floor.thickness()).isCloseTo(6, within(1e-6));

@@ -1,0 +1,82 @@
+package ebauche.core.stock;
+
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import java.util.function.DoubleFunction;
+
+/**
+ * A void told by its level slices: what it covers of the plan at each depth. A prism between level surfaces is one slice from top to
+ * bottom; one with a tilted surface, a level bore and a carved face are ever smaller, or larger, ones.
+ *
+ * @param from least depth
+ * @param to greatest depth
+ * @param evenFrom between this depth and {@code evenTo} every slice is the whole plan
+ * @param plan the largest slice
+ * @param at the slice at a depth between {@code from} and {@code to}; empty where it has shrunk to a line or a point
+ */
+record Slices(double from, double to, double evenFrom, double evenTo, Region plan, DoubleFunction<Region> at) {
+
+    static Slices of(Solid solid) {
+        return solid instanceof Solid.Bore bore ? of(bore) : of((Solid.Prism) solid);
+    }
+
+    /** Half as wide as its section's chord at each depth, and as long as it is. */
+    private static Slices of(Solid.Bore bore) {
+        double radius = bore.diameter() / 2;
+        return new Slices(bore.shallowest(), bore.deepest(), bore.depth(), bore.depth(), bore.plan(), depth -> {
+            double off = depth - bore.depth();
+            double half = Math.sqrt(Math.max(0, radius * radius - off * off));
+            return half < 1e-9 ? Region.EMPTY : new Solid.Bore(bore.from(), bore.to(), bore.depth(), 2 * half).plan();
+        });
+    }
+
+    private static Slices of(Solid.Prism prism) {
+        double top = prism.top().isLevel() ? prism.shallowest() : prism.top().deepest(prism.plan());
+        double bottom =
+                prism.bottom().isLevel() ? prism.deepest() : prism.bottom().shallowest(prism.plan());
+        return new Slices(prism.shallowest(), prism.deepest(), top, Math.max(top, bottom), prism.plan(), depth -> {
+            Region slice = prism.plan();
+            if (depth < top) {
+                slice = side(slice, prism.top(), depth, true);
+            }
+            return depth > bottom ? side(slice, prism.bottom(), depth, false) : slice;
+        });
+    }
+
+    /** Where a tilted surface lies no deeper than a depth, or no shallower; a carved one counts with all of its plan. */
+    private static Region side(Region plan, Surface surface, double depth, boolean shallower) {
+        if (!(surface instanceof Plane plane) || plane.isLevel()) {
+            return plan;
+        }
+        double sign = shallower ? -1 : 1;
+        double slope = Math.hypot(plane.slopeX(), plane.slopeY());
+        double dx = sign * plane.slopeX() / slope;
+        double dy = sign * plane.slopeY() / slope;
+        double off = (depth - plane.depth()) / slope * sign;
+        Point foot = new Point(dx * off, dy * off);
+        return plan.intersection(plan.leftOf(foot, foot.plus(dy, -dx)));
+    }
+
+    /** The air that a carve makes of a face: ever less of its plan the deeper under the flat. */
+    static Slices of(FaceShape.Carved carved, Face face) {
+        Carve carve = carved.surface();
+        double most = carve.profile().depth();
+        double flat = carve.flat();
+        DoubleFunction<Region> beyond = fall -> fall <= 0
+                ? carved.plan()
+                : carve.course().beyond(carved.plan(), carve.profile().across(fall));
+        return face == Face.FRONT
+                ? new Slices(flat, flat + most, flat, flat, carved.plan(), depth -> beyond.apply(depth - flat))
+                : new Slices(flat - most, flat, flat, flat, carved.plan(), depth -> beyond.apply(flat - depth));
+    }
+
+    boolean isEven() {
+        return evenFrom <= from && evenTo >= to;
+    }
+
+    /** How far apart two lie in depth at the least, mm. */
+    double apartInDepth(Slices other) {
+        return Math.max(0, Math.max(from - other.to, other.from - to));
+    }
+}
