@@ -1,5 +1,7 @@
 package ebauche.core.geometry;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -18,6 +20,8 @@ final class Edges {
 
     /** Made on demand; a race makes it twice and harms nothing. */
     private volatile IndexedFacetDistance index;
+
+    private volatile List<double[]> rings;
 
     Edges(Geometry area) {
         this.area = area;
@@ -90,8 +94,8 @@ final class Edges {
 
     /** The way from a place to the first edge in a direction of length one; endless where it meets none. */
     double wayOut(Point from, double dx, double dy) {
-        double[] least = {Double.POSITIVE_INFINITY};
-        forEachRing(ring -> {
+        double least = Double.POSITIVE_INFINITY;
+        for (double[] ring : rings()) {
             for (int i = 0; i + 3 < ring.length; i += 2) {
                 double ax = ring[i] - from.x();
                 double ay = ring[i + 1] - from.y();
@@ -103,12 +107,24 @@ final class Edges {
                     double t = a / (a - b);
                     double way = (ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy;
                     if (way >= 0) {
-                        least[0] = Math.min(least[0], way);
+                        least = Math.min(least, way);
                     }
                 }
             }
-        });
-        return least[0];
+        }
+        return least;
+    }
+
+    /** Made once for who asks very often. */
+    private List<double[]> rings() {
+        List<double[]> known = rings;
+        if (known == null) {
+            List<double[]> all = new ArrayList<>();
+            forEachRing(all::add);
+            known = all;
+            rings = known;
+        }
+        return known;
     }
 
     /** Every ring, outer and inner, as its coordinates x0, y0, x1, y1, ..., closed. */

@@ -1,6 +1,5 @@
 package ebauche.core.stock;
 
-import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.function.DoubleFunction;
@@ -56,19 +55,6 @@ record Slices(double from, double to, double evenFrom, double evenTo, Region pla
         double off = (depth - plane.depth()) / slope * sign;
         Point foot = new Point(dx * off, dy * off);
         return plan.intersection(plan.leftOf(foot, foot.plus(dy, -dx)));
-    }
-
-    /** The air that a carve makes of a face: ever less of its plan the deeper under the flat. */
-    static Slices of(FaceShape.Carved carved, Face face) {
-        Carve carve = carved.surface();
-        double most = carve.profile().depth();
-        double flat = carve.flat();
-        DoubleFunction<Region> beyond = fall -> fall <= 0
-                ? carved.plan()
-                : carve.course().beyond(carved.plan(), carve.profile().across(fall));
-        return face == Face.FRONT
-                ? new Slices(flat, flat + most, flat, flat, carved.plan(), depth -> beyond.apply(depth - flat))
-                : new Slices(flat - most, flat, flat, flat, carved.plan(), depth -> beyond.apply(flat - depth));
     }
 
     boolean isEven() {

@@ -10,8 +10,7 @@ import java.util.function.DoubleUnaryOperator;
  *
  * <p>Two places of them lie as far apart as their way on the plan and their way in depth say, so the least is found over pairs of
  * level slices: the way on the plan between two slices, exact, with the way between their depths. Between prisms with level floors
- * and tops there is one pair to ask. Where a slice changes with depth (a tilted floor, a bore, a carve) the depths are
- * tried in {@value #TRIED} steps, and the best is closed in on by golden section (Kiefer, 1953): the way falls and then rises with the
+ * and tops there is one pair to ask. Where a slice changes with depth (a tilted floor, a bore) the depths are tried in {@value #TRIED} steps, and the best is closed in on by golden section (Kiefer, 1953): the way falls and then rises with the
  * depth as slices only shrink, so it is found to a few micrometres where one changes, and to a hundredth of a millimetre where both do.
  *
  * @param thickness mm; nought where they meet
@@ -44,6 +43,39 @@ record Web(double thickness, Point at) {
                     ? of.plan()
                     : of.at().apply(depth);
         }
+    }
+
+    /**
+     * The least wood between a void and a carved face. How far a place lies across the carve changes by no more than the way to it, and by
+     * as much on the shortest way; so from a slice that reaches t0 across, the carve's surface at t lies t - t0 away on the plan, and the
+     * least is found over t alone.
+     */
+    static Optional<Web> least(FaceShape.Carved carved, Slices of) {
+        Carve carve = carved.surface();
+        Best best = new Best();
+        for (double[] range : of.isEven() ? new double[][] {{of.from(), of.to()}} : ranges(of)) {
+            least(range[0], range[1], depth -> {
+                Region slice = Pair.slice(of, depth);
+                return slice.isEmpty()
+                        ? Double.POSITIVE_INFINITY
+                        : best.take(Optional.of(toCarve(carve, slice, depth)));
+            });
+        }
+        return Optional.ofNullable(best.web);
+    }
+
+    private static Web toCarve(Carve carve, Region slice, double depth) {
+        Point farthest = carve.course().farthest(slice);
+        double across = carve.course().across(farthest.x(), farthest.y());
+        double under = Math.abs(depth - carve.flat());
+        double[] best = {Double.POSITIVE_INFINITY};
+        least(Math.max(0, across), Math.max(carve.profile().width(), across), t -> {
+            double way = Math.hypot(
+                    Math.max(0, t - across), Math.max(0, under - carve.profile().fall(t)));
+            best[0] = Math.min(best[0], way);
+            return way;
+        });
+        return new Web(best[0], farthest);
     }
 
     /** The least wood between two; empty if one of them is nothing. */

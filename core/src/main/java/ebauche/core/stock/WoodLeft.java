@@ -4,8 +4,11 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
@@ -29,8 +32,10 @@ public final class WoodLeft {
     /** Wood that is less by no more than this aslant than straight is told straight, mm. */
     private static final double ALIKE = 0.02;
 
-    /** Every so far along a wall its cheek is looked at, mm. */
-    private static final double ALONG = 0.5;
+    /** Every so far along a wall its cheek is looked at first, and finely in the end, mm. */
+    private static final double STRIDE = 3;
+
+    private static final double FINE = 0.01;
 
     /** Voids farther apart have no wall between them that anyone would ask about, mm. */
     private static final double FAR = 60;
@@ -137,18 +142,11 @@ public final class WoodLeft {
      */
     public List<Thin> thinnest() {
         List<Thin> all = new ArrayList<>();
-        for (int i = 0; i < voids.size(); i++) {
-            Void one = voids.get(i);
+        for (Void one : voids) {
             floorsToFaces(one, all);
             wallToEdge(one, all);
-            for (Void other : voids.subList(i + 1, voids.size())) {
-                if (!one.inside.fartherApartThan(other.inside, FAR)
-                        && !one.feature.equals(other.feature)
-                        && !joined.test(one.feature, other.feature)) {
-                    between(one, other, all);
-                }
-            }
         }
+        pairs().forEach(pairs -> between(pairs, all));
         all.sort(Comparator.comparingDouble(Thin::thickness)
                 .thenComparing(Thin::feature)
                 .thenComparing(Thin::neighbour));
@@ -160,6 +158,52 @@ public final class WoodLeft {
             }
         }
         return once;
+    }
+
+    /**
+     * Two voids of different features.
+     *
+     * @param least wood that their boxes and depths let be between them, mm
+     */
+    private record Pair(Void one, Void other, double least) {
+        static Pair of(Void one, Void other) {
+            double apart = one.inside.boxesApart(other.inside);
+            return new Pair(one, other, Math.hypot(apart, one.slices.apartInDepth(other.slices)));
+        }
+    }
+
+    /** The voids of every two features that are not meant to join and may be near, those that may be nearest first. */
+    private Collection<List<Pair>> pairs() {
+        Map<String, List<Pair>> byFeatures = new LinkedHashMap<>();
+        for (int i = 0; i < voids.size(); i++) {
+            Void one = voids.get(i);
+            for (Void other : voids.subList(i + 1, voids.size())) {
+                if (!one.feature.equals(other.feature)
+                        && !one.inside.fartherApartThan(other.inside, FAR)
+                        && !joined.test(one.feature, other.feature)) {
+                    byFeatures
+                            .computeIfAbsent(one.feature + " " + other.feature, k -> new ArrayList<>())
+                            .add(Pair.of(one, other));
+                }
+            }
+        }
+        byFeatures.values().forEach(p -> p.sort(Comparator.comparingDouble(Pair::least)));
+        return byFeatures.values();
+    }
+
+    /** The wood between the voids of two features; pairs that surely have more than others are not looked at. */
+    private void between(List<Pair> pairs, List<Thin> out) {
+        double best = FAR;
+        for (Pair pair : pairs) {
+            if (pair.least() < best) {
+                List<Thin> found = new ArrayList<>();
+                between(pair, best, found);
+                for (Thin thin : found) {
+                    best = Math.min(best, thin.thickness());
+                    out.add(thin);
+                }
+            }
+        }
     }
 
     /** Whether two lie between the same two: what is less straight need not be told aslant. */
@@ -185,7 +229,7 @@ public final class WoodLeft {
             if (!floor.isEmpty()) {
                 Thin straight = least(one, BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
                 out.add(straight);
-                aslantToCarves(one, BACK, back, straight.thickness(), out);
+                aslantToCarves(one, BACK, back, straight, out);
             }
         }
         if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
@@ -193,17 +237,18 @@ public final class WoodLeft {
             if (!floor.isEmpty()) {
                 Thin straight = least(one, FRONT, front.surfaces(), List.of(top(one.solid)), floor);
                 out.add(straight);
-                aslantToCarves(one, FRONT, front, straight.thickness(), out);
+                aslantToCarves(one, FRONT, front, straight, out);
             }
         }
     }
 
     /** Where a face is carved the least wood lies square to the slope, or beside the void. */
-    private static void aslantToCarves(Void one, String face, FaceShape shape, double straight, List<Thin> out) {
+    private static void aslantToCarves(Void one, String face, FaceShape shape, Thin straight, List<Thin> out) {
         for (FaceShape.Carved carved : shape.carves()) {
-            if (one.inside.boxesApart(carved.plan()) < NEAR) {
-                Web.least(Slices.of(carved, shape.face()), one.slices)
-                        .filter(w -> w.thickness() < Math.min(NEAR, straight - ALIKE))
+            double most = Math.min(NEAR, straight.thickness() - ALIKE);
+            if (one.inside.boxesApart(carved.plan()) < most) {
+                Web.least(carved, one.slices)
+                        .filter(w -> w.thickness() < most)
                         .ifPresent(w -> out.add(new Thin(Kind.ASLANT, one.feature, face, w.thickness(), w.at())));
             }
         }
@@ -236,7 +281,9 @@ public final class WoodLeft {
         out.add(new Thin(Kind.WALL, one.feature, EDGE, crosses ? 0 : ends[0].distance(ends[1]), ends[0]));
     }
 
-    private void between(Void one, Void other, List<Thin> out) {
+    private static void between(Pair pair, double best, List<Thin> out) {
+        Void one = pair.one();
+        Void other = pair.other();
         double overlap = Math.min(one.solid.deepest(), other.solid.deepest())
                 - Math.max(one.solid.shallowest(), other.solid.shallowest());
         Region shared = one.inside.intersection(other.inside);
@@ -248,18 +295,22 @@ public final class WoodLeft {
             Thin straight =
                     least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared);
             aslant(above, below, straight, out);
-        } else if (overlap > TOUCH && !isBore(one) && !isBore(other)) {
-            Point[] ends = one.inside.nearest(other.inside);
-            Point between = ends[0].towards(ends[1], 0.5);
-            out.add(new Thin(Kind.WALL, one.feature, other.feature, ends[0].distance(ends[1]), between));
-        } else {
-            double most = overlap > TOUCH ? FAR : NEAR;
-            if (Math.hypot(one.inside.boxesApart(other.inside), one.slices.apartInDepth(other.slices)) < most) {
-                Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
-                Web.least(one.slices, other.slices)
-                        .filter(w -> w.thickness() < most)
-                        .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
-            }
+            return;
+        }
+        double near = Math.min(best, NEAR);
+        if (overlap <= TOUCH && pair.least() >= near) {
+            return;
+        }
+        Point[] ends = one.inside.nearest(other.inside);
+        double apart = ends[0].distance(ends[1]);
+        boolean straight = one.slices.isEven() && other.slices.isEven() || apart >= near;
+        if (overlap > TOUCH && straight) {
+            out.add(new Thin(Kind.WALL, one.feature, other.feature, apart, ends[0].towards(ends[1], 0.5)));
+        } else if (Math.hypot(apart, one.slices.apartInDepth(other.slices)) < near) {
+            Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
+            Web.least(one.slices, other.slices)
+                    .filter(w -> overlap > TOUCH || w.thickness() < near)
+                    .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
         }
     }
 
@@ -277,35 +328,80 @@ public final class WoodLeft {
                 .ifPresent(w -> out.add(new Thin(Kind.ASLANT, above.feature, below.feature, w.thickness(), w.at())));
     }
 
-    private static boolean isBore(Void one) {
-        return one.solid instanceof Solid.Bore;
-    }
-
-    /** The wood beside what comes out of the edge, square to its walls, as far as they are judged; less than nought where a wall is gone. */
+    /**
+     * The wood beside what comes out of the edge, square to its walls, as far as they are judged; less than nought where a wall is gone.
+     * Looked at in strides along each wall, and finely round the least.
+     */
     private void cheeks(Void one, Opening opening, List<Thin> out) {
         Thin[] least = {null};
         one.solid.plan().forEachRing(ring -> {
             double turns = turns(ring);
             for (int i = 0; i + 3 < ring.length; i += 2) {
-                Point a = new Point(ring[i], ring[i + 1]);
-                Point b = new Point(ring[i + 2], ring[i + 3]);
-                double length = a.distance(b);
-                int pieces = (int) Math.ceil(length / ALONG);
-                for (int k = 0; k <= pieces && length > 0; k++) {
-                    Point p = a.towards(b, (double) k / Math.max(1, pieces));
-                    if (opening.along(p) <= opening.until()) {
-                        double outX = (b.y() - a.y()) / length * turns;
-                        double outY = -(b.x() - a.x()) / length * turns;
-                        double cheek = outline.contains(p) ? outline.wayOut(p, outX, outY) : -outline.outside(p);
-                        if (least[0] == null || cheek < least[0].thickness()) {
-                            least[0] = new Thin(Kind.WALL, one.feature, EDGE, cheek, p);
-                        }
-                    }
+                Wall wall =
+                        new Wall(new Point(ring[i], ring[i + 1]), new Point(ring[i + 2], ring[i + 3]), turns, opening);
+                Thin thin = wall.least(one.feature);
+                if (thin != null && (least[0] == null || thin.thickness() < least[0].thickness())) {
+                    least[0] = thin;
                 }
             }
         });
         if (least[0] != null && least[0].thickness() < FAR) {
             out.add(least[0]);
+        }
+    }
+
+    /** A straight piece of a wall, the void to its left or, if it turns the other way, to its right. */
+    private final class Wall {
+        private final Point a;
+        private final Point b;
+        private final double outX;
+        private final double outY;
+        private final Opening opening;
+
+        Wall(Point a, Point b, double turns, Opening opening) {
+            double length = Math.max(a.distance(b), 1e-9);
+            this.a = a;
+            this.b = b;
+            this.outX = (b.y() - a.y()) / length * turns;
+            this.outY = -(b.x() - a.x()) / length * turns;
+            this.opening = opening;
+        }
+
+        Thin least(String feature) {
+            int strides = (int) Math.ceil(a.distance(b) / STRIDE);
+            double at = -1;
+            double least = Double.POSITIVE_INFINITY;
+            for (int k = 0; k <= strides && strides > 0; k++) {
+                double cheek = cheek((double) k / strides);
+                if (cheek < least) {
+                    least = cheek;
+                    at = (double) k / strides;
+                }
+            }
+            if (at < 0) {
+                return null;
+            }
+            double half = 1.0 / strides;
+            while (half * a.distance(b) > FINE) {
+                half /= 2;
+                for (double to : new double[] {at - half, at + half}) {
+                    double cheek = to < 0 || to > 1 ? Double.POSITIVE_INFINITY : cheek(to);
+                    if (cheek < least) {
+                        least = cheek;
+                        at = to;
+                    }
+                }
+            }
+            return new Thin(Kind.WALL, feature, EDGE, least, a.towards(b, at));
+        }
+
+        /** Endless where the wall is not judged. */
+        private double cheek(double along) {
+            Point p = a.towards(b, along);
+            if (opening.along(p) > opening.until()) {
+                return Double.POSITIVE_INFINITY;
+            }
+            return outline.contains(p) ? outline.wayOut(p, outX, outY) : -outline.outside(p);
         }
     }
 
