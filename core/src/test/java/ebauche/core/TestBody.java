@@ -49,6 +49,8 @@ public final class TestBody {
     public Optional<ScratchPlate> scratchPlate = Optional.empty();
     public OptionalDouble nutSpread = OptionalDouble.empty();
     public double endWallToSaddle = 165;
+    public double pocketWidth = 56;
+    public List<Point> screws = new ArrayList<>(List.of(new Point(-19, 180), new Point(19, 180)));
     public double actionTreble = 1.8;
     public double actionBass = 1.8;
     public double nut = 0.5;
@@ -135,10 +137,10 @@ public final class TestBody {
                         plateUnderBridge,
                         endWallToSaddle,
                         76,
-                        56,
-                        56,
+                        pocketWidth,
+                        pocketWidth,
                         6.4,
-                        List.of(new Point(-19, 180), new Point(19, 180)),
+                        screws,
                         4.76,
                         screwLength,
                         heelFit,

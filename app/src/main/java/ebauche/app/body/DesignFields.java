@@ -182,7 +182,7 @@ final class DesignFields {
             List<Field> vibrato = new ArrayList<>();
             if (!part) {
                 vibrato.addAll(List.of(
-                        Field.length("bridge.vibrato.blockLength", "block reaches down"),
+                        Field.length("bridge.vibrato.blockLength", "block reaches under its plate"),
                         Field.length("bridge.vibrato.routeAcross", "route across"),
                         Field.length("bridge.vibrato.routeAlong", "route along")));
             }

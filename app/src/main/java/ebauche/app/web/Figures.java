@@ -264,7 +264,11 @@ public record Figures(LengthUnit unit) {
     public String place(WoodLeft.Thin thin) {
         boolean face = List.of(WoodLeft.FRONT, WoodLeft.BACK, WoodLeft.EDGE).contains(thin.neighbour());
         return FeatureName.said(thin.feature())
-                + (thin.kind() == WoodLeft.Kind.FLOOR ? ", floor to the " : ", wall to the ")
+                + switch (thin.kind()) {
+                    case FLOOR -> ", floor to the ";
+                    case WALL -> ", wall to the ";
+                    case ASLANT -> ", aslant to the ";
+                }
                 + (face ? thin.neighbour() : FeatureName.said(thin.neighbour()));
     }
 

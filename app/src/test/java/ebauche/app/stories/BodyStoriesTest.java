@@ -182,7 +182,7 @@ class BodyStoriesTest extends Story {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("shale") + "/design");
         assertThat(page.locator("#trial")).containsText("stands 6 mm out of the back");
-        page.getByLabel("block reaches down").fill("32 mm");
+        page.getByLabel("block reaches under its plate").fill("32 mm");
         assertThat(page.locator("#trial")).not().containsText("out of the back");
         assertThat(page.locator("#trial .findings .stops")).hasCount(0);
         button("Keep this design").click();

@@ -7,6 +7,8 @@ import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -108,6 +110,25 @@ public final class Build {
         return design.thickness()
                 + shop.practice().sanding(Face.FRONT)
                 + shop.practice().sanding(Face.BACK);
+    }
+
+    /** How far a vibrato's block reaches under the finished front: measured from its plate, which may be let in or stand on another. */
+    public Optional<Reckoning> blockReach() {
+        Bridge bridge = design.bridge();
+        return bridge.vibrato().map(v -> {
+            Fact block = bridge.part()
+                    .map(part -> fitting.size(Bridge.FEATURE, part, PartSize.BLOCK_LENGTH))
+                    .orElseGet(() -> Fact.typed(v.blockLength()));
+            Fact letIn = fitting.bridges().recess(bridge).asFact();
+            double under = design.neck().plateUnderBridge();
+            return Reckoning.of("block reaches under the front", Quantity.LENGTH)
+                    .length("block reaches under its plate", block)
+                    .length("its plate is let in", letIn)
+                    .length("plate under the bridge", Fact.typed(under))
+                    .is(
+                            block.value() + letIn.value() - under,
+                            "block reaches under its plate + its plate is let in − plate under the bridge");
+        });
     }
 
     /** How thick a feature's template is, mm. */

@@ -22,6 +22,7 @@ import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -57,22 +58,94 @@ final class BridgeWork {
                     .at(new Point(bridge.offCentre(), bridge.footprintY()))
                     .says("The bridge's footprint runs off the body.", "Check its place, or the outline's unit."));
         }
+        bridge.studs()
+                .ifPresent(s -> holes(
+                        STUDS,
+                        "bridge's stud",
+                        List.of(stud(s, -1), stud(s, 1)),
+                        s.diameter(),
+                        body,
+                        "Move the bridge, or take one with its studs closer together.",
+                        found));
+        bridge.stringThrough().ifPresent(s -> checkStrings(s, body, found));
+        checkSpread(found);
         bridge.vibrato().ifPresent(v -> checkBlock(v, found));
         return found;
     }
 
+    /** Holes that leave the body, one finding for the worst. */
+    static void holes(
+            String feature,
+            String what,
+            List<Point> places,
+            double diameter,
+            Region body,
+            String cure,
+            List<Finding> found) {
+        places.stream()
+                .filter(at -> !body.contains(Region.disc(at, diameter)))
+                .max(Comparator.comparingDouble(body::outside))
+                .ifPresent(at -> found.add(Finding.stops("cavity", "hole-off-body")
+                        .on(feature)
+                        .at(at)
+                        .length("across from the centre line", at.x())
+                        .length("from the scale line", at.y())
+                        .length("beyond by", body.outside(at) + diameter / 2)
+                        .says(
+                                "The hole of the " + what
+                                        + " at {0} from the centre line and {1} from the scale line reaches {2} off the body.",
+                                cure)));
+    }
+
+    private void checkStrings(Bridge.StringThrough through, Region body, List<Finding> found) {
+        List<Point> places = strings(through);
+        double widest = through.ferrule()
+                .map(f -> build.fitting().bridges().ferruleSeat(f).value())
+                .orElse(through.diameter());
+        holes(Bridge.STRING_HOLES, "string", places, widest, body, "Move the row of holes, or the outline.", found);
+        places.stream()
+                .filter(at -> !bridge.footprint().contains(Region.disc(at, through.diameter())))
+                .max(Comparator.comparingDouble(bridge.footprint()::outside))
+                .ifPresent(at -> found.add(Finding.thinkAgain("cavity", "string-beside-bridge")
+                        .on(Bridge.STRING_HOLES)
+                        .at(at)
+                        .length("beyond by", bridge.footprint().outside(at) + through.diameter() / 2)
+                        .says(
+                                "A string's hole comes up {0} outside the bridge's footprint, where it shows and no string leads to it.",
+                                "Move the row of holes under the bridge, or check the bridge's size.")));
+    }
+
+    /** Strings that are spread wider than the bridge. */
+    private void checkSpread(List<Finding> found) {
+        double spread = build.design().strings().spread();
+        if (spread > bridge.across()) {
+            found.add(Finding.stops("cavity", "strings-beside-bridge")
+                    .on("bridge")
+                    .at(new Point(bridge.offCentre() + spread / 2, 0))
+                    .length("strings' spread", spread)
+                    .length("bridge across", bridge.across())
+                    .says(
+                            "The outer strings are {0} apart at the saddles, and the bridge is only {1} across.",
+                            "Check the strings' spread, or take a wider bridge."));
+        }
+    }
+
+    private Point stud(Bridge.Studs studs, int side) {
+        return new Point(bridge.offCentre() + side * studs.spacing() / 2, studs.y());
+    }
+
     private void checkBlock(Bridge.Vibrato vibrato, List<Finding> found) {
         double thickness = build.faces().thickness();
-        double reach = vibrato.blockLength() + vibrato.blockClearance() - thickness;
-        if (reach <= 0) {
+        double block = build.blockReach().orElseThrow().value();
+        if (block + vibrato.blockClearance() <= thickness) {
             return;
         }
-        double proud = vibrato.blockLength() - thickness;
+        double proud = block - thickness;
         Finding.Builder finding =
                 proud > 0 ? Finding.stops("cavity", "block-too-long") : Finding.thinkAgain("cavity", "block-near-back");
         found.add(finding.on(ROUTE)
                 .at(new Point(bridge.offCentre(), vibrato.routeY()))
-                .length("block", vibrato.blockLength())
+                .length("block", block)
                 .length("body", thickness)
                 .length(proud > 0 ? "proud by" : "room left", Math.abs(proud))
                 .says(
@@ -223,8 +296,7 @@ final class BridgeWork {
                 .caution(Caution.DRILL)
                 .takes(20, 0, 0.008);
         for (int side = -1; side <= 1; side += 2) {
-            Point at = new Point(bridge.offCentre() + side * studs.spacing() / 2, studs.y());
-            Region hole = Region.disc(at, studs.diameter());
+            Region hole = Region.disc(stud(studs, side), studs.diameter());
             step.cuts(Change.Remove.fromBody(STUDS, Solid.Prism.between(hole, top, bottom)))
                     .needs(new Condition.Wood(hole, build.faces().frontFinished(), bottom));
         }

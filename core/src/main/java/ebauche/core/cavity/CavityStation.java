@@ -29,6 +29,7 @@ public final class CavityStation implements Station {
         List<Finding> found = new ArrayList<>();
         found.addAll(new BridgeWork(build).check());
         found.addAll(new ControlWork(build).check());
+        found.addAll(new HoleWork(build).check());
         pockets(build).forEach(p -> found.addAll(p.check()));
         return found;
     }

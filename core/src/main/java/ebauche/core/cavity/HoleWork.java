@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
+import ebauche.core.build.Finding;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
@@ -19,6 +20,7 @@ import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,6 +35,28 @@ final class HoleWork {
 
     HoleWork(Build build) {
         this.build = build;
+    }
+
+    /** Holes in a face that leave the body. */
+    List<Finding> check() {
+        Region body = build.design().outline().region();
+        List<Finding> found = new ArrayList<>();
+        for (PartHole hole : build.design().holes()) {
+            double wide = build.fitting()
+                    .size(hole.feature(), hole.part(), PartSize.HOLE)
+                    .value();
+            if (hole.from() != PartHole.Side.EDGE) {
+                BridgeWork.holes(
+                        hole.feature(),
+                        hole.part().kind().word(),
+                        List.of(hole.at()),
+                        wide,
+                        body,
+                        "Move it, or the outline.",
+                        found);
+            }
+        }
+        return found;
     }
 
     List<Operation> operations() {

@@ -108,7 +108,7 @@ public record Bridge(
     /**
      * A vibrato let through the body.
      *
-     * @param blockLength how far the block reaches down from the front
+     * @param blockLength how far the block reaches down from the underside of the bridge's plate: let in, it reaches as much deeper
      * @param blockClearance room wanted between the block's end and the finished back
      * @param routeAcross through-route along x
      * @param routeAlong through-route along y

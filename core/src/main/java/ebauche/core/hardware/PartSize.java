@@ -28,7 +28,7 @@ public enum PartSize {
     STUD_SPACING("stud-spacing", "stud spacing", 1, 200),
     STUD_DIAMETER("stud-diameter", "stud bushing's diameter", 1, 30),
     STUD_DEPTH("stud-depth", "stud bushing's length", 1, 60),
-    BLOCK_LENGTH("block-length", "block reaches down", 1, 120),
+    BLOCK_LENGTH("block-length", "block reaches under its plate", 1, 120),
     BLOCK_ACROSS("block-across", "block across", 1, 200),
     BLOCK_ALONG("block-along", "block along", 1, 80),
     SWING("swing", "the block's end swings, in all", 0, 60),

@@ -21,7 +21,10 @@ import java.util.Optional;
  */
 public final class CentreLine {
     /** Least fingerboard beside an outer string: common practice. */
-    private static final double BESIDE_STRING = 2.5;
+    static final double BESIDE_STRING = 2.5;
+
+    /** A nut's spread by that at the saddles, where it is not known: common practice. */
+    private static final double NUT_SHARE = 2.0 / 3;
 
     private final Build build;
     private final BodyDesign design;
@@ -69,6 +72,21 @@ public final class CentreLine {
                 .is(off, "on + (op − on) × S / (S − d)"));
     }
 
+    /** Width of the fingerboard at the pocket's end: the heel's there, which it covers, else the pocket's. */
+    Fact boardAtEnd() {
+        return design.neck()
+                .heel()
+                .map(h -> build.fact(Dimension.HEEL_WIDTH_END, h.widthAtEnd()))
+                .orElseGet(() -> Fact.typed(design.neck().widthAtEnd()));
+    }
+
+    /** The outer strings' spread over the pocket's end; without a nut's they come together at it to two thirds, common practice. */
+    double spreadAtEnd() {
+        StringSetup strings = design.strings();
+        double nut = strings.nutSpread().orElse(strings.spread() * NUT_SHARE);
+        return nut + (strings.spread() - nut) * (design.scale() - endWall()) / design.scale();
+    }
+
     /** How far off the centre line the neck's line may meet the saddles. */
     public Reckoning permitted() {
         StringSetup strings = design.strings();
@@ -80,11 +98,8 @@ public final class CentreLine {
         }
         double scale = design.scale();
         double d = endWall();
-        double board = build.fact(
-                        Dimension.HEEL_WIDTH_END, design.neck().heel().get().widthAtEnd())
-                .value();
-        double nutSpread = strings.nutSpread().getAsDouble();
-        double there = nutSpread + (strings.spread() - nutSpread) * (scale - d) / scale;
+        double board = boardAtEnd().value();
+        double there = spreadAtEnd();
         double spare = (board - there) / 2 - BESIDE_STRING;
         return Reckoning.of("permitted at the bridge", Quantity.LENGTH)
                 .length("fingerboard at the pocket's end, w", board)

@@ -46,6 +46,8 @@ final class NeckChecks {
         fretLine();
         NeckFit.of(build).ifPresent(this::fit);
         alignment();
+        stringsOnBoard();
+        found.addAll(NeckScrews.place(build));
         scaleRead();
         scratchPlate();
         heelInBody();
@@ -239,6 +241,32 @@ final class NeckChecks {
                                         "Ease one cheek of the pocket, or set the bridge to the neck's line before its holes are drilled."));
             }
         });
+    }
+
+    /** Strings that run beside the fingerboard, or so near to its edge that they slip off it. */
+    private void stringsOnBoard() {
+        CentreLine line = CentreLine.of(build);
+        double board = line.boardAtEnd().value();
+        double spread = line.spreadAtEnd();
+        double beside = (board - spread) / 2;
+        if (design.strings().count() == 1 || beside >= CentreLine.BESIDE_STRING - NOISE) {
+            return;
+        }
+        boolean off = beside < 0;
+        Finding.Builder finding = off
+                ? Finding.stops("neck", "strings-off-fingerboard")
+                : Finding.thinkAgain("neck", "strings-near-edge");
+        found.add(finding.on(NeckJoint.FEATURE)
+                .at(new Point(spread / 2, geometry.endWallToSaddle().value()))
+                .length("strings' spread there", spread)
+                .length("fingerboard there", board)
+                .length(off ? "over its edge by" : "beside the outer string", Math.abs(beside))
+                .length("least beside a string", CentreLine.BESIDE_STRING)
+                .says(
+                        off
+                                ? "Over the pocket's end the outer strings are {0} apart and the fingerboard is {1} wide: they run {2} beside it on each side."
+                                : "Over the pocket's end the outer strings leave {2} of fingerboard beside them; {3} is the least.",
+                        "Saddles closer together, a wider neck, or check the strings' spread and its unit."));
     }
 
     private void scaleRead() {

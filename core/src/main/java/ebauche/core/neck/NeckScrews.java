@@ -5,10 +5,12 @@ import ebauche.core.build.Finding;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.stock.Plane;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -76,6 +78,33 @@ public record NeckScrews(
                 .length("pocket's depth there", depth)
                 .length("carved off the back there", fall)
                 .is(thick - depth - fall, "finished thickness − pocket's depth there − carved off the back there");
+    }
+
+    /** Screws that pass beside the pocket, or beside the body, hold no neck. */
+    static List<Finding> place(Build build) {
+        NeckJoint neck = build.design().neck();
+        Region body = build.design().outline().region();
+        Region pocket = neck.pocket();
+        List<Finding> found = new ArrayList<>();
+        for (Point at : neck.screws()) {
+            Region hole = Region.disc(at, neck.screwHole());
+            boolean onBody = body.contains(hole);
+            if (onBody && pocket.contains(hole)) {
+                continue;
+            }
+            double off = onBody ? hole.reachesBeyond(pocket) : hole.reachesBeyond(body);
+            found.add(Finding.stops("neck", onBody ? "screw-off-pocket" : "screw-off-body")
+                    .on(NeckJoint.SCREWS)
+                    .at(at)
+                    .length("across from the centre line", at.x())
+                    .length("from the scale line", at.y())
+                    .length("beyond by", off)
+                    .says(
+                            "The neck screw at {0} from the centre line and {1} from the scale line reaches {2} "
+                                    + (onBody ? "out of the pocket: it would miss the heel." : "off the body."),
+                            "Move it by at least {2} towards the middle of the pocket."));
+        }
+        return found;
     }
 
     /** Whether the designed length serves. */

@@ -76,11 +76,12 @@ final class RealismRules {
     private void block() {
         Bridge bridge = build.design().bridge();
         bridge.vibrato().ifPresent(v -> {
-            double room = build.faces().thickness() - v.blockLength();
+            Reckoning block = build.blockReach().orElseThrow();
+            double room = build.faces().thickness() - block.value();
             Reckoning behind = Reckoning.of("room behind the vibrato's block", Quantity.LENGTH)
                     .length("finished thickness", thickness())
-                    .length("block reaches down", Fact.typed(v.blockLength()))
-                    .is(room, "finished thickness − block reaches down");
+                    .length(block.what(), block.asFact())
+                    .is(room, "finished thickness − " + block.what());
             add(
                     "block",
                     SPEC,
@@ -197,8 +198,12 @@ final class RealismRules {
                 .collect(Collectors.toMap(DepthCard.Left::thin, DepthCard.Left::sum, (a, b) -> a));
         plan.thinnest().stream().limit(THINNEST).forEach(thin -> {
             boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
-            String between = (floor ? "floor of the " : "wall of the ") + FeatureName.said(thin.feature()) + " to the "
-                    + FeatureName.said(thin.neighbour());
+            String kind = switch (thin.kind()) {
+                case FLOOR -> "floor of the ";
+                case WALL -> "wall of the ";
+                case ASLANT -> "wood aslant from the ";
+            };
+            String between = kind + FeatureName.said(thin.feature()) + " to the " + FeatureName.said(thin.neighbour());
             Reckoning number = sums.getOrDefault(
                     thin,
                     Reckoning.of(between, Quantity.LENGTH)

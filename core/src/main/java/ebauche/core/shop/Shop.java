@@ -40,6 +40,11 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
         return new Shop(other, practice, limits, cutting, gluing, clearances);
     }
 
+    /** The same shop with other limits. */
+    public Shop with(Limits other) {
+        return new Shop(crib, practice, other, cutting, gluing, clearances);
+    }
+
     private static Practice starterPractice() {
         return new Practice(
                 Practice.Thicknessing.ROUTER_SLED,
