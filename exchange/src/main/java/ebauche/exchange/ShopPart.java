@@ -4,6 +4,7 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.hardware.Part;
 import ebauche.core.shop.Clearances;
+import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
@@ -73,6 +74,11 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
     /** The room round parts, every one written out. */
     public static ObjectNode write(Clearances room) {
         return ShopReader.write(room);
+    }
+
+    /** What the shop will not go below, every one written out. */
+    public static ObjectNode write(Limits limits) {
+        return ShopReader.write(limits);
     }
 
     /** The timbers of a shop part that do not ship. */

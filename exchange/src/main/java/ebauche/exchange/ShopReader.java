@@ -126,6 +126,25 @@ final class ShopReader {
                 spot.length("bridgeOffCentre", usual.bridgeOffCentre()),
                 spot.length("depthTolerance", usual.depthTolerance()),
                 spot.length("thicknessTolerance", usual.thicknessTolerance()),
-                spot.number("angleTolerance", usual.angleTolerance()));
+                spot.number("angleTolerance", usual.angleTolerance()),
+                spot.length("stopsFloor", usual.stopsFloor()),
+                spot.length("stopsWall", usual.stopsWall()),
+                spot.length("pocketPass", usual.pocketPass()),
+                spot.length("edgePass", usual.edgePass()));
+    }
+
+    static ObjectNode write(Limits limits) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("thinnestFloor", Lengths.written(limits.thinnestFloor()))
+                .put("thinnestWall", Lengths.written(limits.thinnestWall()))
+                .put("bridgeOffCentre", Lengths.written(limits.bridgeOffCentre()))
+                .put("depthTolerance", Lengths.written(limits.depthTolerance()))
+                .put("thicknessTolerance", Lengths.written(limits.thicknessTolerance()))
+                .put("angleTolerance", limits.angleTolerance())
+                .put("stopsFloor", Lengths.written(limits.stopsFloor()))
+                .put("stopsWall", Lengths.written(limits.stopsWall()))
+                .put("pocketPass", Lengths.written(limits.pocketPass()))
+                .put("edgePass", Lengths.written(limits.edgePass()));
     }
 }

@@ -51,6 +51,10 @@ class WaysController {
                 .path("clearances")
                 .properties()
                 .forEach(e -> typed.put("clearances." + e.getKey(), text(e.getValue())));
+        ShopPart.write(ways.means().shop().limits())
+                .properties()
+                .forEach(e -> typed.put("limits." + e.getKey(), text(e.getValue())));
+        ways.json().path("limits").properties().forEach(e -> typed.put("limits." + e.getKey(), text(e.getValue())));
         JsonNode practice = ShopPart.write(ways.means().shop().practice());
         practice.properties().forEach(e -> typed.put("practice." + e.getKey(), text(e.getValue())));
         // The hands' skills are a list, each ticked or not: the shop's own where it has one, else all.
@@ -84,6 +88,7 @@ class WaysController {
         model.addAttribute("troubles", troubles);
         model.addAttribute("cutting", WaysForm.CUTTING);
         model.addAttribute("clearances", WaysForm.CLEARANCES);
+        model.addAttribute("limits", WaysForm.LIMITS);
         model.addAttribute("schools", WaysForm.SCHOOLS);
         model.addAttribute("skills", WaysForm.SKILLS);
         model.addAttribute("glues", List.of("pva", "hide", "epoxy"));

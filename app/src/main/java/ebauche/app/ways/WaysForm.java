@@ -51,6 +51,16 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             new Field("clearances.control", "round a pot's or switch's body", true),
             new Field("clearances.neck", "a pocket wider than the heel in hand by", true));
 
+    static final List<Field> LIMITS = List.of(
+            new Field("limits.thinnestFloor", "thinnest floor", true),
+            new Field("limits.stopsFloor", "a floor under this stops the build", true),
+            new Field("limits.thinnestWall", "thinnest wall", true),
+            new Field("limits.stopsWall", "a wall under this stops the build", true),
+            new Field("limits.pocketPass", "deepest pass in a pocket, by hand", true),
+            new Field("limits.edgePass", "deepest pass at an outline or on the table", true),
+            new Field("limits.depthTolerance", "a routed floor is hit within", true),
+            new Field("limits.bridgeOffCentre", "the bridge off the centre line by at most", true));
+
     /** A choice between schools: its name in the practice, its label, and what may be chosen with its words. */
     public record School(String name, String label, Map<String, String> choices) {}
 
@@ -94,6 +104,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         for (Field f : CLEARANCES) {
             if (typed.containsKey(f.path())) {
                 value(typed, f.path(), f.path().substring("clearances.".length()), true, bare, room, troubles);
+            }
+        }
+        ObjectNode limits = ways.withObject("/limits");
+        for (Field f : LIMITS) {
+            if (typed.containsKey(f.path())) {
+                value(typed, f.path(), f.path().substring("limits.".length()), true, bare, limits, troubles);
             }
         }
         ObjectNode practice = ways.withObject("/practice");
