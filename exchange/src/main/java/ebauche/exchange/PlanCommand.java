@@ -14,6 +14,7 @@ public final class PlanCommand {
     static final int PLANNED = 0;
     static final int STOPPED = 1;
     static final int UNREADABLE = 2;
+    static final int UNEXPECTED = 3;
 
     private PlanCommand() {}
 
@@ -24,9 +25,21 @@ public final class PlanCommand {
     /**
      * Runs the command.
      *
-     * @return 0 with a plan, 1 with a plan that something stops, 2 if the file cannot be read
+     * @return 0 with a plan, 1 with a plan that something stops, 2 if the file cannot be read, 3 if something went wrong that nobody
+     *     expected
      */
     static int run(String[] args, PrintStream out, PrintStream err) {
+        try {
+            return planned(args, out, err);
+        } catch (RuntimeException | StackOverflowError unexpected) {
+            err.println(
+                    "This should not have happened (" + unexpected.getClass().getSimpleName()
+                            + "). The file may be sound and the fault ours: please send it to whoever you have Ebauche from.");
+            return UNEXPECTED;
+        }
+    }
+
+    private static int planned(String[] args, PrintStream out, PrintStream err) {
         if (args.length != 1) {
             err.println("ebauche plan wants one build file: ebauche plan FILE.ebauche.json");
             return UNREADABLE;

@@ -1,9 +1,12 @@
 package ebauche.exchange;
 
 import ebauche.core.geometry.Point;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.Refusal;
+import java.time.DateTimeException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +23,9 @@ import tools.jackson.databind.JsonNode;
  * <p>An object's spot must be closed with {@link #noMore()}, which refuses keys that nobody read.
  */
 final class Spot {
+    private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
+    private static final Instant LATEST = Instant.parse("2100-01-01T00:00:00Z");
+
     private final JsonNode node;
     private final String name;
     private final Set<String> read = new TreeSet<>();
@@ -149,6 +155,19 @@ final class Spot {
         return needed(key).asNumber();
     }
 
+    /** A number between two others. */
+    double number(String key, double least, double most) {
+        return needed(key).asNumber(least, most);
+    }
+
+    private double asNumber(double least, double most) {
+        double value = asNumber();
+        if (value < least || value > most) {
+            throw trouble("must lie between " + Decimals.plain(least, 3) + " and " + Decimals.plain(most, 3));
+        }
+        return value;
+    }
+
     double number(String key, double otherwise) {
         return has(key) ? number(key) : otherwise;
     }
@@ -205,15 +224,31 @@ final class Spot {
         }
     }
 
-    double[] numbers(int most) {
+    /** At most so many numbers, none of them larger than a size, either way. */
+    double[] numbers(int most, double largest) {
         if (!node.isArray() || node.size() > most) {
             throw trouble("must be a list of at most " + most + " numbers");
         }
         double[] out = new double[node.size()];
         for (int i = 0; i < out.length; i++) {
-            out[i] = new Spot(node.get(i), name + "[" + (i + 1) + "]").asNumber();
+            out[i] = new Spot(node.get(i), name + "[" + (i + 1) + "]").asNumber(-largest, largest);
         }
         return out;
+    }
+
+    /** A moment, as ISO 8601 writes it, in the years in which anybody can have written it. */
+    String moment(String key) {
+        Spot spot = needed(key);
+        String text = spot.asText(40);
+        try {
+            Instant at = Instant.parse(text);
+            if (at.isBefore(EARLIEST) || at.isAfter(LATEST)) {
+                throw spot.trouble("“" + text + "” lies before " + EARLIEST + " or after " + LATEST);
+            }
+        } catch (DateTimeException e) {
+            throw spot.trouble("“" + text + "” is no moment; write it like 2026-11-02T08:30:00Z");
+        }
+        return text;
     }
 
     Spot at(String key) {
@@ -233,7 +268,8 @@ final class Spot {
     private void noMore() {
         for (String key : node.propertyNames()) {
             if (!read.contains(key)) {
-                throw child(key).trouble("is not known here. Known: " + String.join(", ", read));
+                String known = String.join(", ", read);
+                throw child(key).trouble("is not known here. Known: " + known);
             }
         }
     }

@@ -9,6 +9,7 @@ import ebauche.core.stock.Plane;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.Surface;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -27,6 +28,11 @@ final class SurfaceFile {
     static final Map<String, Profile.Shape> SHAPES =
             Map.of("straight", Profile.Shape.STRAIGHT, "hollow", Profile.Shape.HOLLOW, "round", Profile.Shape.ROUND);
 
+    /** Nothing in a body lies farther from its bridge, mm. */
+    static final double FARTHEST = 5000;
+
+    private static final double STEEPEST = 1;
+
     private SurfaceFile() {}
 
     static Surface read(Spot spot) {
@@ -34,37 +40,47 @@ final class SurfaceFile {
     }
 
     private static Plane plane(Spot spot) {
-        double[] p = spot.numbers(3);
+        double[] p = spot.numbers(3, FARTHEST);
         if (p.length != 3) {
             throw spot.trouble("must be a depth and its two slopes, or a carve");
+        }
+        if (Math.hypot(p[1], p[2]) > STEEPEST) {
+            throw spot.trouble("its slopes are steeper than " + STEEPEST + ", and no floor is");
         }
         return new Plane(p[0], p[1], p[2]);
     }
 
     private static Carve carve(Spot spot) {
-        double width = spot.number("width");
+        double width = spot.number("width", 0.1, FARTHEST);
         return new Carve(
                 spot.word("face", FACES),
-                spot.number("flat"),
+                spot.number("flat", -FARTHEST, FARTHEST),
                 spot.has("line") ? line(spot.at("line")) : Course.Rim.of(region(spot, "rim"), width),
                 new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
     }
 
     private static Course line(Spot spot) {
-        double[] p = spot.numbers(4);
+        double[] p = spot.numbers(4, FARTHEST);
         if (p.length != 4) {
             throw spot.trouble("must be x, y, x, y of its two ends");
+        }
+        if (Math.hypot(p[2] - p[0], p[3] - p[1]) < 1) {
+            throw spot.trouble("its two ends lie closer than 1 mm together");
         }
         return new Course.Line(new Point(p[0], p[1]), new Point(p[2], p[3]));
     }
 
     /** An area on the plan, as its rings. */
     static Region region(Spot spot, String key) {
-        return Region.ofRings(spot.list(key, MOST_RINGS, SurfaceFile::ring));
+        List<double[]> rings = spot.list(key, MOST_RINGS, SurfaceFile::ring);
+        Region.troubleOf(rings).ifPresent(trouble -> {
+            throw spot.at(key).trouble(trouble);
+        });
+        return Region.ofRings(rings);
     }
 
     private static double[] ring(Spot spot) {
-        double[] ring = spot.numbers(MOST_COORDINATES);
+        double[] ring = spot.numbers(MOST_COORDINATES, FARTHEST);
         boolean closed = ring.length >= 8
                 && ring.length % 2 == 0
                 && ring[0] == ring[ring.length - 2]

@@ -12,6 +12,7 @@ import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Species;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.regex.Pattern;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -22,6 +23,13 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class Timeline {
     private static final int MOST_CHANGES = 200;
+    private static final Pattern OPERATION = Pattern.compile("[a-z0-9-]{1,60}:[a-z0-9-]{1,40}");
+    private static final Pattern FEATURE = Pattern.compile("[a-z0-9-]{1,60}");
+
+    /** The shortest and the widest bore that can be meant, mm. */
+    private static final double SHORTEST = 0.01;
+
+    private static final double WIDEST = 200;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private Timeline() {}
@@ -32,7 +40,7 @@ public final class Timeline {
 
     private static AsBuilt.Entry entry(Spot spot) {
         String id = spot.text("id", 80);
-        String at = spot.text("at", 40, "");
+        String at = spot.moment("at");
         String by = spot.text("by", 80, "");
         return switch (spot.text("kind", 20)) {
             case "reading" -> reading(spot, id, at, by);
@@ -41,28 +49,41 @@ public final class Timeline {
                         id,
                         at,
                         by,
-                        spot.text("operation", 80),
+                        operation(spot),
                         spot.text("title", 200, ""),
                         spot.word("face", SurfaceFile.FACES),
                         spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
                         spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
-            case "mishap" -> new AsBuilt.Mishap(id, at, by, spot.text("operation", 80, ""), spot.text("what", 2000));
+            case "mishap" -> new AsBuilt.Mishap(id, at, by, operationIfAny(spot), spot.text("what", 2000));
             case "withdrawn" -> new AsBuilt.Withdrawn(id, at, by, spot.text("entry", 80));
             default -> throw spot.at("kind").trouble("must be reading, done, mishap or withdrawn");
         };
     }
 
+    /** The key of a step: its feature and what is done to it. */
+    private static String operation(Spot spot) {
+        String key = spot.text("operation", 80);
+        if (!OPERATION.matcher(key).matches()) {
+            throw spot.at("operation").trouble("“" + key + "” is no step; steps are written like neck:rout");
+        }
+        return key;
+    }
+
+    private static String operationIfAny(Spot spot) {
+        return spot.text("operation", 80, "").isEmpty() ? "" : operation(spot);
+    }
+
     private static AsBuilt.Reading reading(Spot spot, String id, String at, String by) {
         Measurand measures = spot.parsed("measures", 80, Measurand::parse);
         double value = measures.quantity() == Quantity.LENGTH ? spot.length("value") : spot.number("value");
-        return new AsBuilt.Reading(id, at, by, spot.text("operation", 80, ""), measures, value);
+        return new AsBuilt.Reading(id, at, by, operationIfAny(spot), measures, value);
     }
 
     private static Map<Measurand, Double> expected(Spot spot) {
         Map<Measurand, Double> expected = new LinkedHashMap<>();
         for (String key : spot.keys()) {
             try {
-                expected.put(Measurand.parse(key), spot.number(key));
+                expected.put(Measurand.parse(key), spot.number(key, -SurfaceFile.FARTHEST, SurfaceFile.FARTHEST));
             } catch (IllegalArgumentException e) {
                 throw spot.at(key).trouble(e.getMessage());
             }
@@ -72,6 +93,9 @@ public final class Timeline {
 
     private static Change change(Spot spot) {
         String feature = spot.text("feature", 60);
+        if (!FEATURE.matcher(feature).matches()) {
+            throw spot.at("feature").trouble("“" + feature + "” is no feature's name");
+        }
         Workpiece piece = spot.has("workpiece")
                 ? spot.word(
                         "workpiece",
@@ -88,7 +112,7 @@ public final class Timeline {
     /** The timber with its density; a record from before densities were kept takes the table's. */
     private static Material material(Spot spot) {
         if (spot.has("density")) {
-            return new Material(spot.text("species", 60), spot.number("density"));
+            return new Material(spot.text("species", 60), spot.number("density", 1, 3000));
         }
         Species species = spot.parsed("species", 60, TimberFile.SHIPPED::of);
         return new Material(species.key(), species.density().value());
@@ -101,15 +125,26 @@ public final class Timeline {
                         SurfaceFile.region(spot, "rings"),
                         SurfaceFile.read(spot.at("top")),
                         SurfaceFile.read(spot.at("bottom")));
-            case "bore" ->
-                new Solid.Bore(
-                        point(spot.at("from")), point(spot.at("to")), spot.number("depth"), spot.number("diameter"));
+            case "bore" -> bore(spot);
             default -> throw spot.at("kind").trouble("must be prism or bore");
         };
     }
 
+    private static Solid bore(Spot spot) {
+        Point from = point(spot.at("from"));
+        Point to = point(spot.at("to"));
+        if (from.distance(to) < SHORTEST) {
+            throw spot.at("to").trouble("lies where the bore begins");
+        }
+        return new Solid.Bore(
+                from,
+                to,
+                spot.number("depth", -SurfaceFile.FARTHEST, SurfaceFile.FARTHEST),
+                spot.number("diameter", SHORTEST, WIDEST));
+    }
+
     private static Point point(Spot spot) {
-        double[] p = spot.numbers(2);
+        double[] p = spot.numbers(2, SurfaceFile.FARTHEST);
         if (p.length != 2) {
             throw spot.trouble("must be x and y");
         }

@@ -59,6 +59,7 @@ public record BridgeFit(PartSizes sizes, Clearances room) {
 
     private Reckoning asPart(Bridge bridge, PartSize size, String what, double typed) {
         return bridge.part()
+                .filter(part -> part.has(size))
                 .map(part -> sizes.size(Bridge.FEATURE, part, size))
                 .map(fact -> PartSizes.sum(what).length(size.words(), fact).is(fact.value(), size.words()))
                 .orElseGet(() -> Reckoning.typed(what, typed));

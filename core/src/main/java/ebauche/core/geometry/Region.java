@@ -3,10 +3,12 @@ package ebauche.core.geometry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.MultiPolygon;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
@@ -103,6 +105,30 @@ public final class Region {
             sum = sum.isEmpty() ? next : sum.symDifference(next);
         }
         return of(sum);
+    }
+
+    /** Why rings bound no area: one crosses itself or another, or is only a line. */
+    public static Optional<String> troubleOf(List<double[]> rings) {
+        List<LinearRing> lines = new ArrayList<>();
+        for (double[] ring : rings) {
+            Coordinate[] at = new Coordinate[ring.length / 2];
+            for (int i = 0; i < at.length; i++) {
+                at[i] = new Coordinate(ring[2 * i], ring[2 * i + 1]);
+            }
+            LinearRing line = FACTORY.createLinearRing(at);
+            if (!line.isSimple() || !(FACTORY.createPolygon(line).getArea() > 0)) {
+                return Optional.of("a ring crosses itself, or bounds no area");
+            }
+            lines.add(line);
+        }
+        for (int i = 0; i < lines.size(); i++) {
+            for (int k = i + 1; k < lines.size(); k++) {
+                if (lines.get(i).crosses(lines.get(k))) {
+                    return Optional.of("two rings cross each other");
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     public static Region disc(Point centre, double diameter) {

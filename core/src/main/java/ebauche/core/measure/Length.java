@@ -20,7 +20,7 @@ public final class Length implements Comparable<Length> {
     public static final double LARGEST_MM = 10_000;
 
     private static final Pattern WRITTEN = Pattern.compile("(?<sign>[-+−])?\\s*"
-            + "(?:(?<decimal>\\d{1,9}(?:[.,]\\d{0,12})?|[.,]\\d{1,12})"
+            + "(?:(?<decimal>\\d{1,9}(?:[.,]\\d{0,40})?|[.,]\\d{1,40})"
             + "|(?:(?<whole>\\d{1,9})(?:\\s+|\\s*-\\s*))?(?<top>\\d{1,9})\\s*[/⁄]\\s*(?<bottom>\\d{1,9}))"
             + "\\s*(?<unit>mm|millimetres?|millimeters?|cm|inches|inch|in|thou|\"|”|″)?\\.?");
 
