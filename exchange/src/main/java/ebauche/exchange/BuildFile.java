@@ -3,6 +3,8 @@ package ebauche.exchange;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.measure.Refusal;
+import ebauche.core.shop.Shop;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import tools.jackson.core.JacksonException;
@@ -94,8 +96,27 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
                         "asBuilt", s -> s.list("timeline", MOST_ENTRIES, Timeline::read))
                 .orElse(List.of());
         ObjectNode shopJson = root.has("shop") ? (ObjectNode) root.at("shop").node() : MAPPER.createObjectNode();
-        return new BuildFile(
-                (ObjectNode) root.at("design").node(), shopJson, new Build(design, part.shop(), record(entries)));
+        AsBuilt record = record(entries);
+        try {
+            return new BuildFile(
+                    (ObjectNode) root.at("design").node(), shopJson, new Build(design, part.shop(), record));
+        } catch (Refusal refusal) {
+            throw inRecord(design, part.shop(), record, refusal);
+        }
+    }
+
+    /** A build that its record makes impossible: the first entry with which it is. */
+    private static BuildFileException inRecord(BodyDesign design, Shop shop, AsBuilt record, Refusal refusal) {
+        List<AsBuilt.Entry> timeline = record.timeline();
+        for (int i = 0; i <= timeline.size(); i++) {
+            try {
+                new Build(design, shop, new AsBuilt(timeline.subList(0, i)));
+            } catch (Refusal first) {
+                String place = i == 0 ? "design" : "asBuilt.timeline[" + i + "]." + first.field();
+                return new BuildFileException(place, first.getMessage());
+            }
+        }
+        return new BuildFileException("asBuilt", refusal.getMessage());
     }
 
     private static AsBuilt record(List<AsBuilt.Entry> entries) {
@@ -128,6 +149,18 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         return first.length() > 160 ? first.substring(0, 157) + "..." : first;
     }
 
+    /** Reads one entry of the record, as it was stored; one that cannot be read comes back as such, under its id. */
+    public static AsBuilt.Entry stored(String json, String otherId) {
+        String id = otherId;
+        try {
+            JsonNode tree = tree(json.getBytes(StandardCharsets.UTF_8));
+            id = tree.path("id").asString(otherId);
+            return Timeline.read(Spot.root(tree));
+        } catch (BuildFileException unreadable) {
+            return new AsBuilt.Unreadable(id, "", "", unreadable.inWords());
+        }
+    }
+
     /** Reads one entry of the record. */
     public static AsBuilt.Entry entry(ObjectNode entry) {
         return Timeline.read(Spot.root(entry));
@@ -142,7 +175,9 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         ObjectNode root = withoutRecord.deepCopy();
         if (!asBuilt.timeline().isEmpty()) {
             var timeline = root.putObject("asBuilt").putArray("timeline");
-            asBuilt.timeline().forEach(e -> timeline.add(Timeline.write(e)));
+            asBuilt.timeline().stream()
+                    .filter(e -> !(e instanceof AsBuilt.Unreadable))
+                    .forEach(e -> timeline.add(Timeline.write(e)));
         }
         return MAPPER.writeValueAsBytes(root);
     }

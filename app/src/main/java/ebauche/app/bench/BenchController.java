@@ -52,9 +52,10 @@ class BenchController {
     private final BodyStore store;
     private final DepthGauge gauge;
     private final Readings readings;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
 
-    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge, Readings readings) {
+    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge, Readings readings, Clock clock) {
+        this.clock = clock;
         this.bodies = bodies;
         this.store = store;
         this.gauge = gauge;
@@ -218,9 +219,7 @@ class BenchController {
             @RequestParam String step) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         PlanStep done = current.plan().step(step).orElseThrow(NotHere::new);
-        if (!done.done()) {
-            store.log(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()));
-        }
+        store.logOnce(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()));
         String next = bodies.current(current.body())
                 .plan()
                 .next()
@@ -251,8 +250,8 @@ class BenchController {
                     model,
                     response);
         }
-        store.log(
-                current.body(), new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), step, what.strip()));
+        String at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
+        store.log(current.body(), new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), at, what.strip()));
         return "redirect:" + bench(id, step, entry.toString());
     }
 

@@ -21,7 +21,11 @@ import org.springframework.stereotype.Component;
 /** Reads what was typed off a gauge, wherever it is typed. */
 @Component
 public class Readings {
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
+
+    Readings(Clock clock) {
+        this.clock = clock;
+    }
 
     /**
      * A reading, not logged yet.

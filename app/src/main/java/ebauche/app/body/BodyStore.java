@@ -65,11 +65,7 @@ public class BodyStore {
     /** Takes a new body on with its first revision and what its file says was done. */
     @Transactional
     public Body add(long shop, ObjectNode file, AsBuilt record, String by) {
-        // The shop's row is the queue for its numbers.
-        sql.sql("select id from shop where id = :shop for update")
-                .param("shop", shop)
-                .query(Long.class)
-                .single();
+        queue(shop);
         int number = sql.sql("select coalesce(max(number), 0) + 1 from body where shop = :shop")
                 .param("shop", shop)
                 .query(Integer.class)
@@ -166,11 +162,7 @@ public class BodyStore {
     }
 
     private AsBuilt.Entry entry(long id, String json) {
-        return entries.get(id, i -> entry(json));
-    }
-
-    private static AsBuilt.Entry entry(String json) {
-        return BuildFile.entry((ObjectNode) BuildFile.tree(json.getBytes(StandardCharsets.UTF_8)));
+        return entries.get(id, i -> BuildFile.stored(json, "row-" + id));
     }
 
     /** How many entries a body's record has; it only ever grows, so the number names its state. */
@@ -183,12 +175,15 @@ public class BodyStore {
     }
 
     /**
-     * Adds an entry; an entry whose id the shop already has is not added again.
+     * Adds an entry; an entry whose id the body already has is not added again.
      *
      * @return the entry that stands under that id: this one, or the first
+     * @throws BuildFileException if it could not be read back; nothing is kept
+     * @throws Stale if the id belongs to another body's entry; nothing is kept
      */
     public AsBuilt.Entry log(Body body, AsBuilt.Entry entry) {
-        Optional<AsBuilt.Entry> first = standing(body, entry.id());
+        BuildFile.entry(Timeline.write(entry));
+        Optional<AsBuilt.Entry> first = standing(body, entry.id(), "");
         if (first.isPresent()) {
             return first.get();
         }
@@ -196,8 +191,26 @@ public class BodyStore {
             insert(body, entry.id(), entry);
             return entry;
         } catch (DuplicateKeyException sameMoment) {
-            return standing(body, entry.id()).orElseThrow(() -> sameMoment);
+            // A transaction's own snapshot may be older than what was quicker; a locking read is not.
+            return standing(body, entry.id(), "for update").orElseThrow(() -> sameMoment);
         }
+    }
+
+    /** Adds a step that is done, unless it is done already: two at once are one event. */
+    @Transactional
+    public void logOnce(Body body, AsBuilt.Done done) {
+        queue(body.shop());
+        if (record(body).done(done.operation()).isEmpty()) {
+            log(body, done);
+        }
+    }
+
+    /** The shop's row is the queue for what may happen once. */
+    private void queue(long shop) {
+        sql.sql("select id from shop where id = :shop for update")
+                .param("shop", shop)
+                .query(Long.class)
+                .single();
     }
 
     /** Adds several entries, all or none. */
@@ -207,18 +220,24 @@ public class BodyStore {
     }
 
     /** The entry that has this id in the shop, or came with the body's file under it. */
-    private Optional<AsBuilt.Entry> standing(Body body, String id) {
-        return sql.sql("""
-                select entry from entry
+    private Optional<AsBuilt.Entry> standing(Body body, String id, String locking) {
+        Optional<Kept> kept = sql.sql("""
+                select id, body, entry from entry
                 where shop = :shop and client_id in (:id, concat(:imported, '/', :id)) limit 1
-                """)
+                """ + locking)
                 .param("shop", body.shop())
                 .param("id", id)
                 .param("imported", body.publicId())
-                .query(String.class)
-                .optional()
-                .map(BodyStore::entry);
+                .query(Kept.class)
+                .optional();
+        if (kept.isPresent() && kept.get().body() != body.id()) {
+            throw new Stale("that entry was sent for another body before, and is kept there");
+        }
+        return kept.map(k -> entry(k.id(), k.entry()));
     }
+
+    /** A row of the record. */
+    private record Kept(long id, long body, String entry) {}
 
     private void insert(Body body, String clientId, AsBuilt.Entry entry) {
         sql.sql("insert into entry (shop, body, client_id, entry) values (:shop, :body, :client, :entry)")

@@ -5,7 +5,7 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.Figures;
 import ebauche.core.build.AsBuilt;
-import java.time.Instant;
+import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,8 +30,11 @@ class LogController {
 
     private final BodyStore store;
 
-    LogController(BodyStore store) {
+    private final Clock clock;
+
+    LogController(BodyStore store, Clock clock) {
         this.store = store;
+        this.clock = clock;
     }
 
     /**
@@ -84,6 +87,9 @@ class LogController {
         if (entry instanceof AsBuilt.Mishap m) {
             return m.what();
         }
+        if (entry instanceof AsBuilt.Unreadable u) {
+            return u.why();
+        }
         return "an entry withdrawn";
     }
 
@@ -93,7 +99,7 @@ class LogController {
         Body body = store.find(maker.shop(), id);
         boolean stands = store.record(body).standing().stream().anyMatch(e -> e.id().equals(entry));
         if (stands) {
-            String at = Instant.now().truncatedTo(ChronoUnit.SECONDS).toString();
+            String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
             store.log(body, new AsBuilt.Withdrawn(UUID.randomUUID().toString(), at, maker.name(), entry));
         }
         return "redirect:/log";

@@ -48,9 +48,10 @@ class BoardController {
     private final BoardStore boards;
     private final Rack rack;
     private final WaysStore ways;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
 
-    BoardController(BoardStore boards, Rack rack, WaysStore ways) {
+    BoardController(BoardStore boards, Rack rack, WaysStore ways, Clock clock) {
+        this.clock = clock;
         this.boards = boards;
         this.rack = rack;
         this.ways = ways;

@@ -14,10 +14,6 @@ import org.springframework.stereotype.Component;
 class Hygrometer {
     private final Clock clock;
 
-    Hygrometer() {
-        this(Clock.systemUTC());
-    }
-
     Hygrometer(Clock clock) {
         this.clock = clock;
     }

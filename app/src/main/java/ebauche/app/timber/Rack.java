@@ -24,9 +24,10 @@ public class Rack {
     private final BoardStore boards;
     private final ClimateStore climates;
     private final WaysStore ways;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
 
-    public Rack(BoardStore boards, ClimateStore climates, WaysStore ways) {
+    public Rack(BoardStore boards, ClimateStore climates, WaysStore ways, Clock clock) {
+        this.clock = clock;
         this.boards = boards;
         this.climates = climates;
         this.ways = ways;

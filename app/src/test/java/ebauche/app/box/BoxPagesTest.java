@@ -142,7 +142,7 @@ class BoxPagesTest extends WithVisitor {
     void a_part_measured_after_its_cavity_was_cut_has_it_routed_again() {
         Body sedge = shop.bodies().get("sedge");
         BuildPlan plan = plans.current(sedge).plan();
-        int last = plan.indexOf(plan.step("pickup-bridge:off").orElseThrow());
+        int last = plan.indexOf(plan.step("pickup-bridge:rout").orElseThrow());
         bodies.log(
                 sedge,
                 plan.steps().subList(0, last + 1).stream()

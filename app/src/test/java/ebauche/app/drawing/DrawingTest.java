@@ -34,6 +34,9 @@ class DrawingTest {
     private static final Figures MM = new Figures(LengthUnit.MILLIMETRE);
     private static final BuildPlan SEDGE = Planner.plan(DemoBodies.read("sedge").build());
 
+    /** Its next step, after all that is done. */
+    private static final int ROUT = SEDGE.indexOf(SEDGE.step("neck:rout").orElseThrow());
+
     /** Area inside an SVG path of straight pieces, by the shoelace: how large it is drawn. */
     private static double drawnArea(String data) {
         double sum = 0;
@@ -77,7 +80,7 @@ class DrawingTest {
     @ParameterizedTest
     @EnumSource(Face.class)
     void the_plan_is_drawn_to_one_scale_and_flipping_mirrors_it(Face up) {
-        Document svg = Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, up, SectionLines.within(SEDGE, 14, null, null)));
+        Document svg = Drawn.xml(BoardDrawing.of(SEDGE, MM, ROUT, up, SectionLines.within(SEDGE, ROUT, null, null)));
         double scale = Math.abs(
                 Double.parseDouble(Drawn.all(svg, "g", "cut-line").get(0).getAttribute("data-scale")));
         double drawn = drawnArea(Drawn.all(svg, "path", "body-wood").get(0).getAttribute("d"));
@@ -98,7 +101,7 @@ class DrawingTest {
     @Test
     void a_step_highlights_its_own_cut_and_dots_what_is_to_come() {
         Document svg =
-                Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+                Drawn.xml(BoardDrawing.of(SEDGE, MM, ROUT, Face.FRONT, SectionLines.within(SEDGE, ROUT, null, null)));
         assertThat(Drawn.all(svg, "path", "now")).hasSize(1);
         assertThat(Drawn.all(svg, "path", "before")).isNotEmpty();
         assertThat(Drawn.all(svg, "path", "later").size()).isGreaterThan(5);
@@ -119,7 +122,7 @@ class DrawingTest {
     @Test
     void at_a_step_the_figure_on_the_drawing_is_the_one_on_its_card() {
         Document svg =
-                Drawn.xml(BoardDrawing.of(SEDGE, MM, 14, Face.FRONT, SectionLines.within(SEDGE, 14, null, null)));
+                Drawn.xml(BoardDrawing.of(SEDGE, MM, ROUT, Face.FRONT, SectionLines.within(SEDGE, ROUT, null, null)));
         assertThat(Drawn.all(svg, "text", "figure").stream().map(Element::getTextContent))
                 .contains("24.35");
     }
@@ -157,14 +160,14 @@ class DrawingTest {
     @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, -1e9, 1e9, 0.3})
     void section_lines_stay_on_the_body_in_half_millimetres(double place) {
         Region body = SEDGE.build().design().outline().region();
-        SectionLines lines = SectionLines.within(SEDGE, 14, place, place);
+        SectionLines lines = SectionLines.within(SEDGE, ROUT, place, place);
         assertThat(lines.acrossAt()).isBetween(body.minX() - 0.5, body.maxX() + 0.5);
         assertThat(lines.alongAt() * 2).isEqualTo(Math.rint(lines.alongAt() * 2));
     }
 
     @Test
     void the_rule_has_a_division_for_every_step_as_wide_as_its_hours_and_none_too_narrow() {
-        Document svg = Drawn.xml(RuleDrawing.of(SEDGE, MM, 14, op -> "/x?step=" + op.key()));
+        Document svg = Drawn.xml(RuleDrawing.of(SEDGE, MM, ROUT, op -> "/x?step=" + op.key()));
         List<Element> divisions = Drawn.all(svg, "a", "division");
         assertThat(divisions).hasSize(SEDGE.steps().size());
         double total = 0;
@@ -179,7 +182,7 @@ class DrawingTest {
             assertThat(rate).isEqualTo(perMinute, within(0.02));
         }
         assertThat(total).isEqualTo(1240, within(0.5));
-        assertThat(Drawn.all(svg, "a", "done")).hasSize(14);
+        assertThat(Drawn.all(svg, "a", "done")).hasSize(ROUT);
         assertThat(Drawn.all(svg, "a", "chosen")).hasSize(1);
         assertThat(Drawn.all(svg, "path", "notch").size()).isEqualTo((int) SEDGE.steps().stream()
                 .filter(s -> s.operation().cannotBeTakenBack())
@@ -189,7 +192,7 @@ class DrawingTest {
     @Test
     void the_bench_drawing_shows_which_way_to_feed() {
         int outline = SEDGE.indexOf(SEDGE.step("outline:rout").orElseThrow());
-        String clockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, 14)), "path", "feed-arc")
+        String clockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, ROUT)), "path", "feed-arc")
                 .get(0)
                 .getAttribute("d");
         String anticlockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc")

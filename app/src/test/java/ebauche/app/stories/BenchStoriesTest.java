@@ -2,15 +2,26 @@ package ebauche.app.stories;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import ebauche.app.body.Body;
 import ebauche.app.testing.Story;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.build.Build;
+import ebauche.core.geometry.Face;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.exchange.DemoBodies;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** At the bench, with one hand and a glove: one story a test. */
 class BenchStoriesTest extends Story {
@@ -54,6 +65,43 @@ class BenchStoriesTest extends Story {
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Take the neck pocket template off")))
                 .isVisible();
         fits();
+    }
+
+    /** The bench's own order of buttons, over each sanding step of every demo body: the reading first, then "Done". */
+    @ParameterizedTest
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
+    void sanding_is_read_and_then_called_done_and_counts_once(String name) {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        Body body = shop.bodies().get(name);
+        Build bare = DemoBodies.read(name).build();
+        List<AsBuilt.Entry> timeline = new ArrayList<>(bodies.record(body).timeline());
+        BuildPlan plan = plan(bare, timeline);
+        while (!plan.next().orElseThrow().operation().feature().equals("sanding")) {
+            timeline.add(plan.next().orElseThrow().asDone("u" + timeline.size(), "2026-11-20T10:00:00Z", "t"));
+            bodies.log(body, timeline.get(timeline.size() - 1));
+            plan = plan(bare, timeline);
+        }
+        double grams = plan.history().finished().balance().grams();
+        for (Face face : new Face[] {Face.BACK, Face.FRONT}) {
+            go(shop.path(name) + "/bench?step=sanding:" + face.word());
+            page.getByLabel("What you measured").selectOption("sanded off the " + face.word());
+            for (String key : new String[] {"0", ".", "3"}) {
+                button(key).click();
+            }
+            button("Log reading").click();
+            assertThat(page.locator("#logged")).containsText("in band");
+            button("Done, next step").click();
+            assertThat(page.locator("#logged")).containsText("Done: Sand the " + face.word());
+        }
+        BuildPlan then = plan(bare, bodies.record(body).timeline());
+        assertThat(then.build().faces().thickness())
+                .isEqualTo(plan.build().faces().thickness(), within(1e-9));
+        assertThat(then.history().finished().balance().grams()).isEqualTo(grams, within(1e-3));
+        assertThat(then.findings()).noneMatch(f -> f.rule().equals("done-contradicted"));
+    }
+
+    private static BuildPlan plan(Build bare, List<AsBuilt.Entry> timeline) {
+        return Planner.plan(new Build(bare.drawn(), bare.shop(), new AsBuilt(timeline)));
     }
 
     @ParameterizedTest

@@ -16,8 +16,8 @@ class CribStoriesTest extends Story {
     @EnumSource(Screen.class)
     void a_bit_goes_into_the_crib_and_the_passes_follow(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
-        go(shop.path("marram") + "/bench?step=neck:rough");
-        assertThat(page.locator(".passes")).containsText("pattern bit 1/2 in the plunge router");
+        go(shop.path("marram") + "/bench?step=neck:start");
+        assertThat(page.locator(".passes")).containsText("short pattern bit 1/2 in the plunge router");
         assertThat(page.locator(".passes")).containsText("template on");
         accessible();
         go("/crib");
@@ -26,9 +26,9 @@ class CribStoriesTest extends Story {
                         .setHas(page.getByRole(
                                 AriaRole.LINK,
                                 new Page.GetByRoleOptions()
-                                        .setName("pattern bit 1/2")
+                                        .setName("short pattern bit 1/2")
                                         .setExact(true))));
-        assertThat(half.locator(".reach")).containsText("21.05 to 25.4 mm");
+        assertThat(half.locator(".reach")).containsText("8.35 to 12.7 mm");
         assertThat(half).containsText("inside corner 6.35 mm");
         accessible();
         fits();
@@ -37,12 +37,13 @@ class CribStoriesTest extends Story {
                 .fill("long");
         button("Keep it").click();
         assertThat(page.getByText("“long” is no length")).isVisible();
-        page.locator("input[name=cutterLength]").fill("1/2 in");
+        page.locator("input[name=cutterLength]").fill("1 in");
         button("Keep it").click();
-        assertThat(half.locator(".reach")).containsText("8.35 to 12.7 mm");
+        assertThat(half.locator(".reach")).containsText("21.05 to 25.4 mm");
         go(shop.path("marram") + "/bench?step=neck:rough");
-        // Two passes of the shorter bit would cost more than one of the next narrower.
-        assertThat(page.locator(".passes")).containsText("pattern bit 3/8 in the");
+        // A bit that begins at 21 deep takes no such bite: others do.
+        assertThat(page.locator(".passes")).containsText("pattern bit");
+        assertThat(page.locator(".passes")).not().containsText("short pattern bit 1/2");
         fits();
     }
 }

@@ -21,13 +21,16 @@ public final class BlankNeed {
         return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
     }
 
+    /** A body that was read thinner than its top is judged as if so much of its core were left, mm. */
+    private static final double LEAST_CORE = 1;
+
     /**
      * Of the core under a top.
      *
      * @param top thickness of the top in the finished body
      */
     public static Need core(Build build, History history, double top) {
-        double finished = build.faces().thickness() - top;
+        double finished = Math.max(LEAST_CORE, build.faces().thickness() - top);
         double rough = build.thicknessed() - top + build.shop().cutting().flattening();
         List<Pocket> under = pockets(build, history).stream()
                 .filter(p -> p.bottom() > top)

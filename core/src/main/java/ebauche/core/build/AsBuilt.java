@@ -80,6 +80,13 @@ public record AsBuilt(List<Entry> timeline) {
     /** An earlier entry that should not have been made. */
     public record Withdrawn(String id, String at, String by, String entry) implements Entry {}
 
+    /**
+     * An entry that is kept and cannot be read: it counts for nothing until it is withdrawn or a later program reads it.
+     *
+     * @param why it cannot be read
+     */
+    public record Unreadable(String id, String at, String by, String why) implements Entry {}
+
     /** The entries that stand: neither withdrawn nor withdrawals. */
     public List<Entry> standing() {
         Set<String> gone = new HashSet<>();

@@ -9,9 +9,11 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Refusal;
 import ebauche.core.shop.Shop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
@@ -25,6 +27,9 @@ import java.util.OptionalDouble;
  * place and keep where it came from.
  */
 public final class Build {
+    /** A thinner body is none, mm. */
+    private static final double THINNEST = 1;
+
     private final BodyDesign drawn;
     private final BodyDesign design;
     private final Shop shop;
@@ -36,7 +41,7 @@ public final class Build {
     /**
      * Puts them together.
      *
-     * @throws ebauche.core.measure.Refusal if a reading makes a part that cannot be, such as a nut longer than its thread
+     * @throws Refusal if a reading makes a part that cannot be, such as a nut longer than its thread, or a body without wood
      */
     public Build(BodyDesign drawn, Shop shop, AsBuilt asBuilt) {
         this.drawn = Objects.requireNonNull(drawn, "design");
@@ -45,6 +50,11 @@ public final class Build {
         this.fitting = new Fitting(asBuilt, shop.clearances());
         this.design = fitting.fit(drawn);
         this.faces = FinishedFaces.of(this);
+        Refusal.unless(
+                faces.thickness() >= THINNEST,
+                "value",
+                "with that the body would be finished at " + Decimals.plain(faces.thickness(), 2)
+                        + " mm: no wood is left. Is a sanding logged twice, or in another unit?");
         this.contours =
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
     }

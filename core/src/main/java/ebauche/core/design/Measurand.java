@@ -29,7 +29,12 @@ public sealed interface Measurand {
 
     /** A size of the design that the part or the wood in hand replaces. */
     enum Dimension implements Measurand {
-        BODY_THICKNESS("body-thickness", "body thickness", 120),
+        BODY_THICKNESS("body-thickness", "body thickness", 120) {
+            @Override
+            public double least() {
+                return 5;
+            }
+        },
         BLANK_THICKEST("blank-thickest", "blank at its thickest", 160),
         BLANK_THINNEST("blank-thinnest", "blank at its thinnest", 160),
         SEAM_STEP("seam-step", "step at the seam", 10),

@@ -72,6 +72,7 @@ public final class Planner {
         findings.addAll(gone.values());
         findings.addAll(Shortfalls.find(build, decided, done, gone.keySet()));
         findings.addAll(precedence.findings());
+        findings.addAll(unreadable());
         findings.removeIf(f -> undecided(f.feature()));
         findings.addAll(waiting(planned, undecided));
         Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
@@ -90,6 +91,18 @@ public final class Planner {
                 sequence.telling(),
                 checked.get().reckonings(),
                 StillOpen.of(undecided, precedence.links(), sequence.operations()));
+    }
+
+    /** Entries of the record that count for nothing because nobody can read them. */
+    private List<Finding> unreadable() {
+        return build.asBuilt().standing().stream()
+                .filter(AsBuilt.Unreadable.class::isInstance)
+                .map(e -> Finding.thinkAgain("plan", "entry-unreadable")
+                        .says(
+                                "An entry of the record cannot be read and is left out of the plan: "
+                                        + ((AsBuilt.Unreadable) e).why() + ".",
+                                "Look for it in the log, withdraw it there, and log it again as it was meant."))
+                .toList();
     }
 
     /** What every station adds, in the stations' order; half of them are asked on another core. */

@@ -1,0 +1,156 @@
+package ebauche.app.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ebauche.app.body.Body;
+import ebauche.app.testing.WithVisitor;
+import ebauche.app.web.Stale;
+import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Measurand;
+import ebauche.exchange.BuildFileException;
+import ebauche.exchange.DemoBodies;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** What goes into the record can be read back, and what is in it already and cannot breaks no page. */
+class RecordPagesTest extends WithVisitor {
+    @Autowired
+    private JdbcClient sql;
+
+    private static final List<String> PAGES =
+            List.of("", "/bench", "/neck", "/depths", "/x-ray", "/check", "/design", "/parts", "/templates", "/passes");
+
+    private void everyPageAnswers() {
+        assertThat(me.get("/").statusCode()).isEqualTo(200);
+        assertThat(me.get("/log").statusCode()).isEqualTo(200);
+        for (String page : PAGES) {
+            assertThat(me.get(shop.path("sedge") + page).statusCode()).as(page).isLessThan(500);
+        }
+    }
+
+    private HttpResponse<String> mishap(String step) {
+        return me.post(
+                shop.path("sedge") + "/bench",
+                shop.path("sedge") + "/mishaps",
+                Map.of("entry", UUID.randomUUID().toString(), "step", step, "what", "slipped"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "x", "neck:nothing", "NECK:ROUT", "neck:rout\u0000", "'; drop table entry; --"})
+    void a_mishap_at_no_step_of_the_plan_is_refused_and_nothing_is_stored(String step) {
+        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        assertThat(mishap(step).statusCode()).isBetween(400, 499);
+        assertThat(mishap("a".repeat(81)).statusCode()).isBetween(400, 499);
+        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before);
+        assertThat(mishap("neck:rout").statusCode()).isEqualTo(302);
+        everyPageAnswers();
+    }
+
+    @Test
+    void the_store_takes_only_what_it_can_read_back() {
+        Body sedge = shop.bodies().get("sedge");
+        int before = bodies.recordLength(sedge);
+        List<AsBuilt.Entry> unreadable = List.of(
+                new AsBuilt.Mishap("m1", "2026-11-20T10:00:00Z", "t", "a".repeat(81), "x"),
+                new AsBuilt.Mishap("m2", "2026-11-20", "t", "neck:rout", "x"),
+                new AsBuilt.Mishap("m3", "", "t", "neck:rout", "x"),
+                new AsBuilt.Mishap("m4", "2026-13-20T10:00:00Z", "t", "neck:rout", "x"),
+                new AsBuilt.Mishap("m5", "2026-11-20T10:00:00Z", "t", "neck:rout", "x".repeat(2001)),
+                new AsBuilt.Withdrawn("w".repeat(81), "2026-11-20T10:00:00Z", "t", "m"));
+        for (AsBuilt.Entry entry : unreadable) {
+            assertThatThrownBy(() -> bodies.log(sedge, entry)).isInstanceOf(BuildFileException.class);
+        }
+        assertThat(bodies.recordLength(sedge)).isEqualTo(before);
+    }
+
+    @Test
+    void an_entry_that_is_stored_already_and_cannot_be_read_is_told_and_left_out() {
+        Body sedge = shop.bodies().get("sedge");
+        for (String bad : List.of(
+                "{\"id\": \"bad-1\", \"kind\": \"mishap\", \"at\": \"2026-11-20\", \"operation\": \"" + "a".repeat(81)
+                        + "\", \"what\": \"x\"}",
+                "{\"id\": \"bad-2\", \"kind\": \"reading\", \"measures\": \"depth:neck\", \"value\": \"24 mm\"}",
+                "[]")) {
+            sql.sql("insert into entry (shop, body, client_id, entry) values (:shop, :body, :client, :entry)")
+                    .param("shop", sedge.shop())
+                    .param("body", sedge.id())
+                    .param("client", UUID.randomUUID().toString())
+                    .param("entry", bad)
+                    .update();
+        }
+        everyPageAnswers();
+        assertThat(me.get("/log").body()).contains("Cannot be read").contains("2026-11-20");
+        assertThat(me.get(shop.path("sedge")).body()).contains("data-rule=\"entry-unreadable\"");
+        assertThat(me.get(shop.path("sedge") + "/file").statusCode()).isEqualTo(200);
+        for (AsBuilt.Entry entry : bodies.record(sedge).timeline()) {
+            if (entry instanceof AsBuilt.Unreadable) {
+                me.post("/log", shop.path("sedge") + "/withdrawals", Map.of("entry", entry.id()));
+            }
+        }
+        assertThat(me.get(shop.path("sedge")).body()).doesNotContain("data-rule=\"entry-unreadable\"");
+        everyPageAnswers();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"2026-11-02", "2026-13-02T08:00:00Z", "soon", "1955-11-02T08:00:00Z", "2126-11-02T08:00:00Z"})
+    void a_file_with_a_moment_that_is_none_is_refused_at_its_place(String moment) {
+        String file = new String(DemoBodies.bytes("sedge"), StandardCharsets.UTF_8)
+                .replaceFirst("2026-11-02T11:05:00Z", moment);
+        HttpResponse<String> answer =
+                me.upload("/bodies/take-on", "/bodies/from-file", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("asBuilt.timeline[2].at");
+    }
+
+    @Test
+    void the_same_step_done_by_two_at_once_is_one_event() throws Exception {
+        Body sedge = shop.bodies().get("sedge");
+        int before = bodies.recordLength(sedge);
+        ExecutorService hands = Executors.newFixedThreadPool(6);
+        List<Callable<Integer>> presses = IntStream.range(0, 6)
+                .<Callable<Integer>>mapToObj(i -> () -> visitor(shop)
+                        .post(
+                                shop.path("sedge") + "/bench",
+                                shop.path("sedge") + "/done",
+                                Map.of("entry", UUID.randomUUID().toString(), "step", "neck:rout"))
+                        .statusCode())
+                .toList();
+        for (var answer : hands.invokeAll(presses)) {
+            assertThat(answer.get()).isEqualTo(302);
+        }
+        hands.shutdown();
+        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+    }
+
+    @Test
+    void an_id_that_another_bodys_entry_has_is_refused_and_not_swallowed() {
+        String id = UUID.randomUUID().toString();
+        AsBuilt.Reading reading =
+                new AsBuilt.Reading(id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), 24.1);
+        bodies.log(shop.bodies().get("sedge"), reading);
+        Body marram = shop.bodies().get("marram");
+        int before = bodies.recordLength(marram);
+        assertThatThrownBy(() -> bodies.log(marram, reading)).isInstanceOf(Stale.class);
+        assertThat(me.post(
+                                shop.path("marram") + "/bench",
+                                shop.path("marram") + "/readings",
+                                Map.of("entry", id, "measures", "depth:neck", "value", "24 mm", "step", "neck:rout"))
+                        .statusCode())
+                .isEqualTo(409);
+        assertThat(bodies.recordLength(marram)).isEqualTo(before);
+    }
+}
