@@ -127,7 +127,7 @@ public final class BlankStation implements Station {
             steps.add(cutPieces(blank));
         }
         if (blank.pieces() > 1) {
-            steps.add(joint(blank.core(), "joint", "Joint the mating edges", needsPieces(blank)));
+            steps.add(joint(build, blank.core(), "joint", "Joint the mating edges", needsPieces(blank)));
             Operation.Builder glue = glueUp(build, "glue", "Glue up the " + blank.pieces() + " pieces", blank.pieces());
             steps.add((covered ? glue.gives(CORE_GLUED) : wholeBlank(build, glue))
                     .needs(JOINTED)
@@ -178,17 +178,18 @@ public final class BlankStation implements Station {
                         "Cut the blank's pieces from " + String.join(", ", allBoards(blank)))
                 .set(new Setting.ByHand("saws, by the cut list; mark faces and edges as they come off"))
                 .gives(gives.toArray(new Condition[0]))
-                .caution(Caution.SAW, Caution.DUST)
+                .caution(Caution.SAW, Caution.RIP, Caution.DUST)
                 .takes(15 + 5 * blank.pieces(), 0, 0.002)
                 .build();
     }
 
-    private static Operation joint(BlankLayer layer, String step, String title, Condition... needs) {
+    private static Operation joint(Build build, BlankLayer layer, String step, String title, Condition... needs) {
         return Operation.of("blank", FEATURE, step, title)
                 .set(new Setting.ByHand("jointer, plane or saw; check against light"))
                 .needs(needs)
                 .gives(step.equals("joint") ? JOINTED : new Condition.Mark("the top's edges jointed"))
-                .caution(Caution.SAW, Caution.DUST)
+                .caution(Caution.of(build.shop().gluing().edges()))
+                .caution(Caution.DUST)
                 .takes(20 * (layer.strips().size() - 1), 0, 0.002)
                 .build();
     }
@@ -196,7 +197,7 @@ public final class BlankStation implements Station {
     private static Operation.Builder glueUp(Build build, String step, String title, int pieces) {
         return Operation.of("blank", FEATURE, step, title)
                 .set(glued(build))
-                .caution(Caution.GLUE)
+                .caution(Caution.of(build.shop().gluing().glue()))
                 .takes(30 + 5 * pieces, waitMinutes(build), 0.004);
     }
 
@@ -226,7 +227,7 @@ public final class BlankStation implements Station {
         Blank blank = build.design().blank();
         boolean jointed = top.strips().size() > 1;
         if (jointed) {
-            steps.add(joint(top, "top-joint", "Joint the top's mating edges", needsPieces(blank)));
+            steps.add(joint(build, top, "top-joint", "Joint the top's mating edges", needsPieces(blank)));
             steps.add(glueUp(build, "top-glue", "Glue up the top", top.strips().size())
                     .needs(new Condition.Mark("the top's edges jointed"))
                     .gives(TOP_GLUED)
@@ -237,7 +238,8 @@ public final class BlankStation implements Station {
                         build.shop().practice().thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
                 .gives(LEVELLED)
-                .caution(Caution.BIT_SPEED, Caution.DUST)
+                .caution(Caution.of(build.shop().practice().thicknessing()))
+                .caution(Caution.DUST)
                 .takes(40, 0, 0.003)
                 .build());
         steps.add(wholeBlank(build, glueUp(build, "top", "Glue the top on", 2))

@@ -52,7 +52,7 @@ final class JackHole {
                 .gives(new Condition.Access("jack's hole"))
                 .joins(Set.of(ControlCavity.FEATURE))
                 .opens(Optional.of(WoodLeft.Opening.of(body, jack.entry(), jack.aim(), jack.diameter())))
-                .caution(Caution.DRILL)
+                .caution(Caution.drilling(jack.diameter()))
                 .takes(20, 0, 0.01)
                 .build();
     }

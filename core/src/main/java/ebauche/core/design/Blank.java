@@ -5,7 +5,9 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Species;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The rough blank that the body comes out of: a core, and perhaps a top glued over it before it is thicknessed.
@@ -48,6 +50,11 @@ public record Blank(
 
     public Species species() {
         return core.species();
+    }
+
+    /** Its layers, the core first. */
+    public List<BlankLayer> layers() {
+        return Stream.concat(Stream.of(core), top.stream()).toList();
     }
 
     /** How many pieces its core is glued of. */

@@ -47,7 +47,7 @@ record NeckHoles(Build build) {
                 .needs(neckIn, pocketCut, Datum.flat(build, Face.BACK, neck.pocket()))
                 .gives(new Condition.Access("neck screws' holes"))
                 .joins(Set.of(NeckJoint.FEATURE, WoodLeft.BACK))
-                .caution(Caution.DRILL)
+                .caution(Caution.drilling(neck.screwHole()))
                 .takes(20, 0, 0.006);
         for (Point at : neck.screws()) {
             Region hole = Region.disc(at, neck.screwHole());

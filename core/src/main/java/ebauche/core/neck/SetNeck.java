@@ -46,7 +46,7 @@ final class SetNeck {
                         Datum.BRIDGE_MARKED,
                         new Condition.Settled(Surface.FRONT, build.faces().frontNow(), body),
                         new Condition.Settled(Surface.BACK, build.faces().backNow(), body))
-                .caution(Caution.GLUE)
+                .caution(Caution.of(glue))
                 .takes(30, (int) Math.round(wait * 60), 0.01)
                 .build());
     }

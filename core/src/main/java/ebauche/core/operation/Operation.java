@@ -68,15 +68,22 @@ public record Operation(
     public Operation needing(Condition more) {
         List<Condition> all = new ArrayList<>(needs);
         all.add(more);
-        return with(all, opening);
+        return with(all, opening, cautions);
+    }
+
+    /** The same step with more to mind. */
+    public Operation minding(List<Caution> more) {
+        List<Caution> all = new ArrayList<>(cautions);
+        all.addAll(more);
+        return with(needs, opening, all);
     }
 
     /** The same step, what it cuts meant to break out of the edge. */
     public Operation opening(WoodLeft.Opening where) {
-        return with(needs, Optional.of(where));
+        return with(needs, Optional.of(where), cautions);
     }
 
-    private Operation with(List<Condition> all, Optional<WoodLeft.Opening> where) {
+    private Operation with(List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
         return new Operation(
                 key,
                 station,
@@ -91,7 +98,7 @@ public record Operation(
                 joins,
                 where,
                 inspections,
-                cautions,
+                minded,
                 handsOnMinutes,
                 waitMinutes,
                 risk);

@@ -5,10 +5,12 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.History;
 import ebauche.core.build.Station;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -115,8 +117,15 @@ public final class Planner {
         return all;
     }
 
+    /** Where a step makes dust, the body's timber has its say. */
     private List<Operation> operations(List<Station> stations) {
-        return stations.stream().flatMap(s -> s.operations(build).stream()).toList();
+        List<Caution> timber = Caution.dustOf(build.design().blank().layers().stream()
+                .map(BlankLayer::species)
+                .toList());
+        return stations.stream()
+                .flatMap(s -> s.operations(build).stream())
+                .map(o -> !timber.isEmpty() && o.cautions().contains(Caution.DUST) ? o.minding(timber) : o)
+                .toList();
     }
 
     private boolean undecided(String feature) {

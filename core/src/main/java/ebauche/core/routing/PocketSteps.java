@@ -307,6 +307,7 @@ class PocketSteps {
                         "clamps, " + of.build().hold(of.feature()).words()))
                 .needs(of.located(), surround)
                 .gives(template())
+                .caution(Caution.of(of.build().hold(of.feature())))
                 .joins(of.joins())
                 .takes(10, 0, 0)
                 .build();
@@ -330,7 +331,8 @@ class PocketSteps {
                 .cuts(of.removed(core, shy))
                 .needs(of.located(), new Condition.Wood(core, of.top(), of.bottom()))
                 .gives(wasteOut())
-                .caution(Caution.DRILL, Caution.DUST)
+                .caution(Caution.drilling(drill.diameter()))
+                .caution(Caution.DUST)
                 .takes(minutes(core, stop.value()), 0, 0.004)
                 .build();
     }

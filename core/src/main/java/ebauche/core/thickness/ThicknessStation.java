@@ -133,6 +133,7 @@ public final class ThicknessStation implements Station {
     @Override
     public List<Operation> operations(Build build) {
         Ledger ledger = Ledger.of(build);
+        Practice.Thicknessing school = build.shop().practice().thicknessing();
         Region blank = build.design().blank().plan();
         // Where it was read already, in band, it stays.
         double thick = build.faces().backNow() + build.sandedOff(Face.BACK);
@@ -145,7 +146,7 @@ public final class ThicknessStation implements Station {
                 .length("off the front's high spot", off.asFact())
                 .is(high - off.value(), "high spot at first − off the front's high spot");
         return List.of(
-                surface("front", "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left)
+                surface("front", "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left, school)
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, -above - 1, 0)))
                         .needs(new Condition.Wood(blank, 0, thick))
                         .gives(FRONT_FLAT, new Condition.Flat(Face.FRONT, 0, blank.grown(1), 0.5))
@@ -162,7 +163,8 @@ public final class ThicknessStation implements Station {
                                 "Bring the back parallel, to thickness",
                                 Face.BACK,
                                 tool(build, ledger, Face.BACK),
-                                target(build))
+                                target(build),
+                                school)
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, thick, rough - above + 1)))
                         .needs(FRONT_FLAT, new Condition.Wood(blank, 0, thick))
                         .gives(new Condition.Flat(Face.BACK, thick, blank.grown(1), 0.5))
@@ -179,11 +181,13 @@ public final class ThicknessStation implements Station {
         return passes == 0 ? machine : machine + (passes == 1 ? ", one pass" : ", " + passes + " passes");
     }
 
-    private static Operation.Builder surface(String step, String title, Face up, String machine, Reckoning to) {
+    private static Operation.Builder surface(
+            String step, String title, Face up, String machine, Reckoning to, Practice.Thicknessing school) {
         return Operation.of("thickness", FEATURE, step, title)
                 .face(up)
                 .set(new Setting.Surfaced(machine, to, "thick when done"))
-                .caution(Caution.BIT_SPEED, Caution.DUST);
+                .caution(Caution.of(school))
+                .caution(Caution.DUST);
     }
 
     private static Reckoning target(Build build) {
