@@ -81,8 +81,13 @@ public final class TestBody {
 
     public List<AsBuilt.Entry> timeline = new ArrayList<>();
 
+    /** A drawn pickup cavity whose wires find a way to the controls. */
     public static Pickup pickup(String id, double x, double y, double depth) {
-        return new Pickup(id, new Point(x, y), 80, 30, 4.8, 0, depth, Set.of());
+        return pickup(id, x, y, depth, Set.of(ControlCavity.FEATURE));
+    }
+
+    public static Pickup pickup(String id, double x, double y, double depth, Set<String> joins) {
+        return new Pickup(id, new Point(x, y), 80, 30, 4.8, 0, depth, joins);
     }
 
     public static Control pot(String id, double x, double y, double thickestTop) {
@@ -115,7 +120,7 @@ public final class TestBody {
     }
 
     public static Bridge.Vibrato vibrato(double blockLength) {
-        return new Bridge.Vibrato(blockLength, 2, 56, 24, -2, 56, 60, 60, 12);
+        return new Bridge.Vibrato(blockLength, 2, 56, 24, -2, 56, 84, 50, 12);
     }
 
     public BodyDesign design() {

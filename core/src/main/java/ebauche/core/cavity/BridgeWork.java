@@ -69,8 +69,35 @@ final class BridgeWork {
                         found));
         bridge.stringThrough().ifPresent(s -> checkStrings(s, body, found));
         checkSpread(found);
-        bridge.vibrato().ifPresent(v -> checkBlock(v, found));
+        bridge.vibrato().ifPresent(v -> {
+            checkBlock(v, found);
+            checkSprings(v, found);
+        });
         return found;
+    }
+
+    /** Springs hook into the block: their cavity must really meet its route, over the block's whole width. */
+    private void checkSprings(Bridge.Vibrato vibrato, List<Finding> found) {
+        Region route = Region.rectangle(
+                new Point(bridge.offCentre(), vibrato.routeY()), vibrato.routeAcross(), vibrato.routeAlong(), 0, 0);
+        Region springs = Region.rectangle(
+                new Point(bridge.offCentre(), vibrato.springsY()),
+                vibrato.springsAcross(),
+                vibrato.springsAlong(),
+                0,
+                0);
+        double apart = Math.max(route.minY() - springs.maxY(), springs.minY() - route.maxY());
+        if (apart >= 0) {
+            found.add(Finding.stops("cavity", "springs-miss-route")
+                    .on(SPRINGS)
+                    .at(new Point(
+                            bridge.offCentre(),
+                            (Math.min(route.maxY(), springs.maxY()) + Math.max(route.minY(), springs.minY())) / 2))
+                    .length("wood between", apart)
+                    .says(
+                            "Between the spring cavity and the vibrato's route {0} of wood is left: the springs do not reach the block.",
+                            "Make the spring cavity longer by more than that, or move it towards the bridge."));
+        }
     }
 
     /** Holes that leave the body, one finding for the worst. */

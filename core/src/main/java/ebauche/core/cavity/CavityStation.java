@@ -5,7 +5,9 @@ import ebauche.core.build.Finding;
 import ebauche.core.build.History;
 import ebauche.core.build.PickupFit;
 import ebauche.core.build.Station;
+import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
@@ -15,7 +17,9 @@ import ebauche.core.stock.Plane;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Pickup cavities, the bridge's holes and routes, the rear control cavity, the jack's hole. */
 public final class CavityStation implements Station {
@@ -31,7 +35,28 @@ public final class CavityStation implements Station {
         found.addAll(new ControlWork(build).check());
         found.addAll(new HoleWork(build).check());
         pockets(build).forEach(p -> found.addAll(p.check()));
+        wires(build).ifPresent(found::add);
         return found;
+    }
+
+    /** Pickups from whose cavities no wire gets to the controls: wire channels are not planned here yet, so it is said once. */
+    private static Optional<Finding> wires(Build build) {
+        boolean wired =
+                !build.design().controls().isEmpty() || build.design().jack().isPresent();
+        List<Pickup> shut = build.design().pickups().stream()
+                .filter(p -> !p.joins().contains(ControlCavity.FEATURE))
+                .toList();
+        if (!wired || shut.isEmpty()) {
+            return Optional.empty();
+        }
+        String names = shut.stream().map(p -> FeatureName.part(p.feature())).collect(Collectors.joining(" and the "));
+        return Optional.of(
+                Finding.thinkAgain("cavity", "no-way-for-wires")
+                        .on(shut.get(0).feature())
+                        .at(shut.get(0).at())
+                        .says(
+                                "No way is planned for the wires of the " + names + ", nor for the bridge's ground.",
+                                "Plan the bores yourself before anything is glued over or finished: from the neck pocket, the jack's hole or between cavities."));
     }
 
     /** Every cavity that is routed against a template; one that lies wholly outside what it should be cut into is none. */

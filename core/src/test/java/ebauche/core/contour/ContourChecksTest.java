@@ -15,6 +15,7 @@ import ebauche.core.design.Contour.Start;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Profile;
@@ -111,7 +112,8 @@ class ContourChecksTest {
         springs.controls.clear();
         springs.vibrato = Optional.of(TestBody.vibrato(38));
         ContourChecks.Near near = nearest(springs);
-        double end = springs.build().design().bridge().vibrato().orElseThrow().springsY() - 30;
+        Bridge.Vibrato vibrato = springs.build().design().bridge().vibrato().orElseThrow();
+        double end = vibrato.springsY() - vibrato.springsAlong() / 2;
         assertThat(near.part()).contains("spring");
         assertThat(near.clear().value()).isCloseTo(end + 80, within(0.02));
         TestBody cover = with(across(Face.BACK, -90, 10));

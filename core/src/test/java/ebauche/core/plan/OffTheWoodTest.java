@@ -11,6 +11,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.shop.Limits;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Screws, strings and pockets that miss the wood, thin wood, and a block that is let in: each with its place, figure and side. */
@@ -122,6 +123,32 @@ class OffTheWoodTest {
         body.pickups.set(0, TestBody.pickup("neck", 0, 130, 44.5 - 0.05));
         assertThat(found(body, "thin-floor").severity()).isEqualTo(Finding.Severity.STOPS);
         assertThat(body.plan().stops()).isTrue();
+    }
+
+    /** The route ends at 10; springs from 14 on are cut off from it by 4, from 8 on they are not. */
+    @Test
+    void a_spring_cavity_must_really_meet_the_blocks_route() {
+        TestBody body = new TestBody();
+        body.vibrato = Optional.of(new Bridge.Vibrato(40, 2, 56, 24, -2, 56, 84, 56, 12));
+        Finding apart = found(body, "springs-miss-route");
+        assertThat(apart.severity()).isEqualTo(Finding.Severity.STOPS);
+        assertThat(number(apart, "wood between")).isEqualTo(4, within(1e-9));
+        body.vibrato = Optional.of(new Bridge.Vibrato(40, 2, 56, 24, -2, 56, 84, 50, 12));
+        assertThat(body.rules()).doesNotContain("springs-miss-route");
+    }
+
+    @Test
+    void a_wired_body_without_a_way_for_its_wires_says_so_once() {
+        TestBody body = new TestBody();
+        assertThat(body.rules()).doesNotContain("no-way-for-wires");
+        body.pickups.replaceAll(p -> TestBody.pickup(p.id(), p.at().x(), p.at().y(), p.depth(), Set.of()));
+        assertThat(body.plan().findings())
+                .filteredOn(f -> f.rule().equals("no-way-for-wires"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.what()).contains("neck pickup and the bridge pickup"));
+        body.controls.clear();
+        body.jack = Optional.empty();
+        assertThat(body.rules()).doesNotContain("no-way-for-wires");
     }
 
     /** A block of 40 in a body of 44.5 leaves 4.5; its plate let in by 6, it stands 1.5 out of the back. */
