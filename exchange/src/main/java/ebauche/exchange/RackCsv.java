@@ -2,6 +2,7 @@ package ebauche.exchange;
 
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
+import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Timbers;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -46,12 +47,16 @@ public final class RackCsv {
         return all;
     }
 
-    /** Reads a table; what is wrong with a row is said with its line. */
-    public static CsvTable.Read<Row> read(String csv, Timbers timbers) {
-        return CsvTable.read(csv, NEEDED, MORE, MOST_BOARDS, row -> row(row, timbers));
+    /**
+     * Reads a table; what is wrong with a row is said with its line.
+     *
+     * @param today the last day on which moisture can have been measured
+     */
+    public static CsvTable.Read<Row> read(String csv, Timbers timbers, LocalDate today) {
+        return CsvTable.read(csv, NEEDED, MORE, MOST_BOARDS, row -> row(row, timbers, today));
     }
 
-    private static Row row(CsvTable.Row row, Timbers timbers) {
+    private static Row row(CsvTable.Row row, Timbers timbers, LocalDate today) {
         ObjectNode out = JSON.objectNode();
         for (String column :
                 List.of("name", "species", "length", "width", "thickness", "kind", "rings", "heart", "rise")) {
@@ -68,7 +73,7 @@ public final class RackCsv {
         } catch (BuildFileException e) {
             throw new Refusal(e.place().isEmpty() ? "board" : e.place(), e.getMessage());
         }
-        return new Row(out, moisture(row));
+        return new Row(out, moisture(row, today));
     }
 
     private static void number(CsvTable.Row row, String column, ObjectNode out, String key) {
@@ -77,7 +82,7 @@ public final class RackCsv {
         }
     }
 
-    private static Optional<Moisture> moisture(CsvTable.Row row) {
+    private static Optional<Moisture> moisture(CsvTable.Row row, LocalDate today) {
         if (row.text("moisture").isEmpty()) {
             return Optional.empty();
         }
@@ -85,12 +90,14 @@ public final class RackCsv {
         Refusal.unless(
                 !day.isEmpty(), "measured on", "is empty, and moisture was measured: give the day as 2026-11-25");
         try {
-            LocalDate.parse(day);
+            MoistureReading.troubleWithDay(LocalDate.parse(day), today).ifPresent(trouble -> {
+                throw new Refusal("measured on", trouble);
+            });
         } catch (DateTimeException e) {
             throw new Refusal("measured on", "“" + day + "” is no day; write it as 2026-11-25");
         }
         Moisture read = new Moisture(row.number("moisture"), day);
-        Refusal.between(read.percent(), 0, ebauche.core.timber.MoistureReading.MOST, "moisture");
+        Refusal.between(read.percent(), 0, MoistureReading.MOST, "moisture");
         return Optional.of(read);
     }
 

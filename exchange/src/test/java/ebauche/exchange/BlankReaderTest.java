@@ -16,9 +16,12 @@ import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A laid-out blank and the shop's ways, written and read back. */
@@ -130,13 +133,31 @@ class BlankReaderTest {
 
     @Test
     void the_demos_rack_can_be_read_to_its_last_row_and_is_written_as_it_was() {
-        CsvTable.Read<RackCsv.Row> read = RackCsv.read(DemoBodies.rack(), TimberFile.SHIPPED);
+        CsvTable.Read<RackCsv.Row> read = RackCsv.read(DemoBodies.rack(), TimberFile.SHIPPED, LocalDate.MAX);
         assertThat(read.troubles()).isEmpty();
         assertThat(read.good()).hasSizeGreaterThan(20);
         String out = RackCsv.write(read.good().stream()
                 .map(r -> new RackCsv.Shelved(r.board(), r.moisture()))
                 .toList());
-        CsvTable.Read<RackCsv.Row> again = RackCsv.read(out, TimberFile.SHIPPED);
+        CsvTable.Read<RackCsv.Row> again = RackCsv.read(out, TimberFile.SHIPPED, LocalDate.MAX);
         assertThat(again.good()).isEqualTo(read.good());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1955-03-01, lies before 1990-01-01",
+        "2099-01-01, is still to come",
+        "2026-11-29, is still to come",
+        "2026-02-30, is no day",
+        "last week, is no day",
+        "'', is empty"
+    })
+    void moisture_of_a_day_on_which_nobody_can_have_measured_is_refused_in_its_row(String day, String why) {
+        String table = "name,species,length,width,thickness,moisture,measured on\n"
+                + "near,ash,600 mm,200 mm,50 mm,9,2026-11-28\n"
+                + "far,ash,600 mm,200 mm,50 mm,9," + day + "\n";
+        CsvTable.Read<RackCsv.Row> read = RackCsv.read(table, TimberFile.SHIPPED, LocalDate.of(2026, 11, 28));
+        assertThat(read.good()).extracting(RackCsv.Row::name).containsExactly("near");
+        assertThat(read.troubles()).hasSize(1).first().asString().contains("measured on", why);
     }
 }

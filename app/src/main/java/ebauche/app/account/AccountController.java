@@ -51,15 +51,17 @@ class AccountController {
             Model model,
             HttpServletRequest request,
             HttpServletResponse response) {
-        String trouble = trouble(shop.strip(), name.strip(), password);
+        String shopName = Names.normal(shop);
+        String makerName = Names.normal(name);
+        String trouble = trouble(shopName, makerName, password);
         Optional<Maker> maker = Optional.empty();
         if (trouble == null) {
             try {
-                maker = makers.open(shop.strip(), name.strip(), passwords.encode(password), unit);
+                maker = makers.open(shopName, makerName, passwords.encode(password), unit);
             } catch (MakerStore.NameTaken taken) {
                 maker = Optional.empty();
             }
-            trouble = "“" + name.strip() + "” already signs in here. Take another name.";
+            trouble = "“" + makerName + "” already signs in here. Take another name.";
         }
         if (maker.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
@@ -76,7 +78,10 @@ class AccountController {
         if (shop.isEmpty() || shop.length() > 80) {
             return "Give the shop a name of up to 80 letters.";
         }
-        if (name.isEmpty() || name.length() > 60 || name.equalsIgnoreCase(Maker.DEMO)) {
+        if (Names.hidesSomething(shop) || Names.hidesSomething(name)) {
+            return "A name is made of what one can see; there is something in it that shows as nothing. Type it anew.";
+        }
+        if (name.isEmpty() || name.length() > 60 || Names.alike(name, Maker.DEMO)) {
             return "Give a name of up to 60 letters to sign in with; “demo” is the demo's.";
         }
         if (password.length() < SHORTEST_PASSWORD

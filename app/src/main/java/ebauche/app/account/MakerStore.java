@@ -17,9 +17,10 @@ public class MakerStore {
         this.sql = sql;
     }
 
+    /** The maker whom a name means: capitals and accents do not tell makers apart. */
     public Optional<Maker> find(String name) {
         return sql.sql("select shop, id, name, password from maker where name = :name")
-                .param("name", name)
+                .param("name", Names.normal(name))
                 .query(Maker.class)
                 .optional();
     }

@@ -4,6 +4,7 @@ import ebauche.app.EbaucheProperties;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.boot.web.server.autoconfigure.ServerProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.access.AccessDeniedException;
@@ -18,6 +19,8 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.firewall.HttpFirewall;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may see what: sign-in and the shipped files are open, all else belongs to a signed-in maker's shop. */
@@ -29,7 +32,8 @@ class SecuritySetup {
                     + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SignInThrottle throttle) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SignInBrake brake) throws Exception {
+        SignInThrottle throttle = new SignInThrottle(brake);
         return http.authorizeHttpRequests(r -> r.requestMatchers(
                                 "/sign-in",
                                 "/new-shop",
@@ -42,7 +46,8 @@ class SecuritySetup {
                         .permitAll()
                         .anyRequest()
                         .authenticated())
-                .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+                .formLogin(f ->
+                        f.loginPage("/sign-in").successHandler(throttle.letIn()).failureUrl("/sign-in?wrong"))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .csrf(Customizer.withDefaults())
                 .exceptionHandling(e -> e.accessDeniedHandler(SecuritySetup::denied)
@@ -51,6 +56,14 @@ class SecuritySetup {
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .build();
+    }
+
+    /** Names no other site's pages can borrow to read ours (a name pointed at this machine after its page was loaded). */
+    @Bean
+    HttpFirewall firewall(ServerProperties server, EbaucheProperties properties) {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(new ServedHosts(server.getAddress(), properties.hosts()));
+        return firewall;
     }
 
     /** A form sent after its sign-in ran out goes to the sign-in page; what was typed at the bench is kept there. */

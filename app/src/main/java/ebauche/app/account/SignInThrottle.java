@@ -1,59 +1,82 @@
 package ebauche.app.account;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.Locale;
-import java.util.concurrent.atomic.AtomicInteger;
-import org.springframework.context.event.EventListener;
-import org.springframework.security.authentication.event.AbstractAuthenticationFailureEvent;
-import org.springframework.security.authentication.event.AuthenticationSuccessEvent;
-import org.springframework.stereotype.Component;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseCookie;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.WebUtils;
 
-/** After some wrong passwords for one name, further tries for it wait; a right one clears the count. */
-@Component
-public class SignInThrottle extends OncePerRequestFilter {
-    static final int TRIES = 5;
-    private static final Duration WAIT = Duration.ofMinutes(1);
+/** Holds tries at the door against the {@link SignInBrake}, and lets a device keep that its maker was let in on it. */
+class SignInThrottle extends OncePerRequestFilter {
+    private static final String LET = SignInThrottle.class.getName() + ".let";
+    private static final String DEVICE = "device";
+    private static final Duration KEPT = Duration.ofDays(365);
 
-    private final Cache<String, AtomicInteger> failures =
-            Caffeine.newBuilder().expireAfterAccess(WAIT).maximumSize(10_000).build();
+    private final SignInBrake brake;
+
+    SignInThrottle(SignInBrake brake) {
+        this.brake = brake;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean signingIn =
-                request.getMethod().equals("POST") && request.getServletPath().equals("/sign-in");
-        if (signingIn && tries(request.getParameter("username")) >= TRIES) {
-            response.sendRedirect(request.getContextPath() + "/sign-in?wait");
-            return;
+        String name = request.getParameter("username");
+        if (name != null
+                && request.getMethod().equals("POST")
+                && request.getServletPath().equals("/sign-in")) {
+            Optional<SignInBrake.Try> let = brake.count(name, request.getRemoteAddr(), device(request));
+            if (let.isEmpty()) {
+                response.sendRedirect(request.getContextPath() + "/sign-in?wait");
+                return;
+            }
+            request.setAttribute(LET, let.get());
         }
         chain.doFilter(request, response);
     }
 
-    private int tries(String name) {
-        AtomicInteger count = name == null ? null : failures.getIfPresent(key(name));
-        return count == null ? 0 : count.get();
+    private static String device(HttpServletRequest request) {
+        Cookie kept = WebUtils.getCookie(request, DEVICE);
+        return kept == null ? "" : kept.getValue();
     }
 
-    private static String key(String name) {
-        return name.strip().toLowerCase(Locale.ROOT);
+    /** What happens when the password was right. */
+    SavedRequestAwareAuthenticationSuccessHandler letIn() {
+        SavedRequestAwareAuthenticationSuccessHandler in = new SavedRequestAwareAuthenticationSuccessHandler() {
+            @Override
+            public void onAuthenticationSuccess(
+                    HttpServletRequest request, HttpServletResponse response, Authentication who)
+                    throws ServletException, IOException {
+                if (request.getAttribute(LET) instanceof SignInBrake.Try let) {
+                    brake.succeeded(let);
+                }
+                if (who.getPrincipal() instanceof Maker maker && !brake.knows(maker, device(request))) {
+                    keep(brake.meet(maker), request, response);
+                }
+                super.onAuthenticationSuccess(request, response, who);
+            }
+        };
+        in.setDefaultTargetUrl("/");
+        return in;
     }
 
-    @EventListener
-    void failed(AbstractAuthenticationFailureEvent event) {
-        failures.get(key(event.getAuthentication().getName()), n -> new AtomicInteger())
-                .incrementAndGet();
-    }
-
-    @EventListener
-    void succeeded(AuthenticationSuccessEvent event) {
-        failures.invalidate(key(event.getAuthentication().getName()));
+    private static void keep(String device, HttpServletRequest request, HttpServletResponse response) {
+        ResponseCookie cookie = ResponseCookie.from(DEVICE, device)
+                .httpOnly(true)
+                .secure(request.isSecure())
+                .sameSite("Lax")
+                .path(request.getContextPath() + "/sign-in")
+                .maxAge(KEPT)
+                .build();
+        response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
     }
 }

@@ -266,14 +266,11 @@ class BoardController {
         Instant now = clock.instant();
         try {
             LocalDate date = LocalDate.parse(day);
-            if (date.equals(LocalDate.ofInstant(now, ZoneId.systemDefault()))) {
-                return now;
-            }
-            Instant noon = date.atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
-            if (noon.isAfter(now) || date.getYear() < 1950) {
-                troubles.put("day", day + " is not a day on which it can have been measured");
-            }
-            return noon;
+            LocalDate today = LocalDate.ofInstant(now, ZoneId.systemDefault());
+            MoistureReading.troubleWithDay(date, today).ifPresent(trouble -> troubles.put("day", trouble));
+            return date.equals(today)
+                    ? now
+                    : date.atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
         } catch (DateTimeParseException e) {
             troubles.put("day", "“" + day + "” is no day; write it as 2026-11-25");
             return now;

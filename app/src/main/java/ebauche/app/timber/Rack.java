@@ -8,7 +8,9 @@ import ebauche.core.timber.Climate;
 import ebauche.core.timber.Seasoning;
 import ebauche.exchange.RackCsv;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
@@ -67,7 +69,17 @@ public class Rack {
         return air(shop).map(ClimateStore.Reading::climate).orElse(USUAL);
     }
 
-    /** Puts a table's row on the rack, with its reading at noon of its day. */
+    /** The last day on which a table's moisture can have been measured. */
+    public LocalDate today() {
+        return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    }
+
+    private Instant moment(LocalDate day) {
+        Instant noon = day.atTime(12, 0).toInstant(ZoneOffset.UTC);
+        return day.equals(today()) && noon.isAfter(clock.instant()) ? clock.instant() : noon;
+    }
+
+    /** Puts a table's row on the rack, with its reading at noon of its day, or now if it is today and not yet noon. */
     public void take(Maker maker, RackCsv.Row row) {
         String id = boards.add(maker.shop(), row.board(), maker.name());
         row.moisture()
@@ -75,7 +87,7 @@ public class Rack {
                         boards.find(maker.shop(), id),
                         UUID.randomUUID().toString(),
                         m.percent(),
-                        LocalDate.parse(m.day()).atTime(12, 0).toInstant(ZoneOffset.UTC),
+                        moment(LocalDate.parse(m.day())),
                         maker.name()));
     }
 }

@@ -109,7 +109,7 @@ class RackTableController {
 
     private String show(Maker maker, String csv, Model model, HttpServletResponse response) {
         CsvTable.Read<RackCsv.Row> read =
-                RackCsv.read(csv, ways.of(maker.shop()).timbers());
+                RackCsv.read(csv, ways.of(maker.shop()).timbers(), rack.today());
         if (!read.troubles().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
         }
@@ -131,7 +131,7 @@ class RackTableController {
     String keep(
             @AuthenticationPrincipal Maker maker, @RequestParam String csv, Model model, HttpServletResponse response) {
         Timbers timbers = ways.of(maker.shop()).timbers();
-        List<RackCsv.Row> good = RackCsv.read(csv, timbers).good();
+        List<RackCsv.Row> good = RackCsv.read(csv, timbers, rack.today()).good();
         if (good.isEmpty()) {
             return refused("There is no row in it that can be read.", model, response);
         }

@@ -4,9 +4,14 @@ import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
 import ebauche.core.measure.LengthUnit;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 
 /** What every page needs: who is signed in, and numbers in their unit. */
 @ControllerAdvice
@@ -15,6 +20,15 @@ class EveryPage {
 
     EveryPage(MakerStore makers) {
         this.makers = makers;
+    }
+
+    /** A form that should carry a file and is none of that kind: its sender's fault. */
+    @ExceptionHandler(MultipartException.class)
+    void noFile(MultipartException e, HttpServletResponse response) throws IOException {
+        response.sendError(
+                e instanceof MaxUploadSizeExceededException
+                        ? HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE
+                        : HttpServletResponse.SC_BAD_REQUEST);
     }
 
     @ModelAttribute("maker")

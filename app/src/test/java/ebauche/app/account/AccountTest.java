@@ -91,7 +91,7 @@ class AccountTest extends WithApp {
     void after_five_wrong_passwords_even_the_right_one_waits() {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         Visitor me = visitor();
-        for (int i = 0; i < SignInThrottle.TRIES; i++) {
+        for (int i = 0; i < SignInBrake.TRIES; i++) {
             HttpResponse<String> wrong = me.post(
                     "/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", "wrong"));
             assertThat(wrong.headers().firstValue("Location").orElseThrow()).endsWith("?wrong");
@@ -99,6 +99,50 @@ class AccountTest extends WithApp {
         HttpResponse<String> right =
                 me.post("/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", PASSWORD));
         assertThat(right.headers().firstValue("Location").orElseThrow()).endsWith("?wait");
+    }
+
+    @Test
+    void wrong_passwords_from_elsewhere_do_not_keep_a_maker_out_of_their_own_device() {
+        Shop shop = openShop(LengthUnit.MILLIMETRE);
+        Map<String, String> right = Map.of("username", shop.maker().name(), "password", PASSWORD);
+        Visitor me = visitor().signIn(shop.maker().name(), PASSWORD);
+        me.post("/", "/sign-out", Map.of());
+        assertThat(me.get("/").statusCode()).as("signed out").isEqualTo(302);
+        for (int i = 0; i <= SignInBrake.TRIES; i++) {
+            visitor().signIn(shop.maker().name(), "wrong");
+        }
+        assertThat(location(visitor().post("/sign-in", "/sign-in", right))).endsWith("?wait");
+        assertThat(location(me.post("/sign-in", "/sign-in", right))).doesNotContain("sign-in");
+        assertThat(me.get("/").statusCode()).isEqualTo(200);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"no\u200bra", "\u202enora", "no\u0000ra", "d\u00e9mo", "\uff24emo"})
+    void a_name_that_hides_something_or_passes_for_the_demos_is_refused(String name) {
+        Map<String, String> fields =
+                Map.of("shop", "Hill End", "name", name, "password", PASSWORD, "unit", "MILLIMETRE");
+        HttpResponse<String> answer = visitor().post("/sign-in", "/new-shop", fields);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).containsAnyOf("shows as nothing", "is the demo's", "is the demo&#39;s");
+    }
+
+    @Test
+    void a_request_under_a_foreign_name_is_refused() throws java.io.IOException {
+        for (Map.Entry<String, String> host : Map.of("127.0.0.1", "200", "localhost", "200", "other.example", "400")
+                .entrySet()) {
+            try (java.net.Socket socket = new java.net.Socket("127.0.0.1", port)) {
+                socket.getOutputStream()
+                        .write(("GET /sign-in HTTP/1.1\r\nHost: " + host.getKey() + "\r\nConnection: close\r\n\r\n")
+                                .getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+                String answer = new String(
+                        socket.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.ISO_8859_1);
+                assertThat(answer).as(host.getKey()).startsWith("HTTP/1.1 " + host.getValue());
+            }
+        }
+    }
+
+    private static String location(HttpResponse<String> answer) {
+        return answer.headers().firstValue("Location").orElseThrow();
     }
 
     @Test

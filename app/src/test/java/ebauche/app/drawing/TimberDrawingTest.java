@@ -40,7 +40,7 @@ class TimberDrawingTest {
             Planner.plan(DemoBodies.read("tussock").build());
 
     private static Board board(String name) {
-        return RackCsv.read(DemoBodies.rack(), TimberFile.SHIPPED).good().stream()
+        return RackCsv.read(DemoBodies.rack(), TimberFile.SHIPPED, java.time.LocalDate.MAX).good().stream()
                 .filter(r -> r.name().equals(name))
                 .map(r -> BoardFile.read(r.board(), TimberFile.SHIPPED, List.of()))
                 .findFirst()

@@ -48,6 +48,19 @@ public final class Visitor {
                 .build());
     }
 
+    /** The token that the forms of a page carry; good for as long as the sign-in. */
+    public String tokenOn(String page) {
+        return token(get(page).body());
+    }
+
+    /** Sends a body as it stands, and nothing else. */
+    public HttpResponse<String> sendForm(String path, String body) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
     /** Sends a file through a page's form. */
     public HttpResponse<String> upload(String page, String path, byte[] file) {
         String token = token(get(page).body());

@@ -12,6 +12,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
@@ -99,11 +101,34 @@ class TimberPagesTest extends WithVisitor {
         assertThat(board("A1").readings()).hasSize(1);
     }
 
+    /** A day's reading from a table stands at noon at the latest, and never after one that is taken at the bench. */
+    @Test
+    void a_reading_of_today_from_a_table_is_outranked_by_one_taken_after_it() {
+        String today = LocalDate.now(ZoneId.systemDefault()).toString();
+        String table =
+                "name,species,length,width,thickness,moisture,measured on\nT1,ash,900 mm,200 mm,52 mm,8.1," + today;
+        me.post("/timber/table", "/timber/table/keep", Map.of("csv", table));
+        String page = "/timber/" + board("T1").publicId();
+        me.post(
+                page,
+                page + "/moisture",
+                Map.of("entry", UUID.randomUUID().toString(), "percent", "9.7", "day", today));
+        assertThat(board("T1").readings()).extracting(r -> r.percent()).containsExactly(8.1, 9.7);
+        assertThat(me.post("/timber/table", "/timber/table", Map.of()).statusCode())
+                .isBetween(400, 499);
+        String far = table.replace("T1", "T2").replace(today, "2099-01-01");
+        assertThat(me.upload("/timber/table", "/timber/table", far.getBytes(StandardCharsets.UTF_8))
+                        .body())
+                .contains("2099-01-01 is still to come");
+        me.post("/timber/table", "/timber/table/keep", Map.of("csv", far));
+        assertThat(rack()).noneMatch(b -> b.board().name().equals("T2"));
+    }
+
     @Test
     void moisture_of_tomorrow_is_refused_and_the_same_reading_sent_twice_counts_once_and_can_be_withdrawn() {
         String page = "/timber/" + board("A1").publicId();
         Map<String, String> late = Map.of("entry", UUID.randomUUID().toString(), "percent", "9", "day", "2199-01-01");
-        assertThat(me.post(page, page + "/moisture", late).body()).contains("is not a day on which it can have been");
+        assertThat(me.post(page, page + "/moisture", late).body()).contains("is still to come");
         Map<String, String> once = Map.of("entry", UUID.randomUUID().toString(), "percent", "9.5", "day", "2026-11-22");
         me.post(page, page + "/moisture", once);
         me.post(page, page + "/moisture", once);
