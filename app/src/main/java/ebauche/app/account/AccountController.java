@@ -17,6 +17,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.view.RedirectView;
 
 /** Signing in, opening a shop, and the maker's unit. */
 @Controller
@@ -104,10 +105,14 @@ class AccountController {
 
     /** Changes the unit and goes back to the page it was pressed on, and never to another site. */
     @PostMapping("/unit")
-    String unit(@AuthenticationPrincipal Maker maker, @RequestParam LengthUnit unit, @RequestParam String back) {
+    RedirectView unit(@AuthenticationPrincipal Maker maker, @RequestParam LengthUnit unit, @RequestParam String back) {
         makers.setUnit(maker, unit);
         boolean ours =
                 back.startsWith("/") && !back.startsWith("//") && back.chars().noneMatch(c -> c == '\\' || c < ' ');
-        return "redirect:" + (ours ? back : "/");
+        RedirectView there = new RedirectView(ours ? back : "/", true);
+        // The address is one as it stands: braces in it name nothing of ours.
+        there.setExpandUriTemplateVariables(false);
+        there.setExposeModelAttributes(false);
+        return there;
     }
 }

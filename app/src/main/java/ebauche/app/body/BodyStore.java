@@ -56,7 +56,7 @@ public class BodyStore {
     public Body find(long shop, String publicId) {
         return sql.sql("select shop, id, public_id, number from body where shop = :shop and public_id = :id")
                 .param("shop", shop)
-                .param("id", publicId)
+                .param("id", PublicIds.read(publicId))
                 .query(Body.class)
                 .optional()
                 .orElseThrow(NotHere::new);

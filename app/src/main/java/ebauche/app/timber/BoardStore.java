@@ -66,7 +66,7 @@ public class BoardStore {
     public Shelved find(long shop, String publicId) {
         Row row = sql.sql(NEWEST + " and b.public_id = :id")
                 .param("shop", shop)
-                .param("id", publicId)
+                .param("id", PublicIds.read(publicId))
                 .query(Row.class)
                 .optional()
                 .orElseThrow(NotHere::new);
