@@ -82,7 +82,7 @@ public final class PassSection {
                 "start",
                 fig.parts(
                         switch (pass.guide()) {
-                            case TEMPLATE -> pass.spacer() > 0 ? "template, spacer" : "template on";
+                            case TEMPLATE -> pass.spacer() > 0 ? "on a spacer" : "template on";
                             case WALL -> "template off";
                             case FAR_WALL -> "flipped";
                         }));
