@@ -90,7 +90,7 @@ public final class RackCsv {
         Refusal.unless(
                 !day.isEmpty(), "measured on", "is empty, and moisture was measured: give the day as 2026-11-25");
         try {
-            MoistureReading.troubleWithDay(LocalDate.parse(day), today).ifPresent(trouble -> {
+            MeasuredOn.trouble(LocalDate.parse(day), today).ifPresent(trouble -> {
                 throw new Refusal("measured on", trouble);
             });
         } catch (DateTimeException e) {

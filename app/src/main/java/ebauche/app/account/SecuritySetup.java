@@ -32,7 +32,7 @@ class SecuritySetup {
                     + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SignInBrake brake) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SignInStore brake) throws Exception {
         SignInThrottle throttle = new SignInThrottle(brake);
         return http.authorizeHttpRequests(r -> r.requestMatchers(
                                 "/sign-in",

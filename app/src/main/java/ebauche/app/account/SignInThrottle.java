@@ -15,15 +15,15 @@ import org.springframework.security.web.authentication.SavedRequestAwareAuthenti
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.WebUtils;
 
-/** Holds tries at the door against the {@link SignInBrake}, and lets a device keep that its maker was let in on it. */
+/** Holds tries at the door against the {@link SignInStore}, and lets a device keep that its maker was let in on it. */
 class SignInThrottle extends OncePerRequestFilter {
     private static final String LET = SignInThrottle.class.getName() + ".let";
     private static final String DEVICE = "device";
     private static final Duration KEPT = Duration.ofDays(365);
 
-    private final SignInBrake brake;
+    private final SignInStore brake;
 
-    SignInThrottle(SignInBrake brake) {
+    SignInThrottle(SignInStore brake) {
         this.brake = brake;
     }
 
@@ -34,7 +34,7 @@ class SignInThrottle extends OncePerRequestFilter {
         if (name != null
                 && request.getMethod().equals("POST")
                 && request.getServletPath().equals("/sign-in")) {
-            Optional<SignInBrake.Try> let = brake.count(name, request.getRemoteAddr(), device(request));
+            Optional<SignInStore.Try> let = brake.count(name, request.getRemoteAddr(), device(request));
             if (let.isEmpty()) {
                 response.sendRedirect(request.getContextPath() + "/sign-in?wait");
                 return;
@@ -56,7 +56,7 @@ class SignInThrottle extends OncePerRequestFilter {
             public void onAuthenticationSuccess(
                     HttpServletRequest request, HttpServletResponse response, Authentication who)
                     throws ServletException, IOException {
-                if (request.getAttribute(LET) instanceof SignInBrake.Try let) {
+                if (request.getAttribute(LET) instanceof SignInStore.Try let) {
                     brake.succeeded(let);
                 }
                 if (who.getPrincipal() instanceof Maker maker && !brake.knows(maker, device(request))) {

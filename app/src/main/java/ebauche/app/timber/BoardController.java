@@ -14,6 +14,7 @@ import ebauche.core.timber.Defect;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
+import ebauche.exchange.MeasuredOn;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
@@ -267,7 +268,7 @@ class BoardController {
         try {
             LocalDate date = LocalDate.parse(day);
             LocalDate today = LocalDate.ofInstant(now, ZoneId.systemDefault());
-            MoistureReading.troubleWithDay(date, today).ifPresent(trouble -> troubles.put("day", trouble));
+            MeasuredOn.trouble(date, today).ifPresent(trouble -> troubles.put("day", trouble));
             return date.equals(today)
                     ? now
                     : date.atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();

@@ -91,7 +91,7 @@ class AccountTest extends WithApp {
     void after_five_wrong_passwords_even_the_right_one_waits() {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         Visitor me = visitor();
-        for (int i = 0; i < SignInBrake.TRIES; i++) {
+        for (int i = 0; i < SignInStore.TRIES; i++) {
             HttpResponse<String> wrong = me.post(
                     "/sign-in", "/sign-in", Map.of("username", shop.maker().name(), "password", "wrong"));
             assertThat(wrong.headers().firstValue("Location").orElseThrow()).endsWith("?wrong");
@@ -108,7 +108,7 @@ class AccountTest extends WithApp {
         Visitor me = visitor().signIn(shop.maker().name(), PASSWORD);
         me.post("/", "/sign-out", Map.of());
         assertThat(me.get("/").statusCode()).as("signed out").isEqualTo(302);
-        for (int i = 0; i <= SignInBrake.TRIES; i++) {
+        for (int i = 0; i <= SignInStore.TRIES; i++) {
             visitor().signIn(shop.maker().name(), "wrong");
         }
         assertThat(location(visitor().post("/sign-in", "/sign-in", right))).endsWith("?wait");

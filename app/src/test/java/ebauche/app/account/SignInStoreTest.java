@@ -22,15 +22,15 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** The brake at the door, over the real database; each test tries from addresses of its own. */
-class SignInBrakeTest extends WithApp {
+class SignInStoreTest extends WithApp {
     @Autowired
     private JdbcClient sql;
 
     private Instant now = Instant.parse("2026-11-28T08:00:00Z");
 
     /** One of several that serve: it shares nothing with another but the database. */
-    private SignInBrake instance() {
-        return new SignInBrake(sql, makers, new Clock() {
+    private SignInStore instance() {
+        return new SignInStore(sql, makers, new Clock() {
             @Override
             public ZoneId getZone() {
                 return ZoneOffset.UTC;
@@ -65,7 +65,7 @@ class SignInBrakeTest extends WithApp {
                 maker.name().replace("maker", "máker"),
                 maker.name().replace("maker", "ma\u200bker"),
                 " " + maker.name().replace("maker", "ｍaker") + " ");
-        SignInBrake brake = instance();
+        SignInStore brake = instance();
         for (String name : spellings) {
             assertThat(makers.find(name)).as(name).contains(maker);
             assertThat(brake.count(name, somewhere(), "")).as(name).isPresent();
@@ -81,15 +81,15 @@ class SignInBrakeTest extends WithApp {
         String address = somewhere();
         ExecutorService together = Executors.newFixedThreadPool(24);
         try {
-            List<Callable<Optional<SignInBrake.Try>>> tries = IntStream.range(0, 24)
-                    .mapToObj(i -> (Callable<Optional<SignInBrake.Try>>)
+            List<Callable<Optional<SignInStore.Try>>> tries = IntStream.range(0, 24)
+                    .mapToObj(i -> (Callable<Optional<SignInStore.Try>>)
                             () -> instance().count(name, address, ""))
                     .toList();
             int let = 0;
-            for (Future<Optional<SignInBrake.Try>> one : together.invokeAll(tries)) {
+            for (Future<Optional<SignInStore.Try>> one : together.invokeAll(tries)) {
                 let += one.get().isPresent() ? 1 : 0;
             }
-            assertThat(let).isEqualTo(SignInBrake.TRIES);
+            assertThat(let).isEqualTo(SignInStore.TRIES);
         } finally {
             together.shutdownNow();
         }
@@ -98,11 +98,11 @@ class SignInBrakeTest extends WithApp {
     @Test
     void tries_that_are_refused_do_not_prolong_the_wait() {
         String name = maker().name();
-        SignInBrake brake = instance();
-        for (int i = 0; i < SignInBrake.TRIES; i++) {
+        SignInStore brake = instance();
+        for (int i = 0; i < SignInStore.TRIES; i++) {
             assertThat(brake.count(name, somewhere(), "")).isPresent();
         }
-        for (int second = 1; second < SignInBrake.WAIT.toSeconds(); second++) {
+        for (int second = 1; second < SignInStore.WAIT.toSeconds(); second++) {
             now = now.plusSeconds(1);
             assertThat(brake.count(name, somewhere(), "")).as(second + " s").isEmpty();
         }
@@ -113,15 +113,15 @@ class SignInBrakeTest extends WithApp {
     @Test
     void a_device_that_the_maker_was_let_in_on_is_not_kept_out_by_tries_from_elsewhere() {
         Maker maker = maker();
-        SignInBrake brake = instance();
+        SignInStore brake = instance();
         String device = brake.meet(maker);
         String full = somewhere();
-        for (int i = 0; i < SignInBrake.TRIES_FROM_AN_ADDRESS + 1; i++) {
+        for (int i = 0; i < SignInStore.TRIES_FROM_AN_ADDRESS + 1; i++) {
             brake.count(maker.name(), full, "");
         }
         assertThat(brake.count(maker.name(), full, "")).isEmpty();
         assertThat(brake.count(maker.name(), full, "no device of ours")).isEmpty();
-        for (int i = 0; i < SignInBrake.TRIES; i++) {
+        for (int i = 0; i < SignInStore.TRIES; i++) {
             assertThat(brake.count(maker.name(), full, device)).isPresent();
         }
         assertThat(brake.count(maker.name(), full, device))
@@ -133,16 +133,16 @@ class SignInBrakeTest extends WithApp {
 
     @Test
     void an_address_that_tries_many_names_waits_too_and_writes_no_more_counts() {
-        SignInBrake brake = instance();
+        SignInStore brake = instance();
         String address = somewhere();
         int let = 0;
         int before = counts();
         for (int i = 0; i < 50; i++) {
             let += brake.count("nobody " + System.nanoTime(), address, "").isPresent() ? 1 : 0;
         }
-        assertThat(let).isEqualTo(SignInBrake.TRIES_FROM_AN_ADDRESS);
-        assertThat(counts() - before).isEqualTo(SignInBrake.TRIES_FROM_AN_ADDRESS + 1);
-        now = now.plus(SignInBrake.WAIT);
+        assertThat(let).isEqualTo(SignInStore.TRIES_FROM_AN_ADDRESS);
+        assertThat(counts() - before).isEqualTo(SignInStore.TRIES_FROM_AN_ADDRESS + 1);
+        now = now.plus(SignInStore.WAIT);
         assertThat(brake.count("nobody", address, "")).isPresent();
     }
 
@@ -154,13 +154,13 @@ class SignInBrakeTest extends WithApp {
     void a_right_password_clears_the_makers_count_and_takes_its_own_try_off_the_address() {
         String name = maker().name();
         String address = somewhere();
-        SignInBrake brake = instance();
-        for (int i = 0; i < 4 * SignInBrake.TRIES_FROM_AN_ADDRESS; i++) {
-            Optional<SignInBrake.Try> let = brake.count(name, address, "");
+        SignInStore brake = instance();
+        for (int i = 0; i < 4 * SignInStore.TRIES_FROM_AN_ADDRESS; i++) {
+            Optional<SignInStore.Try> let = brake.count(name, address, "");
             assertThat(let).as("sign-in " + i).isPresent();
             brake.succeeded(let.get());
         }
-        for (int i = 0; i < SignInBrake.TRIES; i++) {
+        for (int i = 0; i < SignInStore.TRIES; i++) {
             assertThat(brake.count(name, address, "")).isPresent();
         }
         assertThat(brake.count(name, address, "")).isEmpty();

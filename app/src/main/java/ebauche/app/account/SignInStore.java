@@ -20,7 +20,7 @@ import org.springframework.stereotype.Repository;
  * a maker out by trying their name from elsewhere. The counts lie in the database: all that serve share them.
  */
 @Repository
-class SignInBrake {
+class SignInStore {
     /** Wrong passwords for one maker, or on one known device, within {@link #WAIT}. */
     static final int TRIES = 5;
     /** From one address: a shop's makers may sit behind one. */
@@ -34,7 +34,7 @@ class SignInBrake {
     private final MakerStore makers;
     private final Clock clock;
 
-    SignInBrake(JdbcClient sql, MakerStore makers, Clock clock) {
+    SignInStore(JdbcClient sql, MakerStore makers, Clock clock) {
         this.sql = sql;
         this.makers = makers;
         this.clock = clock;
