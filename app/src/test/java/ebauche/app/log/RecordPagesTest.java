@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.app.body.Body;
+import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
@@ -18,7 +19,7 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -121,9 +122,9 @@ class RecordPagesTest extends WithVisitor {
         Body sedge = shop.bodies().get("sedge");
         int before = bodies.recordLength(sedge);
         ExecutorService hands = Executors.newFixedThreadPool(6);
-        List<Callable<Integer>> presses = IntStream.range(0, 6)
-                .<Callable<Integer>>mapToObj(i -> () -> visitor(shop)
-                        .post(
+        List<Visitor> tablets = Stream.generate(() -> visitor(shop)).limit(6).toList();
+        List<Callable<Integer>> presses = tablets.stream()
+                .<Callable<Integer>>map(tablet -> () -> tablet.post(
                                 shop.path("sedge") + "/bench",
                                 shop.path("sedge") + "/done",
                                 Map.of("entry", UUID.randomUUID().toString(), "step", "neck:rout"))
