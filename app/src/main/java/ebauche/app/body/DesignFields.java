@@ -4,6 +4,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.TimberFile;
@@ -388,12 +389,21 @@ final class DesignFields {
                 int at = field.path().indexOf(".sizes.");
                 if (at > 0) {
                     PartSize.of(field.path().substring(at + ".sizes.".length()))
-                            .ifPresent(size ->
-                                    all.put(field.path(), new Measurand.SizeOf(feature(design, section.path()), size)));
+                            .flatMap(size -> sizeOf(feature(design, section.path()), size))
+                            .ifPresent(measured -> all.put(field.path(), measured));
                 }
             }
         }
         return all;
+    }
+
+    /** Empty for a name that no feature can have: the form that holds it says so at its field. */
+    private static Optional<Measurand> sizeOf(String feature, PartSize size) {
+        try {
+            return Optional.of(new Measurand.SizeOf(feature, size));
+        } catch (Refusal noName) {
+            return Optional.empty();
+        }
     }
 
     private static String feature(JsonNode design, String section) {

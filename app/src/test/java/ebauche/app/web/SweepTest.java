@@ -83,7 +83,7 @@ class SweepTest extends WithVisitor {
     private final List<Target> reads = new ArrayList<>();
     private final List<Target> posts = new ArrayList<>();
     /** By address, the fields of every form that leads there, with the values that a maker would send unchanged. */
-    private final Map<String, Map<String, String>> forms = new TreeMap<>();
+    private final Map<String, Map<String, String>> forms = new LinkedHashMap<>();
 
     /** A mapped address and what its handler names. */
     private record Target(String pattern, List<String> fields) {}
