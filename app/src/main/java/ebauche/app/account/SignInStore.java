@@ -40,8 +40,12 @@ class SignInStore {
         this.clock = clock;
     }
 
-    /** One count and how far it may go. */
-    private record Count(String tried, int most) {}
+    /**
+     * One count and how far it may go.
+     *
+     * @param shared by several makers, so that a right password takes back its own try only
+     */
+    private record Count(String tried, int most, boolean shared) {}
 
     /** A try that was let through. */
     static final class Try {
@@ -71,11 +75,11 @@ class SignInStore {
     private List<Count> counts(String name, String address, String device) {
         Optional<Maker> maker = makers.find(name);
         if (maker.isPresent() && !device.isEmpty() && knows(maker.get(), device)) {
-            return List.of(new Count("device " + hash(device), TRIES));
+            return List.of(new Count("device " + hash(device), TRIES, false));
         }
         String who = maker.map(m -> "maker " + m.id()).orElseGet(() -> "name " + hash(Names.normal(name)));
         // The address first: one that tries many names writes no more counts than it has tries.
-        return List.of(new Count("from " + hash(address), TRIES_FROM_AN_ADDRESS), new Count(who, TRIES));
+        return List.of(new Count("from " + hash(address), TRIES_FROM_AN_ADDRESS, true), new Count(who, TRIES, false));
     }
 
     /** Adds one in a single statement, so that tries at the same moment each see their own number. */
@@ -98,8 +102,8 @@ class SignInStore {
     /** The password was right: its counts are taken back, and what is long past is cleared away. */
     void succeeded(Try let) {
         for (Count count : let.counts) {
-            String change = count.most() == TRIES_FROM_AN_ADDRESS ? "greatest(tries - 1, 0)" : "0";
-            sql.sql("update sign_in_try set tries = " + change + " where tried = :tried")
+            sql.sql("update sign_in_try set tries = if(:shared, greatest(tries - 1, 0), 0) where tried = :tried")
+                    .param("shared", count.shared())
                     .param("tried", count.tried())
                     .update();
         }
