@@ -12,6 +12,9 @@ import java.util.OptionalDouble;
 
 /** What a body asks of its blank: its outline, what will be cut out of it, what hardware hides, and what shows. */
 public final class BlankNeed {
+    /** A body that was read thinner than its top is judged as if so much of its core were left, mm. */
+    private static final double LEAST_CORE = 1;
+
     private BlankNeed() {}
 
     /** Of a body in one layer. */
@@ -20,9 +23,6 @@ public final class BlankNeed {
         double rough = build.thicknessed() + build.shop().cutting().flattening();
         return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
     }
-
-    /** A body that was read thinner than its top is judged as if so much of its core were left, mm. */
-    private static final double LEAST_CORE = 1;
 
     /**
      * Of the core under a top.

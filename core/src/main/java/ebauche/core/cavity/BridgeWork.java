@@ -78,14 +78,8 @@ final class BridgeWork {
 
     /** Springs hook into the block: their cavity must really meet its route, over the block's whole width. */
     private void checkSprings(Bridge.Vibrato vibrato, List<Finding> found) {
-        Region route = Region.rectangle(
-                new Point(bridge.offCentre(), vibrato.routeY()), vibrato.routeAcross(), vibrato.routeAlong(), 0, 0);
-        Region springs = Region.rectangle(
-                new Point(bridge.offCentre(), vibrato.springsY()),
-                vibrato.springsAcross(),
-                vibrato.springsAlong(),
-                0,
-                0);
+        Region route = route(vibrato);
+        Region springs = springs(vibrato);
         double apart = Math.max(route.minY() - springs.maxY(), springs.minY() - route.maxY());
         if (apart >= 0) {
             found.add(Finding.stops("cavity", "springs-miss-route")
@@ -98,6 +92,16 @@ final class BridgeWork {
                             "Between the spring cavity and the vibrato's route {0} of wood is left: the springs do not reach the block.",
                             "Make the spring cavity longer by more than that, or move it towards the bridge."));
         }
+    }
+
+    private Region route(Bridge.Vibrato v) {
+        Point at = new Point(bridge.offCentre(), v.routeY());
+        return Region.rectangle(at, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
+    }
+
+    private Region springs(Bridge.Vibrato v) {
+        Point at = new Point(bridge.offCentre(), v.springsY());
+        return Region.rectangle(at, v.springsAcross(), v.springsAlong(), ROUTE_CORNER, 0);
     }
 
     /** Holes that leave the body, one finding for the worst. */
@@ -197,22 +201,18 @@ final class BridgeWork {
                     Set.of(STUDS, ROUTE)));
         }
         bridge.vibrato().ifPresent(v -> {
-            Point at = new Point(bridge.offCentre(), v.springsY());
-            Region springs = Region.rectangle(at, v.springsAcross(), v.springsAlong(), ROUTE_CORNER, 0);
             pockets.add(pocket(
                     SPRINGS,
                     "spring cavity",
                     Face.BACK,
-                    springs,
+                    springs(v),
                     Reckoning.typed("spring cavity depth", v.springsDepth()),
                     Set.of(ROUTE)));
-            Point through = new Point(bridge.offCentre(), v.routeY());
-            Region route = Region.rectangle(through, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
             pockets.add(pocket(
                     ROUTE,
                     "vibrato route",
                     Face.FRONT,
-                    route,
+                    route(v),
                     Reckoning.typed("vibrato route depth", build.faces().thickness()),
                     Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
         });
