@@ -3,7 +3,7 @@ package ebauche.app.drawing;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.plan.Holding;
 import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
 import java.util.List;
@@ -23,7 +23,7 @@ public final class DrillDrawing {
             Face face,
             Optional<DrillPattern> drilling,
             List<WallStop> stops,
-            List<TemplateSheet.Seat> seats,
+            List<Holding.Seat> seats,
             List<Region> unreached) {
         double scale = Math.min(
                 (WIDTH - 2 * MARGIN) / (plan.maxY() - plan.minY()),
@@ -58,7 +58,7 @@ public final class DrillDrawing {
             svg.circle("mark", frame.x(stop.at()), frame.y(stop.at()), 9);
             svg.close();
         }
-        for (TemplateSheet.Seat seat : seats) {
+        for (Holding.Seat seat : seats) {
             Point at = seat.at();
             double x = frame.x(at);
             double y = frame.y(new Point(face == Face.FRONT ? at.x() : -at.x(), at.y()));

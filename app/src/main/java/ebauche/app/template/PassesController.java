@@ -6,11 +6,9 @@ import ebauche.app.drawing.DrillDrawing;
 import ebauche.app.drawing.PassSection;
 import ebauche.app.web.Figures;
 import ebauche.core.build.Build;
-import ebauche.core.cavity.CavityStation;
 import ebauche.core.crib.Crib;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
-import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineRouting;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.GuidedCut;
@@ -18,6 +16,8 @@ import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Holding;
+import ebauche.core.plan.Stations;
 import ebauche.core.plan.TemplateSheet;
 import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
@@ -132,8 +132,8 @@ class PassesController {
                         .filter(f -> f.feature().equals(chosen.feature()))
                         .filter(f -> f.rule().equals("no-bit") || f.rule().equals("no-passes"))
                         .toList());
-        List<TemplateSheet.Seat> seats = sheet.hold().inWaste() ? sheet.seats() : List.of();
-        model.addAttribute("met", seats.stream().filter(TemplateSheet.Seat::met).toList());
+        List<Holding.Seat> seats =
+                sheet.holding().how().inWaste() ? sheet.holding().offered() : List.of();
         model.addAttribute(
                 "drawing",
                 DrillDrawing.of(
@@ -162,9 +162,7 @@ class PassesController {
                     routing.crib(),
                     Optional.empty()));
         }
-        List<GuidedPocket> pockets = new ArrayList<>(List.of(NeckStation.pocket(build)));
-        pockets.addAll(CavityStation.pockets(build));
-        for (GuidedPocket p : pockets) {
+        for (GuidedPocket p : Stations.pockets(build)) {
             cuts.add(new Guided(
                     p.feature(),
                     p.noun(),

@@ -44,6 +44,14 @@ public record AsCut(Build build, String feature, Face face) {
     /** Area that a pencil's width can explain, mm². */
     public static final double SLIVER = 5;
 
+    /** Whether any step of it that takes wood is done. */
+    public boolean isBegun() {
+        return build.asBuilt().standing().stream()
+                .anyMatch(e -> e instanceof AsBuilt.Done done
+                        && done.operation().startsWith(feature + ":")
+                        && done.changes().stream().anyMatch(Change.Remove.class::isInstance));
+    }
+
     public boolean isDone(String step) {
         return build.isDone(feature + ":" + step);
     }

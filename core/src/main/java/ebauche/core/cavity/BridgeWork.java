@@ -1,5 +1,6 @@
 package ebauche.core.cavity;
 
+import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Drill;
@@ -24,6 +25,7 @@ import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -34,9 +36,19 @@ final class BridgeWork {
     static final String ROUTE = "vibrato";
     static final String SPRINGS = "springs";
 
+    /** The step whose small holes place the spring cavity from the other face. */
+    private static final String LOCATE = "locate";
+
+    private static final Condition.Access STUD_HOLES = new Condition.Access("bridge's stud holes");
+    private static final Condition.Access LOCATED = new Condition.Access("two holes through the vibrato's route");
     private static final Condition.Access STRINGS = new Condition.Access("strings' holes through the body");
 
     private static final double DRILL_MATCH = 0.3;
+
+    /** Holes that show on the back where the front is routed: small, so that they vanish in both routes; common practice. */
+    private static final double LOCATING = 3;
+
+    private static final double FROM_CORNER = 4;
 
     /** Inside corners of the routes: a 1/2 in bit, common practice. */
     private static final double ROUTE_CORNER = 6.35;
@@ -191,39 +203,66 @@ final class BridgeWork {
     /** Its guided pockets; none for a bridge that stands on the front. */
     List<GuidedPocket> pockets() {
         List<GuidedPocket> pockets = new ArrayList<>();
+        Optional<GuidedPocket> route = bridge.vibrato().map(this::routed);
+        bridge.vibrato().ifPresent(v -> pockets.add(springs(v, route.orElseThrow())));
+        route.ifPresent(pockets::add);
         if (bridge.recess() > 0) {
-            pockets.add(pocket(
+            GuidedPocket recess = pocket(
                     RECESS,
                     "bridge recess",
                     Face.FRONT,
                     bridge.footprint().opened(2 * ROUTE_CORNER),
                     build.fitting().bridges().recess(bridge),
-                    Set.of(STUDS, ROUTE)));
+                    Set.of(STUDS, ROUTE),
+                    onFront());
+            pockets.add(route.map(recess::afterCavity).orElse(recess));
         }
-        bridge.vibrato().ifPresent(v -> {
-            pockets.add(pocket(
-                    SPRINGS,
-                    "spring cavity",
-                    Face.BACK,
-                    springs(v),
-                    Reckoning.typed("spring cavity depth", v.springsDepth()),
-                    Set.of(ROUTE)));
-            pockets.add(pocket(
-                    ROUTE,
-                    "vibrato route",
-                    Face.FRONT,
-                    route(v),
-                    Reckoning.typed("vibrato route depth", build.faces().thickness()),
-                    Set.of(SPRINGS, RECESS, WoodLeft.BACK)));
-        });
         return pockets;
     }
 
+    private GuidedPocket springs(Bridge.Vibrato v, GuidedPocket route) {
+        boolean located = located();
+        GuidedPocket springs = pocket(
+                SPRINGS,
+                "spring cavity",
+                Face.BACK,
+                springs(v),
+                Reckoning.typed("spring cavity depth", v.springsDepth()),
+                Set.of(ROUTE),
+                located ? LOCATED : route.atDepth());
+        return located ? springs.afterHoles(locating(v), LOCATED) : springs.afterCavity(route);
+    }
+
+    private GuidedPocket routed(Bridge.Vibrato v) {
+        GuidedPocket route = pocket(
+                ROUTE,
+                "vibrato route",
+                Face.FRONT,
+                route(v),
+                Reckoning.typed("vibrato route depth", build.faces().thickness()),
+                Set.of(SPRINGS, RECESS, WoodLeft.BACK),
+                onFront());
+        return located() ? route.afterHoles(locating(v), LOCATED) : route;
+    }
+
+    /** Whether small holes place the spring cavity: one that was begun without them is placed by the route itself. */
+    private boolean located() {
+        return build.isDone(ROUTE + ":" + LOCATE) || !new AsCut(build, ROUTE, Face.FRONT).isBegun();
+    }
+
+    /** What shows on the front where the bridge comes. */
+    private Condition onFront() {
+        return bridge.studs().isPresent() ? STUD_HOLES : Datum.BRIDGE_MARKED;
+    }
+
     private GuidedPocket pocket(
-            String feature, String noun, Face face, Region plan, Reckoning depth, Set<String> joins) {
-        Condition located = bridge.studs().isPresent() && face == Face.FRONT
-                ? new Condition.Access("bridge's stud holes")
-                : face == Face.FRONT ? Datum.BRIDGE_MARKED : Datum.centreLine(face);
+            String feature,
+            String noun,
+            Face face,
+            Region plan,
+            Reckoning depth,
+            Set<String> joins,
+            Condition located) {
         return new GuidedPocket(
                 build,
                 "cavity",
@@ -246,6 +285,7 @@ final class BridgeWork {
             steps.add(drillStrings(s));
             s.ferrule().ifPresent(f -> steps.add(boreFerrules(s, f)));
         });
+        bridge.vibrato().filter(v -> located()).ifPresent(v -> steps.add(drillLocating(v)));
         pockets().forEach(p -> steps.addAll(p.operations()));
         return steps;
     }
@@ -261,13 +301,9 @@ final class BridgeWork {
     private Operation drillStrings(Bridge.StringThrough through) {
         double top = build.faces().frontNow();
         double bottom = build.faces().backNow();
-        Reckoning depth = Reckoning.of("through the body", Quantity.LENGTH)
-                .length("front now", top)
-                .length("back now", bottom)
-                .is(bottom - top, "back now − front now");
         Operation.Builder step = Operation.of(
                         "cavity", Bridge.STRING_HOLES, "drill", "Drill the strings' holes through the body")
-                .set(new Setting.Drilled(drill(through.diameter()), depth, "right through, onto scrap"))
+                .set(new Setting.Drilled(drill(through.diameter()), through(), "right through, onto scrap"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(STRINGS)
                 .joins(Set.of(WoodLeft.BACK, Bridge.FERRULES))
@@ -307,6 +343,53 @@ final class BridgeWork {
         return step.build();
     }
 
+    /** Two places in the block's route that the spring cavity takes away too, or else in the middle of the route. */
+    private List<Point> locatingPlaces(Bridge.Vibrato v) {
+        Region route = route(v);
+        Region springs = springs(v);
+        double low = Math.max(route.minY(), springs.minY());
+        double high = Math.min(route.maxY(), springs.maxY());
+        double y = low < high ? (low + high) / 2 : v.routeY();
+        double aside = Math.max(0, Math.min(v.routeAcross(), v.springsAcross()) / 2 - FROM_CORNER - LOCATING / 2);
+        return List.of(new Point(bridge.offCentre() - aside, y), new Point(bridge.offCentre() + aside, y));
+    }
+
+    private Region locating(Bridge.Vibrato v) {
+        return locatingPlaces(v).stream().map(at -> Region.disc(at, LOCATING)).reduce(Region.EMPTY, Region::union);
+    }
+
+    /** The spring cavity is cut from the other face: what places it must come through to the back first. */
+    private Operation drillLocating(Bridge.Vibrato v) {
+        double top = build.faces().frontNow();
+        double bottom = build.faces().backNow();
+        Operation.Builder step = Operation.of(
+                        "cavity",
+                        ROUTE,
+                        "locate",
+                        "Drill two small holes through the vibrato's route, to place the springs")
+                .set(new Setting.Drilled(drill(LOCATING), through(), "right through, onto scrap"))
+                .needs(onFront(), Datum.flat(build, Face.FRONT, bridge.footprint()))
+                .gives(LOCATED)
+                .joins(Set.of(SPRINGS, RECESS, WoodLeft.BACK))
+                .caution(Caution.DRILL)
+                .takes(8, 0, 0.002);
+        for (Point at : locatingPlaces(v)) {
+            Region hole = Region.disc(at, LOCATING);
+            step.cuts(Change.Remove.fromBody(ROUTE, Solid.Prism.between(hole, top, bottom)))
+                    .needs(Datum.wood(build, hole));
+        }
+        return step.build();
+    }
+
+    private Reckoning through() {
+        double top = build.faces().frontNow();
+        double bottom = build.faces().backNow();
+        return Reckoning.of("through the body", Quantity.LENGTH)
+                .length("front now", top)
+                .length("back now", bottom)
+                .is(bottom - top, "back now − front now");
+    }
+
     private String drill(double diameter) {
         return build.shop().crib().drill(diameter, DRILL_MATCH).map(Drill::name).orElse("a drill that the crib lacks");
     }
@@ -318,7 +401,7 @@ final class BridgeWork {
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
                 .set(new Setting.Drilled(drill(studs.diameter()), depth, "deep from the finished front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
-                .gives(new Condition.Access("bridge's stud holes"))
+                .gives(STUD_HOLES)
                 .joins(Set.of(RECESS))
                 .caution(Caution.DRILL)
                 .takes(20, 0, 0.008);

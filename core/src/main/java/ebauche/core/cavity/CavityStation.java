@@ -82,8 +82,10 @@ public final class CavityStation implements Station {
     private static List<GuidedPocket> pickups(Build build) {
         List<GuidedPocket> pockets = new ArrayList<>();
         for (Pickup pickup : build.design().pickups()) {
-            pockets.add(pickup(build, pickup));
-            build.fitting().pickups().legs(pickup).ifPresent(legs -> pockets.add(legs(build, pickup, legs)));
+            Optional<GuidedPocket> legs = build.fitting().pickups().legs(pickup).map(l -> legs(build, pickup, l));
+            GuidedPocket cavity = pickup(build, pickup);
+            pockets.add(legs.map(cavity::afterCavity).orElse(cavity));
+            legs.ifPresent(pockets::add);
         }
         return pockets;
     }

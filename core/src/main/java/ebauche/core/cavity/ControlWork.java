@@ -131,27 +131,17 @@ final class ControlWork {
         cavity.ifPresent(pit -> {
             Region plan = pit.outline().region();
             double corner = Math.min(pit.outline().smallestInsideCorner(), 50);
-            if (pit.coverThickness() > 0) {
-                pockets.add(rear(
-                        ControlCavity.COVER,
-                        "cover recess",
-                        pit.coverPlan(),
-                        pit.cover()
-                                .map(build.fitting()::coverDepth)
-                                .orElseGet(() -> Reckoning.typed("cover recess depth", pit.coverThickness())),
-                        corner + pit.coverLip(),
-                        false));
-            }
-            pockets.add(rear(
+            GuidedPocket whole = rear(
                     ControlCavity.FEATURE,
                     "control cavity",
                     plan,
                     floor.orElseThrow().cavityDepth(),
                     corner,
-                    true));
+                    true);
+            List<GuidedPocket> steps = new ArrayList<>();
             for (Control control : controls) {
                 if (floor.orElseThrow().stepped(control)) {
-                    pockets.add(rear(
+                    steps.add(rear(
                             ControlFloor.step(control),
                             "step under the " + control.id() + " "
                                     + control.kind().word(),
@@ -161,13 +151,30 @@ final class ControlWork {
                             true));
                 }
             }
+            for (GuidedPocket step : steps) {
+                whole = whole.afterCavity(step);
+            }
+            pockets.addAll(steps);
+            pockets.add(whole);
+            if (pit.coverThickness() > 0) {
+                GuidedPocket recess = rear(
+                        ControlCavity.COVER,
+                        "cover recess",
+                        pit.coverPlan(),
+                        pit.cover()
+                                .map(build.fitting()::coverDepth)
+                                .orElseGet(() -> Reckoning.typed("cover recess depth", pit.coverThickness())),
+                        corner + pit.coverLip(),
+                        false);
+                pockets.add(recess.afterCavity(whole));
+            }
         });
         return pockets;
     }
 
     private GuidedPocket rear(
             String feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
-        return new GuidedPocket(
+        GuidedPocket pocket = new GuidedPocket(
                 build,
                 "cavity",
                 feature,
@@ -180,6 +187,8 @@ final class ControlWork {
                 joins(),
                 controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES,
                 floorIsTop);
+        Region holes = controls.stream().map(ControlWork::hole).reduce(Region.EMPTY, Region::union);
+        return controls.isEmpty() ? pocket : pocket.afterHoles(holes, HOLES);
     }
 
     List<Operation> operations() {
@@ -228,6 +237,10 @@ final class ControlWork {
         return step.build();
     }
 
+    private static Region hole(Control control) {
+        return Region.disc(control.at(), control.opening());
+    }
+
     /** One step per control; each gives the holes that locate the rear template. */
     private List<Operation> drillHoles() {
         List<Operation> steps = new ArrayList<>();
@@ -238,7 +251,7 @@ final class ControlWork {
                 .length("back now", back)
                 .is(back - front, "back now − front now");
         for (Control control : controls) {
-            Region hole = Region.disc(control.at(), control.opening());
+            Region hole = hole(control);
             Solid bore = Solid.Prism.between(hole, front, back);
             Operation.Builder step = Operation.of(
                             "cavity",

@@ -51,7 +51,8 @@ public sealed interface Condition {
 
         @Override
         public boolean answers(Condition need) {
-            return need instanceof Flat flat && flat.face == face && covers(region, flat.region);
+            return need instanceof Flat flat && flat.face == face && covers(region, flat.region)
+                    || need instanceof Rim rim && rim.face == face && covers(region, rim.line);
         }
 
         /** A cut over the whole region leaves it flat, only lower; one that takes too great a share of it spoils it. */
@@ -65,6 +66,41 @@ public sealed interface Condition {
             }
             double taken = solid.plan().shared(region) / region.area();
             return taken < 1 - 1e-6 && taken > 1 - share;
+        }
+    }
+
+    /**
+     * The face along a cavity's line, which a template bears on and its bearing's wall begins at: gone where another cavity takes half
+     * of it, whether the two are meant to join or not. So of two cavities one in the other the inner one is cut first, and of two that
+     * overlap the one that would lose more of its line: both cannot lose half of theirs to each other.
+     *
+     * @param depth of the face in the stock
+     * @param line just outside the cavity's edge
+     * @param around what carries the base: a cut over all of it works the face as a whole and leaves the line whole
+     */
+    record Rim(Face face, double depth, Region line, Region around) implements Condition {
+        private static final double LOST = 0.5;
+
+        @Override
+        public String words() {
+            return "the " + face.word() + " whole along its line, for template and bearing";
+        }
+
+        @Override
+        public boolean answers(Condition need) {
+            return false;
+        }
+
+        @Override
+        public boolean spoiledBy(Change change) {
+            Solid solid = change.solid();
+            boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
+            double most = LOST * line.area();
+            return change instanceof Change.Remove
+                    && reaches
+                    && solid.plan().area() > most
+                    && solid.plan().shared(line) > most
+                    && solid.plan().shared(around) < around.area() - TOUCH_AREA;
         }
     }
 

@@ -83,14 +83,23 @@ public record Operation(
         return with(needs, Optional.of(where), cautions);
     }
 
+    /** The same step, set up otherwise. */
+    public Operation with(Setting how) {
+        return with(how, needs, opening, cautions);
+    }
+
     private Operation with(List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
+        return with(setting, all, where, minded);
+    }
+
+    private Operation with(Setting how, List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
         return new Operation(
                 key,
                 station,
                 feature,
                 title,
                 face,
-                setting,
+                how,
                 changes,
                 all,
                 gives,

@@ -141,6 +141,23 @@ public sealed interface Setting {
         }
     }
 
+    /**
+     * A template fixed.
+     *
+     * @param longest screw, where it is held with screws or pins
+     */
+    record Fixed(String tool, Optional<Reckoning> longest) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return longest;
+        }
+
+        @Override
+        public String figureSays() {
+            return "long at most, screws or pins";
+        }
+    }
+
     /** Marking, fitting, taking off, checking. */
     record ByHand(String tool) implements Setting {
         @Override

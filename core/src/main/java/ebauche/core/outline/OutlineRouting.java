@@ -171,7 +171,6 @@ public final class OutlineRouting {
                 .set(new Setting.ByHand(hold.words()))
                 .needs(Datum.OUTLINE_SAWN, Datum.centreLine(Face.FRONT))
                 .gives(TEMPLATE)
-                .caution(Caution.of(hold))
                 .takes(10, 0, 0.001);
         if (hold.inWaste()) {
             step.needs(seats());

@@ -4,7 +4,6 @@ import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
-import ebauche.core.cavity.CavityStation;
 import ebauche.core.cavity.ControlFloor;
 import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
@@ -15,7 +14,6 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.neck.NeckStation;
 import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
@@ -23,7 +21,6 @@ import ebauche.core.operation.Setting;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
@@ -98,10 +95,7 @@ public record DepthCard(
     /** A card for every cavity: the neck pocket first, then by the order of the design. */
     public static List<DepthCard> of(BuildPlan plan) {
         Build build = plan.build();
-        List<GuidedPocket> pockets = new ArrayList<>();
-        pockets.add(NeckStation.pocket(build));
-        pockets.addAll(CavityStation.pockets(build));
-        return pockets.stream()
+        return Stations.pockets(build).stream()
                 .filter(p -> !p.plan().isEmpty())
                 .filter(p -> !build.design().undecided().contains(p.feature()))
                 .map(p -> new Writer(plan, p).card())

@@ -88,7 +88,7 @@ public final class Planner {
         return new BuildPlan(
                 build,
                 findings,
-                steps(sequence.operations(), done),
+                steps(Holding.said(build, history, Stations.pockets(build)), done),
                 history,
                 sequence.telling(),
                 checked.get().reckonings(),

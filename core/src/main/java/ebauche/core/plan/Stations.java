@@ -1,13 +1,16 @@
 package ebauche.core.plan;
 
 import ebauche.core.blank.BlankStation;
+import ebauche.core.build.Build;
 import ebauche.core.build.Station;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
+import ebauche.core.routing.GuidedPocket;
 import ebauche.core.sanding.SandingStation;
 import ebauche.core.thickness.ThicknessStation;
+import java.util.ArrayList;
 import java.util.List;
 
 /** The kinds of work, in the order in which a body usually meets them. A new kind is one line here. */
@@ -22,4 +25,12 @@ public final class Stations {
             new SandingStation());
 
     private Stations() {}
+
+    /** Every pocket that is routed along a template: the neck's first, then by the order of the design. */
+    public static List<GuidedPocket> pockets(Build build) {
+        List<GuidedPocket> pockets = new ArrayList<>();
+        pockets.add(NeckStation.pocket(build));
+        pockets.addAll(CavityStation.pockets(build));
+        return pockets;
+    }
 }

@@ -1,21 +1,15 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.Build;
-import ebauche.core.build.History;
-import ebauche.core.cavity.CavityStation;
-import ebauche.core.crib.HoldDown;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
-import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
-import ebauche.core.hardware.Jack;
-import ebauche.core.neck.NeckStation;
+import ebauche.core.operation.Condition;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;
-import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -29,7 +23,7 @@ import java.util.List;
  * @param face it lies on
  * @param rings closed lines, curves as they are where the design has curves; as seen with that face up
  * @param holes places that locate it or hold it, as seen with that face up
- * @param seats places for screws or pins in wood that a later cut takes away, with the longest screw
+ * @param holding how it is held; its seats as seen with that face up
  * @param thickness of its board, mm
  */
 public record TemplateSheet(
@@ -38,30 +32,12 @@ public record TemplateSheet(
         Face face,
         List<List<Segment>> rings,
         List<Point> holes,
-        List<Seat> seats,
-        double thickness,
-        HoldDown hold) {
-
-    /** A screw's middle stays so far off what is cut, mm: common practice. */
-    private static final double SCREW_CLEARS = 4;
-
-    /** Left under a screw's tip, mm: common practice. */
-    private static final double UNDER_TIP = 1;
-
-    /**
-     * Where a screw or pin may go.
-     *
-     * @param at as seen with the template's face up
-     * @param waste the feature that takes the hole away
-     * @param longest screw: template and the depth that is cut there, less a little, mm
-     * @param met whether the bit would meet it while it cuts along this template
-     */
-    public record Seat(Point at, String waste, double longest, boolean met) {}
+        Holding holding,
+        double thickness) {
 
     public TemplateSheet {
         rings = List.copyOf(rings);
         holes = List.copyOf(holes);
-        seats = List.copyOf(seats);
     }
 
     /** Whether it is drawn mirrored: as seen from the back. */
@@ -69,22 +45,10 @@ public record TemplateSheet(
         return face == Face.BACK;
     }
 
-    /** The seats that a screw can use: the bit does not meet it there. */
-    public List<Seat> offered() {
-        return seats.stream().filter(s -> !s.met()).toList();
-    }
-
-    /** Whether it can be held as it is meant to be: screws and pins want two places. */
-    public boolean holds() {
-        return !hold.inWaste() || offered().size() >= 2;
-    }
-
     /** Every template of a plan, the outline's first. */
     public static List<TemplateSheet> of(BuildPlan plan) {
         Build build = plan.build();
-        List<GuidedPocket> pockets = new ArrayList<>();
-        pockets.add(NeckStation.pocket(build));
-        pockets.addAll(CavityStation.pockets(build));
+        List<GuidedPocket> pockets = Stations.pockets(build);
         List<TemplateSheet> sheets = new ArrayList<>();
         sheets.add(new TemplateSheet(
                 OutlineStation.FEATURE,
@@ -92,19 +56,17 @@ public record TemplateSheet(
                 Face.FRONT,
                 List.of(build.design().outline().segments()),
                 List.of(),
-                seats(plan, OutlineStation.FEATURE, Face.FRONT, pockets),
-                build.templateThickness(OutlineStation.FEATURE),
-                build.hold(OutlineStation.FEATURE)));
+                holding(plan, OutlineStation.FEATURE, Face.FRONT, pockets),
+                build.templateThickness(OutlineStation.FEATURE)));
         for (GuidedPocket p : pockets) {
             sheets.add(new TemplateSheet(
                     p.feature(),
                     p.noun(),
                     p.face(),
                     seen(rings(build, p), p.face()),
-                    seenAt(located(build, p), p.face()),
-                    seats(plan, p.feature(), p.face(), pockets),
-                    build.templateThickness(p.feature()),
-                    build.hold(p.feature())));
+                    seenAt(located(plan, p), p.face()),
+                    holding(plan, p.feature(), p.face(), pockets),
+                    build.templateThickness(p.feature())));
         }
         return sheets;
     }
@@ -151,43 +113,25 @@ public record TemplateSheet(
         return places.stream().map(p -> seen(p, face)).toList();
     }
 
-    /** The through holes that locate a rear template. */
-    private static List<Point> located(Build build, GuidedPocket pocket) {
-        boolean controls = pocket.face() == Face.BACK && pocket.joins().contains(Jack.FEATURE);
-        return controls ? build.design().controls().stream().map(Control::at).toList() : List.of();
+    /** The holes through the body that locate a rear template: those that give what its place hangs on. */
+    private static List<Point> located(BuildPlan plan, GuidedPocket pocket) {
+        if (pocket.face() == Face.FRONT || !(pocket.located() instanceof Condition.Access)) {
+            return List.of();
+        }
+        return plan.steps().stream()
+                .map(BuildPlan.PlanStep::operation)
+                .filter(o -> o.gives().contains(pocket.located()))
+                .flatMap(o -> o.changes().stream())
+                .map(c -> c.solid().plan().centroid())
+                .toList();
     }
 
-    /** Pockets of the same face that are cut after this template goes on. */
-    private static List<Seat> seats(BuildPlan plan, String feature, Face face, List<GuidedPocket> pockets) {
-        int on = indexOf(plan, feature, true);
-        Region cut = pockets.stream()
-                .filter(p -> p.feature().equals(feature))
-                .findFirst()
-                .map(p -> p.plan().grown(SCREW_CLEARS))
-                .orElse(Region.EMPTY);
-        List<Seat> seats = new ArrayList<>();
-        for (GuidedPocket p : pockets) {
-            if (p.face() == face && !p.feature().equals(feature) && indexOf(plan, p.feature(), false) > on) {
-                Point at = p.plan().centroid();
-                double longest =
-                        plan.build().templateThickness(feature) + p.depthNow().value() - UNDER_TIP;
-                seats.add(new Seat(seen(at, face), p.feature(), longest, cut.contains(at)));
-            }
-        }
-        return seats;
-    }
-
-    /** The step at which a feature's template is fixed, or at which it is first cut. */
-    private static int indexOf(BuildPlan plan, String feature, boolean fixed) {
-        List<History.Step> steps = plan.history().steps();
-        for (int i = 0; i < steps.size(); i++) {
-            boolean its = steps.get(i).operation().feature().equals(feature);
-            boolean cuts = steps.get(i).changes().stream().anyMatch(Change.Remove.class::isInstance);
-            boolean fits = steps.get(i).operation().key().equals(feature + ":fit");
-            if (its && (fixed ? fits : cuts)) {
-                return i;
-            }
-        }
-        return steps.size();
+    private static Holding holding(BuildPlan plan, String feature, Face face, List<GuidedPocket> pockets) {
+        Holding holding = Holding.of(plan.build(), plan.history(), feature, face, pockets);
+        return new Holding(
+                holding.meant(),
+                holding.seats().stream()
+                        .map(s -> new Holding.Seat(seen(s.at(), face), s.waste(), s.longest(), s.met()))
+                        .toList());
     }
 }

@@ -2,12 +2,10 @@ package ebauche.core.plan;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.History;
-import ebauche.core.cavity.CavityStation;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.neck.NeckStation;
 import ebauche.core.operation.Operation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.Pass;
@@ -49,9 +47,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
         if (step.feature().equals(OutlineStation.FEATURE)) {
             return ofOutline(plan, passes);
         }
-        List<GuidedPocket> pockets = new ArrayList<>(CavityStation.pockets(plan.build()));
-        pockets.add(NeckStation.pocket(plan.build()));
-        return pockets.stream()
+        return Stations.pockets(plan.build()).stream()
                 .filter(p -> p.feature().equals(step.feature()))
                 .findFirst()
                 .map(p -> of(plan, p, passes))

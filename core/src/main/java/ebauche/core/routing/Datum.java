@@ -41,6 +41,14 @@ public final class Datum {
         return flat(build, face, around.intersection(build.design().outline().region()));
     }
 
+    /** The face along a cavity's line, for template and bearing. */
+    public static Condition.Rim rim(Build build, Face face, Region cavity) {
+        Region body = build.design().outline().region();
+        Region line = cavity.grown(WALL_RING).minus(cavity).intersection(body);
+        Region around = cavity.grown(BEARING_SURROUND).minus(cavity).intersection(body);
+        return new Condition.Rim(face, build.faces().now(face), line, around);
+    }
+
     /** Wood through the whole body over a region. */
     public static Condition.Wood wood(Build build, Region region) {
         return new Condition.Wood(

@@ -23,6 +23,9 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
     private static final double LEAST_GAIN = 1.0 / 8;
     private static final int MOST_HOLES = 60;
 
+    /** From a hole's edge to the spur, mm: common practice. */
+    private static final double BESIDE = 2;
+
     /** Keeps a place that just touches an edge within the area, mm. */
     private static final double TOUCH = 1e-3;
 
@@ -34,10 +37,15 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
      * Sets a drill down over a cavity.
      *
      * @param skin kept between the rim and the cavity's edge, mm
+     * @param holes that are there already: the drill's spur needs wood beside them
      */
-    public static DrillPattern of(Region cavity, Drill drill, double skin) {
+    public static DrillPattern of(Region cavity, Drill drill, double skin, Region holes) {
         Region inside = cavity.grown(-skin);
-        Region centres = inside.grown(-drill.diameter() / 2 + TOUCH);
+        Region places = inside.grown(-drill.diameter() / 2 + TOUCH);
+        return of(inside, holes.isEmpty() ? places : places.minus(holes.grown(BESIDE)), drill);
+    }
+
+    private static DrillPattern of(Region inside, Region centres, Drill drill) {
         if (centres.isEmpty()) {
             return new DrillPattern(drill, List.of(), 0);
         }
@@ -64,7 +72,7 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
             Point hole = best;
             standing.removeIf(p -> p.distance(hole) <= radius);
         }
-        boolean tall = cavity.maxY() - cavity.minY() > cavity.maxX() - cavity.minX();
+        boolean tall = inside.maxY() - inside.minY() > inside.maxX() - inside.minX();
         holes.sort(Comparator.comparingDouble(p -> tall ? p.y() : p.x()));
         Region bored = Region.EMPTY;
         for (Point hole : holes) {

@@ -19,6 +19,7 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -41,6 +42,7 @@ import java.util.Set;
  * @param joins features that it may break into
  * @param located what shows where the template goes
  * @param floorIsTop whether the floor is the wood left under the other face's show side
+ * @param before what of its area other work has cut away by then
  */
 public record GuidedPocket(
         Build build,
@@ -54,7 +56,87 @@ public record GuidedPocket(
         double cornerRadius,
         Set<String> joins,
         Condition located,
-        boolean floorIsTop) {
+        boolean floorIsTop,
+        CutBefore before) {
+
+    /** A cavity with none in or over its edge that is cut first. */
+    public GuidedPocket(
+            Build build,
+            String station,
+            String feature,
+            String noun,
+            Face face,
+            Region plan,
+            Plane floor,
+            Reckoning depthFinished,
+            double cornerRadius,
+            Set<String> joins,
+            Condition located,
+            boolean floorIsTop) {
+        this(
+                build,
+                station,
+                feature,
+                noun,
+                face,
+                plan,
+                floor,
+                depthFinished,
+                cornerRadius,
+                joins,
+                located,
+                floorIsTop,
+                CutBefore.NOTHING);
+    }
+
+    /**
+     * What is cut away of its area before its own waste is drilled.
+     *
+     * @param cavities in it or over its edge, at least as deep: nothing is drilled there
+     * @param marks that it is done
+     * @param holes no drill is set down on: its spur would have no wood
+     */
+    public record CutBefore(Region cavities, List<Condition> marks, Region holes) {
+        static final CutBefore NOTHING = new CutBefore(Region.EMPTY, List.of(), Region.EMPTY);
+
+        public CutBefore {
+            marks = List.copyOf(marks);
+        }
+    }
+
+    /** The same, where another cavity that is meant to join it is cut first: in it, or so that each has its line on the face. */
+    public GuidedPocket afterCavity(GuidedPocket first) {
+        if (first.plan.isEmpty()) {
+            return this;
+        }
+        List<Condition> marks = new ArrayList<>(before.marks);
+        marks.add(first.atDepth());
+        return after(new CutBefore(before.cavities.union(first.plan), marks, before.holes));
+    }
+
+    /** The same, where holes are drilled first, which gives a mark. */
+    public GuidedPocket afterHoles(Region drilled, Condition mark) {
+        List<Condition> marks = new ArrayList<>(before.marks);
+        marks.add(mark);
+        return after(new CutBefore(before.cavities, marks, before.holes.union(drilled)));
+    }
+
+    private GuidedPocket after(CutBefore cut) {
+        return new GuidedPocket(
+                build,
+                station,
+                feature,
+                noun,
+                face,
+                plan,
+                floor,
+                depthFinished,
+                cornerRadius,
+                joins,
+                located,
+                floorIsTop,
+                cut);
+    }
 
     /** The step that drills its waste out. */
     public static final String WASTE = "waste";
@@ -165,14 +247,21 @@ public record GuidedPocket(
     Optional<Region> drilled() {
         return isDeep()
                 ? forstner()
-                        .map(drill -> plan.grown(-SKIN).opened(drill.diameter()))
+                        .map(drill -> waste().grown(-SKIN).opened(drill.diameter()))
                         .filter(core -> !core.isEmpty())
                 : Optional.empty();
     }
 
     /** Where its waste is drilled, if it is. */
     public Optional<DrillPattern> drilling() {
-        return drilled().flatMap(core -> forstner()).map(drill -> DrillPattern.of(plan, drill, SKIN));
+        return drilled()
+                .flatMap(core -> forstner())
+                .map(drill -> DrillPattern.of(waste(), drill, SKIN, before.holes()));
+    }
+
+    /** What is there to drill. */
+    private Region waste() {
+        return before.cavities().isEmpty() ? plan : plan.minus(before.cavities());
     }
 
     public List<Operation> operations() {

@@ -41,10 +41,12 @@ class PocketSteps {
     final List<Pass> passes;
     private final boolean planned;
     private final Condition.Flat surround;
+    final Condition.Rim rim;
 
     PocketSteps(GuidedPocket of) {
         this.of = of;
         this.surround = Datum.surround(of.build(), of.face(), of.plan());
+        this.rim = Datum.rim(of.build(), of.face(), of.plan());
         this.wall = Datum.wall(of.build(), of.noun(), of.plan(), of.top(), of.bottom());
         Optional<PassPlan> plan = of.passes();
         this.planned = plan.isPresent();
@@ -78,10 +80,7 @@ class PocketSteps {
 
     List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>();
-        steps.add(fit());
-        Optional<Region> core = of.drilled();
-        core.ifPresent(c -> steps.add(drillWaste(of.forstner().orElseThrow(), c)));
-        Condition before = core.isPresent() ? wasteOut() : null;
+        Condition before = begin(steps);
         boolean on = true;
         for (Stage stage : stages()) {
             boolean air = planned && stage.passes().isEmpty() && !stage.last();
@@ -108,6 +107,19 @@ class PocketSteps {
             steps.add(takeOff(before));
         }
         return steps;
+    }
+
+    /**
+     * The waste is drilled to the drawn line before the template lies in the chuck's way; where the template is on already it stays. What
+     * the first round needs of the two.
+     */
+    Condition begin(List<Operation> steps) {
+        Optional<Region> core = of.drilled();
+        core.ifPresent(c -> steps.add(drillWaste(of.forstner().orElseThrow(), c)));
+        Condition before = core.isPresent() ? wasteOut() : null;
+        boolean onFirst = of.build().isDone(of.feature() + ":" + FIT);
+        steps.add(fit(onFirst ? null : before));
+        return before;
     }
 
     /**
@@ -296,21 +308,20 @@ class PocketSteps {
         return off;
     }
 
-    Operation fit() {
-        return Operation.of(
+    private Operation fit(Condition after) {
+        Operation.Builder step = Operation.of(
                         of.station(),
                         of.feature(),
                         FIT,
                         "Fix the " + of.noun() + " template on the " + of.face().word())
                 .face(of.face())
-                .set(new Setting.ByHand(
-                        "clamps, " + of.build().hold(of.feature()).words()))
-                .needs(of.located(), surround)
+                .set(new Setting.ByHand("clamps"))
+                .needs(of.located(), surround, rim)
+                .needs(of.before().marks().toArray(Condition[]::new))
                 .gives(template())
-                .caution(Caution.of(of.build().hold(of.feature())))
                 .joins(of.joins())
-                .takes(10, 0, 0)
-                .build();
+                .takes(10, 0, 0);
+        return after == null ? step.build() : step.needs(after).build();
     }
 
     /** The depth that the others are reckoned from, in words. */
@@ -329,7 +340,8 @@ class PocketSteps {
                 .set(new Setting.Drilled(
                         drill.name(), stop, "deep from the " + of.face().word()))
                 .cuts(of.removed(core, shy))
-                .needs(of.located(), new Condition.Wood(core, of.top(), of.bottom()))
+                .needs(of.located(), rim, new Condition.Wood(core, of.top(), of.bottom()))
+                .needs(of.before().marks().toArray(Condition[]::new))
                 .gives(wasteOut())
                 .caution(Caution.drilling(drill.diameter()))
                 .caution(Caution.DUST)
@@ -408,7 +420,7 @@ class PocketSteps {
                         depth,
                         "deep from the " + of.face().word(),
                         stage.passes()))
-                .needs(held != null ? held : stage.offTemplate() ? templateOff() : template(), wall)
+                .needs(held != null ? held : stage.offTemplate() ? templateOff() : template(), wall, rim)
                 .gives(stage.gives())
                 .caution(Caution.ROUTER, Caution.DUST);
         if (before != null) {

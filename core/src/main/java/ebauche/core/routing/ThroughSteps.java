@@ -48,8 +48,8 @@ final class ThroughSteps extends PocketSteps {
 
     @Override
     List<Operation> toMake() {
-        List<Operation> steps = new ArrayList<>(List.of(fit()));
-        of.drilled().ifPresent(core -> steps.add(drillWaste(of.forstner().orElseThrow(), core)));
+        List<Operation> steps = new ArrayList<>();
+        begin(steps);
         double first = cutTo(of, AsCut.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
         double reach = Math.max(first, cutTo(of, AsCut.DEEPEN).orElseGet(() -> deepest(Guide.WALL, first)));
         steps.add(first(first));

@@ -64,7 +64,8 @@ class FittingTest {
         body.read("size:pickup-neck.height", 21.5);
         assertThat(moved(before, body.plan()))
                 .isNotEmpty()
-                .allMatch(what -> what.contains("neck pickup"))
+                // Screws of other templates stand in its waste, and may be as much longer.
+                .allMatch(what -> what.contains("neck pickup") || what.startsWith("Fix the "))
                 .anyMatch(what -> what.contains("leg pockets"));
     }
 

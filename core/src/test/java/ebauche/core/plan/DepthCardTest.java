@@ -33,7 +33,7 @@ class DepthCardTest {
         body.controls.add(TestBody.bladeSwitch(3.2, 4.8, OptionalDouble.of(4)));
         BuildPlan plan = body.plan();
         assertThat(DepthCard.of(plan).stream().map(DepthCard::feature))
-                .containsExactly("neck", "pickup-neck", "pickup-bridge", "cover", "controls", "step-selector");
+                .containsExactly("neck", "pickup-neck", "pickup-bridge", "step-selector", "controls", "cover");
         for (DepthCard card : DepthCard.of(plan)) {
             assertThat(card.steps()).allMatch(s -> plan.steps().contains(s)).isNotEmpty();
             assertThat(card.last().orElseThrow().key()).startsWith(card.feature());

@@ -129,8 +129,8 @@ class GuidedPocketTest {
                 body.shop.crib().routers(), List.of(narrow), body.shop.crib().drills(), List.of(6.35), List.of()));
         assertThat(steps(body, "pickup-neck"))
                 .containsSubsequence(
-                        "pickup-neck:fit",
                         "pickup-neck:waste",
+                        "pickup-neck:fit",
                         "pickup-neck:start",
                         "pickup-neck:off",
                         "pickup-neck:rough",

@@ -3,6 +3,7 @@ package ebauche.exchange.paper;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
+import ebauche.core.plan.Holding;
 import ebauche.core.plan.TemplateSheet;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -123,8 +124,8 @@ public final class TilePrint {
         for (Point hole : sheet.holes()) {
             cross(out, tile, low, hole);
         }
-        if (sheet.hold().inWaste()) {
-            for (TemplateSheet.Seat seat : sheet.offered()) {
+        if (sheet.holding().how().inWaste()) {
+            for (Holding.Seat seat : sheet.holding().offered()) {
                 cross(out, tile, low, seat.at());
             }
         }

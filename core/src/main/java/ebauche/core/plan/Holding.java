@@ -1,0 +1,154 @@
+package ebauche.core.plan;
+
+import ebauche.core.build.Build;
+import ebauche.core.build.History;
+import ebauche.core.crib.HoldDown;
+import ebauche.core.design.FeatureName;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Change;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * How one template is held, by the order of the plan: screws and pins want wood that a later cut takes away.
+ *
+ * @param meant how the shop or the design means to hold it
+ * @param seats places in wood of the same face that is cut after the template goes on
+ */
+public record Holding(HoldDown meant, List<Seat> seats) {
+    /** Screws or pins that keep a template from turning. */
+    private static final int LEAST_SEATS = 2;
+
+    /** A screw's middle stays so far off what is cut, mm: common practice. */
+    private static final double SCREW_CLEARS = 4;
+
+    /** Left under a screw's tip, mm: common practice. */
+    private static final double UNDER_TIP = 1;
+
+    private static final String FIT = ":fit";
+
+    /**
+     * Where a screw or pin may go.
+     *
+     * @param at in the body's frame
+     * @param waste the feature that takes the hole away
+     * @param longest screw: template and the depth that is cut there, less a little
+     * @param met whether the bit would meet it while it cuts along this template
+     */
+    public record Seat(Point at, String waste, Reckoning longest, boolean met) {}
+
+    public Holding {
+        seats = List.copyOf(seats);
+    }
+
+    /** The seats that a screw can use: the bit does not meet it there. */
+    public List<Seat> offered() {
+        return seats.stream().filter(s -> !s.met()).toList();
+    }
+
+    /** Whether it can be held as it is meant to be. */
+    public boolean asMeant() {
+        return !meant.inWaste() || offered().size() >= LEAST_SEATS;
+    }
+
+    /** How it is held: with tape where there are not two places for screws or pins. */
+    public HoldDown how() {
+        return asMeant() ? meant : HoldDown.TAPE;
+    }
+
+    /** How it is held, and where, in words. */
+    public String words() {
+        if (!asMeant()) {
+            return how().words() + ", as no two later cavities of this face leave waste for " + meant.words();
+        }
+        return meant.inWaste()
+                ? meant.words() + ": "
+                        + offered().stream()
+                                .map(s -> "the " + FeatureName.said(s.waste()))
+                                .collect(Collectors.joining(offered().size() == LEAST_SEATS ? " and " : ", "))
+                : meant.words();
+    }
+
+    /** The longest screw that is safe at every place that is offered. */
+    public Optional<Reckoning> longest() {
+        return meant.inWaste() && asMeant()
+                ? offered().stream().map(Seat::longest).reduce((a, b) -> b.value() < a.value() ? b : a)
+                : Optional.empty();
+    }
+
+    /**
+     * How a feature's template is held by a plan.
+     *
+     * @param pockets every guided pocket of the build
+     */
+    static Holding of(Build build, History history, String feature, Face face, List<GuidedPocket> pockets) {
+        int on = indexOf(history, feature, true);
+        Region cut = pockets.stream()
+                .filter(p -> p.feature().equals(feature))
+                .findFirst()
+                .map(p -> p.plan().grown(SCREW_CLEARS))
+                .orElse(Region.EMPTY);
+        List<Seat> seats = new ArrayList<>();
+        for (GuidedPocket p : pockets) {
+            if (p.face() == face && !p.feature().equals(feature) && indexOf(history, p.feature(), false) > on) {
+                Point at = p.plan().centroid();
+                seats.add(new Seat(at, p.feature(), longest(build, feature, p), cut.contains(at)));
+            }
+        }
+        return new Holding(build.hold(feature), seats);
+    }
+
+    private static Reckoning longest(Build build, String feature, GuidedPocket waste) {
+        double template = build.templateThickness(feature);
+        return Reckoning.of("longest screw in the " + waste.noun(), Quantity.LENGTH)
+                .length("template", Fact.typed(template))
+                .length("cut there later", waste.depthNow().asFact())
+                .length("left under its tip", Fact.rule(UNDER_TIP, "common practice"))
+                .is(template + waste.depthNow().value() - UNDER_TIP, "template + cut there later − left under its tip");
+    }
+
+    /** The steps of a plan, those that fix a template saying how and where. */
+    static List<Operation> said(Build build, History history, List<GuidedPocket> pockets) {
+        List<Operation> said = new ArrayList<>();
+        for (History.Step step : history.steps()) {
+            Operation fit = step.operation();
+            boolean fixes = fit.key().equals(fit.feature() + FIT) && fit.setting() instanceof Setting.ByHand;
+            said.add(
+                    fixes && !step.done()
+                            ? of(build, history, fit.feature(), fit.face(), pockets)
+                                    .on(fit)
+                            : fit);
+        }
+        return said;
+    }
+
+    private Operation on(Operation fit) {
+        String clamps = how().inWaste() ? "" : "clamps, ";
+        return fit.with(new Setting.Fixed(clamps + words(), longest())).minding(List.of(Caution.of(how())));
+    }
+
+    /** The step at which a feature's template is fixed, or at which it is first cut. */
+    private static int indexOf(History history, String feature, boolean fixed) {
+        List<History.Step> steps = history.steps();
+        for (int i = 0; i < steps.size(); i++) {
+            boolean its = steps.get(i).operation().feature().equals(feature);
+            boolean cuts = steps.get(i).changes().stream().anyMatch(Change.Remove.class::isInstance);
+            boolean fits = steps.get(i).operation().key().equals(feature + FIT);
+            if (its && (fixed ? fits : cuts)) {
+                return i;
+            }
+        }
+        return steps.size();
+    }
+}
