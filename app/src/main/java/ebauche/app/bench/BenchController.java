@@ -14,6 +14,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
 import ebauche.core.plan.WallStop;
@@ -89,6 +90,7 @@ class BenchController {
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
         model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
                 "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("index", index);

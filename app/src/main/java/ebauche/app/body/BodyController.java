@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.WallStop;
 import ebauche.core.realism.ShopWay;
 import java.util.Optional;
@@ -60,6 +61,7 @@ class BodyController {
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
         model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
                 "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("chosen", chosen);

@@ -16,6 +16,7 @@ import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Holding;
 import ebauche.core.plan.Stations;
 import ebauche.core.plan.TemplateSheet;
@@ -111,9 +112,7 @@ class PassesController {
         }
         List<WallStop> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
         Optional<DrillPattern> drilling = chosen.pocket().flatMap(GuidedPocket::drilling);
-        Optional<Unreached> unreached = chosen.pocket().isPresent()
-                ? Unreached.inside(chosen.plan(), build.design().outline().region(), chosen.crib())
-                : Unreached.outside(chosen.plan(), chosen.crib());
+        Optional<Unreached> unreached = CornersLeft.of(build, chosen.feature());
         model.addAttribute("unreached", unreached.orElse(null));
         model.addAttribute("drilling", drilling);
         model.addAttribute("aBit", PassPlan.A_BIT);
@@ -133,7 +132,7 @@ class PassesController {
                         .filter(f -> f.rule().equals("no-bit") || f.rule().equals("no-passes"))
                         .toList());
         List<Holding.Seat> seats =
-                sheet.holding().how().inWaste() ? sheet.holding().offered() : List.of();
+                sheet.holding().how().inWaste() ? sheet.holding().seats() : List.of();
         model.addAttribute(
                 "drawing",
                 DrillDrawing.of(

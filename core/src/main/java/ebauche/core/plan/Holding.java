@@ -36,6 +36,9 @@ public record Holding(HoldDown meant, List<Seat> seats) {
     /** Left under a screw's tip, mm: common practice. */
     private static final double UNDER_TIP = 1;
 
+    /** Two screws so near to each other do not keep a template from turning, mm: common practice. */
+    private static final double APART = 30;
+
     private static final String FIT = ":fit";
 
     /**
@@ -44,22 +47,16 @@ public record Holding(HoldDown meant, List<Seat> seats) {
      * @param at in the body's frame
      * @param waste the feature that takes the hole away
      * @param longest screw: template and the depth that is cut there, less a little
-     * @param met whether the bit would meet it while it cuts along this template
      */
-    public record Seat(Point at, String waste, Reckoning longest, boolean met) {}
+    public record Seat(Point at, String waste, Reckoning longest) {}
 
     public Holding {
         seats = List.copyOf(seats);
     }
 
-    /** The seats that a screw can use: the bit does not meet it there. */
-    public List<Seat> offered() {
-        return seats.stream().filter(s -> !s.met()).toList();
-    }
-
     /** Whether it can be held as it is meant to be. */
     public boolean asMeant() {
-        return !meant.inWaste() || offered().size() >= LEAST_SEATS;
+        return !meant.inWaste() || seats.size() >= LEAST_SEATS;
     }
 
     /** How it is held: with tape where there are not two places for screws or pins. */
@@ -70,20 +67,21 @@ public record Holding(HoldDown meant, List<Seat> seats) {
     /** How it is held, and where, in words. */
     public String words() {
         if (!asMeant()) {
-            return how().words() + ", as no two later cavities of this face leave waste for " + meant.words();
+            return how().words() + ": no cavity that is cut later on this face leaves two places for screws or pins";
         }
         return meant.inWaste()
-                ? meant.words() + ": "
-                        + offered().stream()
+                ? meant.words() + ", in "
+                        + seats.stream()
                                 .map(s -> "the " + FeatureName.said(s.waste()))
-                                .collect(Collectors.joining(offered().size() == LEAST_SEATS ? " and " : ", "))
+                                .distinct()
+                                .collect(Collectors.joining(" or "))
                 : meant.words();
     }
 
     /** The longest screw that is safe at every place that is offered. */
     public Optional<Reckoning> longest() {
         return meant.inWaste() && asMeant()
-                ? offered().stream().map(Seat::longest).reduce((a, b) -> b.value() < a.value() ? b : a)
+                ? seats.stream().map(Seat::longest).reduce((a, b) -> b.value() < a.value() ? b : a)
                 : Optional.empty();
     }
 
@@ -102,11 +100,26 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         List<Seat> seats = new ArrayList<>();
         for (GuidedPocket p : pockets) {
             if (p.face() == face && !p.feature().equals(feature) && indexOf(history, p.feature(), false) > on) {
-                Point at = p.plan().centroid();
-                seats.add(new Seat(at, p.feature(), longest(build, feature, p), cut.contains(at)));
+                Reckoning longest = longest(build, feature, p);
+                places(p, cut).forEach(at -> seats.add(new Seat(at, p.feature(), longest)));
             }
         }
         return new Holding(build.hold(feature), seats);
+    }
+
+    /** The two places of a cavity's waste that are farthest apart along it, or the one that there is room for. */
+    private static List<Point> places(GuidedPocket waste, Region cut) {
+        Region room = waste.plan()
+                .minus(waste.before().cavities())
+                .grown(-SCREW_CLEARS)
+                .minus(cut);
+        if (room.isEmpty()) {
+            return List.of();
+        }
+        boolean tall = room.maxY() - room.minY() > room.maxX() - room.minX();
+        Point one = room.farthest(tall ? 0 : 1, tall ? 1 : 0);
+        Point other = room.farthest(tall ? 0 : -1, tall ? -1 : 0);
+        return one.distance(other) < APART ? List.of(room.inner()) : List.of(other, one);
     }
 
     private static Reckoning longest(Build build, String feature, GuidedPocket waste) {

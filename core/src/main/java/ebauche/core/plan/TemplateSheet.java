@@ -131,7 +131,7 @@ public record TemplateSheet(
         return new Holding(
                 holding.meant(),
                 holding.seats().stream()
-                        .map(s -> new Holding.Seat(seen(s.at(), face), s.waste(), s.longest(), s.met()))
+                        .map(s -> new Holding.Seat(seen(s.at(), face), s.waste(), s.longest()))
                         .toList());
     }
 }

@@ -15,8 +15,9 @@ import java.util.Optional;
  *
  * @param bit the narrowest
  * @param corners what it leaves standing, each by itself
+ * @param outside whether they are along the outside of a body
  */
-public record Unreached(Bit bit, List<Region> corners) {
+public record Unreached(Bit bit, List<Region> corners, boolean outside) {
     /** A crumb that sanding takes, mm²: common practice. */
     private static final double CRUMB = 0.2;
 
@@ -31,7 +32,7 @@ public record Unreached(Bit bit, List<Region> corners) {
         return narrowest(crib).map(b -> {
             Region beyond = body.grown(2 * b.diameter()).minus(body);
             Region swept = cavity.union(beyond).opened(b.diameter());
-            return new Unreached(b, pieces(cavity.intersection(body).minus(swept)));
+            return new Unreached(b, pieces(cavity.intersection(body).minus(swept)), false);
         });
     }
 
@@ -42,7 +43,8 @@ public record Unreached(Bit bit, List<Region> corners) {
                         b,
                         pieces(body.grown(b.diameter() / 2)
                                 .grown(-b.diameter() / 2)
-                                .minus(body))));
+                                .minus(body)),
+                        true));
     }
 
     private static Optional<Bit> narrowest(Crib crib) {

@@ -25,9 +25,11 @@ import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -64,6 +66,57 @@ class TemplateSheetTest {
                 .isEqualTo(plan.build().design().outline().segments());
     }
 
+    /** Seats lie in wood that goes, off the line that the template guides, and far enough apart to keep it from turning. */
+    @Test
+    void screws_stand_clear_of_the_bit_and_of_each_other() {
+        BuildPlan plan = new TestBody().plan();
+        Holding holding = sheet(plan, "neck").holding();
+        assertThat(holding.asMeant()).isTrue();
+        Region cut = NeckStation.pocket(plan.build()).plan();
+        for (Holding.Seat seat : holding.seats()) {
+            assertThat(cut.grown(3.9).contains(seat.at())).isFalse();
+            assertThat(Stations.pockets(plan.build()).stream()
+                            .filter(p -> p.feature().equals(seat.waste()))
+                            .findFirst()
+                            .orElseThrow()
+                            .plan()
+                            .grown(-3.9)
+                            .contains(seat.at()))
+                    .isTrue();
+        }
+        assertThat(holding.seats().get(0).at().distance(holding.seats().get(1).at()))
+                .isGreaterThan(30);
+    }
+
+    /** A step under a switch that stands at the cavity's wall: clipped by it, its corners are sharper than any bit, and its card says so. */
+    @Test
+    void corners_that_no_bit_reaches_are_told_on_the_card_that_ends_the_cut() {
+        TestBody body = new TestBody();
+        assertThat(cornersLeft(body.plan())).isEmpty();
+        body.controls.add(new Control(
+                "near",
+                Control.Kind.BLADE_SWITCH,
+                new Point(72, -40),
+                3.2,
+                25,
+                3.2,
+                4.8,
+                13,
+                40,
+                20,
+                OptionalDouble.of(4)));
+        assertThat(cornersLeft(body.plan())).containsOnly(Map.entry("step-near:rout", 2));
+    }
+
+    private static Map<String, Integer> cornersLeft(BuildPlan plan) {
+        Map<String, Integer> left = new TreeMap<>();
+        for (BuildPlan.PlanStep step : plan.steps()) {
+            CornersLeft.at(plan, step.operation())
+                    .ifPresent(u -> left.put(step.operation().key(), u.corners().size()));
+        }
+        return left;
+    }
+
     /** A blade switch that wants less top, placed off the cavity: its step is cut into nothing, and has no template. */
     @Test
     void a_step_outside_its_cavity_has_no_template() {
@@ -93,13 +146,14 @@ class TemplateSheetTest {
         TemplateSheet outline = sheet(plan, "outline");
         assertThat(outline.holding().seats())
                 .extracting(Holding.Seat::waste)
-                .containsExactlyInAnyOrder("neck", "pickup-neck", "pickup-bridge");
+                .containsOnly("neck", "pickup-neck", "pickup-bridge")
+                .hasSize(6);
         double depth = NeckStation.pocket(plan.build()).depthNow().value();
         assertThat(outline.holding().seats().get(0).longest().value()).isEqualTo(6.35 + depth - 1, within(1e-9));
         assertThat(outline.holding().asMeant()).isTrue();
         // The last pocket of a face finds no waste any more.
         long last = TemplateSheet.of(plan).stream()
-                .filter(s -> s.face() == Face.FRONT && s.holding().offered().isEmpty())
+                .filter(s -> s.face() == Face.FRONT && s.holding().seats().isEmpty())
                 .count();
         assertThat(last).isEqualTo(1);
     }
@@ -114,10 +168,10 @@ class TemplateSheetTest {
                     .orElseThrow()
                     .operation()
                     .setting();
-            List<Holding.Seat> seats = sheet.holding().offered();
+            List<Holding.Seat> seats = sheet.holding().seats();
             if (seats.size() < 2) {
                 taped.add(sheet.feature());
-                assertThat(fixed.tool()).contains("double-sided tape").contains("no two later cavities");
+                assertThat(fixed.tool()).contains("double-sided tape").contains("no cavity that is cut later");
                 assertThat(fixed.figure()).isEmpty();
             } else {
                 assertThat(fixed.tool()).contains("screws");
@@ -129,8 +183,10 @@ class TemplateSheetTest {
                                 .orElseThrow());
             }
         }
-        // The neck pocket's template finds the two pickups' waste; each of theirs one cavity at most.
-        assertThat(taped).containsExactly("pickup-neck", "pickup-bridge", "controls", "cover");
+        // On the front the neck pickup's template still finds the bridge pickup's waste, that one's none; on the back
+        // nothing but the
+        // cover's narrow ledge is cut after the control cavity.
+        assertThat(taped).containsExactly("pickup-bridge", "controls", "cover");
     }
 
     @Test

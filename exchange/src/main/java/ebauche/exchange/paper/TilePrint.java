@@ -125,7 +125,7 @@ public final class TilePrint {
             cross(out, tile, low, hole);
         }
         if (sheet.holding().how().inWaste()) {
-            for (Holding.Seat seat : sheet.holding().offered()) {
+            for (Holding.Seat seat : sheet.holding().seats()) {
                 cross(out, tile, low, seat.at());
             }
         }
