@@ -48,6 +48,9 @@ class NoStepInAirTest {
     /** A hole of drilled waste takes an eighth of itself at least. */
     private static final double WASTE = 0.12;
 
+    /** No pass is set up for a shaving, mm. */
+    private static final double BITE = 0.3;
+
     private static final double STEP = 0.5;
 
     static List<String> bodies() {
@@ -62,11 +65,25 @@ class NoStepInAirTest {
     @MethodSource("bodies")
     void every_step_has_its_wood(String body) {
         Build bare = DemoBodies.read(body).build();
-        plan = Planner.plan(new Build(bare.drawn(), bare.shop(), new AsBuilt(List.of())));
+        look(new Build(bare.drawn(), bare.shop(), new AsBuilt(List.of())));
+    }
+
+    /** What is done already, with what was read of it, moves the rest. */
+    @ParameterizedTest
+    @MethodSource("bodies")
+    void what_is_left_of_a_body_begun_has_its_wood(String body) {
+        look(DemoBodies.read(body).build());
+    }
+
+    private void look(Build build) {
+        plan = Planner.plan(build);
         faces = plan.build().faces();
         int routed = 0;
         int drilled = 0;
         for (int i = 0; i < plan.steps().size(); i++) {
+            if (plan.steps().get(i).done()) {
+                continue;
+            }
             Operation step = plan.steps().get(i).operation();
             Stock before = plan.history().before(i);
             if (step.setting() instanceof Setting.Routed && isCavity(step)) {
@@ -111,6 +128,7 @@ class NoStepInAirTest {
                     "wood for pass " + pass.from() + " to " + pass.to() + " of " + step.key(),
                     share(before, area.intersection(body), step.face(), pass.from(), pass.to()),
                     PASS);
+            wants("a bite worth its pass, of " + step.key(), pass.to() - pass.from(), BITE);
             double width = pass.cutter().bit().bearingWidth();
             double end = pass.to() - pass.cutter().bit().cutterLength();
             switch (pass.guide()) {

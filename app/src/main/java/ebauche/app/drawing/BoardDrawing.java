@@ -174,7 +174,7 @@ public final class BoardDrawing {
         double along = (area.maxY() - area.minY()) * frame.scale();
         if (v.when() != Voids.When.LATER && v.opensUp() && !v.through() && across > 22 && along > 26) {
             Point at = area.centroid();
-            svg.figure("figure", frame.x(at), frame.y(at) - 7, "middle", fig.parts(fig.brief(v.depthFromUp())));
+            svg.figure("figure", frame.x(at), frame.y(at) - 7, "middle", fig.parts(fig.deep(v.depthFromUp())));
         }
     }
 

@@ -86,7 +86,7 @@ public final class NeckDrawing {
                 WIDTH,
                 y(-body) + MARGIN,
                 "neck-view",
-                "The neck joint from the side: pocket " + fig.length(depth) + " deep, saddle " + fig.length(saddle)
+                "The neck joint from the side: pocket " + fig.below(depth) + " deep, saddle " + fig.length(saddle)
                         + " over the front");
         double mouth = end() + neck.pocketLength();
         svg.path(
@@ -111,7 +111,7 @@ public final class NeckDrawing {
         svg.circle("saddle", x(0), y(saddle), 5);
         svg.figure("figure", x(-8), y(saddle) - 6, "end", fig.parts(fig.brief(saddle)));
         svg.line("measure", x(end()) + 14, y(0), x(end()) + 14, y(-depth));
-        svg.figure("figure", x(end()) + 20, y(-depth / 2), "start", fig.parts(fig.brief(depth)));
+        svg.figure("figure", x(end()) + 20, y(-depth / 2), "start", fig.parts(fig.deep(depth)));
         svg.figure(
                 "figure",
                 x(end() + neck.pocketLength() / 2),

@@ -129,7 +129,7 @@ public final class XrayDrawing {
             Point at = first.area().inner();
             boolean pinned = pins.stream().anyMatch(t -> t.at().distance(at) * frame.scale() < 2 * Pins.RADIUS);
             double y = frame.y(at) + (pinned ? 5 + 2 * Pins.RADIUS : 5);
-            svg.figure("figure", frame.x(at), y, "middle", fig.parts(fig.brief(first.depthFromOwn())));
+            svg.figure("figure", frame.x(at), y, "middle", fig.parts(fig.deep(first.depthFromOwn())));
         }
         svg.close();
     }

@@ -56,6 +56,11 @@ public record Figures(LengthUnit unit) {
         return new Gauge(unit).number(millimetres, Rounding.NEAREST);
     }
 
+    /** A cavity's depth without its unit, for drawings: the number that its card shows. */
+    public String deep(double millimetres) {
+        return new Gauge(unit).number(millimetres, Rounding.LESS);
+    }
+
     /** A setting's number in the maker's unit, without it. */
     public String setting(double millimetres, Rounding rounding) {
         return new Gauge(unit).number(millimetres, rounding);
@@ -219,9 +224,18 @@ public record Figures(LengthUnit unit) {
     /** What a reading should be and the band that is good, finer than any mark, its ends inward, so that none shown good is refused. */
     public String shouldRead(Inspection inspection) {
         Quantity quantity = inspection.measurand().quantity();
-        return fine(inspection.expected().value(), quantity) + ", good from "
+        return expected(inspection) + ", good from "
                 + fine(inside(inspection.least(), quantity, Rounding.MORE), quantity) + " to "
                 + fine(inside(inspection.most(), quantity, Rounding.LESS), quantity) + ", " + inspection.with();
+    }
+
+    /** The number that the card's setting shows, rounded once; in inches its marks are coarser than what is read, and thousandths tell it. */
+    private String expected(Inspection inspection) {
+        Quantity quantity = inspection.measurand().quantity();
+        double value = inspection.expected().value();
+        return quantity == Quantity.LENGTH && unit != LengthUnit.INCH
+                ? new Gauge(unit).text(value, inspection.measurand().rounding())
+                : fine(value, quantity);
     }
 
     /** An end of a band moved inward to the last place that is shown. */

@@ -86,6 +86,21 @@ class FiguresTest {
         }
     }
 
+    /** The card's heading and what should be read under it are one number, rounded once. */
+    @Test
+    void what_should_be_read_is_the_number_that_the_card_sets() {
+        Random random = new Random(7);
+        for (int i = 0; i < 500; i++) {
+            double mm = 2 + random.nextDouble() * 40;
+            assertThat(metric.shouldRead(new Inspection(
+                            new Measurand.DepthOf("neck"), Reckoning.typed("depth", mm), 0.15, 0.15, "gauge")))
+                    .startsWith(metric.setting(mm, Rounding.LESS) + " mm, good from ");
+            assertThat(metric.shouldRead(new Inspection(
+                            Measurand.Dimension.BODY_THICKNESS, Reckoning.typed("thick", mm), 0.15, 0.15, "calliper")))
+                    .startsWith(metric.setting(mm, Rounding.MORE) + " mm, good from ");
+        }
+    }
+
     @Test
     void a_reading_is_shown_as_fine_as_it_was_typed() {
         assertThat(metric.reading(reading(16.18))).isEqualTo("16.18 mm");

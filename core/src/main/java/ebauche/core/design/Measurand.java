@@ -4,6 +4,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Refusal;
+import ebauche.core.measure.Rounding;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -27,12 +28,22 @@ public sealed interface Measurand {
         return Quantity.LENGTH;
     }
 
+    /** Which way what it should read is shown on a gauge, so that wood is left: the same as the card's setting. */
+    default Rounding rounding() {
+        return Rounding.NEAREST;
+    }
+
     /** A size of the design that the part or the wood in hand replaces. */
     enum Dimension implements Measurand {
         BODY_THICKNESS("body-thickness", "body thickness", 120) {
             @Override
             public double least() {
                 return 5;
+            }
+
+            @Override
+            public Rounding rounding() {
+                return Rounding.MORE;
             }
         },
         BLANK_THICKEST("blank-thickest", "blank at its thickest", 160),
@@ -127,6 +138,11 @@ public sealed interface Measurand {
         }
 
         @Override
+        public Rounding rounding() {
+            return Rounding.LESS;
+        }
+
+        @Override
         public double most() {
             return 120;
         }
@@ -147,6 +163,11 @@ public sealed interface Measurand {
         @Override
         public String label() {
             return "body thickness at the " + FeatureName.said(feature);
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
         }
 
         @Override
@@ -200,6 +221,11 @@ public sealed interface Measurand {
         @Override
         public String label() {
             return "sanded off the " + face.word();
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.LESS;
         }
 
         @Override

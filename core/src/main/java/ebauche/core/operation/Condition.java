@@ -3,7 +3,6 @@ package ebauche.core.operation;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
-import ebauche.core.measure.Decimals;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.List;
@@ -126,7 +125,7 @@ public sealed interface Condition {
     record Wood(Region region, double from, double to) implements Condition {
         @Override
         public String words() {
-            return "wood to cut, " + Decimals.plain(to - from, 1) + " mm of it";
+            return "the wood that it cuts";
         }
 
         @Override

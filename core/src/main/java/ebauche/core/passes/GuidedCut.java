@@ -39,6 +39,9 @@ public record GuidedCut(
     /** Left standing by the first face of a flipped cut: a bearing's contact, mm. */
     private static final double SKIN = Reach.LEAST_CONTACT;
 
+    /** So much heavier a last pass is still light, and better than one that takes a shaving before it: common practice. */
+    private static final double STILL_LIGHT = 1.5;
+
     /** A corner drawn sharp is asked for as this radius: no bit turns in it. */
     private static final double SHARP = 0.01;
 
@@ -79,9 +82,23 @@ public record GuidedCut(
         return with(template, flipped, true, begun, templateOff);
     }
 
-    /** What is left of it once it is cut so deep. */
+    /** What is left of it once it is cut so deep; what is little more than a last light pass is taken in that one. */
     public GuidedCut from(double depthCut, boolean takenOff) {
-        return with(template, flipped, drilled, Math.max(0, depthCut), takenOff);
+        double done = Math.max(0, depthCut);
+        boolean light = done > 0 && depth - done <= STILL_LIGHT * lastPass;
+        return new GuidedCut(
+                depth,
+                work,
+                corner,
+                engaged,
+                light ? 0 : lastPass,
+                template,
+                hardness,
+                flipped,
+                drilled,
+                deepest,
+                done,
+                takenOff);
     }
 
     /** The same on a template so thick. */
