@@ -3,20 +3,18 @@ package ebauche.core.cavity;
 import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
-import ebauche.core.crib.Drill;
-import ebauche.core.design.StringSetup;
+import ebauche.core.crib.Fit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.hardware.Part;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
@@ -27,7 +25,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 
 /** What the bridge takes out of the body: its studs, its recess, a vibrato's route and springs. */
 final class BridgeWork {
@@ -41,9 +38,6 @@ final class BridgeWork {
 
     private static final Condition.Access STUD_HOLES = new Condition.Access("bridge's stud holes");
     private static final Condition.Access LOCATED = new Condition.Access("two holes through the vibrato's route");
-    private static final Condition.Access STRINGS = new Condition.Access("strings' holes through the body");
-
-    private static final double DRILL_MATCH = 0.3;
 
     /** Holes that show on the back where the front is routed: small, so that they vanish in both routes; common practice. */
     private static final double LOCATING = 3;
@@ -141,7 +135,7 @@ final class BridgeWork {
     }
 
     private void checkStrings(Bridge.StringThrough through, Region body, List<Finding> found) {
-        List<Point> places = strings(through);
+        List<Point> places = new StringWork(build).places(through);
         double widest = through.ferrule()
                 .map(f -> build.fitting().bridges().ferruleSeat(f).value())
                 .orElse(through.diameter());
@@ -281,66 +275,10 @@ final class BridgeWork {
     List<Operation> operations() {
         List<Operation> steps = new ArrayList<>();
         bridge.studs().ifPresent(studs -> steps.add(drillStuds(studs)));
-        bridge.stringThrough().ifPresent(s -> {
-            steps.add(drillStrings(s));
-            s.ferrule().ifPresent(f -> steps.add(boreFerrules(s, f)));
-        });
+        bridge.stringThrough().ifPresent(s -> steps.addAll(new StringWork(build).operations(s)));
         bridge.vibrato().filter(v -> located()).ifPresent(v -> steps.add(drillLocating(v)));
         pockets().forEach(p -> steps.addAll(p.operations()));
         return steps;
-    }
-
-    /** One hole a string, at the strings' spread, from the front so that they meet the bridge. */
-    private List<Point> strings(Bridge.StringThrough through) {
-        StringSetup strings = build.design().strings();
-        return IntStream.range(0, strings.count())
-                .mapToObj(i -> new Point(bridge.offCentre() + strings.offset(i), through.y()))
-                .toList();
-    }
-
-    private Operation drillStrings(Bridge.StringThrough through) {
-        double top = build.faces().frontNow();
-        double bottom = build.faces().backNow();
-        Operation.Builder step = Operation.of(
-                        "cavity", Bridge.STRING_HOLES, "drill", "Drill the strings' holes through the body")
-                .set(new Setting.Drilled(drill(through.diameter()), through(), "right through, onto scrap"))
-                .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
-                .gives(STRINGS)
-                .joins(Set.of(WoodLeft.BACK, Bridge.FERRULES))
-                .caution(Caution.DRILL)
-                .takes(25, 0, 0.01);
-        for (Point at : strings(through)) {
-            Region hole = Region.disc(at, through.diameter());
-            step.cuts(Change.Remove.fromBody(Bridge.STRING_HOLES, Solid.Prism.between(hole, top, bottom)))
-                    .needs(Datum.wood(build, hole));
-        }
-        return step.build();
-    }
-
-    /** Seats for the ferrules, on the holes that came through; out of line shows at once. */
-    private Operation boreFerrules(Bridge.StringThrough through, Part ferrule) {
-        Reckoning finished = build.fitting().bridges().ferruleDepth(ferrule);
-        double seat = build.fitting().bridges().ferruleSeat(ferrule).value();
-        double toSand = build.faces().toSand(Face.BACK);
-        Reckoning depth = Reckoning.of("ferrule seat from the back as it is now", Quantity.LENGTH)
-                .length(finished.what(), finished.asFact())
-                .length("still to be sanded off the back", toSand)
-                .is(finished.value() + toSand, finished.what() + " + still to be sanded off the back");
-        double floor = build.faces().planeUnderFinished(Face.BACK, finished.value());
-        Operation.Builder step = Operation.of("cavity", Bridge.FERRULES, "bore", "Bore the ferrules' seats in the back")
-                .face(Face.BACK)
-                .set(new Setting.Drilled(drill(seat), depth, "deep from the back"))
-                .needs(STRINGS)
-                .joins(Set.of(Bridge.STRING_HOLES))
-                .caution(Caution.DRILL)
-                .takes(25, 0, 0.008);
-        for (Point at : strings(through)) {
-            Region hole = Region.disc(at, seat);
-            step.cuts(Change.Remove.fromBody(
-                    Bridge.FERRULES,
-                    Solid.Prism.between(hole, floor, build.faces().backNow())));
-        }
-        return step.build();
     }
 
     /** Two places in the block's route that the spring cavity takes away too, or else in the middle of the route. */
@@ -367,7 +305,7 @@ final class BridgeWork {
                         ROUTE,
                         "locate",
                         "Drill two small holes through the vibrato's route, to place the springs")
-                .set(new Setting.Drilled(drill(LOCATING), through(), "right through, onto scrap"))
+                .set(Drilling.through(build, LOCATING, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(onFront(), Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(LOCATED)
                 .joins(Set.of(SPRINGS, RECESS, WoodLeft.BACK))
@@ -381,25 +319,17 @@ final class BridgeWork {
         return step.build();
     }
 
-    private Reckoning through() {
-        double top = build.faces().frontNow();
-        double bottom = build.faces().backNow();
-        return Reckoning.of("through the body", Quantity.LENGTH)
-                .length("front now", top)
-                .length("back now", bottom)
-                .is(bottom - top, "back now − front now");
-    }
-
-    private String drill(double diameter) {
-        return build.shop().crib().drill(diameter, DRILL_MATCH).map(Drill::name).orElse("a drill that the crib lacks");
-    }
-
     private Operation drillStuds(Bridge.Studs studs) {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
-        Reckoning depth = build.fitting().bridges().studDepth(bridge);
+        Reckoning finished = build.fitting().bridges().studDepth(bridge);
+        double toSand = build.faces().toSand(Face.FRONT);
+        Reckoning depth = Reckoning.of("stud hole from the front as it is now", Quantity.LENGTH)
+                .length(finished.what(), finished.asFact())
+                .length("still to be sanded off the front", toSand)
+                .is(finished.value() + toSand, finished.what() + " + still to be sanded off the front");
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
-                .set(new Setting.Drilled(drill(studs.diameter()), depth, "deep from the finished front"))
+                .set(Drilling.to(build, studs.diameter(), Fit.PRESS, depth, "deep from the front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(STUD_HOLES)
                 .joins(Set.of(RECESS))

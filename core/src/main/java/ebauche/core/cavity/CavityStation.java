@@ -74,8 +74,9 @@ public final class CavityStation implements Station {
         pickups(build).forEach(p -> steps.addAll(p.operations()));
         steps.addAll(new BridgeWork(build).operations());
         steps.addAll(new ControlWork(build).operations());
-        build.design().jack().ifPresent(jack -> steps.add(JackHole.drill(build, jack)));
+        build.design().jack().ifPresent(jack -> steps.addAll(JackHole.operations(build, jack)));
         steps.addAll(new HoleWork(build).operations());
+        steps.addAll(new PartScrews(build).operations());
         return steps;
     }
 

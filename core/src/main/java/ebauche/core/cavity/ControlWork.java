@@ -2,22 +2,21 @@ package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
-import ebauche.core.crib.Drill;
+import ebauche.core.crib.Fit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
-import ebauche.core.measure.Fact;
-import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.Pilot;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
@@ -34,13 +33,6 @@ import java.util.Set;
  */
 final class ControlWork {
     private static final Condition.Access HOLES = new Condition.Access("controls' holes through the body");
-    private static final double DRILL_MATCH = 0.6;
-
-    /** Pilot hole of a cover's screw, and how deep the screw goes: common practice. */
-    private static final double PILOT = 2;
-
-    private static final double SCREW_IN_WOOD = 10;
-
     private final Build build;
     private final List<Control> controls;
     private final Optional<ControlCavity> cavity;
@@ -187,7 +179,7 @@ final class ControlWork {
                 joins(),
                 controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES,
                 floorIsTop);
-        Region holes = controls.stream().map(ControlWork::hole).reduce(Region.EMPTY, Region::union);
+        Region holes = controls.stream().map(this::hole).reduce(Region.EMPTY, Region::union);
         return controls.isEmpty() ? pocket : pocket.afterHoles(holes, HOLES);
     }
 
@@ -208,20 +200,12 @@ final class ControlWork {
     /** Pilot holes for the cover's screws, through its ears, once the recess shows where they stand. */
     private Operation coverScrews(ControlCavity pit) {
         double floor = build.faces().planeUnderFinished(Face.BACK, pit.coverThickness());
-        Reckoning depth = Reckoning.of("pilot holes under the cover", Quantity.LENGTH)
-                .length("screw in the wood", Fact.rule(SCREW_IN_WOOD, "common practice"))
-                .is(SCREW_IN_WOOD, "screw in the wood");
+        Pilot pilot = Pilot.small(build);
+        Reckoning depth = pilot.smallDepth(build.faces().thickness() - pit.coverThickness());
         Operation.Builder step = Operation.of(
                         "cavity", ControlCavity.SCREWS, "drill", "Drill the pilot holes for the cover's screws")
                 .face(Face.BACK)
-                .set(new Setting.Drilled(
-                        build.shop()
-                                .crib()
-                                .drill(PILOT, DRILL_MATCH)
-                                .map(Drill::name)
-                                .orElse("a drill that the crib lacks"),
-                        depth,
-                        "deep from the floor of the cover's recess"))
+                .set(pilot.to(depth, "deep from the floor of the cover's recess"))
                 .needs(new Condition.Mark("the cover recess at depth"))
                 .joins(Set.of(ControlCavity.COVER))
                 .caution(Caution.DRILL)
@@ -230,59 +214,70 @@ final class ControlWork {
             step.cuts(Change.Remove.fromBody(
                     ControlCavity.SCREWS,
                     Solid.Prism.between(
-                            Region.disc(at, PILOT),
-                            floor - SCREW_IN_WOOD,
+                            Region.disc(at, pilot.wide()),
+                            floor - depth.value(),
                             build.faces().backNow())));
         }
         return step.build();
     }
 
-    private static Region hole(Control control) {
-        return Region.disc(control.at(), control.opening());
+    /** A switch's slot is begun with two small holes just past its top, where others place the rear template. */
+    private boolean isSlot(Control control) {
+        return control.kind() == Control.Kind.BLADE_SWITCH
+                && control.slot() > control.opening()
+                && controls.stream().anyMatch(c -> c.kind() != Control.Kind.BLADE_SWITCH);
     }
 
-    /** One step per control; each gives the holes that locate the rear template. */
+    private Region hole(Control control) {
+        return isSlot(control) ? SwitchSlot.ends(control) : Region.disc(control.at(), control.opening());
+    }
+
+    /** One step per control; the round ones give the holes that locate the rear template. */
     private List<Operation> drillHoles() {
         List<Operation> steps = new ArrayList<>();
-        double front = build.faces().frontNow();
-        double back = build.faces().backNow();
-        Reckoning through = Reckoning.of("through the body", Quantity.LENGTH)
-                .length("front now", front)
-                .length("back now", back)
-                .is(back - front, "back now − front now");
         for (Control control : controls) {
-            Region hole = hole(control);
-            Solid bore = Solid.Prism.between(hole, front, back);
-            Operation.Builder step = Operation.of(
-                            "cavity",
-                            control.feature(),
-                            "drill",
-                            "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
-                    .set(new Setting.Drilled(
-                            build.shop()
-                                    .crib()
-                                    .drill(control.opening(), DRILL_MATCH)
-                                    .map(Drill::name)
-                                    .orElse("a drill that the crib lacks"),
-                            through,
-                            "right through, onto scrap"))
-                    .cuts(Change.Remove.fromBody(control.feature(), bore))
-                    .needs(
-                            Datum.centreLine(Face.FRONT),
-                            Datum.flat(
-                                    build,
-                                    Face.FRONT,
-                                    hole.grown(10)
-                                            .intersection(
-                                                    build.design().outline().region())),
-                            Datum.wood(build, hole))
-                    .gives(HOLES)
-                    .joins(joins())
-                    .joins(Set.of(WoodLeft.BACK))
-                    .caution(Caution.DRILL)
-                    .takes(6, 0, 0.003);
-            steps.add(step.build());
+            if (isSlot(control)) {
+                steps.addAll(new SwitchSlot(build, control, floorOf(control), joins()).operations());
+            } else {
+                steps.add(drillThrough(control));
+            }
         }
         return steps;
+    }
+
+    /** The pocket whose floor a control stands on. */
+    private GuidedPocket floorOf(Control control) {
+        String feature = floor.orElseThrow().stepped(control) ? ControlFloor.step(control) : ControlCavity.FEATURE;
+        return pockets().stream()
+                .filter(p -> p.feature().equals(feature))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Operation drillThrough(Control control) {
+        double front = build.faces().frontNow();
+        double back = build.faces().backNow();
+        Region hole = hole(control);
+        return Operation.of(
+                        "cavity",
+                        control.feature(),
+                        "drill",
+                        "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
+                .set(Drilling.through(build, control.opening(), Fit.CLEAR, Drilling.throughBody(build)))
+                .cuts(Change.Remove.fromBody(control.feature(), Solid.Prism.between(hole, front, back)))
+                .needs(
+                        Datum.centreLine(Face.FRONT),
+                        Datum.flat(
+                                build,
+                                Face.FRONT,
+                                hole.grown(10)
+                                        .intersection(build.design().outline().region())),
+                        Datum.wood(build, hole))
+                .gives(HOLES)
+                .joins(joins())
+                .joins(Set.of(WoodLeft.BACK))
+                .caution(Caution.DRILL)
+                .takes(6, 0, 0.003)
+                .build();
     }
 }

@@ -2,12 +2,13 @@ package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
-import ebauche.core.crib.Drill;
+import ebauche.core.crib.Fit;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.PartHole;
+import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -15,22 +16,19 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.Setting;
 import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 
 /**
  * Single holes for inserts and strap buttons: as wide and as deep as the part in hand wants, an insert flush with the face as
  * it will be; one in the edge in the middle of what the contours leave of it.
  */
 final class HoleWork {
-    private static final double DRILL_MATCH = 0.3;
-
     private final Build build;
 
     HoleWork(Build build) {
@@ -60,10 +58,18 @@ final class HoleWork {
     }
 
     List<Operation> operations() {
-        return build.design().holes().stream().map(this::drill).toList();
+        List<Operation> steps = new ArrayList<>();
+        for (PartHole hole : build.design().holes()) {
+            if (hole.from() == PartHole.Side.EDGE) {
+                steps.addAll(level(hole));
+            } else {
+                steps.add(upright(hole));
+            }
+        }
+        return steps;
     }
 
-    private Operation drill(PartHole hole) {
+    private Operation upright(PartHole hole) {
         Fact wide = build.fitting().size(hole.feature(), hole.part(), PartSize.HOLE);
         Operation.Builder step = Operation.of(
                         "cavity",
@@ -73,13 +79,12 @@ final class HoleWork {
                                 + hole.part().kind().word())
                 .caution(Caution.DRILL)
                 .takes(6, 0, 0.002);
-        return hole.from() == PartHole.Side.EDGE
-                ? level(hole, wide.value(), step).build()
-                : upright(hole, wide.value(), step).build();
+        return upright(hole, wide.value(), step).build();
     }
 
-    private String drillFor(double wide) {
-        return build.shop().crib().drill(wide, DRILL_MATCH).map(Drill::name).orElse("a drill that the crib lacks");
+    /** A strap button's screw cuts its own way; an insert is held by the wood. */
+    private static Fit fit(PartHole hole) {
+        return hole.part().kind() == PartKind.STRAP_BUTTON ? Fit.PILOT : Fit.PRESS;
     }
 
     private Reckoning deep(PartHole hole, Face face) {
@@ -102,7 +107,7 @@ final class HoleWork {
                 ? Solid.Prism.between(area, now, now + depth.value())
                 : Solid.Prism.between(area, now - depth.value(), now);
         return step.face(face)
-                .set(new Setting.Drilled(drillFor(wide), depth, "deep from the " + face.word()))
+                .set(Drilling.to(build, wide, fit(hole), depth, "deep from the " + face.word()))
                 .cuts(Change.Remove.fromBody(hole.feature(), solid))
                 .needs(
                         Datum.centreLine(face),
@@ -117,25 +122,29 @@ final class HoleWork {
                                 Math.min(solid.deepest(), build.faces().backFinished())));
     }
 
-    /** Square to the edge in the middle of the thickness, once the edge is where it stays. */
-    private Operation.Builder level(PartHole hole, double wide, Operation.Builder step) {
+    /** Square to the edge in the middle of the thickness that the contours leave there. */
+    private List<Operation> level(PartHole hole) {
+        double wide =
+                build.fitting().size(hole.feature(), hole.part(), PartSize.HOLE).value();
         Reckoning depth = deep(hole, null);
         Point aim = hole.aim().orElseThrow();
         Point end = hole.at().towards(aim, depth.value() / hole.at().distance(aim));
         double axis = (build.finished(Face.FRONT).depthAt(hole.at())
                         + build.finished(Face.BACK).depthAt(hole.at()))
                 / 2;
-        Solid.Bore bore = new Solid.Bore(hole.at(), end, axis, wide);
-        return step.set(new Setting.Drilled(
-                        drillFor(wide), depth, "deep from the edge, in the middle of its thickness"))
-                .cuts(Change.Remove.fromBody(hole.feature(), bore))
-                .needs(
-                        Datum.OUTLINE_ROUTED,
-                        new Condition.Wood(
-                                bore.plan()
-                                        .intersection(build.design().outline().region()),
-                                bore.shallowest(),
-                                bore.deepest()))
-                .opens(Optional.of(WoodLeft.Opening.of(build.design().outline().region(), hole.at(), end, wide)));
+        String what = "the " + FeatureName.part(hole.feature()).replace('-', ' ');
+        double under = axis - build.faces().frontFinished();
+        EdgeHole edge = new EdgeHole(
+                build,
+                hole.feature(),
+                what,
+                hole.at(),
+                end,
+                wide,
+                axis,
+                EdgeHole.height(build, what, under, "middle of the finished thickness there"),
+                Set.of());
+        return edge.operations(
+                Drilling.to(build, wide, fit(hole), depth, "deep from the edge"), 6, 0.002, Caution.DRILL);
     }
 }

@@ -1,8 +1,8 @@
 package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
-import ebauche.core.crib.Drill;
-import ebauche.core.geometry.Face;
+import ebauche.core.crib.Fit;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
@@ -10,50 +10,69 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
-import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.routing.Datum;
-import ebauche.core.stock.Change;
-import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
-import java.util.Optional;
+import ebauche.core.routing.Drilling;
+import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /** The jack's hole: square to the edge, level, into the control cavity. */
 final class JackHole {
-    private static final double DRILL_MATCH = 0.5;
+    /** So far the drill goes on once its whole width is through, mm: common practice. */
+    private static final double BEYOND = 3;
 
     private JackHole() {}
 
-    static Operation drill(Build build, Jack jack) {
+    static List<Operation> operations(Build build, Jack jack) {
         double axis = build.faces().frontFinished() + jack.fromFront();
-        double fromFrontNow = build.faces().fromFaceNow(Face.FRONT, axis);
-        Solid.Bore bore = new Solid.Bore(jack.entry(), jack.aim(), axis, jack.diameter());
-        Reckoning height = Reckoning.of("middle of the jack's hole", Quantity.LENGTH)
-                .length("wanted under the finished front", Fact.typed(jack.fromFront()))
-                .length("still to be sanded off the front", build.faces().toSand(Face.FRONT))
-                .is(fromFrontNow, "wanted under the finished front + still to be sanded off the front");
-        String drill = build.shop()
-                .crib()
-                .drill(jack.diameter(), DRILL_MATCH)
-                .map(Drill::name)
-                .orElse("a drill that the crib lacks");
+        EdgeHole hole = new EdgeHole(
+                build,
+                Jack.FEATURE,
+                "the jack",
+                jack.entry(),
+                jack.aim(),
+                jack.diameter(),
+                axis,
+                EdgeHole.height(build, "the jack", jack.fromFront(), "wanted under the finished front"),
+                Set.of(ControlCavity.FEATURE));
+        OptionalDouble wall = toCavity(build, hole, jack);
+        Reckoning deep = wall.isPresent()
+                ? Reckoning.of("depth of the jack's hole", Quantity.LENGTH)
+                        .length("from the edge to where its whole width is in the control cavity", wall.getAsDouble())
+                        .length("the drill's spur and a little", Fact.rule(BEYOND, "common practice"))
+                        .is(
+                                wall.getAsDouble() + BEYOND,
+                                "from the edge to where its whole width is in the control cavity + the drill's spur and a little")
+                : hole.deep("depth of the jack's hole");
+        Setting.Drilled drilled = Drilling.to(
+                build,
+                jack.diameter(),
+                Fit.CLEAR,
+                deep,
+                wall.isPresent() ? "deep from the edge, slow where it breaks into the cavity" : "deep from the edge");
+        return hole.operations(drilled, 20, 0.01, Caution.drilling(jack.diameter()));
+    }
+
+    /**
+     * How far it runs in wood along its middle and both its sides until all of it is in the control cavity; empty where it does not
+     * end in one.
+     */
+    private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack) {
         Region body = build.design().outline().region();
-        return Operation.of("cavity", Jack.FEATURE, "drill", "Drill the jack's hole, square to the edge")
-                .set(new Setting.Drilled(drill, height, "from the front to its middle, on the edge"))
-                .cuts(Change.Remove.fromBody(Jack.FEATURE, bore))
-                .needs(
-                        Datum.OUTLINE_ROUTED,
-                        new Condition.Wood(
-                                bore.plan().intersection(body),
-                                Math.max(bore.shallowest(), build.faces().frontFinished()),
-                                Math.min(bore.deepest(), build.faces().backFinished())))
-                .gives(new Condition.Access("jack's hole"))
-                .joins(Set.of(ControlCavity.FEATURE))
-                .opens(Optional.of(WoodLeft.Opening.of(body, jack.entry(), jack.aim(), jack.diameter())))
-                .caution(Caution.drilling(jack.diameter()))
-                .takes(20, 0, 0.01)
-                .build();
+        Region pit =
+                build.design().controlCavity().map(c -> c.outline().region()).orElse(Region.EMPTY);
+        double along = jack.entry().distance(jack.aim());
+        double x = -(jack.aim().y() - jack.entry().y()) / along * jack.diameter() / 2;
+        double y = (jack.aim().x() - jack.entry().x()) / along * jack.diameter() / 2;
+        double most = 0;
+        for (int side = -1; side <= 1; side++) {
+            Point end = new Point(jack.aim().x() + side * x, jack.aim().y() + side * y);
+            if (!pit.contains(end)) {
+                return OptionalDouble.empty();
+            }
+            most = Math.max(most, hole.outwards(body, jack.aim()) - hole.outwards(pit, end));
+        }
+        return OptionalDouble.of(most);
     }
 }

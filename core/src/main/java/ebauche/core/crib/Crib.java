@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The tools that the shop has.
@@ -64,12 +65,19 @@ public record Crib(
                 .max(Comparator.comparingDouble(Drill::diameter).thenComparing(Drill::name));
     }
 
-    /** The drill nearest to a diameter, within a tolerance. */
-    public Optional<Drill> drill(double diameter, double tolerance) {
-        return drills.stream()
-                .filter(d -> Math.abs(d.diameter() - diameter) <= tolerance)
-                .min(Comparator.<Drill>comparingDouble(d -> Math.abs(d.diameter() - diameter))
-                        .thenComparing(Drill::name));
+    /** The drill nearest to a hole that is wanted, within what its fit allows. */
+    public Optional<Drill> drill(double diameter, Fit fit) {
+        return nearest(drills.stream().filter(d -> fit.takes(d.diameter(), diameter)), diameter);
+    }
+
+    /** The drill nearest to a hole, whether it fits or not. */
+    public Optional<Drill> nearestDrill(double diameter) {
+        return nearest(drills.stream(), diameter);
+    }
+
+    private static Optional<Drill> nearest(Stream<Drill> among, double diameter) {
+        return among.min(Comparator.<Drill>comparingDouble(d -> Math.abs(d.diameter() - diameter))
+                .thenComparing(Drill::name));
     }
 
     /** The stoutest bit with a sound bearing at that end that turns in the corner; of those the one with the longest cutter. */

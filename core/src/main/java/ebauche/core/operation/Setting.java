@@ -1,5 +1,6 @@
 package ebauche.core.operation;
 
+import ebauche.core.crib.Fit;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass;
@@ -55,8 +56,25 @@ public sealed interface Setting {
         }
     }
 
-    /** A drill to a stop; through holes have a depth too. */
-    record Drilled(String tool, Reckoning depth, String figureSays) implements Setting {
+    /**
+     * A drill to a stop; through holes have a depth too.
+     *
+     * @param hole that is wanted, where the drill is chosen for it
+     */
+    record Drilled(String tool, Reckoning depth, String figureSays, Optional<Hole> hole) implements Setting {
+        /**
+         * A hole that a drill is chosen for.
+         *
+         * @param wide diameter, mm
+         * @param through whether it may be drilled from both faces
+         */
+        public record Hole(double wide, Fit fit, boolean through) {}
+
+        /** With a drill that is chosen for something else than a hole's width. */
+        public Drilled(String tool, Reckoning depth, String figureSays) {
+            this(tool, depth, figureSays, Optional.empty());
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(depth);
@@ -155,6 +173,24 @@ public sealed interface Setting {
         @Override
         public String figureSays() {
             return "long at most, screws or pins";
+        }
+    }
+
+    /** A line or a place marked so far from something. */
+    record Marked(String tool, Reckoning from) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(from);
+        }
+
+        @Override
+        public String figureSays() {
+            return "from the front, on the edge";
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.NEAREST;
         }
     }
 

@@ -75,6 +75,7 @@ public final class Planner {
         findings.addAll(Shortfalls.find(build, decided, done, gone.keySet()));
         findings.addAll(precedence.findings());
         findings.addAll(unreadable());
+        findings.addAll(DrillsLacking.find(build, toDo(decided, done)));
         findings.removeIf(f -> undecided(f.feature()));
         findings.addAll(waiting(planned, undecided));
         Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
@@ -93,6 +94,10 @@ public final class Planner {
                 sequence.telling(),
                 checked.get().reckonings(),
                 StillOpen.of(undecided, precedence.links(), sequence.operations()));
+    }
+
+    private static List<Operation> toDo(List<Operation> decided, Map<String, AsBuilt.Done> done) {
+        return decided.stream().filter(o -> !done.containsKey(o.key())).toList();
     }
 
     /** Entries of the record that count for nothing because nobody can read them. */

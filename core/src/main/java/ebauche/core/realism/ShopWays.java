@@ -1,6 +1,7 @@
 package ebauche.core.realism;
 
 import ebauche.core.build.Build;
+import ebauche.core.cavity.SwitchSlot;
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
@@ -8,7 +9,6 @@ import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -27,11 +27,6 @@ import java.util.function.Predicate;
  * where that is missing or too small, a stand-in: common practice of small shops.
  */
 final class ShopWays {
-    /** A slot for a blade switch is cut with a bit of 1/16 to 3/32 in: common practice. */
-    private static final double THINNEST_SLOT_BIT = 25.4 / 16;
-
-    private static final double THICKEST_SLOT_BIT = 25.4 * 3 / 32;
-
     /** A tool that reaches as far as the work but for this is long enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -230,25 +225,20 @@ final class ShopWays {
                 trusted(Practice.Skill.DRILL),
                 "the drill held level, or a drilling jig on the edge",
                 "the body on its edge in the vice, a square each way; the long bit finds the way out in the face");
-        add("Drill into the edge", "a drilling jig", steps(o -> o.feature().equals(Jack.FEATURE)), level);
+        add(
+                "Drill into the edge",
+                "a drilling jig",
+                steps(o -> o.setting() instanceof Setting.Drilled && o.feature().equals(Jack.FEATURE)),
+                level);
     }
 
     /** No slot bit: a knife between two drilled holes. */
     private void slot() {
-        boolean blade = build.design().controls().stream().anyMatch(c -> c.kind() == Control.Kind.BLADE_SWITCH);
-        if (!blade) {
-            return;
-        }
-        Optional<Bit> bit = crib.bits().stream()
-                .filter(b -> b.bearing() == Bit.Bearing.NONE)
-                .filter(b -> b.diameter() >= THINNEST_SLOT_BIT - NEARLY && b.diameter() <= THICKEST_SLOT_BIT + NEARLY)
-                .findFirst();
+        Optional<Bit> bit = SwitchSlot.bit(build);
         add(
                 "Cut the blade switch's slot",
                 "slot bit, 1/16 to 3/32 in",
-                steps(o -> build.design().controls().stream()
-                        .filter(c -> c.kind() == Control.Kind.BLADE_SWITCH)
-                        .anyMatch(c -> c.feature().equals(o.feature()))),
+                steps(o -> o.key().endsWith(":" + SwitchSlot.SLOT)),
                 new Option(bit.isPresent(), bit.map(Bit::name).orElse("slot bit"), "a fence on both sides"),
                 new Option(
                         true,

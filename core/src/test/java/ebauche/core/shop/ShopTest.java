@@ -7,10 +7,13 @@ import ebauche.core.TestTimber;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.crib.Fit;
 import ebauche.core.design.Blank;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.timber.Species;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ShopTest {
     private final Crib crib = Shop.starter(1).crib();
@@ -26,10 +29,28 @@ class ShopTest {
         assertThat(crib.forstner(5)).isEmpty();
     }
 
+    /** A ferrule of 5/16 in is loose in a hole of 8 mm, and held by one of its own width; a screw's clearing hole may be wider: common practice. */
+    @ParameterizedTest
+    @CsvSource({
+        "7.9375, PRESS, brad point 5/16",
+        "8.0, PRESS, brad point 8",
+        "7.8, PRESS, none",
+        "11, PRESS, brad point 11",
+        "7.5, CLEAR, brad point 5/16",
+        "4.8, CLEAR, brad point 3/16",
+        "6, CLEAR, none",
+        "2.03, PILOT, twist 5/64",
+        "2.2, PILOT, twist 3/32",
+        "1.7, PILOT, twist 1/16",
+        "1.3, PILOT, none"
+    })
+    void a_drill_is_chosen_by_how_the_part_sits(double wanted, Fit fit, String drill) {
+        assertThat(crib.drill(wanted, fit).map(Drill::name).orElse("none")).isEqualTo(drill);
+    }
+
     @Test
-    void a_drill_is_found_by_its_diameter_within_a_tolerance() {
-        assertThat(crib.drill(4.76, 0.3).orElseThrow().name()).isEqualTo("brad point 3/16");
-        assertThat(crib.drill(6, 0.3)).isEmpty();
+    void the_nearest_drill_is_told_whether_it_fits_or_not() {
+        assertThat(crib.nearestDrill(7.8).orElseThrow().name()).isEqualTo("brad point 5/16");
     }
 
     @Test

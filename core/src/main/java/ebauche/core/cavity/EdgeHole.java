@@ -1,0 +1,101 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A level hole in the edge: first its middle is marked by its height, then it is drilled to a depth from the edge. Two steps, as each
+ * has one figure to set.
+ *
+ * @param what it is for, as in {@code the jack}
+ * @param axis depth of its middle in the stock
+ * @param height its middle from the front as it is now, with its sum
+ */
+record EdgeHole(
+        Build build,
+        String feature,
+        String what,
+        Point entry,
+        Point end,
+        double wide,
+        double axis,
+        Reckoning height,
+        Set<String> joins) {
+    private static final String MARK = "mark";
+    private static final String DRILL = "drill";
+
+    /** How deep it is in the wood: from where it enters the edge to its end. */
+    Reckoning deep(String says) {
+        double outside = outwards(build.design().outline().region(), end);
+        return Reckoning.of(says, Quantity.LENGTH)
+                .length("from its end to the edge, along it", outside)
+                .is(outside, "from its end to the edge, along it");
+    }
+
+    /** How far it is from a place on its line out of an area, towards the edge. */
+    double outwards(Region area, Point from) {
+        double along = entry.distance(end);
+        return area.wayOut(from, (entry.x() - end.x()) / along, (entry.y() - end.y()) / along);
+    }
+
+    /**
+     * @param drilled the setting of the drill, to its stop
+     */
+    List<Operation> operations(Setting.Drilled drilled, int minutes, double risk, Caution... cautions) {
+        List<Operation> steps = new ArrayList<>();
+        Condition.Mark marked = new Condition.Mark("the middle of " + what + "'s hole marked on the edge");
+        // Drilled without a mark of its own it needs none any more.
+        boolean marks = build.isDone(feature + ":" + MARK) || !build.isDone(feature + ":" + DRILL);
+        if (marks) {
+            steps.add(Operation.of("cavity", feature, MARK, "Mark the middle of " + what + "'s hole on the edge")
+                    .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
+                    .needs(Datum.OUTLINE_ROUTED)
+                    .gives(marked)
+                    .takes(5, 0, 0.001)
+                    .build());
+        }
+        Solid.Bore bore = new Solid.Bore(entry, end, axis, wide);
+        Operation.Builder step = Operation.of("cavity", feature, DRILL, "Drill " + what + "'s hole, square to the edge")
+                .set(drilled)
+                .cuts(Change.Remove.fromBody(feature, bore))
+                .needs(
+                        Datum.OUTLINE_ROUTED,
+                        new Condition.Wood(
+                                bore.plan()
+                                        .intersection(build.design().outline().region()),
+                                Math.max(bore.shallowest(), build.faces().frontFinished()),
+                                Math.min(bore.deepest(), build.faces().backFinished())))
+                .gives(new Condition.Access(what.replaceFirst("^the ", "") + "'s hole"))
+                .joins(joins)
+                .opens(Optional.of(WoodLeft.Opening.of(build.design().outline().region(), entry, end, wide)))
+                .caution(cautions)
+                .takes(minutes, 0, risk);
+        steps.add((marks ? step.needs(marked) : step).build());
+        return steps;
+    }
+
+    /** Height of a middle that lies so far under the finished front. */
+    static Reckoning height(Build build, String what, double underFinished, String says) {
+        double toSand = build.faces().toSand(Face.FRONT);
+        return Reckoning.of("middle of " + what + "'s hole", Quantity.LENGTH)
+                .length(says, underFinished)
+                .length("still to be sanded off the front", toSand)
+                .is(underFinished + toSand, says + " + still to be sanded off the front");
+    }
+}

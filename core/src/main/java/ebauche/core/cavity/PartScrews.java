@@ -1,0 +1,67 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.design.FeatureName;
+import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.Pilot;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Screws whose places only the part in hand knows: marked through it where it lies, then their pilots drilled, by wood and screw and
+ * never through. Nothing is planned to be cut, as the plan does not know where.
+ */
+record PartScrews(Build build) {
+    List<Operation> operations() {
+        List<Operation> steps = new ArrayList<>();
+        Bridge bridge = build.design().bridge();
+        if (bridge.studs().isEmpty()) {
+            double under = build.faces().thickness() - bridge.recess();
+            steps.add(step(Bridge.FEATURE, "the bridge", under, Datum.BRIDGE_MARKED));
+        }
+        if (build.design().neck().scratchPlate().isPresent()) {
+            steps.add(step("scratch-plate", "the scratch plate", build.faces().thickness(), pickupsCut()));
+        } else {
+            for (Pickup pickup : build.design().pickups()) {
+                steps.add(step(
+                        pickup.feature(),
+                        "the " + FeatureName.part(pickup.feature()) + " or its ring",
+                        build.faces().thickness(),
+                        atDepth(pickup)));
+            }
+        }
+        return steps;
+    }
+
+    private Condition[] pickupsCut() {
+        List<Condition> cut = new ArrayList<>();
+        cut.add(Datum.centreLine(Face.FRONT));
+        build.design().pickups().forEach(p -> cut.add(atDepth(p)));
+        return cut.toArray(Condition[]::new);
+    }
+
+    private Condition atDepth(Pickup pickup) {
+        return CavityStation.pockets(build).stream()
+                .filter(p -> p.feature().equals(pickup.feature()))
+                .<Condition>map(p -> p.atDepth())
+                .findFirst()
+                .orElse(Datum.centreLine(Face.FRONT));
+    }
+
+    private Operation step(String feature, String part, double under, Condition... after) {
+        Pilot pilot = Pilot.small(build);
+        return Operation.of(
+                        "cavity", feature, "screws", "Mark the screws of " + part + " through it, drill their pilots")
+                .set(pilot.to(pilot.smallDepth(under), "deep from the front, a flag of tape on the drill"))
+                .needs(after)
+                .caution(Caution.DRILL)
+                .takes(8, 0, 0.002)
+                .build();
+    }
+}

@@ -1,0 +1,146 @@
+package ebauche.core.cavity;
+
+import ebauche.core.build.Build;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Fit;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Control;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The slot of a blade switch: two small holes at its ends from the front, while the body is whole, then, once the floor under it has its
+ * depth and only the top is left, the wood between them along a fence or with a knife; the switch is screwed in and thrown to both ends.
+ *
+ * @param floor the pocket whose floor it stands on
+ */
+public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<String> joins) {
+    /** Into the wood that the cavity takes away, so that the holes show on its floor, mm: common practice. */
+    private static final double PAST_TOP = 3;
+
+    /** A slot is cut with a bit of 1/16 to 3/32 in, which looks best too: common practice. */
+    private static final double THINNEST_BIT = 25.4 / 16;
+
+    private static final double THICKEST_BIT = 25.4 * 3 / 32;
+
+    private static final double NEARLY = 0.05;
+
+    /** The step that takes the wood between the holes. */
+    public static final String SLOT = "slot";
+
+    /** The small holes at the ends of a slot. */
+    static Region ends(Control control) {
+        double aside = Math.max(0, control.slot() - control.opening()) / 2;
+        Point one = new Point(control.at().x(), control.at().y() - aside);
+        Point other = new Point(control.at().x(), control.at().y() + aside);
+        return Region.disc(one, control.opening()).union(Region.disc(other, control.opening()));
+    }
+
+    /** The bit of a crib that a slot is cut with, if it has one. */
+    public static Optional<Bit> bit(Build build) {
+        return build.shop().crib().bits().stream()
+                .filter(b -> b.bearing() == Bit.Bearing.NONE)
+                .filter(b -> b.diameter() >= THINNEST_BIT - NEARLY && b.diameter() <= THICKEST_BIT + NEARLY)
+                .findFirst();
+    }
+
+    List<Operation> operations() {
+        return List.of(drill(), slot(), tried());
+    }
+
+    private String said() {
+        return control.id() + " " + control.kind().word();
+    }
+
+    private Condition.Access drilled() {
+        return new Condition.Access("two holes at the ends of the " + said() + "'s slot");
+    }
+
+    private Condition.Mark slotted() {
+        return new Condition.Mark("the " + said() + "'s slot cut");
+    }
+
+    private double floorPlane() {
+        return floor.floor().deepest(control.passage());
+    }
+
+    private Operation drill() {
+        double front = build.faces().frontNow();
+        Region holes = ends(control);
+        double top = floorPlane() - front;
+        Reckoning depth = Reckoning.of("holes at the ends of the slot", Quantity.LENGTH)
+                .length("top over the cavity to come, from the front as it is now", top)
+                .length("on into what the cavity takes", Fact.rule(PAST_TOP, "common practice"))
+                .is(
+                        top + PAST_TOP,
+                        "top over the cavity to come, from the front as it is now + on into what the cavity takes");
+        return Operation.of(
+                        "cavity",
+                        control.feature(),
+                        "drill",
+                        "Drill two holes at the ends of the " + said() + "'s slot")
+                .set(Drilling.to(build, control.opening(), Fit.CLEAR, depth, "deep from the front"))
+                .cuts(Change.Remove.fromBody(
+                        control.feature(), Solid.Prism.between(holes, front, front + depth.value())))
+                .needs(
+                        Datum.centreLine(Face.FRONT),
+                        Datum.flat(
+                                build,
+                                Face.FRONT,
+                                holes.grown(10)
+                                        .intersection(build.design().outline().region())),
+                        new Condition.Wood(holes, build.faces().frontFinished(), floorPlane() + PAST_TOP))
+                .gives(drilled())
+                .joins(joins)
+                .caution(Caution.DRILL)
+                .takes(6, 0, 0.003)
+                .build();
+    }
+
+    private Operation slot() {
+        String tool = bit(build)
+                .map(b -> b.name()
+                        + " along a fence on both sides, in light passes; a thin top stiffened with thin CA first")
+                .orElse("a knife along a rule, many light strokes; a thin top stiffened with thin CA first");
+        return Operation.of("cavity", control.feature(), SLOT, "Cut the " + said() + "'s slot between its holes")
+                .set(new Setting.ByHand(tool))
+                .cuts(Change.Remove.fromBody(
+                        control.feature(),
+                        Solid.Prism.between(control.passage(), build.faces().frontNow(), floorPlane())))
+                .needs(drilled(), floor.atDepth())
+                .gives(slotted())
+                .joins(joins)
+                .caution(
+                        bit(build).isPresent()
+                                ? new Caution[] {Caution.ROUTER, Caution.CA}
+                                : new Caution[] {Caution.CA})
+                .takes(15, 0, 0.006)
+                .build();
+    }
+
+    private Operation tried() {
+        return Operation.of("cavity", control.feature(), "try", "Screw the " + said() + " in and throw it to both ends")
+                .set(
+                        new Setting.ByHand(
+                                "its own screws, their holes marked through its plate; file the slot's ends where the lever touches"))
+                .needs(slotted())
+                .joins(joins)
+                .takes(8, 0, 0.001)
+                .build();
+    }
+}
