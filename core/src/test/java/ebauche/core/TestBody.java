@@ -2,6 +2,8 @@ package ebauche.core;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Machine;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
@@ -186,6 +188,23 @@ public final class TestBody {
     }
 
     /** Logs a step done exactly as planned now. */
+    /** A shop that has a machine besides. */
+    public static Shop owning(Shop shop, Machine machine) {
+        Crib c = shop.crib();
+        List<Machine> machines = new ArrayList<>(c.machines());
+        machines.add(machine);
+        return shop.with(new Crib(
+                c.routers(),
+                c.bits(),
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                c.drums(),
+                c.aids(),
+                machines));
+    }
+
     public TestBody done(String key) {
         timeline.add(plan().step(key).orElseThrow().asDone("done-" + timeline.size(), "2026-11-01T10:00:00Z", "test"));
         return this;

@@ -121,7 +121,7 @@ public class BlankPlanning {
                 .filter(r -> timber.isEmpty() || r.board().species().key().equals(timber))
                 .filter(r -> !choice.onlyReady() || r.ready())
                 .toList();
-        boolean snipes = current.plan().build().shop().practice().thicknessing() == Thicknessing.PLANER;
+        boolean snipes = current.plan().build().thicknessing() == Thicknessing.PLANER;
         BlankPlanner.Request request =
                 new BlankPlanner.Request(boards, need, cutting, snipes, choice.mostPieces(), choice.tasteOrUsual());
         return answers.get(new Question(request), q -> BlankPlanner.plan(q.request()));

@@ -234,11 +234,10 @@ public final class BlankStation implements Station {
                     .build());
         }
         steps.add(Operation.of("blank", FEATURE, "top-level", "Level the core's front and the top's underside")
-                .set(new Setting.Surfaced(
-                        build.shop().practice().thicknessing().words(), coreThickness(blank), "thick, the core"))
+                .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
                 .gives(LEVELLED)
-                .caution(Caution.of(build.shop().practice().thicknessing()))
+                .caution(Caution.of(build.thicknessing()))
                 .caution(Caution.DUST)
                 .takes(40, 0, 0.003)
                 .build());

@@ -7,6 +7,7 @@ import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Decimals;
@@ -14,6 +15,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
@@ -168,6 +170,12 @@ public final class Build {
     /** How far a feature's template lies over the face where its depth is measured. */
     public double raised(String feature) {
         return wedge(feature).map(w -> Math.max(0, w.value())).orElse(0.0);
+    }
+
+    /** How its blank is brought to thickness in this shop. */
+    public Practice.Thicknessing thicknessing() {
+        Region blank = design.blank().plan();
+        return shop.thicknessing(Math.min(blank.maxX() - blank.minX(), blank.maxY() - blank.minY()));
     }
 
     /** How a feature's template is held. */

@@ -132,6 +132,10 @@ final class ShopWays {
                 options.toArray(Option[]::new));
     }
 
+    private boolean can(Practice.Thicknessing way, double wide) {
+        return build.shop().canThickness(way, wide);
+    }
+
     /** No planer wide enough: a router on a sled. */
     private void thickness() {
         Region blank = build.design().blank().plan();
@@ -140,11 +144,13 @@ final class ShopWays {
                 .filter(b -> b.profile() == Bit.Profile.SURFACING)
                 .findFirst();
         Option sled = new Option(
-                surfacing.isPresent(),
+                can(Practice.Thicknessing.ROUTER_SLED, wide),
                 "router sled" + surfacing.map(b -> ", " + b.name()).orElse(""),
                 "zero the bit on the high spot; flatten one face, flip, bring the other parallel");
         Option plane = new Option(
-                trusted(Practice.Skill.PLANE), "hand plane", "winding sticks; across the grain first, then along it");
+                can(Practice.Thicknessing.HAND_PLANE, wide),
+                "hand plane",
+                "winding sticks; across the grain first, then along it");
         Option planer = machine(Machine.Kind.PLANER, wide, "");
         Option drum = machine(Machine.Kind.DRUM_SANDER, wide, "light bites, so that it does not burn");
         Practice.Thicknessing chosen = build.shop().practice().thicknessing();

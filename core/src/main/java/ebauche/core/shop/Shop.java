@@ -11,9 +11,13 @@ import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, and the room it leaves round parts. */
 public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting, Gluing gluing, Clearances clearances) {
+    /** A machine that takes all of a width but for this is wide enough, mm. */
+    private static final double NEARLY = 0.05;
+
     /** The newest starter shop. */
     public static final int STARTER = 1;
 
@@ -43,6 +47,37 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
     /** The same shop with other limits. */
     public Shop with(Limits other) {
         return new Shop(crib, practice, other, cutting, gluing, clearances);
+    }
+
+    /**
+     * How a blank so wide is brought to thickness here: as the shop likes to, or where its crib or hands do not give that, the first way
+     * round that they do: sled, planer, drum sander, hand plane.
+     */
+    public Practice.Thicknessing thicknessing(double wide) {
+        Practice.Thicknessing chosen = practice.thicknessing();
+        return Stream.of(
+                        chosen,
+                        Practice.Thicknessing.ROUTER_SLED,
+                        Practice.Thicknessing.PLANER,
+                        Practice.Thicknessing.DRUM_SANDER,
+                        Practice.Thicknessing.HAND_PLANE)
+                .filter(way -> canThickness(way, wide))
+                .findFirst()
+                .orElse(chosen);
+    }
+
+    /** Whether a way to thickness a blank so wide can be gone here. */
+    public boolean canThickness(Practice.Thicknessing way, double wide) {
+        return switch (way) {
+            case ROUTER_SLED -> crib.bits().stream().anyMatch(b -> b.profile() == Bit.Profile.SURFACING);
+            case PLANER -> takes(Machine.Kind.PLANER, wide);
+            case DRUM_SANDER -> takes(Machine.Kind.DRUM_SANDER, wide);
+            case HAND_PLANE -> practice.skills().contains(Practice.Skill.PLANE);
+        };
+    }
+
+    private boolean takes(Machine.Kind machine, double wide) {
+        return crib.machine(machine).filter(m -> m.size() >= wide - NEARLY).isPresent();
     }
 
     private static Practice starterPractice() {

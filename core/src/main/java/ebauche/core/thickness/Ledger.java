@@ -56,7 +56,7 @@ public final class Ledger {
     }
 
     public Thicknessing school() {
-        return build.shop().practice().thicknessing();
+        return build.thicknessing();
     }
 
     public Bite bite() {

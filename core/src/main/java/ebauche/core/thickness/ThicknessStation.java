@@ -73,7 +73,7 @@ public final class ThicknessStation implements Station {
 
     /** A planer dips at both ends of what runs through it. */
     private static void checkSnipe(Build build, List<Finding> found) {
-        if (build.shop().practice().thicknessing() != Practice.Thicknessing.PLANER) {
+        if (build.thicknessing() != Practice.Thicknessing.PLANER) {
             return;
         }
         Region blank = build.design().blank().plan();
@@ -133,7 +133,7 @@ public final class ThicknessStation implements Station {
     @Override
     public List<Operation> operations(Build build) {
         Ledger ledger = Ledger.of(build);
-        Practice.Thicknessing school = build.shop().practice().thicknessing();
+        Practice.Thicknessing school = build.thicknessing();
         Region blank = build.design().blank().plan();
         // Where it was read already, in band, it stays.
         double thick = build.faces().backNow() + build.sandedOff(Face.BACK);
@@ -177,7 +177,7 @@ public final class ThicknessStation implements Station {
     /** The machine with how many passes it still takes over that face. */
     private static String tool(Build build, Ledger ledger, Face face) {
         long passes = ledger.passes().stream().filter(p -> p.face() == face).count();
-        String machine = build.shop().practice().thicknessing().words();
+        String machine = build.thicknessing().words();
         return passes == 0 ? machine : machine + (passes == 1 ? ", one pass" : ", " + passes + " passes");
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.Machine;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
@@ -63,7 +64,9 @@ class CautionTest {
     @Test
     void a_planer_kicks_back_and_has_a_least_length_and_ca_fumes() {
         TestBody body = new TestBody();
-        body.shop = body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER));
+        body.shop = TestBody.owning(
+                body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER)),
+                new Machine("planer", Machine.Kind.PLANER, 500));
         assertThat(of(body.plan(), "thickness:back")).contains(Caution.PLANER).doesNotContain(Caution.ROUTER);
         assertThat(Caution.PLANER.words()).contains("kicks back", "Nothing shorter");
         assertThat(Caution.of(HoldDown.TAPE_AND_CA)).containsExactly(Caution.CA);

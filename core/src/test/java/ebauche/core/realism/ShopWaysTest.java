@@ -213,4 +213,22 @@ class ShopWaysTest {
         body.shop = body.shop.with(new Crib(
                 routers, c.bits(), c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids(), c.machines()));
     }
+
+    /** A planer that the shop likes to use and does not have is not planned: the card names what the check names. */
+    @Test
+    void the_card_names_the_way_round_that_the_check_names() {
+        for (Practice.Thicknessing liked : Practice.Thicknessing.values()) {
+            TestBody body = new TestBody();
+            body.shop = body.shop.with(body.shop.practice().withThicknessing(liked));
+            String tool = body.plan()
+                    .step("thickness:front")
+                    .orElseThrow()
+                    .operation()
+                    .setting()
+                    .tool();
+            ShopWay way = way(body, "Bring the blank to thickness");
+            assertThat(way.wants()).isEqualTo(liked.words());
+            assertThat(tool).startsWith(way.with().replaceFirst(",.*", ""));
+        }
+    }
 }

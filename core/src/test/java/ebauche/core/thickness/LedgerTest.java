@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
+import ebauche.core.crib.Machine;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
@@ -23,7 +24,9 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class LedgerTest {
     private static Shop shop(Thicknessing school) {
-        Shop starter = Shop.starter(1);
+        Shop starter = TestBody.owning(
+                TestBody.owning(Shop.starter(1), new Machine("planer", Machine.Kind.PLANER, 500)),
+                new Machine("drum sander", Machine.Kind.DRUM_SANDER, 500));
         return starter.with(starter.practice().withThicknessing(school));
     }
 
