@@ -213,8 +213,8 @@ class DesignController {
                 store.revision(body, draft.base()).orElseThrow(NotHere::new).design();
         ObjectNode theirs = now.revision().design();
         model.addAttribute("theirRevision", now.revision());
-        model.addAttribute("differences", differences(from, theirs, draft.design(), DesignEdit.changed(from, theirs)));
-        model.addAttribute("mine", differences(from, theirs, draft.design(), DesignEdit.changed(from, draft.design())));
+        model.addAttribute("differences", differences(from, theirs, draft.design(), theirs));
+        model.addAttribute("mine", differences(from, theirs, draft.design(), draft.design()));
         List<String> stillOut = draft.leaveOut().stream()
                 .flatMap(p -> DesignMerge.samePlace(draft.design(), theirs, p).stream())
                 .toList();
@@ -225,23 +225,17 @@ class DesignController {
     /** One field as it was, as they have it, and as it was typed here. */
     public record Difference(String field, String was, String theirs, String mine) {}
 
-    private static List<Difference> differences(
-            ObjectNode from, ObjectNode theirs, ObjectNode mine, List<String> paths) {
-        return paths.stream()
+    /**
+     * @param to the design whose changes are told: theirs, or mine
+     */
+    private static List<Difference> differences(ObjectNode from, ObjectNode theirs, ObjectNode mine, ObjectNode to) {
+        return DesignDifference.between(from, to).stream()
                 .map(p -> new Difference(
-                        label(theirs, p), DesignEdit.at(from, p), DesignEdit.at(theirs, p), DesignEdit.at(mine, p)))
+                        p.field(),
+                        DesignDifference.text(from, p.path()),
+                        DesignDifference.text(theirs, p.path()),
+                        DesignDifference.text(mine, p.path())))
                 .toList();
-    }
-
-    private static String label(ObjectNode design, String path) {
-        for (DesignFields.Section section : DesignFields.of(design)) {
-            for (DesignFields.Field field : section.fields()) {
-                if (field.path().equals(path)) {
-                    return section.title() + ", " + field.label();
-                }
-            }
-        }
-        return path;
     }
 
     private static void form(Bodies.Current current, Draft draft, Model model) {

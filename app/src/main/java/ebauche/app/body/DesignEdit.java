@@ -141,13 +141,4 @@ final class DesignEdit {
             object.remove(key);
         }
     }
-
-    /** The fields whose text differs between two designs. */
-    static List<String> changed(ObjectNode from, ObjectNode to) {
-        return DesignFields.of(to).stream()
-                .flatMap(s -> s.fields().stream())
-                .map(DesignFields.Field::path)
-                .filter(p -> !at(from, p).equals(at(to, p)))
-                .toList();
-    }
 }

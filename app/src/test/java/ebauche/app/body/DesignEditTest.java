@@ -43,7 +43,7 @@ class DesignEditTest {
         ObjectNode before = DemoBodies.read(name).design();
         for (LengthUnit unit : LengthUnit.values()) {
             assertThat(DesignEdit.apply(before, form(before), unit)).isEqualTo(before);
-            assertThat(DesignEdit.changed(before, DesignEdit.apply(before, form(before), unit)))
+            assertThat(DesignDifference.between(before, DesignEdit.apply(before, form(before), unit)))
                     .isEmpty();
         }
     }
@@ -59,7 +59,10 @@ class DesignEditTest {
     void what_is_typed_lands_in_its_place_as_it_was_written(String path, String typed, LengthUnit unit, String kept) {
         ObjectNode after = DesignEdit.apply(design, Map.of(path, typed), unit);
         assertThat(DesignEdit.at(after, path)).isEqualTo(kept);
-        assertThat(DesignEdit.changed(design, after)).containsExactly(path);
+        assertThat(DesignDifference.between(design, after))
+                .singleElement()
+                .satisfies(
+                        p -> assertThat(DesignDifference.text(after, p.path())).isEqualTo(kept));
         assertThat(DesignEdit.at(design, path))
                 .as("the old design is left alone")
                 .isNotEqualTo(kept);

@@ -190,6 +190,22 @@ class PagesTest extends WithVisitor {
         assertThat(design.path("strings").path("spread").asString()).isEqualTo("51 mm");
     }
 
+    /** A choice left open, a template and a contour have no field in this form; what the other kept of them is told all the same. */
+    @Test
+    void what_the_other_kept_elsewhere_is_told_too() {
+        var sedge = shop.bodies().get("sedge");
+        var file = bodies.head(sedge).file().deepCopy();
+        var design = (tools.jackson.databind.node.ObjectNode) file.get("design");
+        design.putArray("undecided").add("pickup-neck");
+        design.putArray("templates").addObject().put("feature", "neck").put("thickness", "9 mm");
+        bodies.save(sedge, 1, file, "the other");
+        HttpResponse<String> mine = keep(form("strings.spread", "51 mm"));
+        assertThat(mine.statusCode()).isEqualTo(409);
+        String told = mine.body()
+                .substring(mine.body().indexOf("Changed by them"), mine.body().indexOf("Changed by you"));
+        assertThat(told).contains("undecided", "pickup-neck", "templates, neck, thickness", "9 mm");
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"", "{", "noise \u0000 noise", "[1,2]", "{\"format\":\"ebauche-build\",\"version\":9}"})
     void a_file_that_is_none_is_refused_and_nothing_taken_on(String text) {

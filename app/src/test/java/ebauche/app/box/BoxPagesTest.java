@@ -132,7 +132,8 @@ class BoxPagesTest extends WithVisitor {
                 .body();
         assertThat(page).contains("bridge pickup cavity depth", "bridge pickup&#39;s leg pockets depth");
         assertThat(page.substring(page.indexOf("id=\"moved\""), page.indexOf("parts-grid")))
-                .doesNotContain("neck")
+                .doesNotContain("neck pocket depth")
+                .doesNotContain("neck pickup cavity depth")
                 .doesNotContain("volume");
         assertThat(record()).hasSize(before + 1);
     }
