@@ -17,7 +17,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -270,17 +269,7 @@ class DesignController {
         model.addAttribute("leaveOut", draft.leaveOut());
         model.addAttribute(
                 "addable",
-                Stream.of(
-                                "pickup",
-                                "pot",
-                                "toggle-switch",
-                                "blade-switch",
-                                "controlCavity",
-                                "jack",
-                                "studs",
-                                "vibrato",
-                                "strap-button",
-                                "insert")
+                NewParts.KINDS.stream()
                         .filter(k -> !NewParts.has(draft.design(), k))
                         .toList());
     }

@@ -3,6 +3,7 @@ package ebauche.app.body;
 import ebauche.exchange.BoxFile;
 import ebauche.exchange.PartFile;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -10,6 +11,22 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Parts to add to a design, with usual sizes of their kind (common practice) at a place to be moved from. */
 final class NewParts {
+    /** Every kind of part that can be added to a design. */
+    static final List<String> KINDS = List.of(
+            "pickup",
+            "pot",
+            "toggle-switch",
+            "blade-switch",
+            "controlCavity",
+            "jack",
+            "heel",
+            "studs",
+            "vibrato",
+            "stringThrough",
+            "scratchPlate",
+            "strap-button",
+            "insert");
+
     private NewParts() {}
 
     /** Adds a part of that kind; does nothing for a kind that is not known or already there. */

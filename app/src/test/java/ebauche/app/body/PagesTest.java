@@ -9,6 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -70,7 +72,11 @@ class PagesTest extends WithVisitor {
     }
 
     private HttpResponse<String> keep(Map<String, String> fields) {
-        return me.post(shop.path("sedge") + "/design", shop.path("sedge") + "/design", fields);
+        return keep("sedge", fields);
+    }
+
+    private HttpResponse<String> keep(String body, Map<String, String> fields) {
+        return me.post(shop.path(body) + "/design", shop.path(body) + "/design", fields);
     }
 
     @ParameterizedTest
@@ -167,6 +173,40 @@ class PagesTest extends WithVisitor {
                         .path("pickups")
                         .size())
                 .isEqualTo(2);
+    }
+
+    /** Every kind that can be added is offered, comes with its fields, is kept with what was typed and is read back. */
+    @ParameterizedTest
+    @CsvSource({
+        "shale, heel, neck.heel, length, 77 mm",
+        "sedge, scratchPlate, neck.scratchPlate, thickness, 2.4 mm",
+        "sedge, stringThrough, bridge.stringThrough, y, -26 mm",
+        "sedge, strap-button, holes.0, id, tail",
+        "sedge, insert, holes.0, id, nut",
+        "sedge, pot, controls.2, id, blend",
+        "sedge, toggle-switch, controls.2, id, phase",
+        "sedge, blade-switch, controls.2, id, selector",
+        "sedge, pickup, pickups.2, id, middle"
+    })
+    void what_can_be_added_is_kept_with_its_fields(String body, String kind, String place, String field, String typed) {
+        assertThat(NewParts.KINDS).contains(kind);
+        String page = me.get(shop.path(body) + "/design").body();
+        assertThat(page).contains("name=\"add\" value=\"" + kind + "\"");
+        String offered = keep(body, form("add", kind)).body();
+        Map<String, String> fields = form();
+        Matcher its = Pattern.compile("name=\"(" + Pattern.quote(place) + "\\.[^\"]+)\"[^>]*?value=\"([^\"]*)\"")
+                .matcher(offered);
+        while (its.find()) {
+            fields.put(its.group(1), its.group(2));
+        }
+        assertThat(fields).as("its fields are in the form").containsKey(place + "." + field);
+        fields.put(place + "." + field, typed);
+        HttpResponse<String> kept = keep(body, fields);
+        assertThat(kept.statusCode()).as(kept.body()).isEqualTo(302);
+        var design = bodies.head(shop.bodies().get(body)).design();
+        assertThat(DesignEdit.at(design, place + "." + field)).isEqualTo(typed);
+        assertThat(me.get(shop.path(body)).statusCode()).isEqualTo(200);
+        assertThat(me.get(shop.path(body) + "/design").body()).contains(typed);
     }
 
     @Test
