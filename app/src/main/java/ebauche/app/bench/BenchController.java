@@ -1,6 +1,7 @@
 package ebauche.app.bench;
 
 import ebauche.app.account.Maker;
+import ebauche.app.blank.CutSheets;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.PassDrawing;
@@ -28,6 +29,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -51,11 +53,17 @@ class BenchController {
 
     private final Bodies bodies;
     private final BodyStore store;
+    /** Steps that cut a blank out of boards: those are drawn, not the body. */
+    private static final Set<String> CUTTING_OUT = Set.of("blank:cut", "blank:pieces");
+
+    private final CutSheets sheets;
     private final DepthGauge gauge;
     private final Readings readings;
     private final Clock clock;
 
-    BenchController(Bodies bodies, BodyStore store, DepthGauge gauge, Readings readings, Clock clock) {
+    BenchController(
+            Bodies bodies, BodyStore store, CutSheets sheets, DepthGauge gauge, Readings readings, Clock clock) {
+        this.sheets = sheets;
         this.clock = clock;
         this.bodies = bodies;
         this.store = store;
@@ -95,7 +103,11 @@ class BenchController {
                 "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("index", index);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("picture", PassDrawing.of(plan, fig, index));
+        model.addAttribute(
+                "pictures",
+                CUTTING_OUT.contains(step.operation().key())
+                        ? sheets.atBench(current, fig)
+                        : List.of(PassDrawing.of(plan, fig, index)));
         model.addAttribute("measurands", measurands(step));
         model.addAttribute("readings", readings(plan, step));
         model.addAttribute("entryId", UUID.randomUUID().toString());

@@ -2,20 +2,12 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.PlankDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
-import ebauche.core.layout.Cut;
-import ebauche.core.timber.Board;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.BoardFile;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,9 +28,6 @@ class CutController {
         this.plans = plans;
     }
 
-    /** One board on the sheet. */
-    public record OnSheet(Board board, String drawing, List<Cut> cuts) {}
-
     @GetMapping("/bodies/{id}/cut-list")
     String list(
             @AuthenticationPrincipal Maker maker,
@@ -51,44 +40,11 @@ class CutController {
         plans.latest(current.body()).ifPresent(plan -> {
             Timbers timbers = current.ways().timbers();
             model.addAttribute("plan", plan);
-            model.addAttribute("boards", sheet(plan, timbers, fig));
+            model.addAttribute("boards", CutSheets.of(plan, timbers, fig));
             model.addAttribute("offcuts", plan.offcuts(timbers));
             model.addAttribute("blank", current.plan().build().design().blank());
         });
         return "blank/cut-list";
-    }
-
-    private static List<OnSheet> sheet(CutPlan plan, Timbers timbers, Figures fig) {
-        List<OnSheet> boards = new ArrayList<>();
-        for (CutPlan.Used used : plan.boards()) {
-            Board board = BoardFile.read(used.file(), timbers, List.of());
-            List<Cut> cuts = plan.cuts().stream()
-                    .filter(c -> c.board().equals(board.name()))
-                    .toList();
-            List<PlankDrawing.PieceBox> pieces = boxes(plan.pieces().stream()
-                    .filter(p -> p.board().equals(board.name()))
-                    .toList());
-            boards.add(new OnSheet(board, PlankDrawing.withCuts(board, fig, pieces, cuts), cuts));
-        }
-        return boards;
-    }
-
-    /** Halves that are resawn out of one place are one box. */
-    private static List<PlankDrawing.PieceBox> boxes(List<CutPlan.Place> places) {
-        Map<String, PlankDrawing.PieceBox> boxes = new LinkedHashMap<>();
-        for (CutPlan.Place p : places) {
-            String mark = (p.layer().equals("top") ? "T" : "") + p.number();
-            boxes.merge(
-                    p.fromEnd() + " " + p.fromEdge(),
-                    new PlankDrawing.PieceBox(mark, p.fromEnd(), p.fromEdge(), p.along(), p.across()),
-                    (one, other) -> new PlankDrawing.PieceBox(
-                            one.mark() + " + " + other.mark(),
-                            one.fromEnd(),
-                            one.fromEdge(),
-                            one.along(),
-                            Math.max(one.across(), other.across())));
-        }
-        return List.copyOf(boxes.values());
     }
 
     /** Logs that it was cut: boards off the rack, offcuts onto it. */

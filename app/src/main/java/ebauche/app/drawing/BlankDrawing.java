@@ -1,6 +1,8 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
+import ebauche.core.blank.BlankNeed;
+import ebauche.core.build.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
@@ -9,6 +11,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.timber.Rings;
 import java.util.List;
 
@@ -69,6 +72,27 @@ public final class BlankDrawing {
         drawing.faults(judged);
         drawing.body();
         drawing.end();
+        return drawing.svg.done();
+    }
+
+    /** What is to be cut out of the board: how wide and how long, and how the body will lie in it. */
+    public static String toCut(BuildPlan plan, Figures fig) {
+        Build build = plan.build();
+        Blank blank = build.design().blank();
+        BlankDrawing drawing = new BlankDrawing(
+                blank, blank.core(), BlankNeed.whole(build, plan.history()), fig, MOST_HEIGHT, WIDTH, "blank");
+        drawing.strips(true);
+        drawing.svg.path("outline", drawing.frame.path(drawing.need.outline()));
+        Region sheet = blank.plan();
+        double right = drawing.frame.x(sheet.maxY());
+        double low = drawing.frame.y(sheet.maxX());
+        drawing.svg.figure("figure", right - 8, low - 8, "end", fig.parts(fig.tape(blank.along()) + " long"));
+        drawing.svg.figure(
+                "figure",
+                right + 8,
+                (low + drawing.frame.y(sheet.minX())) / 2,
+                "start",
+                fig.parts(fig.tape(blank.across())));
         return drawing.svg.done();
     }
 

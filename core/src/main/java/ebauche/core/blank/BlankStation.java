@@ -136,7 +136,7 @@ public final class BlankStation implements Station {
             String from =
                     allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
             Operation.Builder cut = Operation.of("blank", FEATURE, "cut", "Cut the blank from " + from)
-                    .set(new Setting.ByHand("saw, square and rule"))
+                    .set(new Setting.CutOut("saw, square and rule", Reckoning.typed("blank width", blank.across())))
                     .caution(Caution.SAW, Caution.DUST)
                     .takes(20, 0, 0.001);
             steps.add((covered ? cut.gives(CORE_GLUED) : wholeBlank(build, cut)).build());

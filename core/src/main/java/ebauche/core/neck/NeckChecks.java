@@ -308,7 +308,7 @@ final class NeckChecks {
     /** A heel that lies deeper than its own thickness leaves the fingerboard's underside under the front. */
     private void fingerboardOverFront() {
         double under = -state.proud().value();
-        if (under > build.shop().limits().depthTolerance()) {
+        if (under > build.bands(Face.FRONT, true) + NOISE) {
             found.add(Finding.goodToKnow("neck", "heel-under-front")
                     .on(NeckJoint.FEATURE)
                     .at(endWall())

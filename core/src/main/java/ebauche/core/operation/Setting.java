@@ -99,6 +99,24 @@ public sealed interface Setting {
         }
     }
 
+    /** A blank cut out of its board: how wide; how long its drawing says. */
+    record CutOut(String tool, Reckoning width) implements Setting {
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(width);
+        }
+
+        @Override
+        public String figureSays() {
+            return "wide at the least; as long as drawn";
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
+        }
+    }
+
     /** A blank brought flat or to thickness. */
     record Surfaced(String tool, Reckoning thickness, String figureSays) implements Setting {
         @Override
