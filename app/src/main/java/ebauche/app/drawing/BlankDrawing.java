@@ -25,6 +25,11 @@ public final class BlankDrawing {
     private static final double END = 92;
     private static final double MOST_HEIGHT = 520;
 
+    /** At the bench it is shown at this size, so that its figures stay legible. */
+    private static final double BENCH_HEIGHT = 250;
+
+    private static final double BENCH_WIDTH = 520;
+
     private final Blank blank;
     private final BlankLayer layer;
     private final Need need;
@@ -80,7 +85,7 @@ public final class BlankDrawing {
         Build build = plan.build();
         Blank blank = build.design().blank();
         BlankDrawing drawing = new BlankDrawing(
-                blank, blank.core(), BlankNeed.whole(build, plan.history()), fig, MOST_HEIGHT, WIDTH, "blank");
+                blank, blank.core(), BlankNeed.whole(build, plan.history()), fig, BENCH_HEIGHT, BENCH_WIDTH, "blank");
         drawing.strips(true);
         drawing.svg.path("outline", drawing.frame.path(drawing.need.outline()));
         Region sheet = blank.plan();

@@ -10,6 +10,9 @@ import java.util.List;
 
 /** A board lying with face A up, its near end at the left and its marked edge towards you, at the bottom. */
 public final class PlankDrawing {
+    /** A piece drawn so high has room for its sizes under its mark. */
+    private static final double ROOM = 44;
+
     private static final double SHELF_WIDTH = 560;
     private static final double SHEET_WIDTH = 860;
     private static final double MARGIN = 34;
@@ -194,7 +197,13 @@ public final class PlankDrawing {
         double y0 = y(piece.fromEdge() + piece.across());
         svg.rect("piece", x(piece.fromEnd()), y0, piece.along() * scale, piece.across() * scale);
         double middle = y(piece.fromEdge() + piece.across() / 2) + 6;
-        svg.text("number", x(piece.fromEnd() + piece.along() / 2), middle, "middle", piece.mark());
+        double centre = x(piece.fromEnd() + piece.along() / 2);
+        boolean room = piece.across() * scale > ROOM && piece.along() * scale > 3 * ROOM;
+        svg.text("number", centre, middle - (room ? 8 : 0), "middle", piece.mark());
+        if (room) {
+            String size = fig.tape(piece.along()) + " x " + fig.tape(piece.across());
+            svg.figure("caption", centre, middle + 12, "middle", fig.parts(size));
+        }
     }
 
     private void cuts(List<Cut> cuts) {

@@ -108,7 +108,7 @@ public sealed interface Setting {
 
         @Override
         public String figureSays() {
-            return "wide at the least; as long as drawn";
+            return "wide at the least, as long as drawn";
         }
 
         @Override
