@@ -56,7 +56,7 @@ class CutPlanTest extends WithApp {
 
     /** A layout out of two boards, so that a half-done cut could be told. */
     private Layout ofTwoBoards() {
-        return planned("shale", "mahogany", "").coreAnswer().layouts().stream()
+        return planned("shale", "ash", "").coreAnswer().layouts().stream()
                 .filter(l -> l.boards().size() == 2)
                 .findFirst()
                 .orElseThrow();
