@@ -43,7 +43,7 @@ final class ThinWood {
                                                 : "into the " + FeatureName.said(thin.neighbour()) + "."),
                         edge || face
                                 ? "Move it, make it smaller or shallower."
-                                : "Move one of them, or declare that they join.");
+                                : "Move one of them, or make it smaller or shallower, until a whole wall stands between.");
     }
 
     private static Finding thinner(WoodLeft.Thin thin, Build build) {

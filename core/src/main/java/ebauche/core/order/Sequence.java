@@ -1,6 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.build.Finding;
+import ebauche.core.design.FeatureName;
 import ebauche.core.operation.Operation;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -10,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * One valid order of the operations: what is done stays first, in the order in which it was done; then, among the steps
@@ -120,8 +122,9 @@ public final class Sequence {
             walked.add(at);
             at = back.get(at).before();
         }
+        List<String> round = walked.subList(walked.indexOf(at), walked.size());
         StringBuilder names = new StringBuilder();
-        for (String key : walked.subList(walked.indexOf(at), walked.size())) {
+        for (String key : round) {
             Link link = back.get(key);
             names.append(names.isEmpty() ? "“" : "; “")
                     .append(title(link.before()))
@@ -130,15 +133,36 @@ public final class Sequence {
                     .append("”, which ")
                     .append(link.because());
         }
+        List<String> features = features(round);
+        boolean several = features.size() > 1;
+        String said = features.stream().map(f -> "the " + FeatureName.said(f)).collect(Collectors.joining(" and "));
         return Finding.stops("order", "circle")
+                .on(features.get(0))
                 .says(
-                        "These steps wait for each other: " + names + ".",
-                        "Move one of the features, or declare that they are meant to join.");
+                        (several ? "In each other's way: " + said + ". No order serves them, as these" : "These")
+                                + " steps wait for each other: " + names + ".",
+                        several
+                                ? "Move " + said + " apart, or make one of them smaller or shallower."
+                                : "Change " + said
+                                        + " so that one of these steps no longer takes what the other needs.");
     }
 
+    /** The features of some steps, each once. */
+    private List<String> features(List<String> keys) {
+        return keys.stream()
+                .flatMap(k -> operations.stream().filter(o -> o.key().equals(k)))
+                .map(Operation::feature)
+                .distinct()
+                .toList();
+    }
+
+    /** One finding for each feature whose steps should have come first, however many of them there are. */
     private void findEarly(String key, List<String> done) {
+        Set<String> told = new HashSet<>();
         for (Link link : links) {
-            if (link.after().equals(key) && done.indexOf(link.before()) < 0) {
+            if (link.after().equals(key)
+                    && done.indexOf(link.before()) < 0
+                    && told.addAll(features(List.of(link.before())))) {
                 findings.add(Finding.thinkAgain("order", "done-early")
                         .says(
                                 "“" + title(key) + "” is done, and “" + title(link.before())

@@ -2,11 +2,14 @@ package ebauche.core.order;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ebauche.core.TestBody;
+import ebauche.core.build.Finding;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -98,6 +101,37 @@ class OrderTest {
             assertThat(f.rule()).isEqualTo("circle");
             assertThat(f.what()).contains("“Do one” before “Do two”").contains("“Do two” before “Do one”");
         });
+    }
+
+    /** Two cavities that were put into each other: the cause comes first, the cure parts them, and joining them is never advised. */
+    @Test
+    void a_circle_tells_its_cause_first_and_never_advises_to_join() {
+        TestBody clash = new TestBody();
+        clash.pickups.set(0, TestBody.pickup("neck", 0, 60, 19));
+        BuildPlan plan = clash.plan();
+        List<String> rules = plan.findings().stream().map(Finding::rule).toList();
+        assertThat(rules).contains("breaks-in", "circle");
+        assertThat(rules.indexOf("breaks-in")).isLessThan(rules.indexOf("circle"));
+        Finding circle = plan.findings().get(rules.indexOf("circle"));
+        assertThat(circle.what(v -> ""))
+                .startsWith("In each other's way: the ")
+                .contains("neck pickup cavity", "bridge pickup cavity");
+        assertThat(circle.cure(v -> "")).contains("apart");
+        assertThat(plan.findings()).noneMatch(f -> f.cure(v -> "").contains("join"));
+    }
+
+    /** A step that was done too early is told once for each feature that should have come first, not once for each of its steps. */
+    @Test
+    void done_early_is_told_once_for_each_feature() {
+        TestBody body = new TestBody().doneUpTo("neck-screws:drill").done("cover:rout");
+        List<String> early = body.plan().findings().stream()
+                .filter(f -> f.rule().equals("done-early"))
+                .map(f -> f.what(v -> ""))
+                .toList();
+        assertThat(early)
+                .hasSizeLessThan(4)
+                .anyMatch(w -> w.contains("control cavity"))
+                .doesNotHaveDuplicates();
     }
 
     @Test
