@@ -3,6 +3,7 @@ package ebauche.exchange;
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
+import ebauche.core.design.Hand;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
@@ -60,10 +61,13 @@ final class DesignReader {
     /** Room behind a vibrato's block: common practice. */
     private static final double BLOCK_CLEARANCE = 2;
 
+    private static final Map<String, Hand> HANDS = Map.of(Hand.RIGHT.word(), Hand.RIGHT, Hand.LEFT.word(), Hand.LEFT);
+
     private DesignReader() {}
 
     static BodyDesign read(Spot spot, Timbers timbers) {
         Outline outline = spot.object("outline", DesignReader::outline);
+        Hand hand = spot.has("hand") ? spot.word("hand", HANDS) : Hand.RIGHT;
         return new BodyDesign(
                 spot.text("name", MOST_TEXT),
                 spot.object("blank", s -> BlankReader.read(s, outline, timbers)),
@@ -71,7 +75,7 @@ final class DesignReader {
                 outline,
                 spot.length("scale"),
                 spot.object("neck", DesignReader::neck),
-                spot.object("strings", DesignReader::strings),
+                spot.object("strings", s -> strings(s, hand)),
                 spot.object("bridge", DesignReader::bridge),
                 distinct(spot, spot.list("pickups", MOST_PARTS, s -> s.asObject(DesignReader::pickup)), Pickup::id),
                 distinct(spot, spot.list("controls", MOST_PARTS, s -> s.asObject(DesignReader::control)), Control::id),
@@ -139,7 +143,7 @@ final class DesignReader {
                 spot.has("jig") ? spot.word("jig", JIG) : Heel.Jig.DRAWN);
     }
 
-    private static StringSetup strings(Spot spot) {
+    private static StringSetup strings(Spot spot, Hand hand) {
         return new StringSetup(
                 spot.whole("count"),
                 spot.length("spread"),
@@ -148,7 +152,8 @@ final class DesignReader {
                 spot.length("nutHeight"),
                 spot.length("compensationTreble", COMPENSATION_TREBLE),
                 spot.length("compensationBass", COMPENSATION_BASS),
-                spot.has("nutSpread") ? OptionalDouble.of(spot.length("nutSpread")) : OptionalDouble.empty());
+                spot.has("nutSpread") ? OptionalDouble.of(spot.length("nutSpread")) : OptionalDouble.empty(),
+                hand);
     }
 
     private static Bridge bridge(Spot spot) {

@@ -54,7 +54,7 @@ class NoStepInAirTest {
     private static final double STEP = 0.5;
 
     static List<String> bodies() {
-        return DemoBodies.NAMES;
+        return OddBodies.ALL;
     }
 
     private BuildPlan plan;
@@ -64,7 +64,7 @@ class NoStepInAirTest {
     @ParameterizedTest
     @MethodSource("bodies")
     void every_step_has_its_wood(String body) {
-        Build bare = DemoBodies.read(body).build();
+        Build bare = OddBodies.read(body).build();
         look(new Build(bare.drawn(), bare.shop(), new AsBuilt(List.of())));
     }
 
@@ -72,7 +72,7 @@ class NoStepInAirTest {
     @ParameterizedTest
     @MethodSource("bodies")
     void what_is_left_of_a_body_begun_has_its_wood(String body) {
-        look(DemoBodies.read(body).build());
+        look(OddBodies.read(body).build());
     }
 
     private void look(Build build) {

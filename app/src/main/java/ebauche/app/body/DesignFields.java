@@ -215,11 +215,12 @@ final class DesignFields {
                 "",
                 false,
                 new Field("name", "name", Kind.TEXT, List.of()),
+                new Field("hand", "strung for the hand", Kind.CHOICE, List.of("right", "left")),
                 Field.length("thickness", "finished thickness"),
                 new Field("outline.unit", "outline's unit", Kind.CHOICE, List.of("mm", "in")),
                 new Field(
                         "outline.path",
-                        "outline as path data, x to the treble side, y to the nut",
+                        "outline as path data, x to the right as seen from the front, y to the nut",
                         Kind.LONG_TEXT,
                         List.of()));
         section(

@@ -1,6 +1,8 @@
 package ebauche.app.body;
 
+import ebauche.core.design.Hand;
 import ebauche.exchange.BoxFile;
+import ebauche.exchange.Mirrored;
 import ebauche.exchange.PartFile;
 import java.util.HashSet;
 import java.util.List;
@@ -31,6 +33,24 @@ final class NewParts {
 
     /** Adds a part of that kind; does nothing for a kind that is not known or already there. */
     static void add(ObjectNode design, String kind) {
+        boolean there = has(design, kind);
+        put(design, kind);
+        if (!there && Hand.LEFT.word().equals(design.path("hand").asString(""))) {
+            Mirrored.inPlace(added(design, kind));
+        }
+    }
+
+    /** What an added part of a kind that stands beside the centre line is, the last of its list or the only one. */
+    private static JsonNode added(ObjectNode design, String kind) {
+        return switch (kind) {
+            case "pot", "toggle-switch", "blade-switch" ->
+                design.path("controls").path(design.path("controls").size() - 1);
+            case "controlCavity", "jack" -> design.path(kind);
+            default -> design.path("");
+        };
+    }
+
+    private static void put(ObjectNode design, String kind) {
         switch (kind) {
             case "pickup" -> pickup(list(design, "pickups"));
             case "pot" -> control(list(design, "controls"), "pot", "pot-metric", "100 mm", "-50 mm");

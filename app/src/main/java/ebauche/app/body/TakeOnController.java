@@ -2,10 +2,12 @@ package ebauche.app.body;
 
 import ebauche.app.account.Maker;
 import ebauche.core.build.AsBuilt;
+import ebauche.core.design.Hand;
 import ebauche.core.plan.BuildPlan;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.BuildFileException;
 import ebauche.exchange.DemoBodies;
+import ebauche.exchange.Mirrored;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Locale;
@@ -47,6 +49,7 @@ class TakeOnController {
             @AuthenticationPrincipal Maker maker,
             @RequestParam String pattern,
             @RequestParam String name,
+            @RequestParam(defaultValue = "right") String hand,
             Model model,
             HttpServletResponse response) {
         if (!DemoBodies.NAMES.contains(pattern)
@@ -55,7 +58,11 @@ class TakeOnController {
             return refused("Give the body a name of up to 120 letters.", model, response);
         }
         ObjectNode file = DemoBodies.read(pattern).withoutRecord();
-        ((ObjectNode) file.get("design")).put("name", name.strip());
+        ObjectNode design = (ObjectNode) file.get("design");
+        design.put("name", name.strip());
+        if (Hand.LEFT.word().equals(hand)) {
+            file.set("design", Mirrored.of(design));
+        }
         Body body = store.add(maker.shop(), file, AsBuilt.NOTHING_YET, maker.name());
         return "redirect:/bodies/" + body.publicId() + "/design";
     }

@@ -140,7 +140,8 @@ public final class BoardDrawing {
     private String side(double x) {
         return x == 0
                 ? "on the centre line"
-                : fig.length(Math.abs(x)) + (x > 0 ? " on the treble side" : " on the bass side");
+                : fig.length(Math.abs(x)) + " on the "
+                        + plan.build().design().hand().side(x) + " side";
     }
 
     private void plan() {

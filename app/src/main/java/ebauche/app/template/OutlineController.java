@@ -9,6 +9,7 @@ import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Bit;
+import ebauche.core.design.Hand;
 import ebauche.core.geometry.Nodes;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
@@ -118,7 +119,7 @@ class OutlineController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         try {
-            Outline outline = changed(change, fig.unit());
+            Outline outline = changed(change, current.plan().build().design().hand(), fig.unit());
             model.addAttribute("judged", judged(current.plan().build(), outline));
         } catch (PathFormatException | LengthFormatException | Refusal e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
@@ -127,15 +128,15 @@ class OutlineController {
         return "template/outline :: judged";
     }
 
-    private static Outline changed(Change change, LengthUnit unit) {
+    private static Outline changed(Change change, Hand hand, LengthUnit unit) {
         Refusal.unless(change.path() != null, "path", "no path was sent");
         boolean whole = change.point() != null && change.grip() != null && change.x() != null && change.y() != null;
         Refusal.unless(
                 whole || !"move".equals(change.act()), "point", "a point is moved by its number and two lengths");
         Outline outline = Outline.parse(change.path(), 1);
         return switch (change.act() == null ? "" : change.act()) {
-            case "treble" -> Symmetry.of(outline, true);
-            case "bass" -> Symmetry.of(outline, false);
+            case "treble" -> Symmetry.of(outline, hand == Hand.RIGHT);
+            case "bass" -> Symmetry.of(outline, hand == Hand.LEFT);
             case "move" -> {
                 Point to = new Point(
                         Length.parse(change.x(), unit).millimetres(),

@@ -3,6 +3,7 @@ package ebauche.app.web;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Finding;
 import ebauche.core.design.FeatureName;
+import ebauche.core.design.Hand;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.LengthUnit;
@@ -291,12 +292,12 @@ public record Figures(LengthUnit unit) {
         return FeatureName.said(feature);
     }
 
-    /** A move by hand, {@code 2,-1.5}: millimetres to the treble side and to the neck. */
-    public String moved(String move) {
+    /** A move by hand, {@code 2,-1.5}: millimetres across, to the right as seen from the front, and to the neck. */
+    public String moved(String move, Hand hand) {
         String[] by = move.split(",");
         double dx = Double.parseDouble(by[0]);
         double dy = Double.parseDouble(by[1]);
-        String side = dx == 0 ? "" : exact(Math.abs(dx)) + (dx > 0 ? " to the treble side" : " to the bass side");
+        String side = dx == 0 ? "" : exact(Math.abs(dx)) + " to the " + hand.side(dx) + " side";
         String along = dy == 0 ? "" : exact(Math.abs(dy)) + (dy > 0 ? " towards the neck" : " away from the neck");
         return side + (side.isEmpty() || along.isEmpty() ? "" : ", ") + along;
     }
@@ -309,8 +310,8 @@ public record Figures(LengthUnit unit) {
     }
 
     /** How far a place lies to the side of the centre line, and on which. */
-    public String sideways(double x) {
-        return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + (x > 0 ? " treble" : " bass");
+    public String sideways(double x, Hand hand) {
+        return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
     }
 
     /** How far a place lies from the saddle line, towards the neck or behind it. */
@@ -344,15 +345,15 @@ public record Figures(LengthUnit unit) {
         return days + (days == 1 ? " day" : " days");
     }
 
-    /** Where seams stand under an outline that was moved to the treble side by so much. */
-    public String seams(double[] at, double moved) {
+    /** Where seams stand under an outline that was moved to the right, as seen from the front, by so much. */
+    public String seams(double[] at, double moved, Hand hand) {
         List<String> said = new ArrayList<>();
         for (double x : at) {
             double from = x - moved;
             said.add(
                     Math.abs(from) < 0.05
                             ? "on the centre line"
-                            : length(Math.abs(from)) + (from > 0 ? " to the treble side" : " to the bass side"));
+                            : length(Math.abs(from)) + " to the " + hand.side(from) + " side");
         }
         return String.join(", ", said);
     }

@@ -209,6 +209,29 @@ class PagesTest extends WithVisitor {
         assertThat(me.get(shop.path(body) + "/design").body()).contains(typed);
     }
 
+    /** A body taken on for the left hand has its controls where the player reaches them, and so has what is added to it. */
+    @Test
+    void a_left_handed_body_is_taken_on_mirrored() {
+        HttpResponse<String> taken = me.post(
+                "/bodies/take-on",
+                "/bodies/from-pattern",
+                Map.of("pattern", "sedge", "name", "Other hand", "hand", "left"));
+        assertThat(taken.statusCode()).isEqualTo(302);
+        String at = taken.headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replace(address(), "")
+                .replace("/design", "");
+        String design = me.get(at + "/design").body();
+        assertThat(design).contains("<option value=\"left\" selected=\"selected\">left</option>");
+        assertThat(design).containsPattern("name=\"controls.0.at.x\"[^>]*value=\"-98 mm\"");
+        assertThat(me.post(at + "/design", at + "/design", Map.of("base", "1", "add", "pot"))
+                        .body())
+                .containsPattern("name=\"controls.2.at.x\"[^>]*value=\"-100 mm\"");
+        assertThat(me.get(at + "/depths").body()).contains("treble").doesNotContain("No drill");
+        assertThat(me.get(at).statusCode()).isEqualTo(200);
+    }
+
     @Test
     void the_second_of_two_editors_is_shown_the_difference_and_loses_nothing() {
         assertThat(keep(form("neck.heelThickness", "25.9 mm", "thickness", "43 mm"))

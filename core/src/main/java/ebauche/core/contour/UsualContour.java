@@ -5,7 +5,6 @@ import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.stock.Profile;
 import java.util.OptionalDouble;
 
@@ -72,12 +71,7 @@ public enum UsualContour {
     /** As it is usually begun on this body. */
     public Contour on(Build build) {
         Region body = build.design().outline().region();
-        double controls = build.design()
-                .controlCavity()
-                .map(ControlCavity::outline)
-                .map(o -> o.region().centroid().x())
-                .orElse(1.0);
-        return on(body, controls >= 0 ? -1 : 1, build.design().thickness());
+        return on(body, -build.design().hand().treble(), build.design().thickness());
     }
 
     /** @param bass which way the bass side lies: -1 to the left, seen from the front */

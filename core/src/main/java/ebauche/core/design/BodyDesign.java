@@ -76,6 +76,11 @@ public record BodyDesign(
         }
     }
 
+    /** On which side its bass strings lie. */
+    public Hand hand() {
+        return strings.hand();
+    }
+
     /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
     public Map<String, Part> parts() {
         Map<String, Part> parts = new LinkedHashMap<>();

@@ -232,7 +232,7 @@ final class NeckChecks {
                 found.add(
                         Finding.thinkAgain("neck", "neck-off-line")
                                 .on(NeckJoint.FEATURE)
-                                .at(new Point(off.value(), 0))
+                                .at(new Point(design.hand().treble() * off.value(), 0))
                                 .length("off at the bridge", Math.abs(off.value()))
                                 .length("permitted", permitted)
                                 .says(
