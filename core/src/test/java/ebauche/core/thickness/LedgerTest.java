@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class LedgerTest {
@@ -298,5 +299,92 @@ class LedgerTest {
         assertThat(ledger.massNow().value()).isEqualTo(340 * 420 * 50 * 459.2e-6, within(1e-6));
         assertThat(ledger.massNow().value() - ledger.massThen().value())
                 .isEqualTo(340 * 420 * (50 - ledger.target()) * 459.2e-6, within(1e-6));
+    }
+
+    /** A step at the seam is flattened like a hollow: the larger of the two and the clean-up come off the front. */
+    @Test
+    void a_step_at_the_seam_is_taken_off_the_front() {
+        TestBody body =
+                body(Thicknessing.ROUTER_SLED, 47).read("blank-thickest", 46.5).read("out-of-flat:front", 0.4);
+        assertThat(Ledger.of(body.build()).offFront().value())
+                .isEqualTo((46.5 - Ledger.of(body.build()).target()) / 2, within(1e-9));
+        body.read("seam-step", 0.9);
+        assertThat(Ledger.of(body.build()).offFront().value()).isEqualTo(0.9 + 0.2, within(1e-9));
+        body.read("seam-step", 0.1);
+        assertThat(Ledger.of(body.build()).offFront().value()).isLessThan(0.9);
+    }
+
+    /** Flat is 0.15 under the straightedge, common practice; more is not, and one reading alone tells only how it began. */
+    @ParameterizedTest
+    @CsvSource({"0.15, true", "0.16, false", "0.9, false"})
+    void a_face_is_flat_from_a_bound_on(double read, boolean flat) {
+        TestBody body = body(Thicknessing.ROUTER_SLED, 50).read("blank-thickest", 50);
+        body.read("out-of-flat:front", read);
+        assertThat(Ledger.of(body.build()).frontLeft())
+                .as("the first reading is the start")
+                .isPositive();
+        body.read("out-of-flat:front", read);
+        assertThat(Ledger.of(body.build()).frontLeft() == 0).isEqualTo(flat);
+    }
+
+    /** In the middle of the front, then of the back: passes are numbered on, stand so far under the first high spot, and the blank is turned once. */
+    @Test
+    void the_middle_of_the_work_goes_on_from_where_it_is() {
+        TestBody body =
+                body(Thicknessing.ROUTER_SLED, 52).read("blank-thickest", 52).read("out-of-flat:front", 2);
+        Ledger start = Ledger.of(body.build());
+        List<Pass> all = start.passes();
+        assertThat(all.get(0).number()).isEqualTo(1);
+        assertThat(all.get(0).below()).isEqualTo(52 - all.get(0).leaves(), within(1e-9));
+        assertThat(all.stream().filter(Pass::flipFirst)).hasSize(1);
+        assertThat(all.stream().filter(p -> p.face() == Face.FRONT)).noneMatch(Pass::flipFirst);
+        double aim = 52 - start.offFront().value();
+        body.read("blank-thickest", 51.2);
+        List<Pass> begun = Ledger.of(body.build()).passes();
+        assertThat(begun.get(0).number()).isEqualTo(2);
+        assertThat(begun.get(0).below())
+                .as("under the first high spot")
+                .isEqualTo(0.8 + begun.get(0).bite(), within(1e-9));
+        assertThat(begun.stream()
+                        .filter(p -> p.face() == Face.FRONT)
+                        .reduce((a, b) -> b)
+                        .orElseThrow()
+                        .leaves())
+                .isEqualTo(aim, within(1e-9));
+        body.read("blank-thickest", aim).done("thickness:front");
+        List<Pass> turned = Ledger.of(body.build()).passes();
+        assertThat(turned).allMatch(p -> p.face() == Face.BACK);
+        assertThat(turned.get(0).flipFirst()).isTrue();
+        assertThat(turned.get(0).below()).isEqualTo(turned.get(0).bite(), within(1e-9));
+        body.read("blank-thickest", aim - 1);
+        List<Pass> half = Ledger.of(body.build()).passes();
+        assertThat(half.get(0).flipFirst())
+                .as("it lies with its back up already")
+                .isFalse();
+        assertThat(half.get(0).below()).isEqualTo(1 + half.get(0).bite(), within(1e-9));
+        assertThat(half.get(0).number()).isEqualTo(4);
+        assertThat(half.get(half.size() - 1).leaves()).isEqualTo(start.target(), within(1e-9));
+        assertThat(half.get(half.size() - 1).last()).isTrue();
+    }
+
+    /** What may be missing: nothing once the back is done, the front is flat, or what is missing is sure. */
+    @Test
+    void what_may_be_missing_is_asked_only_while_it_may() {
+        TestBody body = body(Thicknessing.ROUTER_SLED, 47).read("blank-thickest", 46.4);
+        body.read("blank-thinnest", 45.5).read("out-of-flat:front", 0.9);
+        Ledger ledger = Ledger.of(body.build());
+        assertThat(ledger.surelyShort()).isEmpty();
+        double missing = ledger.target() + 0.4 + 0.9 - 45.5;
+        assertThat(ledger.perhapsShort().orElseThrow().value()).isEqualTo(missing, within(1e-9));
+        body.read("out-of-flat:back", 0.3);
+        assertThat(Ledger.of(body.build()).perhapsShort().orElseThrow().value())
+                .as("the flatter face is the back's")
+                .isEqualTo(ledger.target() + 0.4 - Math.max(45.5 - 0.3, 46.4 - 1.2), within(1e-9));
+        body.read("blank-thinnest", 45);
+        Ledger sure = Ledger.of(body.build());
+        assertThat(sure.surelyShort().orElseThrow().value()).isEqualTo(sure.target() - 45, within(1e-9));
+        assertThat(sure.perhapsShort()).isEmpty();
+        body.doneUpTo("thickness:back");
+        assertThat(Ledger.of(body.build()).surelyShort()).isEmpty();
     }
 }
