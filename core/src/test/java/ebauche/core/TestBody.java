@@ -7,6 +7,7 @@ import ebauche.core.crib.Machine;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
+import ebauche.core.design.Hand;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
@@ -58,6 +59,7 @@ public final class TestBody {
     public double nut = 0.5;
     public double spread = 52;
     public int strings = 6;
+    public Hand hand = Hand.RIGHT;
     public double lowestSaddle = 9;
     public double highestSaddle = 16;
     public OptionalDouble wantedSaddle = OptionalDouble.of(12);
@@ -152,7 +154,7 @@ public final class TestBody {
                         screwLength,
                         heelFit,
                         scratchPlate),
-                new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread),
+                new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread, hand),
                 new Bridge(
                         "bridge",
                         lowestSaddle,

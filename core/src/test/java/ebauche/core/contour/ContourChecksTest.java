@@ -12,11 +12,10 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Contour.Start;
+import ebauche.core.design.Hand;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Profile;
 import java.util.List;
@@ -155,10 +154,7 @@ class ContourChecksTest {
             }
         }
         TestBody left = new TestBody();
-        Outline pit = Outline.parse("M -75 -70 L -125 -70 L -125 -10 L -75 -10 Z", 1);
-        left.cavity = Optional.of(new ControlCavity(pit, 6, 2.5, 5));
-        left.controls.set(0, TestBody.pot("volume", -100, -40, 8));
-        left.jack = Optional.empty();
+        left.hand = Hand.LEFT;
         Contour.Laid forearm =
                 UsualContour.FOREARM.on(left.build()).on(left.design().outline());
         assertThat(forearm.plan().centroid().x()).as("a left-handed body").isPositive();
