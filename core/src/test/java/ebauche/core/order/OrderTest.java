@@ -9,6 +9,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -189,5 +190,147 @@ class OrderTest {
             }
         }
         return pairs;
+    }
+
+    private static List<String> tied(List<Operation> operations, List<String> done) {
+        return Sequence.of(operations, Precedence.of(operations).links(), done).operations().stream()
+                .map(Operation::key)
+                .toList();
+    }
+
+    private static Operation step(String feature, String key, Face face, String tool) {
+        return Operation.of("test", feature, key, feature + " " + key)
+                .face(face)
+                .set(new Setting.ByHand(tool))
+                .build();
+    }
+
+    /** Among steps that nothing holds back: the same feature, then the face that is up, then the tool in hand, then the stations' order. */
+    @Test
+    void ties_go_to_feature_then_face_then_tool_then_rank() {
+        Operation first = step("a", "one", Face.FRONT, "router");
+        Operation otherFace = step("b", "one", Face.BACK, "router");
+        Operation otherTool = step("c", "one", Face.FRONT, "drill");
+        Operation sameTool = step("d", "one", Face.FRONT, "router");
+        Operation sameFeature = step("a", "two", Face.BACK, "knife");
+        assertThat(tied(List.of(first, otherFace, otherTool, sameTool, sameFeature), List.of()))
+                .containsExactly("a:one", "a:two", "b:one", "d:one", "c:one");
+        assertThat(tied(List.of(first, otherFace, otherTool, sameTool), List.of()))
+                .containsExactly("a:one", "d:one", "c:one", "b:one");
+        assertThat(tied(List.of(first, otherTool, otherFace), List.of())).containsExactly("a:one", "c:one", "b:one");
+    }
+
+    /** What is done stands first, in the order of doing, whatever the plan would have had. */
+    @Test
+    void what_is_done_stays_first_in_the_order_of_doing() {
+        List<Operation> operations = List.of(
+                step("a", "one", Face.FRONT, "x"),
+                step("b", "one", Face.FRONT, "x"),
+                step("c", "one", Face.FRONT, "x"));
+        assertThat(tied(operations, List.of("c:one", "b:one"))).containsExactly("c:one", "b:one", "a:one");
+        assertThat(tied(operations, List.of("gone:one", "b:one"))).first().isEqualTo("b:one");
+    }
+
+    @Test
+    void only_what_was_skipped_is_told_as_done_early() {
+        List<Operation> operations = List.of(
+                step("rout").needs(LINE).build(), step("mark").gives(LINE).build());
+        List<Link> links = Precedence.of(operations).links();
+        assertThat(Sequence.of(operations, links, List.of()).findings()).isEmpty();
+        assertThat(Sequence.of(operations, links, List.of("mark:do")).findings())
+                .isEmpty();
+        assertThat(Sequence.of(operations, links, List.of("mark:do", "rout:do")).findings())
+                .isEmpty();
+        assertThat(Sequence.of(operations, links, List.of("rout:do")).findings())
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.rule()).isEqualTo("done-early");
+                    assertThat(f.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+                    assertThat(f.what(v -> "")).contains("“Do rout” is done", "“Do mark” should have come before");
+                });
+    }
+
+    /** Of a chain with a short cut the short cut goes: its reason follows from the others. Of two ways that part both stay. */
+    @Test
+    void reasons_that_follow_from_others_are_left_out() {
+        List<Operation> operations = List.of(
+                step("a").build(),
+                step("b").build(),
+                step("c").build(),
+                step("d").build());
+        List<Link> links =
+                List.of(link("a", "b"), link("b", "c"), link("a", "c"), link("a", "d"), link("b", "d"), link("c", "d"));
+        assertThat(Sequence.of(operations, links, List.of()).telling())
+                .extracting(l -> l.before() + l.after())
+                .containsExactlyInAnyOrder("a:dob:do", "b:doc:do", "c:dod:do");
+        List<Link> fork = List.of(link("a", "c"), link("b", "c"), link("c", "d"));
+        assertThat(Sequence.of(operations, fork, List.of()).telling()).containsExactlyInAnyOrderElementsOf(fork);
+    }
+
+    private static Link link(String before, String after) {
+        return new Link(before + ":do", after + ":do", "because", false, 0);
+    }
+
+    /** A seat that must stay comes before the cut that takes it away, and says so. */
+    @Test
+    void a_kept_seat_is_used_before_it_is_cut_away() {
+        List<Condition.Wood> seats = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            seats.add(new Condition.Wood(Region.disc(new Point(60 * i, 0), 8), 0, 8));
+        }
+        Change atFirst = Change.Remove.fromBody("pocket", Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
+        List<Operation> operations = List.of(
+                step("pocket").cuts(atFirst).build(),
+                step("template")
+                        .needs(new Condition.AtLeast(2, "screw seats", seats))
+                        .build());
+        assertThat(Precedence.of(operations).links()).singleElement().satisfies(l -> {
+            assertThat(l.before()).isEqualTo("template:do");
+            assertThat(l.after()).isEqualTo("pocket:do");
+            assertThat(l.takesAway()).isTrue();
+            assertThat(l.because()).contains("at least 2 screw seats");
+        });
+        assertThat(order(operations)).containsExactly("template", "pocket");
+        List<Operation> tooFew = List.of(step("template")
+                .needs(new Condition.AtLeast(3, "screw seats", seats))
+                .build());
+        assertThat(Precedence.of(tooFew).findings()).singleElement().satisfies(f -> {
+            assertThat(f.rule()).isEqualTo("too-few-seats");
+            assertThat(f.what(v -> "")).contains("only 2");
+        });
+    }
+
+    /** Half of a line may be lost to a neighbour, more may not; sanding the whole face leaves it whole. */
+    @Test
+    void a_line_on_the_face_is_lost_where_more_than_half_of_it_is_cut() {
+        Region cavity = Region.rectangle(new Point(0, 0), 40, 40, 0, 0);
+        Region line = cavity.grown(2).minus(cavity);
+        Region around = cavity.grown(40).minus(cavity);
+        Condition.Rim rim = new Condition.Rim(Face.BACK, 45, line, around);
+        assertThat(rim.spoiledBy(cut(new Point(0, 0), 60, 60, 35, 46)))
+                .as("all round")
+                .isTrue();
+        assertThat(rim.spoiledBy(cut(new Point(20, 0), 60, 60, 35, 46)))
+                .as("three sides")
+                .isTrue();
+        assertThat(rim.spoiledBy(cut(new Point(40, 0), 60, 60, 35, 46)))
+                .as("one side and a bit")
+                .isFalse();
+        assertThat(rim.spoiledBy(cut(new Point(0, 0), 60, 60, 0, 20)))
+                .as("from the other face")
+                .isFalse();
+        assertThat(rim.spoiledBy(cut(new Point(0, 0), 300, 300, 44, 46)))
+                .as("the whole face")
+                .isFalse();
+        assertThat(rim.answers(rim)).isFalse();
+        assertThat(new Condition.Flat(Face.BACK, 45, around.union(line), 0.5).answers(rim))
+                .isTrue();
+        assertThat(new Condition.Flat(Face.FRONT, 0, around.union(line), 0.5).answers(rim))
+                .isFalse();
+    }
+
+    private static Change cut(Point at, double across, double along, double from, double to) {
+        return Change.Remove.fromBody(
+                "other", Solid.Prism.between(Region.rectangle(at, across, along, 0, 0), from, to));
     }
 }

@@ -1,0 +1,126 @@
+package ebauche.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.TestBody;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Router;
+import ebauche.core.geometry.Face;
+import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
+import ebauche.core.passes.Cutter;
+import ebauche.core.routing.FeedPlan;
+import ebauche.core.timber.Hardness;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What stands on the cards: what is kept and how much of it is good, minutes, what must not be there. */
+class CardFiguresTest {
+    private static Operation step(TestBody body, String key) {
+        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+    }
+
+    /** A pickup's cavity 19 deep with 0.3 to sand: its last light pass keeps 0.8, and only that may be missing before it. */
+    @Test
+    void what_a_last_pass_keeps_stands_on_the_card_before_it() {
+        TestBody body = new TestBody();
+        Operation rough = step(body, "pickup-neck:rough");
+        double whole = 19 + body.build().faces().toSand(Face.FRONT);
+        double keep = body.shop.practice().lastPass();
+        assertThat(rough.setting().figure().orElseThrow().value()).isCloseTo(whole - keep, within(1e-9));
+        Inspection read = rough.inspections().get(0);
+        assertThat(read.most()).isCloseTo(whole - keep + body.shop.limits().depthTolerance(), within(1e-9));
+        assertThat(read.least()).isCloseTo(whole - 2 * keep, within(1e-9));
+        Operation rout = step(body, "pickup-neck:rout");
+        assertThat(rout.setting().figure().orElseThrow().value()).isCloseTo(whole, within(1e-9));
+        assertThat(rout.inspections().get(0).least())
+                .isCloseTo(whole - body.shop.limits().depthTolerance(), within(1e-9));
+        double stop =
+                step(body, "pickup-neck:waste").setting().figure().orElseThrow().value();
+        assertThat(stop).as("the drill stops short of the floor").isLessThan(whole - keep);
+        // What is wood under the drill's stop is left by the change, too.
+        assertThat(step(body, "pickup-neck:waste").changes().get(0).solid().deepest())
+                .isCloseTo(body.build().faces().frontNow() + stop, within(1e-9));
+    }
+
+    /** Five minutes, and one for twelve cubic centimetres: common practice. The cavity is 80 x 30 with corners of 4.8. */
+    @Test
+    void minutes_grow_with_the_wood_that_is_taken() {
+        TestBody body = new TestBody();
+        double area = 80 * 30 - (4 - Math.PI) * 4.8 * 4.8;
+        assertThat(step(body, "pickup-neck:rough").handsOnMinutes())
+                .isEqualTo((int) Math.round(5 + area * 19.3 / 1000 / 12));
+        body.pickups.set(0, TestBody.pickup("neck", 0, 130, 5));
+        assertThat(step(body, "pickup-neck:rout").handsOnMinutes())
+                .as("a shallow one is taken at once")
+                .isEqualTo(8 + (int) Math.round(5 + area * 5.3 / 1000 / 12));
+    }
+
+    @Test
+    void an_undecided_cavity_has_no_card_and_each_card_has_its_own_walls_only() {
+        TestBody body = new TestBody();
+        assertThat(DepthCard.of(body.plan())).extracting(DepthCard::feature).contains("pickup-neck");
+        for (DepthCard card : DepthCard.of(body.plan())) {
+            assertThat(card.walls())
+                    .allMatch(w ->
+                            w.feature().equals(card.feature()) || w.neighbour().equals(card.feature()));
+            assertThat(card.left())
+                    .allMatch(l -> l.thin().feature().equals(card.feature())
+                            || l.thin().neighbour().equals(card.feature()));
+        }
+        assertThat(DepthCard.of(body.plan())).anyMatch(c -> !c.walls().isEmpty());
+        body.undecided = Set.of("pickup-neck");
+        assertThat(DepthCard.of(body.plan()))
+                .extracting(DepthCard::feature)
+                .doesNotContain("pickup-neck")
+                .contains("pickup-bridge");
+    }
+
+    /** A worn edge takes 0.7 of what a sharp one does, a dull one 0.4, hard wood half of what soft does: common practice. */
+    @ParameterizedTest
+    @CsvSource({"SHARP, 1", "WORN, 0.7", "DULL, 0.4"})
+    void an_edge_that_is_not_sharp_takes_less(Bit.Edge edge, double share) {
+        Bit usual = Bit.usual("bit", Bit.Bearing.AT_SHANK, 12.7, 25.4, 12.7);
+        Bit bit = new Bit(
+                usual.name(),
+                usual.profile(),
+                usual.bearing(),
+                usual.diameter(),
+                usual.cutterLength(),
+                usual.overallLength(),
+                usual.shank(),
+                usual.bearingDiameter(),
+                usual.bearingWidth(),
+                usual.flutes(),
+                usual.spiral(),
+                usual.centreCutting(),
+                usual.mostTurns(),
+                edge,
+                usual.bearingSound());
+        Router router = Router.usual("router", 152.4, 60);
+        double sharp = new Cutter(usual, router).crossSection(Hardness.MEDIUM);
+        assertThat(new Cutter(bit, router).crossSection(Hardness.MEDIUM)).isCloseTo(share * sharp, within(1e-9));
+        assertThat(new Cutter(bit, router).crossSection(Hardness.HARD))
+                .isCloseTo(0.5 * new Cutter(bit, router).crossSection(Hardness.SOFT), within(1e-9));
+    }
+
+    /** Bites are no longer than 60 and a piece of the edge, of even length within a run, and numbered from the outermost inward. */
+    @Test
+    void bites_are_even_and_come_from_the_outermost_inward() {
+        TestBody body = new TestBody();
+        FeedPlan plan = FeedPlan.of(body.design().outline(), List.of(place -> 20));
+        List<FeedPlan.Bite> front = plan.bites(Face.FRONT);
+        assertThat(front).isNotEmpty();
+        for (int i = 0; i < front.size(); i++) {
+            assertThat(front.get(i).number()).isEqualTo(i + 1);
+            assertThat(front.get(i).run().length()).isLessThan(60 + 4);
+        }
+        assertThat(front.stream().mapToDouble(b -> b.run().length()).max().orElseThrow())
+                .as("none is needlessly short")
+                .isGreaterThan(30);
+    }
+}
