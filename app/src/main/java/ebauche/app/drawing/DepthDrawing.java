@@ -59,7 +59,7 @@ public final class DepthDrawing {
                 holds ? middle : RIGHT + LIFT,
                 face + depth * scale / 2 + LIFT,
                 holds ? "middle" : "start",
-                fig.parts(fig.deep(depth)));
+                fig.parts(fig.deep(Math.min(card.now().value(), thick))));
         card.thinnest().ifPresent(left -> {
             boolean thin = plan.build()
                     .shop()
@@ -84,7 +84,7 @@ public final class DepthDrawing {
 
     private static String words(DepthCard card, Figures fig) {
         return "The " + card.said() + " cut through, " + (card.face() == Face.FRONT ? "front" : "back") + " up: "
-                + fig.below(card.depth().value()) + " deep"
+                + fig.below(card.now().value()) + " deep from the face as it is now"
                 + card.thinnest()
                         .map(l -> ", " + fig.length(l.sum().value()) + " of wood left")
                         .orElse("");

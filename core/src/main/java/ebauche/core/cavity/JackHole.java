@@ -50,7 +50,7 @@ final class JackHole {
                 jack.diameter(),
                 Fit.CLEAR,
                 deep,
-                wall.isPresent() ? "deep from the edge, slow where it breaks into the cavity" : "deep from the edge");
+                wall.isPresent() ? "deep from the edge, into the control cavity" : "deep from the edge");
         return hole.operations(drilled, 20, 0.01, Caution.drilling(jack.diameter()));
     }
 

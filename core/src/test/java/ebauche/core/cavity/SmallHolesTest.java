@@ -88,9 +88,7 @@ class SmallHolesTest {
                 .isCloseTo(22 + body.build().faces().toSand(Face.FRONT), within(1e-9));
         assertThat(mark.setting().figureSays()).contains("from the front");
         Operation drill = step(plan, "jack:drill");
-        assertThat(drill.setting().figureSays())
-                .startsWith("deep from the edge")
-                .contains("breaks into");
+        assertThat(drill.setting().figureSays()).isEqualTo("deep from the edge, into the control cavity");
         assertThat(drill.setting().figure().orElseThrow().value()).isCloseTo(edge - 133 + 3, within(0.3));
         assertThat(place(plan, "jack:mark")).isLessThan(place(plan, "jack:drill"));
     }
