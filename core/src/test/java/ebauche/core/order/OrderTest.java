@@ -15,7 +15,9 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -332,5 +334,111 @@ class OrderTest {
     private static Change cut(Point at, double across, double along, double from, double to) {
         return Change.Remove.fromBody(
                 "other", Solid.Prism.between(Region.rectangle(at, across, along, 0, 0), from, to));
+    }
+
+    /** What wants the front settled comes after all that still cuts it, and two that want it so do not wait for each other. */
+    @Test
+    void a_settled_face_waits_for_all_who_cut_it_but_those_who_settle_it() {
+        Region body = Region.rectangle(new Point(0, 0), 300, 300, 0, 0);
+        Condition.Settled settled = new Condition.Settled(Condition.Surface.FRONT, 0, body);
+        Change all = Change.Remove.fromBody("sanding", Solid.Prism.between(body, -1, 0.3));
+        Change back = Change.Remove.fromBody("rear", Solid.Prism.between(HERE, 20, 46));
+        List<Operation> operations = List.of(
+                step("sand").needs(settled).cuts(all).build(),
+                step("level").needs(settled).cuts(all).build(),
+                step("hole")
+                        .cuts(Change.Remove.fromBody("hole", Solid.Prism.between(HERE, -1, 20)))
+                        .build(),
+                step("rear").cuts(back).build());
+        assertThat(Precedence.of(operations).links())
+                .extracting(l -> l.before() + " > " + l.after())
+                .containsExactlyInAnyOrder("hole:do > sand:do", "hole:do > level:do");
+        assertThat(Precedence.of(operations).links()).allSatisfy(l -> {
+            assertThat(l.because()).contains("needs the front settled", "“Do hole” still cuts it");
+            assertThat(l.takesAway()).isFalse();
+        });
+        assertThat(Precedence.of(operations).findings()).isEmpty();
+    }
+
+    /** Features that are meant to join do not spoil each other's wood or walls; what is taken away by declaration is taken from all. */
+    @Test
+    void joined_features_spare_each_other_only_what_is_wood() {
+        Change cut = Change.Remove.fromBody("pocket", Solid.Prism.between(HERE, 0, 20));
+        Condition.Wood wood = new Condition.Wood(HERE, 0, 12);
+        Condition.Wall wall = new Condition.Wall("seat", HERE, 0, 12);
+        Operation blank =
+                step("blank").gives(new Condition.Wood(HERE.grown(300), 0, 45)).build();
+        for (Condition need : List.of(wood, wall)) {
+            Operation seat = step("seat").needs(need).build();
+            Operation joinedSeat =
+                    step("seat").needs(need).joins(Set.of("pocket")).build();
+            assertThat(links(blank, seat, step("pocket").cuts(cut).build())).contains("seat:do > pocket:do");
+            assertThat(links(
+                            blank,
+                            seat,
+                            step("pocket").cuts(cut).joins(Set.of("seat")).build()))
+                    .containsExactly("blank:do > seat:do");
+            assertThat(links(blank, joinedSeat, step("pocket").cuts(cut).build()))
+                    .containsExactly("blank:do > seat:do");
+            Operation own = Operation.of("test", "seat", "more", "More of the seat")
+                    .cuts(cut)
+                    .build();
+            assertThat(links(blank, seat, own)).as("its own cut").containsExactly("blank:do > seat:do");
+        }
+        assertThat(links(
+                        step("mark").gives(LINE).build(),
+                        step("rout").needs(LINE).build(),
+                        step("off").spoils(LINE).joins(Set.of("rout")).build()))
+                .containsExactlyInAnyOrder("mark:do > rout:do", "rout:do > off:do");
+    }
+
+    private static List<String> links(Operation... operations) {
+        return Precedence.of(List.of(operations)).links().stream()
+                .map(l -> l.before() + " > " + l.after())
+                .toList();
+    }
+
+    /** Of a circle the step that waits for least is let go; one within a single feature says so. */
+    @Test
+    void a_circle_lets_the_least_held_step_go_first() {
+        Condition.Mark p = new Condition.Mark("p");
+        Condition.Mark q = new Condition.Mark("q");
+        Condition.Mark r = new Condition.Mark("r");
+        List<Operation> operations = List.of(
+                step("x").needs(p, q).gives(r).build(),
+                step("y").needs(r).gives(p).build(),
+                step("z").needs(r).gives(q).build());
+        Sequence sequence = Sequence.of(operations, Precedence.of(operations).links(), List.of());
+        assertThat(sequence.operations()).extracting(Operation::feature).containsExactly("y", "x", "z");
+        List<Operation> own = List.of(
+                Operation.of("test", "pocket", "one", "One").needs(p).gives(q).build(),
+                Operation.of("test", "pocket", "two", "Two").needs(q).gives(p).build());
+        Finding circle = Sequence.of(own, Precedence.of(own).links(), List.of())
+                .findings()
+                .get(0);
+        assertThat(circle.what(v -> ""))
+                .startsWith("These steps wait for each other: “")
+                .contains("; “")
+                .doesNotContain("In each other's way");
+        assertThat(circle.cure(v -> "")).startsWith("Change the pocket").contains("no longer takes");
+        assertThat(circle.feature()).isEqualTo("pocket");
+        assertThat(circle.severity()).isEqualTo(Finding.Severity.STOPS);
+    }
+
+    @Test
+    void as_many_seats_as_are_wanted_are_enough() {
+        List<Condition.Wood> seats = List.of(
+                new Condition.Wood(Region.disc(new Point(0, 0), 8), 0, 8),
+                new Condition.Wood(Region.disc(new Point(60, 0), 8), 0, 8));
+        List<Operation> operations = List.of(
+                step("template").needs(new Condition.AtLeast(2, "seats", seats)).build());
+        assertThat(Precedence.of(operations).findings()).isEmpty();
+        assertThat(Precedence.of(operations, Map.of("template:do", List.of())).findings())
+                .isEmpty();
+        List<Operation> three = List.of(
+                step("template").needs(new Condition.AtLeast(3, "seats", seats)).build());
+        assertThat(Precedence.of(three, Map.of("template:do", List.of())).findings())
+                .as("what is done held")
+                .isEmpty();
     }
 }
