@@ -63,9 +63,13 @@ final class DesignEdit {
         if (!(parent instanceof ObjectNode object)) {
             return;
         }
+        // A browser sends the first of a choice where nothing was chosen: that is its usual value, and stays unsaid.
+        boolean unsaid = field.kind() == DesignFields.Kind.CHOICE
+                && !object.has(key)
+                && text.equals(field.options().get(0));
         if (text.isEmpty()) {
             object.remove(key);
-        } else {
+        } else if (!unsaid) {
             object.set(key, value(field, text, bare));
         }
     }

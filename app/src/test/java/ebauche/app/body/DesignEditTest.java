@@ -48,6 +48,26 @@ class DesignEditTest {
         }
     }
 
+    /** As a browser sends it: each choice that is not made with its first option. It may change nothing, and be read as before. */
+    @ParameterizedTest
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
+    void a_choice_that_nobody_made_stays_unsaid(String name) {
+        ObjectNode before = DemoBodies.read(name).design();
+        Map<String, String> sent = form(before);
+        DesignFields.of(before)
+                .forEach(s -> s.fields().stream()
+                        .filter(f -> f.kind() == DesignFields.Kind.CHOICE)
+                        .filter(f -> sent.get(f.path()).isEmpty())
+                        .forEach(f -> sent.put(f.path(), f.options().get(0))));
+        assertThat(sent).containsEntry("hand", "right");
+        assertThat(DesignEdit.apply(before, sent, LengthUnit.MILLIMETRE)).isEqualTo(before);
+        sent.put("hand", "left");
+        assertThat(DesignEdit.apply(before, sent, LengthUnit.MILLIMETRE)
+                        .get("hand")
+                        .asString())
+                .isEqualTo("left");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "neck.heelThickness, 30, MILLIMETRE, 30 mm",
