@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.design.Hand;
 import ebauche.core.design.Heel;
+import ebauche.core.design.ScratchPlate;
 import ebauche.core.neck.NeckPocket.Sensitivity;
 import ebauche.core.neck.NeckPocket.Window;
 import java.util.HashMap;
@@ -190,5 +192,179 @@ class NeckFiguresTest {
         assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Class.LOOSE);
         body.read("heel-width-mouth", 56.1);
         assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Class.TOO_TIGHT);
+    }
+
+    /** The shop's limit is 0.5 off the centre line, either way; at the limit it holds. */
+    @ParameterizedTest
+    @CsvSource({"0.5, false", "-0.5, false", "0.6, true", "-0.6, true"})
+    void a_bridge_off_centre_is_told_where_it_stands(double off, boolean told) {
+        TestBody body = new TestBody();
+        body.offCentre = off;
+        assertThat(body.rules().contains("bridge-off-centre")).isEqualTo(told);
+        if (told) {
+            Finding found = finding(body, "bridge-off-centre");
+            assertThat(found.severity()).isEqualTo(Finding.Severity.STOPS);
+            assertThat(found.where().orElseThrow().x()).isEqualTo(off);
+            assertThat(number(found, "off the centre line")).isCloseTo(0.6, within(1e-9));
+            assertThat(number(found, "limit")).isEqualTo(0.5);
+        }
+    }
+
+    /** A heel as thick as the body, and one just thinner; an end wall as far as fret 12, and one just nearer. */
+    @Test
+    void a_heel_and_an_end_wall_of_another_guitar_are_told() {
+        TestBody body = new TestBody();
+        body.heel = body.build().faces().thickness();
+        Finding heel = finding(body, "heel-thicker-than-body");
+        assertThat(heel.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+        assertThat(number(heel, "heel")).isEqualTo(body.heel);
+        body.heel -= 0.01;
+        assertThat(body.rules()).doesNotContain("heel-thicker-than-body");
+        TestBody far = new TestBody();
+        far.endWallToSaddle = far.scale / 2;
+        Finding wall = finding(far, "end-wall-beyond-fret-12");
+        assertThat(wall.severity()).isEqualTo(Finding.Severity.STOPS);
+        assertThat(number(wall, "fret 12 to saddle")).isEqualTo(320);
+        far.endWallToSaddle = 319.9;
+        assertThat(far.rules()).doesNotContain("end-wall-beyond-fret-12");
+    }
+
+    /** Read at the bench: to which side the neck points, and by how much more than is permitted. */
+    @ParameterizedTest
+    @CsvSource({"0.9, treble", "-0.9, bass"})
+    void a_neck_off_its_line_is_told_on_its_side(double off, String side) {
+        TestBody body = new TestBody();
+        double permitted = CentreLine.of(body.build()).permitted().value();
+        body.read("centre-at-bridge", Math.copySign(permitted, off));
+        assertThat(body.rules()).doesNotContain("neck-off-line");
+        body.read("centre-at-bridge", off);
+        Finding found = finding(body, "neck-off-line");
+        assertThat(found.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+        assertThat(found.what(v -> "")).contains("to the " + side + " side");
+        assertThat(found.where().orElseThrow().x()).isEqualTo(off);
+        assertThat(number(found, "off at the bridge")).isCloseTo(0.9, within(1e-9));
+        assertThat(number(found, "permitted")).isEqualTo(permitted);
+        body.hand = Hand.LEFT;
+        assertThat(finding(body, "neck-off-line").where().orElseThrow().x()).isEqualTo(-off);
+        assertThat(finding(body, "neck-off-line").what(v -> "")).contains("to the " + side + " side");
+    }
+
+    /** Bridge holes want to be within 0.5 of half the scale: common practice. */
+    @ParameterizedTest
+    @CsvSource({"320.5, ''", "319.5, ''", "320.7, too far from", "319.3, too near"})
+    void fret_twelve_is_told_too_near_or_too_far(double read, String words) {
+        TestBody body = new TestBody();
+        body.read("fret-12-to-saddle", read);
+        assertThat(body.rules().contains("scale-off")).isEqualTo(!words.isEmpty());
+        if (!words.isEmpty()) {
+            Finding found = finding(body, "scale-off");
+            assertThat(found.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+            assertThat(found.what(v -> "")).contains(words);
+            assertThat(number(found, "off by")).isCloseTo(0.7, within(1e-9));
+        }
+    }
+
+    /** A plate under the fingerboard wants a heel that stands proud by as much; one beside the neck asks for nothing. */
+    @Test
+    void a_plate_wants_the_heel_proud_of_the_front() {
+        TestBody body = new TestBody();
+        double proud = PocketState.of(body.build()).proud().value();
+        assertThat(proud).isPositive();
+        body.scratchPlate = Optional.of(new ScratchPlate(proud, true));
+        assertThat(body.rules()).doesNotContain("plate-under-fingerboard");
+        body.scratchPlate = Optional.of(new ScratchPlate(proud + 0.01, true));
+        Finding found = finding(body, "plate-under-fingerboard");
+        assertThat(found.severity()).isEqualTo(Finding.Severity.STOPS);
+        assertThat(number(found, "heel stands proud")).isCloseTo(proud, within(1e-9));
+        body.scratchPlate = Optional.of(new ScratchPlate(proud + 0.01, false));
+        assertThat(body.rules()).doesNotContain("plate-under-fingerboard");
+    }
+
+    /** The heel's top at the front is no finding, nor within the card's band; deeper it is, by how much. */
+    @ParameterizedTest
+    @CsvSource({"0.14, false", "0.16, true"})
+    void a_heel_under_the_front_is_told_beyond_the_band(double under, boolean told) {
+        TestBody body = new TestBody();
+        double proud = PocketState.of(body.build()).proud().value();
+        body.wantedSaddle = OptionalDouble.of(12 - proud - under);
+        assertThat(body.rules().contains("heel-under-front")).isEqualTo(told);
+        if (told) {
+            Finding found = finding(body, "heel-under-front");
+            assertThat(found.severity()).isEqualTo(Finding.Severity.GOOD_TO_KNOW);
+            assertThat(number(found, "under the front")).isCloseTo(under, within(1e-9));
+        }
+    }
+
+    /** Widths over the pocket's end: strings 52 at the saddles and 35 at the nut on a board as wide as the heel. */
+    @Test
+    void strings_near_the_boards_edge_or_off_it_are_told_apart() {
+        TestBody body = new TestBody();
+        body.nutSpread = OptionalDouble.of(35);
+        double spread = 35 + 17 * (640 - 165) / 640.0;
+        body.heelFit = Optional.of(new Heel(spread + 5, spread + 5, 76, Heel.Made.NECK_FIRST, Heel.Jig.DRAWN));
+        assertThat(body.rules())
+                .as("2.5 beside each is enough")
+                .doesNotContain("strings-near-edge", "strings-off-fingerboard");
+        body.heelFit = Optional.of(new Heel(spread + 4, spread + 4, 76, Heel.Made.NECK_FIRST, Heel.Jig.DRAWN));
+        Finding near = finding(body, "strings-near-edge");
+        assertThat(near.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+        assertThat(number(near, "beside the outer string")).isCloseTo(2, within(1e-9));
+        assertThat(number(near, "strings' spread there")).isCloseTo(spread, within(1e-9));
+        assertThat(near.where().orElseThrow().x()).isCloseTo(spread / 2, within(1e-9));
+        assertThat(near.what(v -> "")).contains("leave");
+        body.heelFit = Optional.of(new Heel(spread - 1, spread - 1, 76, Heel.Made.NECK_FIRST, Heel.Jig.DRAWN));
+        Finding off = finding(body, "strings-off-fingerboard");
+        assertThat(off.severity()).isEqualTo(Finding.Severity.STOPS);
+        assertThat(number(off, "over its edge by")).isCloseTo(0.5, within(1e-9));
+        assertThat(off.what(v -> "")).contains("beside it on each side");
+        body.strings = 1;
+        assertThat(body.rules()).doesNotContain("strings-off-fingerboard", "strings-near-edge");
+    }
+
+    /** A depth of nothing is no pocket; just more is one. */
+    @Test
+    void a_pocket_of_no_depth_is_told() {
+        TestBody body = new TestBody();
+        double depth = PocketState.of(body.build()).target().value();
+        body.wantedSaddle = OptionalDouble.of(12 + depth);
+        Finding none = finding(body, "no-pocket");
+        assertThat(none.severity()).isEqualTo(Finding.Severity.STOPS);
+        assertThat(number(none, "pocket depth")).isCloseTo(0, within(1e-9));
+        body.wantedSaddle = OptionalDouble.of(12 + depth - 0.5);
+        assertThat(body.rules()).doesNotContain("no-pocket");
+    }
+
+    /** How much too wide, how wide the gap: at the worse of the two ends. */
+    @ParameterizedTest
+    @CsvSource({
+        "56.2, 55.9, neck-too-tight, too wide by, 0.2",
+        "55.9, 55.5, neck-gap-shows, gap, 0.5",
+        "54.9, 55.9, neck-loose, gap, 1.1"
+    })
+    void a_neck_that_does_not_fit_says_by_how_much(double end, double mouth, String rule, String name, double by) {
+        TestBody body = new TestBody();
+        body.heelFit = Optional.of(new Heel(end, mouth, 76, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN));
+        Finding found = finding(body, rule);
+        assertThat(found.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+        assertThat(number(found, name)).isCloseTo(by, within(1e-9));
+    }
+
+    /** Little room: less than the work is likely to miss by, told with both; in the middle of the window there is none of it. */
+    @Test
+    void little_room_is_told_with_what_the_work_may_miss() {
+        TestBody body = new TestBody();
+        assertThat(body.rules()).doesNotContain("little-room");
+        Window window = NeckPocket.of(body.build()).window(body.design().bridge());
+        double depth = PocketState.of(body.build()).target().value();
+        body.wantedSaddle = OptionalDouble.of(12 + depth - (window.deepest() - 0.05));
+        Finding found = finding(body, "little-room");
+        assertThat(found.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
+        assertThat(number(found, "room")).isCloseTo(0.05, within(1e-6));
+        NeckPocket.ErrorBudget budget = NeckPocket.of(body.build()).errorBudget(body.shop.limits());
+        assertThat(number(found, "likely miss")).isEqualTo(budget.likely());
+        // Heel and board 0.1 each, floor 0.15, angle 0.1 degree over 165: to one end, and as root of squares.
+        double angle = NeckPocket.of(body.build()).sensitivities().get(6).perUnit() * 0.1;
+        assertThat(budget.worst()).isCloseTo(0.1 + 0.1 + 0.15 + angle, within(1e-9));
+        assertThat(budget.likely()).isCloseTo(Math.sqrt(0.01 + 0.01 + 0.0225 + angle * angle), within(1e-9));
     }
 }
