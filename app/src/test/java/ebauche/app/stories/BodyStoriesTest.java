@@ -68,12 +68,12 @@ class BodyStoriesTest extends Story {
     void the_body_is_drawn_with_its_ordered_steps_and_rehearsed_along_the_rule(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
-        assertThat(page.getByText("Step 17 of 59")).isVisible();
+        assertThat(page.getByText("Step 17 of 63")).isVisible();
         assertThat(page.locator("#section-length")).isVisible();
         assertThat(page.locator("#section-cross")).isVisible();
         assertThat(page.getByText("from the edge")).isVisible();
         page.getByLabel("Step after").click();
-        assertThat(page.getByText("Step 18 of 59")).isVisible();
+        assertThat(page.getByText("Step 18 of 63")).isVisible();
         page.locator("a.division[data-step='outline:saw'] .bar").click();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
@@ -269,9 +269,9 @@ class BodyStoriesTest extends Story {
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("d");
-        assertThat(page.getByText("Step 18 of 59")).isVisible();
+        assertThat(page.getByText("Step 18 of 63")).isVisible();
         page.keyboard().press("a");
-        assertThat(page.getByText("Step 17 of 59")).isVisible();
+        assertThat(page.getByText("Step 17 of 63")).isVisible();
         page.keyboard().press("w");
         assertThat(page.locator(".card-of-step .sum")).isVisible();
         page.keyboard().press("b");
