@@ -172,6 +172,21 @@ public final class Build {
         return wedge(feature).map(w -> Math.max(0, w.value())).orElse(0.0);
     }
 
+    /**
+     * A depth under a finished face, from that face as it is now: with what is still to be sanded off it.
+     *
+     * @param what the sum is called
+     * @param name what the depth under the finished face is called
+     */
+    public Reckoning fromAsItIs(Face face, String what, String name, Fact underFinished) {
+        String still = "still to be sanded off the " + face.word();
+        double toSand = faces().toSand(face);
+        return Reckoning.of(what, Quantity.LENGTH)
+                .length(name, underFinished)
+                .length(still, toSand)
+                .is(underFinished.value() + toSand, name + " + " + still);
+    }
+
     /** How its blank is brought to thickness in this shop. */
     public Practice.Thicknessing thicknessing() {
         Region blank = design.blank().plan();

@@ -8,7 +8,6 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -269,7 +268,8 @@ final class BridgeWork {
                 ROUTE_CORNER,
                 joins,
                 located,
-                false);
+                false,
+                GuidedPocket.CutBefore.NOTHING);
     }
 
     List<Operation> operations() {
@@ -323,11 +323,8 @@ final class BridgeWork {
         double top = build.faces().frontNow();
         double bottom = build.faces().planeUnderFinished(Face.FRONT, studs.depth());
         Reckoning finished = build.fitting().bridges().studDepth(bridge);
-        double toSand = build.faces().toSand(Face.FRONT);
-        Reckoning depth = Reckoning.of("stud hole from the front as it is now", Quantity.LENGTH)
-                .length(finished.what(), finished.asFact())
-                .length("still to be sanded off the front", toSand)
-                .is(finished.value() + toSand, finished.what() + " + still to be sanded off the front");
+        Reckoning depth = build.fromAsItIs(
+                Face.FRONT, "stud hole from the front as it is now", finished.what(), finished.asFact());
         Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
                 .set(Drilling.to(build, studs.diameter(), Fit.PRESS, depth, "deep from the front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))

@@ -114,10 +114,11 @@ public final class CavityStation implements Station {
                 legs.corner(),
                 joins,
                 Datum.centreLine(Face.FRONT),
-                false);
+                false,
+                GuidedPocket.CutBefore.NOTHING);
     }
 
-    private static GuidedPocket pickup(Build build, Pickup pickup) {
+    static GuidedPocket pickup(Build build, Pickup pickup) {
         return new GuidedPocket(
                 build,
                 "cavity",
@@ -130,7 +131,8 @@ public final class CavityStation implements Station {
                 pickup.cornerRadius(),
                 joins(pickup),
                 Datum.centreLine(Face.FRONT),
-                false);
+                false,
+                GuidedPocket.CutBefore.NOTHING);
     }
 
     @Override

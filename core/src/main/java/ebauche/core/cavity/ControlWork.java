@@ -178,7 +178,8 @@ final class ControlWork {
                 corner,
                 joins(),
                 controls.isEmpty() ? Datum.centreLine(Face.BACK) : HOLES,
-                floorIsTop);
+                floorIsTop,
+                GuidedPocket.CutBefore.NOTHING);
         Region holes = controls.stream().map(this::hole).reduce(Region.EMPTY, Region::union);
         return controls.isEmpty() ? pocket : pocket.afterHoles(holes, HOLES);
     }

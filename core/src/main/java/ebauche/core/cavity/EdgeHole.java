@@ -4,6 +4,7 @@ import ebauche.core.build.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
@@ -91,11 +92,7 @@ record EdgeHole(
     }
 
     /** Height of a middle that lies so far under the finished front. */
-    static Reckoning height(Build build, String what, double underFinished, String says) {
-        double toSand = build.faces().toSand(Face.FRONT);
-        return Reckoning.of("middle of " + what + "'s hole", Quantity.LENGTH)
-                .length(says, underFinished)
-                .length("still to be sanded off the front", toSand)
-                .is(underFinished + toSand, says + " + still to be sanded off the front");
+    static Reckoning height(Build build, String what, Fact underFinished, String says) {
+        return build.fromAsItIs(Face.FRONT, "middle of " + what + "'s hole", says, underFinished);
     }
 }

@@ -13,6 +13,7 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
@@ -89,13 +90,12 @@ final class HoleWork {
 
     private Reckoning deep(PartHole hole, Face face) {
         Fact length = build.fitting().size(hole.feature(), hole.part(), PartSize.LENGTH);
-        double toSand = face == null ? 0 : build.faces().toSand(face);
-        Reckoning.Builder sum = Reckoning.of("depth of the " + FeatureName.said(hole.feature()), Quantity.LENGTH)
-                .length("the part's length", length);
+        String what = "depth of the " + FeatureName.said(hole.feature());
         return face == null
-                ? sum.is(length.value(), "the part's length")
-                : sum.length("still to be sanded off the " + face.word(), toSand)
-                        .is(length.value() + toSand, "the part's length + still to be sanded off the " + face.word());
+                ? Reckoning.of(what, Quantity.LENGTH)
+                        .length("the part's length", length)
+                        .is(length.value(), "the part's length")
+                : build.fromAsItIs(face, what, "the part's length", length);
     }
 
     private Operation.Builder upright(PartHole hole, double wide, Operation.Builder step) {
@@ -142,7 +142,11 @@ final class HoleWork {
                 end,
                 wide,
                 axis,
-                EdgeHole.height(build, what, under, "middle of the finished thickness there"),
+                EdgeHole.height(
+                        build,
+                        what,
+                        new Fact(under, Source.COMPUTED, "the faces as they will be"),
+                        "middle of the finished thickness there"),
                 Set.of());
         return edge.operations(
                 Drilling.to(build, wide, fit(hole), depth, "deep from the edge"), 6, 0.002, Caution.DRILL);

@@ -34,7 +34,7 @@ final class JackHole {
                 jack.aim(),
                 jack.diameter(),
                 axis,
-                EdgeHole.height(build, "the jack", jack.fromFront(), "wanted under the finished front"),
+                EdgeHole.height(build, "the jack", Fact.typed(jack.fromFront()), "wanted under the finished front"),
                 Set.of(ControlCavity.FEATURE));
         OptionalDouble wall = toCavity(build, hole, jack);
         Reckoning deep = wall.isPresent()

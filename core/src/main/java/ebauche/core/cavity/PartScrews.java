@@ -47,11 +47,7 @@ record PartScrews(Build build) {
     }
 
     private Condition atDepth(Pickup pickup) {
-        return CavityStation.pockets(build).stream()
-                .filter(p -> p.feature().equals(pickup.feature()))
-                .<Condition>map(p -> p.atDepth())
-                .findFirst()
-                .orElse(Datum.centreLine(Face.FRONT));
+        return CavityStation.pickup(build, pickup).atDepth();
     }
 
     private Operation step(String feature, String part, double under, Condition... after) {

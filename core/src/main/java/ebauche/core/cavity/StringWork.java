@@ -8,7 +8,6 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
-import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -95,11 +94,8 @@ final class StringWork {
     private Operation seats(Bridge.StringThrough through, Part ferrule, Condition.Access holes) {
         Reckoning finished = build.fitting().bridges().ferruleDepth(ferrule);
         double seat = build.fitting().bridges().ferruleSeat(ferrule).value();
-        double toSand = build.faces().toSand(Face.BACK);
-        Reckoning depth = Reckoning.of("ferrule seat from the back as it is now", Quantity.LENGTH)
-                .length(finished.what(), finished.asFact())
-                .length("still to be sanded off the back", toSand)
-                .is(finished.value() + toSand, finished.what() + " + still to be sanded off the back");
+        Reckoning depth = build.fromAsItIs(
+                Face.BACK, "ferrule seat from the back as it is now", finished.what(), finished.asFact());
         double floor = build.faces().planeUnderFinished(Face.BACK, finished.value());
         Operation.Builder step = Operation.of("cavity", Bridge.FERRULES, "bore", "Bore the ferrules' seats in the back")
                 .face(Face.BACK)

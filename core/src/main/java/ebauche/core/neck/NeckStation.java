@@ -60,7 +60,8 @@ public final class NeckStation implements Station {
                 neck.cornerRadius(),
                 Set.of(NeckJoint.SCREWS),
                 NeckJig.located(build),
-                false);
+                false,
+                GuidedPocket.CutBefore.NOTHING);
     }
 
     @Override

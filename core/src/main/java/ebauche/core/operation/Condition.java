@@ -58,7 +58,7 @@ public sealed interface Condition {
         @Override
         public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
-            boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
+            boolean reaches = reaches(solid, depth);
             boolean tooSmall = solid.plan().area() <= (1 - share) * region.area();
             if (!reaches || tooSmall) {
                 return false;
@@ -93,7 +93,7 @@ public sealed interface Condition {
         @Override
         public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
-            boolean reaches = solid.shallowest() <= depth + TOUCH_DEPTH && solid.deepest() >= depth - TOUCH_DEPTH;
+            boolean reaches = reaches(solid, depth);
             double most = LOST * line.area();
             return change instanceof Change.Remove
                     && reaches
@@ -236,6 +236,11 @@ public sealed interface Condition {
     /** Whether one area holds another, but for the chords that stand for its curves. */
     private static boolean covers(Region one, Region other) {
         return one.contains(other) || one.grown(Segment.FLATNESS).contains(other);
+    }
+
+    /** Whether a cut reaches a face that lies at a depth. */
+    private static boolean reaches(Solid solid, double face) {
+        return solid.shallowest() <= face + TOUCH_DEPTH && solid.deepest() >= face - TOUCH_DEPTH;
     }
 
     private static boolean meets(Change change, Region region, double from, double to) {

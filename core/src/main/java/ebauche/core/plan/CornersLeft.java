@@ -7,7 +7,6 @@ import ebauche.core.operation.Operation;
 import ebauche.core.outline.OutlineRouting;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.Datum;
-import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.Unreached;
 import java.util.Optional;
 
@@ -20,7 +19,7 @@ public final class CornersLeft {
         Region body = build.design().outline().region();
         Optional<Unreached> left = feature.equals(OutlineStation.FEATURE)
                 ? Unreached.outside(body, new OutlineRouting(build).crib())
-                : pocket(build, feature)
+                : Stations.pocket(build, feature)
                         .flatMap(p -> Unreached.inside(
                                 p.plan(), body, build.shop().crib().tables(false)));
         return left.filter(u -> !u.corners().isEmpty());
@@ -31,7 +30,7 @@ public final class CornersLeft {
         Build build = plan.build();
         boolean outlineDone = step.feature().equals(OutlineStation.FEATURE) && gives(step, Datum.OUTLINE_ROUTED);
         boolean ends = outlineDone
-                || pocket(build, step.feature())
+                || Stations.pocket(build, step.feature())
                         .filter(p -> gives(step, p.atDepth()))
                         .isPresent();
         return ends && !step.setting().passes().isEmpty() ? of(build, step.feature()) : Optional.empty();
@@ -39,11 +38,5 @@ public final class CornersLeft {
 
     private static boolean gives(Operation step, Condition.Mark mark) {
         return step.gives().contains(mark);
-    }
-
-    private static Optional<GuidedPocket> pocket(Build build, String feature) {
-        return Stations.pockets(build).stream()
-                .filter(p -> p.feature().equals(feature))
-                .findFirst();
     }
 }

@@ -12,6 +12,7 @@ import ebauche.core.sanding.SandingStation;
 import ebauche.core.thickness.ThicknessStation;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The kinds of work, in the order in which a body usually meets them. A new kind is one line here. */
 public final class Stations {
@@ -25,6 +26,11 @@ public final class Stations {
             new SandingStation());
 
     private Stations() {}
+
+    /** The pocket of a feature, if it is one that is routed along a template. */
+    static Optional<GuidedPocket> pocket(Build build, String feature) {
+        return pockets(build).stream().filter(p -> p.feature().equals(feature)).findFirst();
+    }
 
     /** Every pocket that is routed along a template: the neck's first, then by the order of the design. */
     public static List<GuidedPocket> pockets(Build build) {

@@ -47,9 +47,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
         if (step.feature().equals(OutlineStation.FEATURE)) {
             return ofOutline(plan, passes);
         }
-        return Stations.pockets(plan.build()).stream()
-                .filter(p -> p.feature().equals(step.feature()))
-                .findFirst()
+        return Stations.pocket(plan.build(), step.feature())
                 .map(p -> of(plan, p, passes))
                 .orElse(List.of());
     }

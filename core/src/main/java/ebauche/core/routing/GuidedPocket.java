@@ -8,7 +8,6 @@ import ebauche.core.crib.Drill;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
-import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
@@ -59,36 +58,6 @@ public record GuidedPocket(
         boolean floorIsTop,
         CutBefore before) {
 
-    /** A cavity with none in or over its edge that is cut first. */
-    public GuidedPocket(
-            Build build,
-            String station,
-            String feature,
-            String noun,
-            Face face,
-            Region plan,
-            Plane floor,
-            Reckoning depthFinished,
-            double cornerRadius,
-            Set<String> joins,
-            Condition located,
-            boolean floorIsTop) {
-        this(
-                build,
-                station,
-                feature,
-                noun,
-                face,
-                plan,
-                floor,
-                depthFinished,
-                cornerRadius,
-                joins,
-                located,
-                floorIsTop,
-                CutBefore.NOTHING);
-    }
-
     /**
      * What is cut away of its area before its own waste is drilled.
      *
@@ -97,7 +66,7 @@ public record GuidedPocket(
      * @param holes no drill is set down on: its spur would have no wood
      */
     public record CutBefore(Region cavities, List<Condition> marks, Region holes) {
-        static final CutBefore NOTHING = new CutBefore(Region.EMPTY, List.of(), Region.EMPTY);
+        public static final CutBefore NOTHING = new CutBefore(Region.EMPTY, List.of(), Region.EMPTY);
 
         public CutBefore {
             marks = List.copyOf(marks);
@@ -270,16 +239,13 @@ public record GuidedPocket(
 
     /** Depth from the face as it is now: the wanted depth plus what is still to be sanded off. */
     public Reckoning depthNow() {
-        double toSand = build.faces().toSand(face);
-        if (toSand == 0) {
-            return depthFinished;
-        }
-        return Reckoning.of(noun + " depth from the " + face.word() + " as it is now", Quantity.LENGTH)
-                .length(depthFinished.what(), depthFinished.asFact())
-                .length("still to be sanded off the " + face.word(), toSand)
-                .is(
-                        depthFinished.value() + toSand,
-                        depthFinished.what() + " + still to be sanded off the " + face.word());
+        return build.faces().toSand(face) == 0
+                ? depthFinished
+                : build.fromAsItIs(
+                        face,
+                        noun + " depth from the " + face.word() + " as it is now",
+                        depthFinished.what(),
+                        depthFinished.asFact());
     }
 
     /** Least depth at which it wants wood: none outside the body, however deep the design has it. */

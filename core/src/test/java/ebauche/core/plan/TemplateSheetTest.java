@@ -271,7 +271,8 @@ class TemplateSheetTest {
                 p.cornerRadius(),
                 Set.of(),
                 p.located(),
-                false);
+                false,
+                GuidedPocket.CutBefore.NOTHING);
     }
 
     /** A strip as wide as the drill and its skins takes one row; every rim keeps off the edge by the skin. */
