@@ -48,6 +48,7 @@ public final class TestBody {
     public double plateUnderHeel = 0;
     public double plateUnderBridge = 0;
     public OptionalDouble screwLength = OptionalDouble.empty();
+    public Optional<Part> neckFerrule = Optional.empty();
     public Optional<Heel> heelFit = Optional.empty();
     public Optional<ScratchPlate> scratchPlate = Optional.empty();
     public OptionalDouble nutSpread = OptionalDouble.empty();
@@ -152,6 +153,7 @@ public final class TestBody {
                         screws,
                         4.76,
                         screwLength,
+                        neckFerrule,
                         heelFit,
                         scratchPlate),
                 new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread, hand),

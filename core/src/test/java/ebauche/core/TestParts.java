@@ -48,6 +48,11 @@ public final class TestParts {
         return of(PartKind.FERRULE, DIAMETER, 8, LENGTH, 10);
     }
 
+    /** A ferrule for a neck screw, its head 3 under the rim. */
+    public static Part neckFerrule() {
+        return of(PartKind.NECK_FERRULE, DIAMETER, 14, LENGTH, 7, HEAD_SUNK, 3);
+    }
+
     /** A vibrato of the same sizes but a shorter block, its plate let in by 3, on two posts. */
     public static Part vibratoLetIn() {
         Map<PartSize, Double> sizes = new EnumMap<>(vibrato().sizes());

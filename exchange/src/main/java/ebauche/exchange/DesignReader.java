@@ -126,6 +126,7 @@ final class DesignReader {
                 spot.list("screws", MOST_PARTS, Spot::asPoint),
                 spot.length("screwHole", SCREW_HOLE),
                 spot.has("screwLength") ? OptionalDouble.of(spot.length("screwLength")) : OptionalDouble.empty(),
+                spot.optionalObject("ferrule", PartFile::read),
                 spot.optionalObject("heel", DesignReader::heel),
                 spot.optionalObject(
                         "scratchPlate",

@@ -6,7 +6,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
- * strings on 648, left-handed ones.
+ * strings on 648 with ferrules under the neck's screws, left-handed ones.
  */
 final class OddBodies {
     static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven");
@@ -50,6 +50,14 @@ final class OddBodies {
         design.put("scale", "648 mm");
         strings(design, 7, "63 mm", "42 mm");
         widen(design, "64 mm");
+        design.withObject("/neck")
+                .set(
+                        "ferrule",
+                        PartFile.write(BoxFile.SHIPPED.stream()
+                                .filter(g -> g.key().equals("neck-ferrule-14"))
+                                .findFirst()
+                                .orElseThrow()
+                                .part()));
         return design;
     }
 

@@ -157,6 +157,7 @@ class DesignController {
                 "vibrato", "bridge.vibrato.",
                 "stringThrough", "bridge.stringThrough.",
                 "heel", "neck.heel.",
+                "neckFerrules", "neck.ferrule.",
                 "scratchPlate", "neck.scratchPlate.",
                 "controlCavity", "controlCavity.",
                 "jack", "jack.");

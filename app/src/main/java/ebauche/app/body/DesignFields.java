@@ -139,6 +139,11 @@ final class DesignFields {
                     new Field("neck.heel.made", "pocket made", Kind.CHOICE, List.of("drawing-first", "neck-first")),
                     new Field("neck.heel.jig", "jig", Kind.CHOICE, List.of("drawn", "three-strips", "traced-neck")));
         }
+        JsonNode ferrule = design.path("neck").path("ferrule");
+        if (ferrule.isObject()) {
+            sections.add(new Section(
+                    "Ferrules under the neck's screws", "neck.ferrule", true, partFields("neck.ferrule", ferrule)));
+        }
         if (design.path("neck").has("scratchPlate")) {
             section(
                     "Scratch plate",
@@ -409,15 +414,16 @@ final class DesignFields {
 
     private static String feature(JsonNode design, String section) {
         String id = DesignEdit.find(design, section).path("id").asString("");
-        return section.startsWith("pickups.")
-                ? "pickup-" + id
-                : section.equals("bridge.stringThrough")
-                        ? "ferrules"
-                        : section.startsWith("controls.")
-                                ? "control-" + id
-                                : section.startsWith("holes.")
-                                        ? "hole-" + id
-                                        : section.equals("controlCavity") ? "cover" : section;
+        String list = section.replaceFirst("[.].*", "");
+        return switch (list) {
+            case "pickups" -> "pickup-" + id;
+            case "controls" -> "control-" + id;
+            case "holes" -> "hole-" + id;
+            case "controlCavity" -> "cover";
+            case "neck" -> section.equals("neck.ferrule") ? "neck-ferrules" : section;
+            case "bridge" -> section.equals("bridge.stringThrough") ? "ferrules" : section;
+            default -> section;
+        };
     }
 
     private void section(String title, String path, boolean optional, Field... fields) {

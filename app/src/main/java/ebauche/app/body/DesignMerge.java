@@ -25,6 +25,7 @@ final class DesignMerge {
             "bridge.vibrato",
             "bridge.stringThrough",
             "neck.heel",
+            "neck.ferrule",
             "neck.scratchPlate");
 
     private final ObjectNode mine;

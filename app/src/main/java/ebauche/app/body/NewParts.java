@@ -22,6 +22,7 @@ final class NewParts {
             "controlCavity",
             "jack",
             "heel",
+            "neckFerrules",
             "studs",
             "vibrato",
             "stringThrough",
@@ -76,6 +77,11 @@ final class NewParts {
                         "76 mm",
                         "made",
                         "neck-first");
+            case "neckFerrules" -> {
+                if (!has(design, kind)) {
+                    design.withObject("/neck").set("ferrule", generic("neck-ferrule-14"));
+                }
+            }
             case "scratchPlate" ->
                 object(design.withObject("/neck"), "scratchPlate", "thickness", "1.6 mm", "runs", "beside");
             case "stringThrough" -> {
@@ -228,6 +234,7 @@ final class NewParts {
             case "studs", "vibrato" ->
                 design.path("bridge").has(kind) || design.path("bridge").has("part");
             case "heel", "scratchPlate" -> design.path("neck").has(kind);
+            case "neckFerrules" -> design.path("neck").has("ferrule");
             case "stringThrough" -> design.path("bridge").has(kind);
             case "controlCavity", "jack" -> design.has(kind);
             default -> false;

@@ -73,6 +73,10 @@ public final class PartDrawing {
             case COVER -> box("metal", 60, 0, size(THICKNESS));
             case JACK -> box("metal", size(HOLE), 0, part.has(BELOW) ? size(BELOW) : size(HOLE));
             case FERRULE -> box("metal", size(DIAMETER), 0, size(LENGTH));
+            case NECK_FERRULE -> {
+                box("metal", size(DIAMETER), 0, size(LENGTH));
+                box("travel", size(DIAMETER) * 0.7, 0, size(HEAD_SUNK));
+            }
             case INSERT, STRAP_BUTTON -> box("metal", size(HOLE), 0, size(LENGTH));
             default -> bridge();
         }
@@ -109,7 +113,7 @@ public final class PartDrawing {
             case PICKUP -> size(HEIGHT) - PROUD + size(LEGS_BELOW);
             case COVER -> size(THICKNESS);
             case JACK -> size(BELOW);
-            case FERRULE, INSERT, STRAP_BUTTON -> size(LENGTH);
+            case FERRULE, NECK_FERRULE, INSERT, STRAP_BUTTON -> size(LENGTH);
             default -> Math.max(size(BLOCK_LENGTH), Math.max(size(STUD_DEPTH), size(RECESS)));
         };
     }

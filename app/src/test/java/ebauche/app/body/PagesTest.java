@@ -179,6 +179,7 @@ class PagesTest extends WithVisitor {
     @ParameterizedTest
     @CsvSource({
         "shale, heel, neck.heel, length, 77 mm",
+        "sedge, neckFerrules, neck.ferrule, sizes.head-sunk, 3.5 mm",
         "sedge, scratchPlate, neck.scratchPlate, thickness, 2.4 mm",
         "sedge, stringThrough, bridge.stringThrough, y, -26 mm",
         "sedge, strap-button, holes.0, id, tail",

@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What a bridge asks of the wood: its studs, its recess, a vibrato's route, strings' ferrules. Millimetres; each number with its sum.
+ * What a bridge asks of the wood: its studs, its recess, a vibrato's route. Millimetres; each number with its sum.
  */
 public record BridgeFit(PartSizes sizes, Clearances room) {
     Bridge fit(Bridge bridge) {
@@ -63,20 +63,6 @@ public record BridgeFit(PartSizes sizes, Clearances room) {
                 .map(part -> sizes.size(Bridge.FEATURE, part, size))
                 .map(fact -> PartSizes.sum(what).length(size.words(), fact).is(fact.value(), size.words()))
                 .orElseGet(() -> Reckoning.typed(what, typed));
-    }
-
-    /** Depth of a ferrule's seat: its length, so that it ends flush with the back. */
-    public Reckoning ferruleDepth(Part ferrule) {
-        Fact length = sizes.size(Bridge.FERRULES, ferrule, LENGTH);
-        return PartSizes.sum("ferrule seat depth")
-                .length("ferrule's length", length)
-                .is(length.value(), "ferrule's length");
-    }
-
-    /** Diameter of a ferrule's seat: a ferrule is pressed in. */
-    public Reckoning ferruleSeat(Part ferrule) {
-        Fact wide = sizes.size(Bridge.FERRULES, ferrule, DIAMETER);
-        return PartSizes.sum("ferrule seat").length("ferrule's diameter", wide).is(wide.value(), "ferrule's diameter");
     }
 
     /** Width of a vibrato's route. */

@@ -49,6 +49,18 @@ public final class Fitting {
         return bridges;
     }
 
+    /** What a ferrule asks for. */
+    public FerruleFit ferrule(String feature, Part part) {
+        return new FerruleFit(sizes, feature, part);
+    }
+
+    /** Diameter of what is bored into the back at each neck screw: its hole, or the seat of its ferrule. */
+    public double boredForScrew(NeckJoint neck) {
+        return neck.ferrule()
+                .map(f -> ferrule(NeckJoint.FERRULES, f).seat().value())
+                .orElse(neck.screwHole());
+    }
+
     /** A size of the neck or the body as it is known: the latest standing reading, else what the design says. */
     Fact fact(Dimension dimension, double designed) {
         return sizes.fact(dimension, designed);
@@ -194,7 +206,11 @@ public final class Fitting {
                 design.bridge()
                         .stringThrough()
                         .flatMap(Bridge.StringThrough::ferrule)
-                        .ifPresent(f -> sums.addAll(List.of(bridges.ferruleSeat(f), bridges.ferruleDepth(f))));
+                        .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
+            case NeckJoint.FERRULES ->
+                design.neck()
+                        .ferrule()
+                        .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
             case Jack.FEATURE ->
                 design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
             default -> {

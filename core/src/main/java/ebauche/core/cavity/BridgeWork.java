@@ -134,9 +134,9 @@ final class BridgeWork {
     }
 
     private void checkStrings(Bridge.StringThrough through, Region body, List<Finding> found) {
-        List<Point> places = new StringWork(build).places(through);
+        List<Point> places = new StringWork(build, through).places();
         double widest = through.ferrule()
-                .map(f -> build.fitting().bridges().ferruleSeat(f).value())
+                .map(f -> build.fitting().ferrule(Bridge.FERRULES, f).seat().value())
                 .orElse(through.diameter());
         holes(Bridge.STRING_HOLES, "string", places, widest, body, "Move the row of holes, or the outline.", found);
         places.stream()
@@ -275,7 +275,7 @@ final class BridgeWork {
     List<Operation> operations() {
         List<Operation> steps = new ArrayList<>();
         bridge.studs().ifPresent(studs -> steps.add(drillStuds(studs)));
-        bridge.stringThrough().ifPresent(s -> steps.addAll(new StringWork(build).operations(s)));
+        bridge.stringThrough().ifPresent(s -> steps.addAll(new StringWork(build, s).operations()));
         bridge.vibrato().filter(v -> located()).ifPresent(v -> steps.add(drillLocating(v)));
         pockets().forEach(p -> steps.addAll(p.operations()));
         return steps;

@@ -75,7 +75,9 @@ public final class ContourChecks {
             for (Point screw : build.design().neck().screws()) {
                 on.merge(
                         NeckJoint.SCREWS,
-                        Region.disc(screw, build.design().neck().screwHole()),
+                        Region.disc(
+                                screw,
+                                build.fitting().boredForScrew(build.design().neck())),
                         Region::hullWith);
             }
         }

@@ -84,6 +84,7 @@ public record BodyDesign(
     /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
     public Map<String, Part> parts() {
         Map<String, Part> parts = new LinkedHashMap<>();
+        neck.ferrule().ifPresent(p -> parts.put(NeckJoint.FERRULES, p));
         bridge.part().ifPresent(p -> parts.put(Bridge.FEATURE, p));
         bridge.stringThrough().flatMap(Bridge.StringThrough::ferrule).ifPresent(p -> parts.put(Bridge.FERRULES, p));
         pickups.forEach(pickup -> pickup.part().ifPresent(p -> parts.put(pickup.feature(), p)));

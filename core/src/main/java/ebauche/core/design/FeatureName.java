@@ -8,6 +8,7 @@ public final class FeatureName {
         return switch (feature) {
             case "neck" -> "neck pocket";
             case "neck-screws" -> "neck screw holes";
+            case "neck-ferrules" -> "neck ferrules' seats";
             case "controls" -> "control cavity";
             case "cover" -> "cover recess";
             case "jack" -> "jack hole";

@@ -2,6 +2,9 @@ package ebauche.core.design;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Refusal;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +29,7 @@ import java.util.OptionalDouble;
  * @param screws where the neck screws pass, none for a glued neck
  * @param screwHole diameter of their clearing holes
  * @param screwLength under their heads, if they are chosen
+ * @param ferrule under the head of each neck screw, let into the back flush with it, in the place of a plate
  * @param heel the heel's own width and length, and what the pocket is made to; without it the pocket's sizes stand alone
  * @param scratchPlate on the front, if there is one
  */
@@ -46,6 +50,7 @@ public record NeckJoint(
         List<Point> screws,
         double screwHole,
         OptionalDouble screwLength,
+        Optional<Part> ferrule,
         Optional<Heel> heel,
         Optional<ScratchPlate> scratchPlate) {
 
@@ -53,6 +58,9 @@ public record NeckJoint(
     public static final String FEATURE = "neck";
 
     public static final String SCREWS = "neck-screws";
+
+    /** The feature's name of the seats for the screws' ferrules in the back. */
+    public static final String FERRULES = "neck-ferrules";
 
     /** Beyond this a body is no longer a flat one; also keeps the tangent tame. */
     private static final double STEEPEST = 10;
@@ -82,6 +90,20 @@ public record NeckJoint(
                 "is too large for a pocket of that width and length");
         screwLength.ifPresent(l -> Refusal.between(l, 5, 150, "screwLength"));
         screws = List.copyOf(screws);
+        if (ferrule.isPresent()) {
+            Part part = ferrule.get();
+            Refusal.unless(
+                    part.kind() == PartKind.NECK_FERRULE,
+                    "ferrule",
+                    "a " + part.kind().word() + " is none");
+            Refusal.unless(!screws.isEmpty(), "ferrule", "there are no neck screws for it");
+            Refusal.unless(
+                    part.get(PartSize.DIAMETER) > screwHole, "screwHole", "the hole is as wide as the ferrule's seat");
+            Refusal.unless(
+                    part.get(PartSize.HEAD_SUNK) < part.get(PartSize.LENGTH),
+                    "ferrule",
+                    "the screw's head would lie under the ferrule, not in it");
+        }
     }
 
     /** The same joint with a pocket of another width. */
@@ -103,6 +125,7 @@ public record NeckJoint(
                 screws,
                 screwHole,
                 screwLength,
+                ferrule,
                 heel,
                 scratchPlate);
     }

@@ -70,6 +70,7 @@ public enum PartKind {
     JACK("jack", "jack", List.of(HOLE), List.of(BELOW)),
     COVER("cover", "cover plate", List.of(THICKNESS), List.of()),
     FERRULE("ferrule", "string ferrule", List.of(DIAMETER, LENGTH), List.of()),
+    NECK_FERRULE("neck-ferrule", "neck screw's ferrule", List.of(DIAMETER, LENGTH, HEAD_SUNK), List.of()),
     INSERT("insert", "threaded insert", List.of(HOLE, LENGTH), List.of()),
     STRAP_BUTTON("strap-button", "strap button's screw", List.of(HOLE, LENGTH), List.of());
 

@@ -35,6 +35,7 @@ public enum PartSize {
     HOLE("hole", "hole it wants", 1, 60),
     DIAMETER("diameter", "diameter", 1, 60),
     LENGTH("length", "length", 1, 120),
+    HEAD_SUNK("head-sunk", "screw's head lies under its rim by", 0, 30),
     THICKNESS("thickness", "thickness", 0.2, 20);
 
     private final String key;

@@ -14,29 +14,49 @@ import ebauche.core.operation.Operation;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.Pilot;
+import ebauche.core.routing.SeatedHoles;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Surface;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.timber.Hardness;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** The holes that the neck's screws pass. */
+/** The holes that the neck's screws pass, the seats of their ferrules, and the pilots in the heel. */
 record NeckHoles(Build build) {
-    private static final Condition.Access HOLES = new Condition.Access("neck screws' holes");
-
     /** By how much a body's hole is wider than the screw that passes it: common practice. */
     private static final double CLEARS = 0.5;
 
     /** Necks are made of hard timbers: common practice. */
     private static final Hardness HEEL = Hardness.HARD;
 
-    Optional<Operation> operation(Condition neckIn, Condition pocketCut) {
+    List<Operation> operations(Condition neckIn, Condition pocketCut) {
         NeckJoint neck = build.design().neck();
-        if (neck.screws().isEmpty()) {
-            return Optional.empty();
+        Optional<NeckScrews> window = NeckScrews.of(build);
+        if (window.isEmpty()) {
+            return List.of();
         }
+        SeatedHoles holes = new SeatedHoles(
+                build,
+                "neck",
+                NeckJoint.SCREWS,
+                "neck screws' holes",
+                neck.screws(),
+                neck.screwHole(),
+                neck.ferrule().map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f)));
+        List<Operation> steps = new ArrayList<>(holes.operations(
+                "Drill the neck screws' holes",
+                (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
+        steps.add(heel(window.get(), neckIn, holes.done()));
+        return steps;
+    }
+
+    /** Drilled in the pocket with the flat back on scrap; holes that seats lie over are opened through these, where the back may be carved. */
+    private Operation.Builder drill(String key, String title, double wide) {
+        NeckJoint neck = build.design().neck();
         Surface floor = NeckStation.pocket(build).floor();
         double highest =
                 neck.screws().stream().mapToDouble(floor::depthAt).min().orElseThrow();
@@ -45,52 +65,53 @@ record NeckHoles(Build build) {
                 .length("back now", back)
                 .length("pocket's floor where it lies highest at a screw", highest)
                 .is(back - highest, "back now − pocket's floor where it lies highest at a screw");
-        Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, "drill", "Drill the neck screws' holes")
-                .set(Drilling.through(build, neck.screwHole(), Fit.CLEAR, depth))
-                .needs(neckIn, pocketCut, Datum.flat(build, Face.BACK, neck.pocket()))
-                .gives(HOLES)
-                .joins(Set.of(NeckJoint.FEATURE, WoodLeft.BACK))
-                .caution(Caution.drilling(neck.screwHole()))
+        Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, key, title)
+                .set(Drilling.through(build, wide, Fit.CLEAR, depth))
+                .joins(Set.of(NeckJoint.FEATURE, NeckJoint.FERRULES, WoodLeft.FRONT, WoodLeft.BACK))
+                .caution(Caution.drilling(wide))
                 .takes(20, 0, 0.006);
-        for (Point at : neck.screws()) {
-            Region hole = Region.disc(at, neck.screwHole());
-            Solid bore = Solid.Prism.between(
-                    hole, build.faces().frontNow(), build.faces().backNow());
-            step.cuts(Change.Remove.fromBody(NeckJoint.SCREWS, bore))
-                    .needs(new Condition.Wood(
-                            hole,
-                            build.faces().backFinished() - 1,
-                            build.faces().backFinished()));
+        if (neck.ferrule().isPresent() && !key.equals(SeatedHoles.LOCATE)) {
+            step.face(Face.BACK);
+        } else {
+            step.needs(Datum.flat(build, Face.BACK, neck.pocket()));
         }
-        return Optional.of(step.build());
+        double finished = build.faces().backFinished();
+        double seats = neck.ferrule()
+                .map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f).depth().value())
+                .orElse(0.0);
+        for (Point at : neck.screws()) {
+            Region hole = Region.disc(at, wide);
+            boolean inPocket = neck.pocket().contains(hole);
+            double top = inPocket ? floor.shallowest(hole) : build.faces().frontNow();
+            Solid bore = Solid.Prism.between(hole, top, back);
+            step.cuts(Change.Remove.fromBody(NeckJoint.SCREWS, bore))
+                    .needs(new Condition.Wood(hole, finished - seats - 1, finished - seats));
+        }
+        return step;
     }
 
     /** The heel's pilots, marked through the body's holes, as deep as the screws go in and never up to the fingerboard. */
-    Optional<Operation> heel(Condition neckIn) {
-        return NeckScrews.of(build).map(window -> {
-            NeckJoint neck = build.design().neck();
-            Pilot pilot = new Pilot(build, Math.max(1, neck.screwHole() - CLEARS), HEEL);
-            double chosen = neck.screwLength().orElse(window.shortest().value());
-            double most = window.longest().value();
-            boolean tooLong = chosen > most;
-            double under = window.leastWood().value();
-            Reckoning.Builder sum = Reckoning.of("pilot holes in the heel", Quantity.LENGTH)
-                    .length(tooLong ? "longest neck screw" : "neck screw", tooLong ? most : chosen)
-                    .length(window.leastWood().what(), window.leastWood().asFact());
-            Reckoning depth = sum.is(
-                    Math.min(chosen, most) - under,
-                    (tooLong ? "longest neck screw" : "neck screw") + " − "
-                            + window.leastWood().what());
-            return Operation.of(
-                            "neck",
-                            NeckJoint.SCREWS,
-                            "heel",
-                            "Clamp the neck, mark its heel through the body's holes, drill the pilots")
-                    .set(pilot.to(depth, "deep in the heel, a flag of tape on the drill"))
-                    .needs(HOLES, neckIn)
-                    .caution(Caution.DRILL)
-                    .takes(20, 0, 0.004)
-                    .build();
-        });
+    private Operation heel(NeckScrews window, Condition neckIn, Condition holes) {
+        NeckJoint neck = build.design().neck();
+        Pilot pilot = new Pilot(build, Math.max(1, neck.screwHole() - CLEARS), HEEL);
+        double chosen = neck.screwLength().orElse(window.shortest().value());
+        double most = window.longest().value();
+        boolean tooLong = chosen > most;
+        Reckoning body = window.leastUnderHead();
+        String screw = tooLong ? "longest neck screw" : "neck screw";
+        Reckoning depth = Reckoning.of("pilot holes in the heel", Quantity.LENGTH)
+                .length(screw, Math.min(chosen, most))
+                .length(body.what(), body.asFact())
+                .is(Math.min(chosen, most) - body.value(), screw + " − " + body.what());
+        return Operation.of(
+                        "neck",
+                        NeckJoint.SCREWS,
+                        "heel",
+                        "Clamp the neck, mark its heel through the body's holes, drill the pilots")
+                .set(pilot.to(depth, "deep in the heel, a flag of tape on the drill"))
+                .needs(holes, neckIn)
+                .caution(Caution.DRILL)
+                .takes(20, 0, 0.004)
+                .build();
     }
 }

@@ -1,11 +1,13 @@
 package ebauche.core.neck;
 
 import ebauche.core.build.Build;
+import ebauche.core.build.FerruleFit;
 import ebauche.core.build.Finding;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -17,16 +19,24 @@ import java.util.Optional;
 
 /**
  * How long the neck's screws may be: long enough to bite in the heel where most wood lies under it, short enough not to
- * reach the fingerboard where least does (C13). Lengths are measured under the head, from the back as it is finished there,
- * a heel ramp or contour included.
+ * reach the fingerboard where least does (C13). Lengths are measured under the head: from the back as it is finished there, a heel
+ * ramp or contour included, or from where a ferrule lets the head in.
  *
  * @param mostWood under the pocket's floor at a screw
- * @param leastWood the same where it is least: what the screws pull against
+ * @param leastWood the same where it is least
+ * @param pulls wood that the screws pull against where it is least: under the ferrules' seats, if there are any
+ * @param leastUnderHead wood that a screw passes under its head where it is least
  * @param shortest that bites enough
  * @param longest that stays out of the fingerboard
  */
 public record NeckScrews(
-        Reckoning mostWood, Reckoning leastWood, Point leastAt, Reckoning shortest, Reckoning longest) {
+        Reckoning mostWood,
+        Reckoning leastWood,
+        Point leastAt,
+        Reckoning pulls,
+        Reckoning leastUnderHead,
+        Reckoning shortest,
+        Reckoning longest) {
     /** A neck screw bites at least 5/8 in into the heel: common practice (memory). */
     static final double BITE = 25.4 * 5 / 8;
 
@@ -50,21 +60,54 @@ public record NeckScrews(
         Reckoning mostWood = under(build, floor, most);
         Reckoning leastWood = under(build, floor, least);
         Fact heel = PocketState.of(build).geometry().heel();
+        Optional<FerruleFit> ferrule =
+                build.design().neck().ferrule().map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f));
+        Reckoning mostUnderHead = underHead("most", mostWood, ferrule);
+        Reckoning leastUnderHead = underHead("least", leastWood, ferrule);
         return Optional.of(new NeckScrews(
                 mostWood,
                 leastWood,
                 least,
+                pulls(leastWood, ferrule),
+                leastUnderHead,
                 Reckoning.of("shortest neck screw", Quantity.LENGTH)
-                        .length("most wood under the pocket at a screw", mostWood.asFact())
+                        .length(mostUnderHead.what(), mostUnderHead.asFact())
                         .length("bite in the heel", Fact.rule(BITE, "common practice (memory)"))
-                        .is(mostWood.value() + BITE, "most wood under the pocket at a screw + bite in the heel"),
+                        .is(mostUnderHead.value() + BITE, mostUnderHead.what() + " + bite in the heel"),
                 Reckoning.of("longest neck screw", Quantity.LENGTH)
-                        .length("least wood under the pocket at a screw", leastWood.asFact())
+                        .length(leastUnderHead.what(), leastUnderHead.asFact())
                         .length("heel thickness, h", heel)
                         .length("kept under the fingerboard", Fact.rule(UNDER_FINGERBOARD, "common practice"))
                         .is(
-                                leastWood.value() + heel.value() - UNDER_FINGERBOARD,
-                                "least wood under the pocket at a screw + h − kept under the fingerboard")));
+                                leastUnderHead.value() + heel.value() - UNDER_FINGERBOARD,
+                                leastUnderHead.what() + " + h − kept under the fingerboard")));
+    }
+
+    /** A ferrule lets a screw's head into the back. */
+    private static Reckoning underHead(String which, Reckoning wood, Optional<FerruleFit> ferrule) {
+        String what = which + " wood that a neck screw passes";
+        if (ferrule.isEmpty()) {
+            return Reckoning.of(what, Quantity.LENGTH)
+                    .length(wood.what(), wood.asFact())
+                    .is(wood.value(), wood.what());
+        }
+        Fact sunk = ferrule.get().headSunk();
+        return Reckoning.of(what, Quantity.LENGTH)
+                .length(wood.what(), wood.asFact())
+                .length(PartSize.HEAD_SUNK.words(), sunk)
+                .is(wood.value() - sunk.value(), wood.what() + " − " + PartSize.HEAD_SUNK.words());
+    }
+
+    /** What lies between the pocket's floor and what carries the head: the back, or a ferrule's seat in it. */
+    private static Reckoning pulls(Reckoning wood, Optional<FerruleFit> ferrule) {
+        if (ferrule.isEmpty()) {
+            return wood;
+        }
+        Reckoning seat = ferrule.get().depth();
+        return Reckoning.of("wood between the pocket and a neck ferrule", Quantity.LENGTH)
+                .length(wood.what(), wood.asFact())
+                .length(seat.what(), seat.asFact())
+                .is(wood.value() - seat.value(), wood.what() + " − " + seat.what());
     }
 
     private static Reckoning under(Build build, Plane floor, Point at) {
@@ -88,11 +131,12 @@ public record NeckScrews(
         List<Finding> found = new ArrayList<>();
         for (Point at : neck.screws()) {
             Region hole = Region.disc(at, neck.screwHole());
-            boolean onBody = body.contains(hole);
+            Region seat = Region.disc(at, build.fitting().boredForScrew(neck));
+            boolean onBody = body.contains(seat);
             if (onBody && pocket.contains(hole)) {
                 continue;
             }
-            double off = onBody ? hole.reachesBeyond(pocket) : hole.reachesBeyond(body);
+            double off = onBody ? hole.reachesBeyond(pocket) : seat.reachesBeyond(body);
             found.add(Finding.stops("neck", onBody ? "screw-off-pocket" : "screw-off-body")
                     .on(NeckJoint.SCREWS)
                     .at(at)

@@ -81,8 +81,7 @@ public final class NeckStation implements Station {
                 .inspect(onLine(build))
                 .takes(20, 0, 0.002)
                 .build());
-        new NeckHoles(build).operation(NECK_IN, pocket.atDepth()).ifPresent(steps::add);
-        new NeckHoles(build).heel(NECK_IN).ifPresent(steps::add);
+        steps.addAll(new NeckHoles(build).operations(NECK_IN, pocket.atDepth()));
         steps.add(Operation.of("neck", NeckJoint.FEATURE, "bridge", "Mark the bridge's place from the neck")
                 .set(new Setting.ByHand("rule from fret 12, twine along the outer strings"))
                 .needs(NECK_IN)

@@ -125,7 +125,7 @@ final class NeckRules {
                 "screw-wood",
                 NeckJoint.SCREWS,
                 "The neck's screws have wood to pull against, after any ramp or contour of the back.",
-                screws.leastWood(),
+                screws.pulls(),
                 NeckScrews.HOLDS,
                 NO_END,
                 2,

@@ -1,10 +1,12 @@
 package ebauche.core.routing;
 
 import ebauche.core.build.Build;
+import ebauche.core.design.Contour;
 import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
+import java.util.List;
 
 /** The conditions that more than one station speaks of, so that what one gives is what another needs. */
 public final class Datum {
@@ -28,6 +30,16 @@ public final class Datum {
     /** A contour carved: nothing more comes off the face there but sanding. */
     public static Condition.Mark carved(String contour) {
         return new Condition.Mark("the " + FeatureName.said(contour) + " carved");
+    }
+
+    /** The carves of a face over a region that are still to come. */
+    public static List<Condition.Mark> carvesToCome(Build build, Face face, Region region) {
+        return build.contours().stream()
+                .filter(c -> c.contour().face() == face)
+                .filter(c -> !build.isDone(Contour.carveStep(c.contour().feature())))
+                .filter(c -> c.plan().intersection(region).area() > Condition.TOUCH_AREA)
+                .map(c -> carved(c.contour().feature()))
+                .toList();
     }
 
     /** A face flat over a region. */

@@ -5,7 +5,6 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
-import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
@@ -137,12 +136,7 @@ public record GuidedPocket(
 
     /** Carves of the other face, still to come, over a floor that is to be its top: the last pass waits for them. */
     List<Condition.Mark> carvesOver() {
-        return build.contours().stream()
-                .filter(c -> floorIsTop && c.contour().face() != face)
-                .filter(c -> !build.isDone(Contour.carveStep(c.contour().feature())))
-                .filter(c -> c.plan().intersection(plan).area() > Condition.TOUCH_AREA)
-                .map(c -> Datum.carved(c.contour().feature()))
-                .toList();
+        return floorIsTop ? Datum.carvesToCome(build, face.other(), plan) : List.of();
     }
 
     /** Thickness of the body as it is now. */
