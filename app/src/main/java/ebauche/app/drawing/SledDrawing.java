@@ -92,15 +92,18 @@ public final class SledDrawing {
                     svg.line("track", x0 + 4, y, x0 + along * scale - 4, y);
                 }
             }
-            arrows(svg, face, x0, top, across * scale, along * scale);
+            arrows(svg, face, x0, top, scale, along * scale);
             x0 += along * scale + 40;
         }
     }
 
-    private static void arrows(Svg svg, PlaningWays face, double x0, double top, double height, double length) {
+    private static void arrows(Svg svg, PlaningWays face, double x0, double top, double scale, double length) {
         int n = face.strips().size();
+        double begins = top;
         for (int i = 0; i < n; i++) {
-            double y = top + height * (i + 0.5) / n;
+            double wide = face.widths().get(i) * scale;
+            double y = begins + wide / 2;
+            begins += wide;
             int way = face.strips().get(i);
             double from = x0 + length * 0.25;
             double to = x0 + length * 0.75;

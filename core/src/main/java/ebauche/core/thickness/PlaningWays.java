@@ -4,22 +4,31 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
- * Which way each strip of a face is planed so that its fibres do not tear: uphill. Turned over, each way turns round.
+ * Which way each strip of a face is planed so that its fibres do not tear: uphill. Turned over, each way turns round, and what lay
+ * left lies right.
  *
- * @param strips from left to right as seen with that face up: 1 towards the neck, -1 away from it, 0 either
+ * @param strips from left to right as seen with that face up and the neck ahead: 1 towards the neck, -1 away from it, 0 either
+ * @param widths of the strips, mm
  */
-public record PlaningWays(Face face, List<Integer> strips) {
+public record PlaningWays(Face face, List<Integer> strips, List<Double> widths) {
 
     public static PlaningWays of(Blank blank, Face face) {
         BlankLayer layer = face == Face.FRONT ? blank.top().orElse(blank.core()) : blank.core();
-        List<Integer> ways = layer.strips().stream()
-                .map(Strip::planedTowardsNeck)
-                .map(w -> face == Face.FRONT ? w : -w)
-                .toList();
-        return new PlaningWays(face, ways);
+        List<Strip> seen = new ArrayList<>(layer.strips());
+        if (face == Face.BACK) {
+            Collections.reverse(seen);
+        }
+        return new PlaningWays(
+                face,
+                seen.stream()
+                        .map(s -> face == Face.FRONT ? s.planedTowardsNeck() : -s.planedTowardsNeck())
+                        .toList(),
+                seen.stream().map(Strip::width).toList());
     }
 
     /** Whether two strips want opposite ways, as book-matched halves do. */

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
@@ -15,6 +17,7 @@ import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -274,6 +277,45 @@ class LedgerTest {
         assertThat((tracks.count() - 2) * tracks.step() + tracks.bit()).isLessThan(340);
     }
 
+    /** Tracks of three fifths of the widest bit without a bearing; a bit of less than half an inch is none for surfacing. */
+    @ParameterizedTest
+    @CsvSource({"20, 300, 25", "20, 80, 6", "20, 80.1, 7", "20, 15, 1", "12.7, 90, 12", "12.6, 90, 6"})
+    void tracks_follow_the_widest_surfacing_bit(double bit, double across, int tracks) {
+        Shop shop = shop(Thicknessing.ROUTER_SLED);
+        Crib c = shop.crib();
+        List<Bit> bits = new ArrayList<>(
+                c.bits().stream().filter(b -> b.bearing() != Bit.Bearing.NONE).toList());
+        bits.addAll(c.bits().stream()
+                .filter(b -> b.bearing() == Bit.Bearing.NONE && b.diameter() < 9)
+                .toList());
+        Bit plain = c.bits().stream()
+                .filter(b -> b.bearing() == Bit.Bearing.NONE)
+                .findFirst()
+                .orElseThrow();
+        bits.add(new Bit(
+                "surfacing",
+                plain.profile(),
+                Bit.Bearing.NONE,
+                bit,
+                plain.cutterLength(),
+                plain.overallLength(),
+                plain.shank(),
+                0,
+                0,
+                2,
+                plain.spiral(),
+                plain.centreCutting(),
+                0,
+                plain.edge(),
+                plain.bearingSound()));
+        Crib crib = new Crib(
+                c.routers(), bits, c.drills(), c.templates(), c.spacers(), c.saws(), c.drums(), c.aids(), c.machines());
+        Tracks over = Tracks.over(across, shop.with(crib));
+        assertThat(over.bit()).isEqualTo(bit >= 12.7 ? bit : 25.4);
+        assertThat(over.step()).isCloseTo(0.6 * over.bit(), within(1e-9));
+        assertThat(over.count()).isEqualTo(tracks);
+    }
+
     /** Common practice: book-matched halves are planed in opposite directions, and each turns round when flipped. */
     @Test
     void book_matched_halves_are_planed_in_opposite_directions() {
@@ -289,7 +331,30 @@ class LedgerTest {
         PlaningWays front = PlaningWays.of(book, Face.FRONT);
         assertThat(front.opposed()).isTrue();
         assertThat(front.inWords()).contains("from the centre seam outward");
-        assertThat(PlaningWays.of(book, Face.BACK).strips()).containsExactly(-1, 1);
+        assertThat(PlaningWays.of(book, Face.BACK).strips())
+                .as("turned over along its length the right half lies left, and each way turns round")
+                .containsExactly(1, -1);
+        assertThat(front.common()).isZero();
+    }
+
+    /** A narrow strip left with a way, a wide one right with none: from behind the wide one lies left. */
+    @Test
+    void seen_from_behind_the_last_strip_comes_first() {
+        Strip left = new Strip(100, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0);
+        BlankLayer core = new BlankLayer(TestTimber.WALNUT, List.of(left, Strip.plain(240)), 50, List.of());
+        Blank blank = new Blank(340, 420, 0, 45, core, Optional.empty());
+        PlaningWays front = PlaningWays.of(blank, Face.FRONT);
+        PlaningWays back = PlaningWays.of(blank, Face.BACK);
+        assertThat(front.strips()).containsExactly(1, 0);
+        assertThat(front.widths()).containsExactly(100.0, 240.0);
+        assertThat(back.strips()).containsExactly(0, -1);
+        assertThat(back.widths()).containsExactly(240.0, 100.0);
+        assertThat(List.of(front.common(), back.common())).containsExactly(1, -1);
+        assertThat(front.inWords()).isEqualTo("Work towards the neck.");
+        assertThat(back.inWords()).isEqualTo("Work from the neck end.");
+        assertThat(PlaningWays.of(Blank.plain(TestTimber.ALDER, 2, 340, 420, 45, 50), Face.FRONT)
+                        .inWords())
+                .startsWith("Either direction");
     }
 
     /** Mass before and after differ by the wood that comes off: area x thickness x density, worked by hand. */

@@ -1,0 +1,143 @@
+package ebauche.core.blank;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.layout.Need;
+import ebauche.core.layout.Pocket;
+import ebauche.core.shop.Caul;
+import ebauche.core.shop.Clamp;
+import ebauche.core.shop.Glue;
+import ebauche.core.shop.Gluing;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Pressing a top onto its core, worked by hand on a blank of 300 x 400 about (10, 50); and where pins keep it from creeping. */
+class TopPressTest {
+    private static final Region BLANK = Region.rectangle(new Point(10, 50), 300, 400, 0, 0);
+    private static final Clamp STRONG = new Clamp("strong", 3, 400, 80, 30, 4000);
+    private static final Clamp WEAK = new Clamp("weak", 1, 400, 60, 30, 2000);
+    private static final Caul CROWNED = new Caul("crowned", 2, 320, 40, 45, true);
+
+    private static TopPress press(double top, List<Clamp> clamps, Caul... cauls) {
+        return new TopPress(BLANK, top, new Gluing(Glue.PVA, Gluing.Edges.JOINTER, 0.1, true, clamps, List.of(cauls)));
+    }
+
+    /** Two cauls at a quarter and three quarters of the length; the first takes the shallowest clamps, and counts as its weaker one. */
+    @Test
+    void cauls_lie_across_at_even_distances_on_pairs_of_clamps() {
+        TopPress press = press(10, List.of(STRONG, WEAK), CROWNED);
+        assertThat(press.cauls()).extracting(TopPress.Laid::y).containsExactly(-50.0, 150.0);
+        assertThat(press.cauls()).extracting(l -> l.clamp().name()).containsExactly("weak", "strong");
+        assertThat(press.presses()).isEmpty();
+        // 40 + 2 x 10 wide, 300 long, two ends of 2 kN: 4000 / 18000.
+        assertThat(press.average().value()).isCloseTo((2 * 2000 + 2 * 4000) / 120_000.0, within(1e-12));
+        assertThat(press.covered()).isCloseTo(2 * 60 / 400.0, within(1e-9));
+        assertThat(press.least()).isZero();
+        assertThat(press.help()).contains("More crowned cauls");
+    }
+
+    /** A caul that is shorter than the blank, a flat one, or one that is not there presses no middle. */
+    @Test
+    void only_a_crowned_caul_as_long_as_the_blank_is_wide_counts() {
+        List<Clamp> clamps = List.of(STRONG, WEAK);
+        assertThat(press(10, clamps, new Caul("short", 2, 299, 40, 45, true)).cauls())
+                .isEmpty();
+        assertThat(press(10, clamps, new Caul("flat", 2, 320, 40, 45, false)).cauls())
+                .isEmpty();
+        assertThat(press(10, clamps, new Caul("none", 0, 320, 40, 45, true)).cauls())
+                .isEmpty();
+        assertThat(press(10, clamps, new Caul("just", 2, 300, 40, 45, true)).cauls())
+                .hasSize(2);
+        assertThat(press(10, clamps, new Caul("flat", 2, 320, 40, 45, false)).help())
+                .contains("as long as the blank is wide");
+    }
+
+    /** Many cauls: no more than cover the length, 400 / (40 + 2 x 10) = 7; then every place is pressed. */
+    @Test
+    void cauls_side_by_side_leave_nothing_unpressed() {
+        TopPress press =
+                press(10, List.of(new Clamp("many", 20, 400, 80, 30, 4000)), new Caul("crowned", 9, 320, 40, 45, true));
+        assertThat(press.cauls()).hasSize(7);
+        assertThat(press.presses()).hasSize(6);
+        assertThat(press.covered()).isEqualTo(1);
+        assertThat(press.least()).isCloseTo(8000 / (300.0 * 60), within(1e-9));
+        assertThat(press.help()).isEmpty();
+    }
+
+    /** Without cauls clamps stand left and right in turn, as far in as they reach but not past the middle, deep ones last. */
+    @Test
+    void clamps_stand_round_the_edge() {
+        Clamp deep = new Clamp("deep", 1, 400, 280, 30, 1500);
+        TopPress press = press(10, List.of(deep, STRONG));
+        assertThat(press.presses())
+                .extracting(p -> p.clamp().name())
+                .containsExactly("strong", "strong", "strong", "deep");
+        assertThat(press.presses())
+                .extracting(TopPress.Press::at)
+                .containsExactly(
+                        new Point(-140 + 80, -50),
+                        new Point(160 - 80, -50),
+                        new Point(-140 + 80, 150),
+                        new Point(10, 150));
+        // A jaw of 30 on its pad of 18 through 10 of top: 86 mm square.
+        assertThat(press.covered()).isCloseTo(4 * 86 * 86 / 120_000.0, within(0.012));
+        assertThat(press.average().value()).isCloseTo((3 * 4000 + 1500) / 120_000.0, within(1e-12));
+    }
+
+    /** Where two presses overlap their pressures add; 86 mm squares 100 apart do not, 60 apart do. */
+    @Test
+    void the_weakest_place_is_the_one_furthest_in_that_nothing_presses() {
+        TopPress press = press(10, List.of(STRONG, WEAK), CROWNED);
+        // Between and beside the cauls nothing presses: the middle of the gap between them is furthest from every edge.
+        assertThat(press.weakest().x()).isCloseTo(10, within(5.0));
+        assertThat(press.weakest().y()).isCloseTo(50, within(75.0));
+        assertThat(press.least()).isZero();
+    }
+
+    /** 0.12 m² at the glue's spread. */
+    @Test
+    void glue_for_the_whole_face() {
+        TopPress press = press(10, List.of(STRONG));
+        assertThat(press.glueLeast().value()).isCloseTo(0.12 * Glue.PVA.spreadLeast(), within(1e-9));
+        assertThat(press.glueMost().value()).isCloseTo(0.12 * Glue.PVA.spreadMost(), within(1e-9));
+    }
+
+    private static Need need(Pocket... pockets) {
+        return new Need(BLANK, 44, 48, 0.5, List.of(pockets), Region.EMPTY, Region.EMPTY, Region.EMPTY, true, true);
+    }
+
+    private static Pocket pocket(double x, double y, double top, double bottom) {
+        return new Pocket(Region.rectangle(new Point(x, y), 20, 20, 0, 0), top, bottom);
+    }
+
+    /** Pins stand where pockets take them away: the two that lie farthest apart, through the top and open at the front. */
+    @Test
+    void pins_stand_in_pockets_as_far_apart_as_can_be() {
+        Registration pins =
+                Registration.of(need(pocket(0, 0, 0, 19), pocket(0, 70, 0, 19), pocket(0, 150, 0, 19)), BLANK, 6);
+        assertThat(pins.inWaste()).isFalse();
+        assertThat(List.of(pins.one(), pins.other()))
+                .usingElementComparator((a, b) -> a.distance(b) < 1e-6 ? 0 : 1)
+                .containsExactlyInAnyOrder(new Point(0, 0), new Point(0, 150));
+    }
+
+    /** Else in the corners of the blank, 6 mm from its edges. */
+    @ParameterizedTest
+    @CsvSource({"59, 0, 19, true", "60, 0, 19, false", "150, 0, 6, true", "150, 0, 6.1, false", "150, 3, 19, true"})
+    void else_they_stand_in_the_waste(double apart, double top, double bottom, boolean inWaste) {
+        List<Pocket> pockets = new ArrayList<>(List.of(pocket(0, 0, top, bottom), pocket(0, apart, top, bottom)));
+        Registration pins = Registration.of(need(pockets.toArray(new Pocket[0])), BLANK, 6);
+        assertThat(pins.inWaste()).isEqualTo(inWaste);
+        if (inWaste) {
+            assertThat(pins.one()).isEqualTo(new Point(-134, -144));
+            assertThat(pins.other()).isEqualTo(new Point(154, 244));
+        }
+        assertThat(Registration.of(need(), BLANK, 6).inWaste()).isTrue();
+    }
+}
