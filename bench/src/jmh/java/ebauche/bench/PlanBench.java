@@ -1,10 +1,13 @@
 package ebauche.bench;
 
 import ebauche.core.build.Build;
+import ebauche.core.build.History;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.stock.WoodLeft;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -31,11 +34,15 @@ public class PlanBench {
 
     private byte[] bytes;
     private Build build;
+    private List<History.Deed> deeds;
 
     @Setup
     public void read() {
         bytes = DemoBodies.bytes(body);
         build = BuildFile.read(bytes).build();
+        deeds = Planner.plan(build).history().steps().stream()
+                .map(History.Step::deed)
+                .toList();
     }
 
     /** Baseline: the file parsed as a tree and no more. */
@@ -48,6 +55,12 @@ public class PlanBench {
     @Benchmark
     public BuildPlan plan() {
         return Planner.plan(build);
+    }
+
+    /** Of a plan, what is asked about the wood left between voids, faces and edge, in every direction. */
+    @Benchmark
+    public List<WoodLeft.Thin> thinnest() {
+        return History.thinnest(build, deeds);
     }
 
     /** The file read and planned: what follows from an edited design. */

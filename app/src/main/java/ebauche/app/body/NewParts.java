@@ -234,7 +234,9 @@ final class NewParts {
             case "studs", "vibrato" ->
                 design.path("bridge").has(kind) || design.path("bridge").has("part");
             case "heel", "scratchPlate" -> design.path("neck").has(kind);
-            case "neckFerrules" -> design.path("neck").has("ferrule");
+            case "neckFerrules" ->
+                design.path("neck").has("ferrule")
+                        || design.path("neck").path("screws").isEmpty();
             case "stringThrough" -> design.path("bridge").has(kind);
             case "controlCavity", "jack" -> design.has(kind);
             default -> false;

@@ -59,6 +59,41 @@ class FeedPlanTest {
         }
     }
 
+    /** A stretch is cut in as few bites of at most 60 mm as it takes; the stretch that reaches farthest out comes first, each begun anew. */
+    @ParameterizedTest
+    @EnumSource(Face.class)
+    void stretches_are_cut_in_as_few_bites_as_it_takes_the_outermost_first(Face up) {
+        FeedPlan plan = plan(FINGERED, Grain.even(20));
+        Point middle = FINGERED.region().centroid();
+        List<FeedPlan.Run> stretches = new ArrayList<>();
+        List<FeedPlan.Bite> bites = plan.bites(up);
+        for (int i = 0; i < bites.size(); ) {
+            FeedPlan.Run whole = stretchOf(plan, up, bites.get(i).run());
+            int count = (int) Math.ceil(whole.length() / 60);
+            double sum = 0;
+            for (int k = i; k < i + count; k++) {
+                assertThat(whole.edges()).containsAll(bites.get(k).run().edges());
+                sum += bites.get(k).run().length();
+            }
+            assertThat(sum).isCloseTo(whole.length(), within(1e-6));
+            stretches.add(whole);
+            i += count;
+        }
+        assertThat(stretches).hasSizeGreaterThan(1).doesNotHaveDuplicates();
+        assertThat(stretches)
+                .isSortedAccordingTo((a, b) -> Double.compare(FeedPlan.out(b, middle), FeedPlan.out(a, middle)));
+    }
+
+    /** The stretch that a bite belongs to: its edges and all that are bitten before and after them without a gap. */
+    private static FeedPlan.Run stretchOf(FeedPlan plan, Face up, FeedPlan.Run bite) {
+        List<FeedMap.Edge> bitten =
+                plan.bites(up).stream().flatMap(b -> b.run().edges().stream()).toList();
+        return FeedPlan.runs(plan.map(up).edges(), bitten::contains).stream()
+                .filter(r -> r.edges().containsAll(bite.edges()))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private static boolean joined(List<FeedPlan.Bite> before, FeedPlan.Bite bite) {
         Point start = bite.run().edges().get(0).from();
         Point end = bite.run().edges().get(bite.run().edges().size() - 1).to();
