@@ -34,7 +34,7 @@ record StringWork(Build build, Bridge.StringThrough through) {
                         build,
                         "cavity",
                         Bridge.STRING_HOLES,
-                        "strings' holes",
+                        "strings",
                         places(),
                         through.diameter(),
                         through.ferrule().map(f -> build.fitting().ferrule(Bridge.FERRULES, f)))

@@ -43,7 +43,7 @@ record NeckHoles(Build build) {
                 build,
                 "neck",
                 NeckJoint.SCREWS,
-                "neck screws' holes",
+                "neck screws",
                 neck.screws(),
                 neck.screwHole(),
                 neck.ferrule().map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f)));

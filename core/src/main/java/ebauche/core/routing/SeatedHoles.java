@@ -25,7 +25,7 @@ import java.util.Set;
  *
  * @param station that the steps belong to
  * @param feature of the holes
- * @param holes as the bench says them, such as "strings' holes"
+ * @param what they are for, as the bench says it, such as {@code strings}
  * @param places of their middles
  * @param wide diameter of the holes, mm
  * @param ferrule that the seats are for, if there are any
@@ -34,7 +34,7 @@ public record SeatedHoles(
         Build build,
         String station,
         String feature,
-        String holes,
+        String what,
         List<Point> places,
         double wide,
         Optional<FerruleFit> ferrule) {
@@ -51,9 +51,13 @@ public record SeatedHoles(
         Operation.Builder of(String key, String title, double wide);
     }
 
+    private String holes() {
+        return what + "' holes";
+    }
+
     /** That the holes are there at their full width. */
     public Condition.Access done() {
-        return new Condition.Access(holes + " through the body");
+        return new Condition.Access(holes() + " through the body");
     }
 
     /**
@@ -65,7 +69,7 @@ public record SeatedHoles(
         if (ferrule.isEmpty()) {
             return List.of(drill.of(DRILL, title, wide).gives(done()).build());
         }
-        Condition.Access small = new Condition.Access("small holes for the " + holes);
+        Condition.Access small = new Condition.Access("small holes for the " + what);
         Condition.Mark seated =
                 new Condition.Mark(FeatureName.said(ferrule.get().feature()) + " bored");
         List<Operation> steps = new ArrayList<>();
@@ -75,11 +79,11 @@ public record SeatedHoles(
             steps.add(drill.of(DRILL, title, wide).gives(done()).build());
             return steps;
         }
-        steps.add(drill.of(LOCATE, "Drill small holes for the " + holes + " through the body", LOCATING)
+        steps.add(drill.of(LOCATE, "Drill small holes for the " + what + " through the body", LOCATING)
                 .gives(small)
                 .build());
         steps.add(seats(small).gives(seated).build());
-        steps.add(drill.of(DRILL, "Open the " + holes + " to their width", wide)
+        steps.add(drill.of(DRILL, "Open the " + holes() + " to their width", wide)
                 .needs(seated)
                 .gives(done())
                 .build());
