@@ -19,7 +19,7 @@ import java.util.TreeSet;
  * @param face which face is up
  * @param setting tool and figure
  * @param changes to the wood, exact
- * @param needs what must hold when it starts
+ * @param needs what must hold when it starts, each once
  * @param gives what holds after it
  * @param spoils what it takes away by declaration; cuts take away more by where they are
  * @param joins features that this one is meant to break into
@@ -51,7 +51,7 @@ public record Operation(
 
     public Operation {
         changes = List.copyOf(changes);
-        needs = List.copyOf(needs);
+        needs = needs.stream().distinct().toList();
         gives = List.copyOf(gives);
         spoils = List.copyOf(spoils);
         joins = Set.copyOf(joins);

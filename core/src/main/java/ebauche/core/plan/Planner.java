@@ -24,6 +24,7 @@ import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,13 +146,16 @@ public final class Planner {
                 .toList();
     }
 
-    /** Steps that need what only an undecided feature would give. */
+    /** Features that need what only an undecided one would give, each told by the first of its steps. */
     private static List<Finding> waiting(List<Operation> planned, List<Operation> undecided) {
         List<Finding> waiting = new ArrayList<>();
+        Set<List<String>> told = new HashSet<>();
         for (Operation step : planned) {
             for (Condition need : step.needs()) {
                 Optional<Operation> giver = giver(undecided, need);
-                if (giver.isPresent() && giver(planned, need).isEmpty()) {
+                if (giver.isPresent()
+                        && giver(planned, need).isEmpty()
+                        && told.add(List.of(step.feature(), giver.get().feature()))) {
                     waiting.add(Finding.thinkAgain("plan", "waits-for-undecided")
                             .on(step.feature())
                             .says(
