@@ -86,4 +86,68 @@ class GlueUpTest {
         assertThat(plan.forceWanted().value()).isGreaterThan(12);
         assertThat(plan.enough()).isFalse();
     }
+
+    /** Twelve clamps on a seam of 420: 35 apart, the first half of that from the end, bars over and under in turn, the middle first. */
+    @Test
+    void each_clamp_has_its_place_and_its_turn() {
+        List<ClampPlan.Set> sets =
+                glueUp(2, 45, true, Optional.empty()).clamps().clamps();
+        for (int i = 0; i < 12; i++) {
+            assertThat(sets.get(i).along()).isCloseTo(17.5 + 35 * i, within(1e-9));
+            assertThat(sets.get(i).over()).isEqualTo(i % 2 == 0);
+        }
+        assertThat(sets).extracting(ClampPlan.Set::turn).containsExactly(11, 9, 7, 5, 3, 1, 2, 4, 6, 8, 10, 12);
+    }
+
+    /** Of 13.23 kN twelve are there: two more of 1 kN. With strong ones the joint has too much, and each is turned a share of its force. */
+    @Test
+    void too_little_and_too_much_are_told() {
+        ClampPlan weak = glueUp(2, 45, true, Optional.empty()).clamps();
+        double wanted = weak.forceWanted().value();
+        int more = (int) Math.ceil(wanted - 12);
+        assertThat(weak.missing()).startsWith(more + (more == 1 ? " more clamp that" : " more clamps that"));
+        assertThat(weak.share()).isEqualTo(1);
+        assertThat(weak.kinds()).containsExactly("12 weaks");
+        Gluing strong = new Gluing(
+                Glue.PVA,
+                Gluing.Edges.JOINTER,
+                0.1,
+                true,
+                List.of(new Clamp("strong", 12, 600, 80, 35, 12_000)),
+                List.of());
+        ClampPlan plan = new ClampPlan(strong, ebauche.core.timber.Hardness.SOFT, 420, 330, 20, 100);
+        assertThat(plan.clamps()).as("as many as keep the spacing of 150").hasSize(3);
+        double reached = 36_000 / (420.0 * 20);
+        assertThat(plan.pressureReached().value()).isCloseTo(reached, within(1e-9));
+        assertThat(plan.share()).isCloseTo(1.0 / reached, within(1e-9));
+        assertThat(plan.missing()).isEmpty();
+        assertThat(plan.kinds()).containsExactly("3 strongs");
+    }
+
+    /** A glue that fills wants contact only, and says so; another has its pressure from the handbook. */
+    @Test
+    void where_the_pressure_is_from() {
+        for (Glue glue : Glue.values()) {
+            Gluing gluing = new Gluing(glue, Gluing.Edges.JOINTER, 0.1, true, List.of(WEAK), List.of());
+            ClampPlan plan = new ClampPlan(gluing, ebauche.core.timber.Hardness.SOFT, 420, 330, 45, 165);
+            assertThat(plan.forceWanted().terms().get(0).origin())
+                    .contains(glue.contactOnly() ? "contact only" : "Wood Handbook");
+            assertThat(plan.forceWanted().value())
+                    .isCloseTo((glue.contactOnly() ? 0.02 : 0.7) * 420 * 45 / 1000, within(1e-9));
+        }
+    }
+
+    /** A blade 0.1 degrees off: edges cut alike gape by twice 45 tan 0.1 = 0.157 mm, more than PVA bridges; cut opposite ways they close. */
+    @Test
+    void a_seam_closes_or_gapes() {
+        SeamFit alike = glueUp(2, 45, false, Optional.empty()).fit();
+        SeamFit opposite = glueUp(2, 45, true, Optional.empty()).fit();
+        assertThat(alike.gap().value()).isCloseTo(0.157, within(5e-4));
+        assertThat(alike.limit().value()).isEqualTo(Glue.PVA.widestGap());
+        assertThat(alike.tight()).isFalse();
+        assertThat(alike.lean().value()).isZero();
+        assertThat(opposite.gap().value()).isZero();
+        assertThat(opposite.tight()).isTrue();
+        assertThat(opposite.lean().value()).isCloseTo(0.0785, within(5e-4));
+    }
 }

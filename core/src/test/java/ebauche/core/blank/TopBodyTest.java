@@ -8,6 +8,7 @@ import ebauche.core.TestTimber;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Strip;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;
 import ebauche.core.operation.Operation;
@@ -15,6 +16,9 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
+import ebauche.core.timber.Rings;
+import ebauche.core.timber.Side;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -141,12 +145,12 @@ class TopBodyTest {
         assertThat(List.of(whole.showsBack(), over.showsBack(), under.showsBack()))
                 .containsExactly(true, false, true);
         Pocket neck = whole.pockets().stream()
-                .filter(p -> p.area().contains(body.screws.get(0))
-                        && p.top() <= 0
-                        && p.area().area() > 1000)
-                .findFirst()
+                .filter(p -> p.area().contains(body.screws.get(0)) && p.area().area() > 1000)
+                .max(Comparator.comparingDouble(Pocket::bottom))
                 .orElseThrow();
-        assertThat(neck.bottom()).isBetween(10.0, 25.0);
+        double deepest = step(plan, "neck:rout").changes().get(0).solid().deepest()
+                - plan.build().faces().frontFinished();
+        assertThat(neck.bottom()).isCloseTo(deepest, within(1e-9));
         assertThat(under.pockets())
                 .as("what ends in the top is none of the core's")
                 .hasSameSizeAs(
@@ -181,6 +185,30 @@ class TopBodyTest {
             body.blank = new Blank(340, 420, 0, 45, layer(1, body.blankThickness, flaw), Optional.empty());
             assertThat(body.rules().contains("fault-in-the-way")).isEqualTo(stays);
         }
+    }
+
+    /** Boards that were chosen are named where they are cut, each once; what is begun is told. */
+    @Test
+    void the_boards_that_were_chosen_are_cut_first() {
+        Strip first = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);
+        Strip second = new Strip(170, "B2", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);
+        TestBody body = new TestBody();
+        body.blank = new Blank(
+                340,
+                420,
+                0,
+                45,
+                new BlankLayer(TestTimber.ALDER, List.of(first, second), 40, List.of()),
+                Optional.of(new BlankLayer(TestTimber.ASH, List.of(first, first), 10, List.of())));
+        BuildPlan plan = body.plan();
+        assertThat(step(plan, "blank:pieces").title()).endsWith("from B1, B2, B1");
+        assertThat(step(plan, "blank:pieces").handsOnMinutes()).isEqualTo(25);
+        assertThat(keys(plan)).startsWith("blank:pieces").doesNotContain("blank:cut");
+        assertThat(BlankStation.begun(body.build())).isEmpty();
+        body.done("blank:pieces");
+        assertThat(BlankStation.begun(body.build())).contains("cut already");
+        body.done("blank:joint").done("blank:glue");
+        assertThat(BlankStation.begun(body.build())).contains("glued up already");
     }
 
     private static Finding fault(TestBody body) {
