@@ -2,6 +2,7 @@ package ebauche.core.neck;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
@@ -14,6 +15,7 @@ import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
@@ -70,6 +72,12 @@ class NeckFerruleTest {
             assertThat(c.solid().plan().area()).isCloseTo(Math.PI * 49, within(1.0));
             assertThat(c.solid().deepest() - c.solid().shallowest()).isCloseTo(7 + sand, within(1e-9));
         });
+        double finished = body.build().faces().backFinished();
+        assertThat(step(plan, "neck-screws:drill").needs())
+                .filteredOn(Condition.Wood.class::isInstance)
+                .as("the wood that it cuts lies under the seats")
+                .extracting(n -> ((Condition.Wood) n).from(), n -> ((Condition.Wood) n).to())
+                .containsOnly(tuple(finished - 8, finished - 7));
         assertThat(step(plan, "neck-screws:locate").changes())
                 .allSatisfy(c -> assertThat(
                                 c.solid().plan().maxX() - c.solid().plan().minX())
