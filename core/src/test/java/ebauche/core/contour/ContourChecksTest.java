@@ -159,4 +159,49 @@ class ContourChecksTest {
                 UsualContour.FOREARM.on(left.build()).on(left.design().outline());
         assertThat(forearm.plan().centroid().x()).as("a left-handed body").isPositive();
     }
+
+    /** On a body of 320 by 390 about x = 0, its tail at -150, 44.5 thick: the shares worked out by hand, to half a millimetre. */
+    @Test
+    void usual_contours_begin_at_their_shares_of_the_body() {
+        TestBody body = new TestBody();
+        for (Hand hand : Hand.values()) {
+            body.hand = hand;
+            double side = hand == Hand.RIGHT ? 1 : -1;
+            Contour forearm = UsualContour.FOREARM.on(body.build());
+            assertThat(forearm.start())
+                    .isEqualTo(new Start.Across(new Point(-160 * side, 14), new Point(16 * side, -150)));
+            assertThat(forearm.depth()).isEqualTo(18);
+            Contour belly = UsualContour.BELLY.on(body.build());
+            assertThat(belly.start())
+                    .isEqualTo(new Start.Across(new Point(-83 * side, 25.5), new Point(-98.5 * side, 240)));
+            assertThat(belly.depth()).isEqualTo(15.5);
+            assertThat(belly.face()).isEqualTo(Face.BACK);
+        }
+        Contour top = UsualContour.TOP.on(body.build());
+        assertThat(top.start()).isEqualTo(new Start.Round(48));
+        assertThat(top.depth()).isEqualTo(9);
+    }
+
+    /** A carve that ends at the glue line shows none of it. */
+    @Test
+    void a_carve_down_to_the_glue_line_is_not_through() {
+        TestBody body = new TestBody();
+        body.blank = new Blank(
+                340,
+                420,
+                0,
+                45,
+                BlankLayer.even(TestTimber.ALDER, 2, 340, 42),
+                Optional.of(BlankLayer.even(TestTimber.WALNUT, 2, 340, 8)));
+        double reaches = body.build().topReaches().orElseThrow();
+        body.contours = List.of(top(60, reaches));
+        assertThat(body.rules()).doesNotContain("through-top");
+        body.contours = List.of(top(60, reaches + 0.01));
+        assertThat(body.plan().findings())
+                .filteredOn(f -> f.rule().equals("through-top"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.numbers())
+                        .extracting(Finding.Value::value)
+                        .containsExactly(reaches + 0.01, reaches));
+    }
 }

@@ -147,6 +147,84 @@ class RealismTest {
         assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
     }
 
+    /** A bridge in hand decides the neck pocket, its studs and its route: it is asked for until the last of them is cut. */
+    @Test
+    void a_bridge_is_asked_for_until_all_that_follows_from_it_is_cut() {
+        TestBody body = new TestBody();
+        body.bridgePart = Optional.of(TestParts.of(
+                PartKind.POST_BRIDGE,
+                PartSize.LOWEST_SADDLE,
+                9,
+                PartSize.HIGHEST_SADDLE,
+                16,
+                PartSize.SADDLE_TRAVEL,
+                10,
+                PartSize.ACROSS,
+                80,
+                PartSize.ALONG,
+                20,
+                PartSize.STUD_SPACING,
+                74,
+                PartSize.STUD_DIAMETER,
+                11,
+                PartSize.STUD_DEPTH,
+                20));
+        body.studs = Optional.of(new Bridge.Studs(74, 4, 11, 20));
+        assertThat(Realism.of(body.plan()).unmeasured()).containsExactly("bridge");
+        body.doneUpTo("neck:rout");
+        body.plan().steps().stream()
+                .map(s -> s.operation().key())
+                .filter(k -> k.startsWith("neck") && !k.contains("heel") && !k.contains("bridge-studs"))
+                .toList()
+                .forEach(k -> {
+                    if (!body.plan().step(k).orElseThrow().done()) {
+                        body.done(k);
+                    }
+                });
+        assertThat(Realism.of(body.plan()).unmeasured())
+                .as("the studs' holes are still to drill")
+                .containsExactly("bridge");
+        body.doneUpTo("bridge-studs:drill");
+        assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
+    }
+
+    /** Rules are counted and grouped as they stand; with contours on both faces the edge between them is one of them. */
+    @Test
+    void rules_are_grouped_by_subject_and_counted_by_verdict() {
+        TestBody body = new TestBody();
+        body.vibrato = Optional.of(TestBody.vibrato(50.8));
+        body.pickups = List.of();
+        for (Face face : Face.values()) {
+            body.contours.add(new Contour(
+                    face.word(),
+                    face,
+                    new Contour.Start.Across(new Point(-160, -40), new Point(-50, -150)),
+                    9,
+                    Profile.Shape.STRAIGHT,
+                    OptionalDouble.empty()));
+        }
+        Realism realism = Realism.of(body.plan());
+        for (Rule.Verdict verdict : Rule.Verdict.values()) {
+            assertThat(realism.count(verdict))
+                    .isEqualTo(realism.rules().stream()
+                            .map(Rule::verdict)
+                            .filter(verdict::equals)
+                            .count());
+        }
+        assertThat(realism.count(Rule.Verdict.FAILS)).isPositive();
+        int all = 0;
+        for (Rule.About about : Rule.About.values()) {
+            assertThat(realism.about(about)).allMatch(r -> r.about() == about);
+            assertThat(about.words()).isNotBlank();
+            all += realism.about(about).size();
+        }
+        assertThat(all).isEqualTo(realism.rules().size());
+        assertThat(realism.about(Rule.About.CONTOURS))
+                .filteredOn(r -> r.name().equals("edge-band"))
+                .singleElement()
+                .satisfies(r -> assertThat(r.number().value()).isBetween(44.5 - 18, 44.5));
+    }
+
     /** C13: a neck screw is bounded by floor, heel and fingerboard; the numbers of the sum written out again. */
     @Test
     void a_neck_screw_is_bounded_by_floor_heel_and_fingerboard() {
