@@ -193,6 +193,12 @@ class NeckFerruleTest {
         BuildPlan plan = body.plan();
         double fall = body.build().finished(Face.BACK).fall(body.screws.get(0));
         assertThat(fall).isBetween(1.0, 9.0);
+        NeckScrews flat = NeckScrews.of(body().build()).orElseThrow();
+        NeckScrews ramped = NeckScrews.of(body.build()).orElseThrow();
+        assertThat(ramped.leastWood().value())
+                .as("the ramp takes of the wood under the screws")
+                .isCloseTo(flat.leastWood().value() - fall, within(1e-9));
+        assertThat(ramped.longest().value()).isCloseTo(flat.longest().value() - fall, within(1e-9));
         Operation bore = step(plan, "neck-ferrules:bore");
         assertThat(bore.changes().get(0).solid().shallowest())
                 .isCloseTo(body.build().faces().backFinished() - fall - 7, within(1e-9));

@@ -221,4 +221,10 @@ class NeckFitTest {
         assertThat(plan.step("neck:glue").orElseThrow().operation().waitMinutes())
                 .isEqualTo(24 * 60);
     }
+
+    @Test
+    void fits_are_called_from_too_tight_to_loose() {
+        assertThat(java.util.Arrays.stream(NeckFit.Class.values()).map(NeckFit.Class::words))
+                .containsExactly("does not go in", "snug", "the gap shows", "loose");
+    }
 }
