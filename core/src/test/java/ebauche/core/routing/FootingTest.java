@@ -7,11 +7,15 @@ import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Condition;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.shop.Shop;
+import ebauche.core.stock.Profile;
 import ebauche.core.timber.Hardness;
 import java.util.Arrays;
 import java.util.List;
@@ -112,7 +116,8 @@ class FootingTest {
         assertThat(corner.rule()).isEqualTo("no-bit");
         assertThat(corner.what(FootingTest::n)).contains("turns in the cavity's corner of 4.0");
         assertThat(corner.cure(FootingTest::n))
-                .contains("a shank-bearing bit 6.3 across with a cutter")
+                .contains("a shank-bearing bit 6.3 across with a cutter " + n(number(corner, "its cutter's length"))
+                        + " long")
                 .contains("Open the corner, or square it by hand otherwise.");
         Finding through = trouble(crib.only(large), 4, 45, 45);
         assertThat(through.cure(FootingTest::n)).contains("Open the curve, or finish the corner by file");
@@ -123,6 +128,13 @@ class FootingTest {
         assertThat(deep.numbers()).extracting(Finding.Value::name).startsWith("corner radius", "depth", "template");
         assertThat(deep.cure(FootingTest::n)).contains("Make it another depth");
         assertThat(deep.where()).contains(new Point(1, 2));
+    }
+
+    private static Finding.Value number(Finding finding, String name) {
+        return finding.numbers().stream()
+                .filter(v -> v.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String n(Finding.Value value) {
@@ -138,12 +150,61 @@ class FootingTest {
         }
     }
 
-    /** A hole through the body is as deep as the body is now. */
+    /** A hole through the body is as deep as the body is now: less what was sanded off either face. */
     @Test
     void through_the_body() {
         TestBody body = new TestBody();
+        body.doneUpTo("thickness:back").read("sanded-off:front", 0.2).read("sanded-off:back", 0.1);
         Reckoning depth = Drilling.throughBody(body.build());
-        assertThat(depth.value()).isCloseTo(body.build().thicknessed(), within(1e-9));
-        assertThat(depth.terms()).extracting(Reckoning.Term::value).containsExactly(0.0, depth.value());
+        assertThat(depth.value()).isCloseTo(body.build().thicknessed() - 0.3, within(1e-9));
+        assertThat(depth.terms())
+                .extracting(Reckoning.Term::value)
+                .containsExactly(
+                        body.build().faces().frontNow(), body.build().faces().backNow());
+    }
+
+    /** Work, base and hands turned together stand as before. */
+    @Test
+    void how_a_base_stands_does_not_depend_on_how_the_work_lies() {
+        for (Foot foot : List.of(Foot.round(160), Foot.offset(150, 110))) {
+            BaseSupport upright =
+                    BaseSupport.at(Region.rectangle(new Point(100, -15), 200, 30, 0, 0), new Point(10, 0), OUT, foot);
+            for (double degrees : new double[] {37, 90, 200}) {
+                double c = Math.cos(Math.toRadians(degrees));
+                double s = Math.sin(Math.toRadians(degrees));
+                BaseSupport turned = BaseSupport.at(
+                        Region.rectangle(new Point(100 * c + 15 * s, 100 * s - 15 * c), 200, 30, 0, degrees),
+                        new Point(10 * c, 10 * s),
+                        new Point(-s, c),
+                        foot);
+                assertThat(turned.stand()).isCloseTo(upright.stand(), within(0.1));
+                assertThat(turned.share()).isCloseTo(upright.share(), within(0.003));
+            }
+        }
+    }
+
+    /** A carve that is still to come over a place, of that face only; a floor that is to be a top waits for it, no other does. */
+    @Test
+    void what_waits_for_a_carve() {
+        TestBody body = new TestBody();
+        body.contours.add(new Contour(
+                "arm",
+                Face.FRONT,
+                new Contour.Start.Across(new Point(60, -150), new Point(160, -30)),
+                5,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        Region under = Region.disc(new Point(130, -100), 20);
+        Condition.Mark carved = Datum.carved("contour-arm");
+        assertThat(Datum.carvesToCome(body.build(), Face.FRONT, under)).containsExactly(carved);
+        assertThat(Datum.carvesToCome(body.build(), Face.BACK, under)).isEmpty();
+        assertThat(Datum.carvesToCome(body.build(), Face.FRONT, Region.disc(new Point(-100, 100), 20)))
+                .isEmpty();
+        assertThat(body.plan().steps())
+                .filteredOn(s -> s.operation().needs().contains(carved))
+                .extracting(s -> s.operation().key())
+                .containsExactly("controls:rout");
+        body.done("contour-arm:carve");
+        assertThat(Datum.carvesToCome(body.build(), Face.FRONT, under)).isEmpty();
     }
 }
