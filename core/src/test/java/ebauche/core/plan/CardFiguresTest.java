@@ -10,9 +10,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.passes.Cutter;
-import ebauche.core.routing.FeedPlan;
 import ebauche.core.timber.Hardness;
-import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -106,21 +104,5 @@ class CardFiguresTest {
         assertThat(new Cutter(bit, router).crossSection(Hardness.MEDIUM)).isCloseTo(share * sharp, within(1e-9));
         assertThat(new Cutter(bit, router).crossSection(Hardness.HARD))
                 .isCloseTo(0.5 * new Cutter(bit, router).crossSection(Hardness.SOFT), within(1e-9));
-    }
-
-    /** Bites are no longer than 60 and a piece of the edge, of even length within a run, and numbered from the outermost inward. */
-    @Test
-    void bites_are_even_and_come_from_the_outermost_inward() {
-        TestBody body = new TestBody();
-        FeedPlan plan = FeedPlan.of(body.design().outline(), List.of(place -> 20));
-        List<FeedPlan.Bite> front = plan.bites(Face.FRONT);
-        assertThat(front).isNotEmpty();
-        for (int i = 0; i < front.size(); i++) {
-            assertThat(front.get(i).number()).isEqualTo(i + 1);
-            assertThat(front.get(i).run().length()).isLessThan(60 + 4);
-        }
-        assertThat(front.stream().mapToDouble(b -> b.run().length()).max().orElseThrow())
-                .as("none is needlessly short")
-                .isGreaterThan(30);
     }
 }
