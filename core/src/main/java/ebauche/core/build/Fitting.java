@@ -18,6 +18,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Clearances;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What the bought parts ask of the wood: every size as it was measured on the part in hand, else nominal, with the shop's
@@ -54,11 +55,14 @@ public final class Fitting {
         return new FerruleFit(sizes, feature, part);
     }
 
+    /** What the ferrules under the neck's screws ask for, if it has them. */
+    public Optional<FerruleFit> neckFerrule(NeckJoint neck) {
+        return neck.ferrule().map(f -> ferrule(NeckJoint.FERRULES, f));
+    }
+
     /** Diameter of what is bored into the back at each neck screw: its hole, or the seat of its ferrule. */
     public double boredForScrew(NeckJoint neck) {
-        return neck.ferrule()
-                .map(f -> ferrule(NeckJoint.FERRULES, f).seat().value())
-                .orElse(neck.screwHole());
+        return neckFerrule(neck).map(f -> f.seat().value()).orElse(neck.screwHole());
     }
 
     /** A size of the neck or the body as it is known: the latest standing reading, else what the design says. */
@@ -207,10 +211,7 @@ public final class Fitting {
                         .stringThrough()
                         .flatMap(Bridge.StringThrough::ferrule)
                         .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
-            case NeckJoint.FERRULES ->
-                design.neck()
-                        .ferrule()
-                        .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
+            case NeckJoint.FERRULES -> neckFerrule(design.neck()).ifPresent(f -> sums.addAll(f.sums()));
             case Jack.FEATURE ->
                 design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
             default -> {

@@ -46,7 +46,7 @@ record NeckHoles(Build build) {
                 "neck screws",
                 neck.screws(),
                 neck.screwHole(),
-                neck.ferrule().map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f)));
+                build.fitting().neckFerrule(neck));
         List<Operation> steps = new ArrayList<>(holes.operations(
                 "Drill the neck screws' holes",
                 (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
@@ -76,9 +76,8 @@ record NeckHoles(Build build) {
             step.needs(Datum.flat(build, Face.BACK, neck.pocket()));
         }
         double finished = build.faces().backFinished();
-        double seats = neck.ferrule()
-                .map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f).depth().value())
-                .orElse(0.0);
+        double seats =
+                build.fitting().neckFerrule(neck).map(f -> f.depth().value()).orElse(0.0);
         for (Point at : neck.screws()) {
             Region hole = Region.disc(at, wide);
             boolean inPocket = neck.pocket().contains(hole);

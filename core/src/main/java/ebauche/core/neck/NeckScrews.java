@@ -61,7 +61,7 @@ public record NeckScrews(
         Reckoning leastWood = under(build, floor, least);
         Fact heel = PocketState.of(build).geometry().heel();
         Optional<FerruleFit> ferrule =
-                build.design().neck().ferrule().map(f -> build.fitting().ferrule(NeckJoint.FERRULES, f));
+                build.fitting().neckFerrule(build.design().neck());
         Reckoning mostUnderHead = underHead("most", mostWood, ferrule);
         Reckoning leastUnderHead = underHead("least", leastWood, ferrule);
         return Optional.of(new NeckScrews(
