@@ -95,7 +95,7 @@ public record NeckJoint(
             Refusal.unless(
                     part.kind() == PartKind.NECK_FERRULE,
                     "ferrule",
-                    "a " + part.kind().word() + " is none");
+                    "a " + part.kind().word() + " takes no neck screw's head");
             Refusal.unless(!screws.isEmpty(), "ferrule", "there are no neck screws for it");
             Refusal.unless(
                     part.get(PartSize.DIAMETER) > screwHole, "screwHole", "the hole is as wide as the ferrule's seat");

@@ -124,13 +124,7 @@ class ContourChecksTest {
     void a_carve_through_a_glued_on_top_is_told() {
         for (double deep : new double[] {4, 9}) {
             TestBody body = with(top(60, deep));
-            body.blank = new Blank(
-                    340,
-                    420,
-                    0,
-                    45,
-                    BlankLayer.even(TestTimber.ALDER, 2, 340, 42),
-                    Optional.of(BlankLayer.even(TestTimber.WALNUT, 2, 340, 8)));
+            body.blank = topped();
             double reaches = body.build().topReaches().orElseThrow();
             assertThat(reaches).isBetween(4.0, 8.0);
             assertThat(body.rules().contains("through-top")).isEqualTo(deep > reaches);
@@ -186,13 +180,7 @@ class ContourChecksTest {
     @Test
     void a_carve_down_to_the_glue_line_is_not_through() {
         TestBody body = new TestBody();
-        body.blank = new Blank(
-                340,
-                420,
-                0,
-                45,
-                BlankLayer.even(TestTimber.ALDER, 2, 340, 42),
-                Optional.of(BlankLayer.even(TestTimber.WALNUT, 2, 340, 8)));
+        body.blank = topped();
         double reaches = body.build().topReaches().orElseThrow();
         body.contours = List.of(top(60, reaches));
         assertThat(body.rules()).doesNotContain("through-top");
@@ -203,5 +191,16 @@ class ContourChecksTest {
                 .satisfies(f -> assertThat(f.numbers())
                         .extracting(Finding.Value::value)
                         .containsExactly(reaches + 0.01, reaches));
+    }
+
+    /** Eight of walnut over forty-two of alder. */
+    private static Blank topped() {
+        return new Blank(
+                340,
+                420,
+                0,
+                45,
+                BlankLayer.even(TestTimber.ALDER, 2, 340, 42),
+                Optional.of(BlankLayer.even(TestTimber.WALNUT, 2, 340, 8)));
     }
 }

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.geometry.Point;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Pickup;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,15 +63,8 @@ class ContradictionsTest {
                         "pickup-neck:rout",
                         b -> b.pickups.set(
                                 0,
-                                new ebauche.core.hardware.Pickup(
-                                        "neck",
-                                        new ebauche.core.geometry.Point(0, 130),
-                                        77,
-                                        30,
-                                        4.8,
-                                        0,
-                                        19,
-                                        java.util.Set.of(ControlCavity.FEATURE))))
+                                new Pickup(
+                                        "neck", new Point(0, 130), 77, 30, 4.8, 0, 19, Set.of(ControlCavity.FEATURE))))
                 .orElseThrow();
         assertThat(roomier.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
         assertThat(roomier.numbers().get(0).value()).isCloseTo(1.5, within(0.05));
@@ -115,32 +111,17 @@ class ContradictionsTest {
     @Test
     void findings_beside_each_other_are_told_apart_by_what_they_are_about() {
         TestBody one = new TestBody();
-        one.pickups.set(
-                0,
-                new ebauche.core.hardware.Pickup(
-                        "sharp",
-                        new ebauche.core.geometry.Point(0, 130),
-                        80,
-                        30,
-                        0.5,
-                        0,
-                        19,
-                        java.util.Set.of("controls")));
+        one.pickups.set(0, sharp("sharp", 130));
         TestBody other = new TestBody();
-        other.pickups.set(
-                1,
-                new ebauche.core.hardware.Pickup(
-                        "keen",
-                        new ebauche.core.geometry.Point(0, 40),
-                        80,
-                        30,
-                        0.5,
-                        0,
-                        19,
-                        java.util.Set.of("controls")));
+        other.pickups.set(1, sharp("keen", 40));
         SideBySide beside = SideBySide.of(one.plan(), other.plan());
         assertThat(beside.gone()).extracting(Finding::feature).containsOnly("pickup-sharp");
         assertThat(beside.appeared()).extracting(Finding::feature).containsOnly("pickup-keen");
+    }
+
+    /** A pickup drawn with corners that no bit turns in. */
+    private static Pickup sharp(String id, double y) {
+        return new Pickup(id, new Point(0, y), 80, 30, 0.5, 0, 19, Set.of(ControlCavity.FEATURE));
     }
 
     /** What goes wrong aside comes back as what it was. */

@@ -34,6 +34,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -50,6 +51,7 @@ class PlanAsReadTest {
         Path sheet = Path.of("src/test/resources/ebauche/core/plan", name + ".txt");
         if ("write".equals(System.getProperty("sheets"))) {
             Files.writeString(sheet, now);
+            Assumptions.abort("written anew: read what changed, then run again");
         }
         assertThat(now.lines().toList()).containsExactlyElementsOf(Files.readAllLines(sheet));
     }
