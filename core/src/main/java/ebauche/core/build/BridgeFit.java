@@ -16,6 +16,14 @@ import java.util.List;
  */
 public record BridgeFit(PartSizes sizes, Clearances room) {
     Bridge fit(Bridge bridge) {
+        Bridge known = fitPart(bridge);
+        return bridge.stringThrough()
+                .flatMap(Bridge.StringThrough::ferrule)
+                .map(f -> sizes.fitted(Bridge.FERRULES, f, known::withFerrule))
+                .orElse(known);
+    }
+
+    private Bridge fitPart(Bridge bridge) {
         if (bridge.part().isEmpty()) {
             return bridge;
         }

@@ -95,8 +95,15 @@ public final class Fitting {
                         design.jack().map(this::fit));
     }
 
-    /** A pocket that is made to the neck in hand is as wide as its heel, and a little. */
+    /** A pocket that is made to the neck in hand is as wide as its heel, and a little; ferrules leave their seats round the holes. */
     private NeckJoint fit(NeckJoint neck) {
+        NeckJoint wide = fitHeel(neck);
+        return neck.ferrule()
+                .map(f -> sizes.fitted(NeckJoint.FERRULES, f, wide::withFerrule))
+                .orElse(wide);
+    }
+
+    private NeckJoint fitHeel(NeckJoint neck) {
         return neck.heel()
                 .filter(h -> h.made() == Heel.Made.NECK_FIRST)
                 .map(h -> neck.withWidths(

@@ -11,7 +11,9 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
-import java.util.Optional;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
 
 /**
  * Sizes as they are known: the latest standing reading, else what the design says or the part is sold as. Millimetres.
@@ -40,23 +42,25 @@ record PartSizes(AsBuilt record) {
 
     /** A part as it is known: measured sizes in the place of nominal ones. */
     Part known(String feature, Part part) {
-        Part known = part;
-        for (PartSize size : part.sizes().keySet()) {
-            Optional<AsBuilt.Reading> reading = record.latest(new Measurand.SizeOf(feature, size));
-            if (reading.isPresent()) {
-                known = measured(feature, known, size, reading.get().value());
-            }
-        }
-        return known;
+        return fitted(feature, part, known -> known);
     }
 
-    private static Part measured(String feature, Part part, PartSize size, double value) {
+    /**
+     * What takes a part, made for the part as it is known.
+     *
+     * @throws Refusal of the value that was read, if there is no such part or it does not go there
+     */
+    <T> T fitted(String feature, Part part, Function<Part, T> takes) {
+        Map<PartSize, Double> read = new EnumMap<>(PartSize.class);
+        for (PartSize size : part.sizes().keySet()) {
+            record.latest(new Measurand.SizeOf(feature, size)).ifPresent(r -> read.put(size, r.value()));
+        }
         try {
-            return part.with(size, value);
+            return takes.apply(part.with(read));
         } catch (Refusal impossible) {
             throw new Refusal(
                     "value",
-                    "with that " + size.words() + " the " + FeatureName.part(feature) + " cannot be: "
+                    "with what is read of the " + FeatureName.part(feature) + " it cannot be: "
                             + impossible.getMessage());
         }
     }

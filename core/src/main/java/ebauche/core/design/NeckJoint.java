@@ -99,15 +99,20 @@ public record NeckJoint(
             Refusal.unless(!screws.isEmpty(), "ferrule", "there are no neck screws for it");
             Refusal.unless(
                     part.get(PartSize.DIAMETER) > screwHole, "screwHole", "the hole is as wide as the ferrule's seat");
-            Refusal.unless(
-                    part.get(PartSize.HEAD_SUNK) < part.get(PartSize.LENGTH),
-                    "ferrule",
-                    "the screw's head would lie under the ferrule, not in it");
         }
     }
 
     /** The same joint with a pocket of another width. */
     public NeckJoint withWidths(double end, double mouth) {
+        return with(end, mouth, ferrule);
+    }
+
+    /** The same joint with other ferrules under its screws' heads. */
+    public NeckJoint withFerrule(Part other) {
+        return with(widthAtEnd, widthAtMouth, Optional.of(other));
+    }
+
+    private NeckJoint with(double end, double mouth, Optional<Part> under) {
         return new NeckJoint(
                 kind,
                 heelThickness,
@@ -125,7 +130,7 @@ public record NeckJoint(
                 screws,
                 screwHole,
                 screwLength,
-                ferrule,
+                under,
                 heel,
                 scratchPlate);
     }

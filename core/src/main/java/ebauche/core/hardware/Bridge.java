@@ -166,6 +166,26 @@ public record Bridge(
                 part);
     }
 
+    /** The same bridge with other ferrules under its strings. */
+    public Bridge withFerrule(Part ferrule) {
+        return new Bridge(
+                name,
+                lowestSaddle,
+                highestSaddle,
+                wantedSaddle,
+                saddleForward,
+                saddleTravel,
+                offCentre,
+                across,
+                along,
+                footprintY,
+                recess,
+                studs,
+                vibrato,
+                stringThrough.map(s -> new StringThrough(s.y(), s.diameter(), Optional.of(ferrule))),
+                part);
+    }
+
     /** Lowest saddle over the front. */
     public double lowestOverFront() {
         return lowestSaddle - recess;

@@ -45,6 +45,7 @@ public record Part(PartKind kind, String name, Map<PartSize, Double> sizes) {
         above(sizes, HIGHEST_SADDLE, LOWEST_SADDLE, "the highest saddle must stand over the lowest");
         above(sizes, THICKEST_TOP, THINNEST_TOP, "the most top it passes must be more than the least it wants");
         above(sizes, THREAD, NUT, "nut and washers take the whole thread: none is left for the wood");
+        above(sizes, LENGTH, HEAD_SUNK, "the screw's head would lie under the ferrule, not in it");
         above(sizes, LEGS_ACROSS, ACROSS, "the legs stand out beyond the pickup's ends");
         sizes = Collections.unmodifiableMap(new EnumMap<>(withKind(sizes)));
     }
@@ -96,10 +97,10 @@ public record Part(PartKind kind, String name, Map<PartSize, Double> sizes) {
         return sizes.containsKey(size);
     }
 
-    /** The same part with another size: as it is once somebody measured it. */
-    public Part with(PartSize size, double value) {
+    /** The same part with other sizes: as it is once somebody measured it. */
+    public Part with(Map<PartSize, Double> measured) {
         EnumMap<PartSize, Double> other = new EnumMap<>(sizes);
-        other.put(size, value);
+        other.putAll(measured);
         return new Part(kind, name, other);
     }
 }

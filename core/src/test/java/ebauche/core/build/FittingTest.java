@@ -8,14 +8,18 @@ import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Refusal;
 import ebauche.core.measure.Source;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Moved;
 import ebauche.core.shop.Clearances;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -124,11 +128,40 @@ class FittingTest {
         assertThat(solid[0]).isCloseTo(floor, within(1e-4));
     }
 
+    /** A ferrule read as wide as its hole leaves no seat; a head sunk deeper than the ferrule was sold for goes with a longer one. */
+    @Test
+    void a_ferrule_in_hand_that_its_hole_or_its_screw_does_not_go_with_is_refused() {
+        TestBody neck = new TestBody();
+        neck.neckFerrule = Optional.of(TestParts.neckFerrule());
+        neck.read("size:neck-ferrules.length", 9.5);
+        neck.read("size:neck-ferrules.head-sunk", 8);
+        assertThat(neck.build().design().neck().ferrule().orElseThrow().get(PartSize.HEAD_SUNK))
+                .as("both readings count at once")
+                .isEqualTo(8);
+        neck.read("size:neck-ferrules.head-sunk", 9.5);
+        assertThatThrownBy(neck::build).hasMessageContaining("neck ferrules").hasMessageContaining("not in it");
+        neck.read("size:neck-ferrules.head-sunk", 8);
+        neck.read("size:neck-ferrules.diameter", 4.5);
+        assertThatThrownBy(neck::build).hasMessageContaining("as wide as the ferrule's seat");
+
+        TestBody strings = new TestBody();
+        strings.stringThrough = Optional.of(new Bridge.StringThrough(-20, 3, Optional.of(TestParts.ferrule())));
+        strings.read("size:ferrules.diameter", 3.1);
+        assertThat(strings.build()
+                        .fitting()
+                        .ferrule("ferrules", TestParts.ferrule())
+                        .seat()
+                        .value())
+                .isEqualTo(3.1);
+        strings.read("size:ferrules.diameter", 3);
+        assertThatThrownBy(strings::build).isInstanceOf(Refusal.class).hasMessageContaining("as wide as");
+    }
+
     @Test
     void a_vibratos_route_takes_the_block_and_its_swing() {
         TestBody body = new TestBody();
         var bare = body.build().design().bridge();
-        var bridge = new ebauche.core.hardware.Bridge(
+        var bridge = new Bridge(
                 "vibrato",
                 9,
                 16,
@@ -140,10 +173,10 @@ class FittingTest {
                 40,
                 bare.footprintY(),
                 0,
-                java.util.Optional.empty(),
-                java.util.Optional.of(TestBody.vibrato(42)),
-                java.util.Optional.empty(),
-                java.util.Optional.of(TestParts.vibrato()));
+                Optional.empty(),
+                Optional.of(TestBody.vibrato(42)),
+                Optional.empty(),
+                Optional.of(TestParts.vibrato()));
         Build build = new Build(
                 body.design()
                         .with(bridge, body.pickups, body.controls, body.design().controlCavity(), body.jack),

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.core.TestParts;
 import ebauche.core.geometry.Point;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -22,26 +23,30 @@ class PartTest {
 
     @Test
     void a_nut_that_takes_the_whole_thread_leaves_none_for_the_wood() {
-        assertThatThrownBy(() -> TestParts.pot().with(NUT, 10)).hasMessageContaining("none is left for the wood");
-        assertThat(TestParts.pot().with(NUT, 9.9).get(NUT)).isEqualTo(9.9);
+        assertThatThrownBy(() -> TestParts.pot().with(Map.of(NUT, 10.0)))
+                .hasMessageContaining("none is left for the wood");
+        assertThat(TestParts.pot().with(Map.of(NUT, 9.9)).get(NUT)).isEqualTo(9.9);
     }
 
     @Test
     void sizes_that_a_kind_does_not_have_and_sizes_out_of_all_reason_are_refused() {
-        assertThatThrownBy(() -> TestParts.pot().with(BLOCK_LENGTH, 40)).hasMessageContaining("no such size");
-        assertThatThrownBy(() -> TestParts.pot().with(BELOW, 130)).hasMessageContaining("between");
+        assertThatThrownBy(() -> TestParts.pot().with(Map.of(BLOCK_LENGTH, 40.0)))
+                .hasMessageContaining("no such size");
+        assertThatThrownBy(() -> TestParts.pot().with(Map.of(BELOW, 130.0))).hasMessageContaining("between");
     }
 
     @Test
     void legs_come_with_all_their_sizes_or_not_at_all_and_stand_out_beyond_the_pickup() {
         assertThatThrownBy(() -> TestParts.of(PartKind.PICKUP, ACROSS, 70, ALONG, 38, HEIGHT, 20, LEGS_ACROSS, 82))
                 .hasMessageContaining("goes with");
-        assertThatThrownBy(() -> TestParts.pickup().with(LEGS_ACROSS, 69)).hasMessageContaining("beyond");
+        assertThatThrownBy(() -> TestParts.pickup().with(Map.of(LEGS_ACROSS, 69.0)))
+                .hasMessageContaining("beyond");
     }
 
     @Test
     void a_bridge_winds_up_and_not_down() {
-        assertThatThrownBy(() -> TestParts.vibrato().with(HIGHEST_SADDLE, 9)).hasMessageContaining("over the lowest");
+        assertThatThrownBy(() -> TestParts.vibrato().with(Map.of(HIGHEST_SADDLE, 9.0)))
+                .hasMessageContaining("over the lowest");
     }
 
     @ParameterizedTest

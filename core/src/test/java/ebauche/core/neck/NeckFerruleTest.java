@@ -218,8 +218,7 @@ class NeckFerruleTest {
         assertThatThrownBy(body::design).isInstanceOf(Refusal.class).hasMessageContaining("string ferrule");
         body.neckFerrule = Optional.of(ferrule(4.5, 7, 3));
         assertThatThrownBy(body::design).isInstanceOf(Refusal.class).hasMessageContaining("as wide as");
-        body.neckFerrule = Optional.of(ferrule(14, 7, 7));
-        assertThatThrownBy(body::design).isInstanceOf(Refusal.class).hasMessageContaining("not in it");
+        assertThatThrownBy(() -> ferrule(14, 7, 7)).isInstanceOf(Refusal.class).hasMessageContaining("not in it");
         body.neckFerrule = Optional.of(TestParts.neckFerrule());
         body.screws = List.of();
         assertThatThrownBy(body::design).isInstanceOf(Refusal.class).hasMessageContaining("no neck screws");
