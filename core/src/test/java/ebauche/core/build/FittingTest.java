@@ -45,7 +45,12 @@ class FittingTest {
         assertThat(neck.along()).isEqualTo(38 + 2 * room.pickupSide());
         assertThat(neck.depth()).isEqualTo(20 - 5 + room.pickupUnder());
         assertThat(build.drawn().pickups().get(0).across()).isEqualTo(70);
-        assertThat(build.design().controls().get(0).opening()).isCloseTo(9.5, within(1e-9));
+        Control volume = build.design().controls().get(0);
+        assertThat(volume.opening()).isCloseTo(9.5, within(1e-9));
+        assertThat(build.fitting().mostTop(volume).value())
+                .as("10 of thread less 2 of nut and washers, as the control itself has it")
+                .isEqualTo(8)
+                .isEqualTo(volume.thickestTop());
     }
 
     @Test

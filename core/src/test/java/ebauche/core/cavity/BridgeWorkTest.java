@@ -8,6 +8,8 @@ import ebauche.core.TestParts;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
@@ -151,6 +153,11 @@ class BridgeWorkTest {
         Bridge bridge = body.build().design().bridge();
         assertThat(bridge.recess()).isEqualTo(3.4);
         assertThat(bridge.studs().orElseThrow().depth()).isEqualTo(21);
+        assertThat(body.build().fitting().bridges().studDepth(bridge).terms())
+                .as("the sum says that the part was measured")
+                .singleElement()
+                .extracting(Reckoning.Term::source)
+                .isEqualTo(Source.MEASURED);
         assertThat(bridge.vibrato().orElseThrow().routeAcross())
                 .isCloseTo(53 + 2 * body.shop.clearances().block(), within(1e-9));
         // Measured at the bench: from the front as it is, with its sanding still to come.
