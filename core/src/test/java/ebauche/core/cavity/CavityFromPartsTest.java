@@ -9,6 +9,7 @@ import ebauche.core.cavity.CavityFromParts.Asked;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.plan.BuildPlan;
@@ -49,15 +50,22 @@ class CavityFromPartsTest {
         return IntStream.range(0, 60).mapToObj(i -> 4242L + 31L * i);
     }
 
+    /** Two to four pots anywhere on the treble side, beside a stud of the bridge at (70, -60). */
+    private static TestBody anyPlaces(Random random) {
+        TestBody body = with(IntStream.range(0, 2 + random.nextInt(3))
+                .mapToObj(i -> TestBody.pot("pot-" + i, 70 + random.nextInt(70), -110 + random.nextInt(110), 8))
+                .toArray(Control[]::new));
+        body.studs = Optional.of(new Bridge.Studs(144, -60, 11, 19));
+        body.offCentre = -2;
+        return body;
+    }
+
     /** Whatever the places: one piece, every part in it, the bit turns in every corner, every wall kept. */
     @ParameterizedTest
     @MethodSource("seeds")
     void a_whole_proposal_keeps_every_rule(long seed) {
         Random random = new Random(seed);
-        Control[] controls = IntStream.range(0, 2 + random.nextInt(3))
-                .mapToObj(i -> TestBody.pot("pot-" + i, 70 + random.nextInt(70), -110 + random.nextInt(110), 8))
-                .toArray(Control[]::new);
-        TestBody body = with(controls);
+        TestBody body = anyPlaces(random);
         Build build = body.build();
         double bit = random.nextBoolean() ? 9.525 : 12.7;
         CavityFromParts proposed = CavityFromParts.of(build, new Asked(bit, 5)).orElseThrow();
@@ -66,7 +74,7 @@ class CavityFromPartsTest {
             return;
         }
         Region cavity = proposed.cavity();
-        for (Control control : controls) {
+        for (Control control : body.controls) {
             assertThat(cavity.grown(0.1).contains(control.footprint())).isTrue();
             // its hole, which locates the rear template, comes out inside
             assertThat(cavity.contains(control.passage())).isTrue();
@@ -84,6 +92,9 @@ class CavityFromPartsTest {
                 .pickups()
                 .forEach(p -> assertThat(p.footprint().grown(wall - 0.05).overlaps(cavity))
                         .isFalse());
+        assertThat(Region.disc(new Point(70, -60), 11 + 2 * wall - 0.1).overlaps(cavity))
+                .as("the stud")
+                .isFalse();
         for (Point screw : proposed.screws()) {
             assertThat(cavity.overlaps(Region.disc(screw, 3))).isFalse();
             assertThat(build.design().outline().region().contains(Region.disc(screw, ControlCavity.EAR)))
@@ -97,14 +108,8 @@ class CavityFromPartsTest {
     @Test
     void most_random_places_make_a_whole_cavity() {
         long whole = seeds().filter(seed -> {
-                    Random random = new Random(seed);
-                    Control[] controls = IntStream.range(0, 2 + random.nextInt(3))
-                            .mapToObj(i ->
-                                    TestBody.pot("pot-" + i, 70 + random.nextInt(70), -110 + random.nextInt(110), 8))
-                            .toArray(Control[]::new);
-                    return CavityFromParts.of(with(controls).build(), USUAL)
-                            .orElseThrow()
-                            .isWhole();
+                    Build build = anyPlaces(new Random(seed)).build();
+                    return CavityFromParts.of(build, USUAL).orElseThrow().isWhole();
                 })
                 .count();
         assertThat(whole).isGreaterThan(30);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
+import ebauche.core.build.Finding;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.PartHole;
@@ -115,6 +116,26 @@ class PartHoleTest {
                         Side.EDGE,
                         Optional.empty()))
                 .hasMessageContaining("point to");
+    }
+
+    /** The body ends at x 160: half of a 6.4 hole whose middle is 2 inside reaches 1.2 beyond. */
+    @Test
+    void a_hole_off_the_body_stops_the_build() {
+        TestBody body = new TestBody();
+        body.holes.add(insert("cover", Side.BACK, 156.7, 60));
+        assertThat(body.rules()).doesNotContain("hole-off-body");
+        body.holes.set(0, insert("cover", Side.BACK, 158, 60));
+        Finding off = body.plan().findings().stream()
+                .filter(f -> f.rule().equals("hole-off-body"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(off.feature()).isEqualTo("hole-cover");
+        assertThat(off.numbers())
+                .extracting(Finding.Value::value)
+                .satisfiesExactly(
+                        x -> assertThat(x).isEqualTo(158.0),
+                        y -> assertThat(y).isEqualTo(60.0),
+                        by -> assertThat(by).isCloseTo(1.2, within(0.01)));
     }
 
     @Test

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -93,25 +95,69 @@ class SmallHolesTest {
         assertThat(place(plan, "jack:mark")).isLessThan(place(plan, "jack:drill"));
     }
 
-    /** Aslant, the far side of the bore meets the wall later: at 30 degrees and 22.2 wide by 11.1 tan 30. */
+    /** From the edge at x 160 to the wall at 133; aslant, from either side, the far side of the bore meets the wall later, by 11.1 tan. */
+    @ParameterizedTest
+    @CsvSource({"0", "15", "-15"})
+    void a_jack_that_comes_in_aslant_goes_on_until_its_whole_width_is_through(double degrees) {
+        double aslant = Math.toRadians(degrees);
+        TestBody body = new TestBody();
+        body.jack = Optional.of(new Jack(new Point(165, -40 + 55 * Math.tan(aslant)), new Point(110, -40), 22.2, 22));
+        assertThat(body.figure("jack:drill") - 3)
+                .isCloseTo(27 / Math.cos(aslant) + 11.1 * Math.tan(Math.abs(aslant)), within(0.01));
+    }
+
+    /** In a crib without such a bit, or with one whose bearing would run in the slot, it is cut with a knife. */
     @Test
-    void a_jack_that_comes_in_aslant_goes_on_until_its_whole_width_is_through() {
-        TestBody square = new TestBody();
-        TestBody aslant = new TestBody();
-        aslant.jack =
-                Optional.of(new Jack(new Point(165, -40 - 55 * Math.tan(Math.PI / 6)), new Point(110, -40), 22.2, 22));
-        double straight = step(square.plan(), "jack:drill")
-                .setting()
-                .figure()
-                .orElseThrow()
-                .value();
-        double along = step(aslant.plan(), "jack:drill")
-                .setting()
-                .figure()
-                .orElseThrow()
-                .value();
-        assertThat(along - 3)
-                .isCloseTo((straight - 3) / Math.cos(Math.PI / 6) + 11.1 * Math.tan(Math.PI / 6), within(1.0));
+    void a_slot_is_cut_with_a_knife_where_no_thin_bit_is_to_be_had() {
+        TestBody body = new TestBody();
+        body.controls.add(TestBody.bladeSwitch(3.2, 4.8, OptionalDouble.of(4)));
+        Crib c = body.shop.crib();
+        List<Bit> bits = new ArrayList<>(c.bits());
+        bits.removeIf(b -> b.diameter() < 3);
+        bits.add(Bit.usual("flush 3/32", Bit.Bearing.AT_SHANK, 2.38, 6, 3));
+        body.shop = body.shop.with(new Crib(
+                c.routers(),
+                bits,
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                c.drums(),
+                c.aids(),
+                c.machines()));
+        assertThat(step(body.plan(), "control-selector:slot").setting().tool()).startsWith("a knife along a rule");
+    }
+
+    /** Holes at the ends of a slot go as far under the front as it is now, also when it was sanded before. */
+    @Test
+    void the_slots_holes_are_measured_from_the_front_as_it_is() {
+        TestBody body = new TestBody();
+        body.controls.add(TestBody.bladeSwitch(3.2, 4.8, OptionalDouble.of(4)));
+        body.done("sanding:front");
+        Operation drill = step(body.plan(), "control-selector:drill");
+        double front = body.build().faces().frontNow();
+        assertThat(front).isPositive();
+        assertThat(drill.setting().figure().orElseThrow().value()).isCloseTo(4 + 3, within(1e-9));
+        assertThat(drill.changes().get(0).solid().deepest()).isCloseTo(front + 7, within(1e-9));
+    }
+
+    /** Screws of a cover and of a let-in bridge stand on a floor: wood under it is kept, not under the face. */
+    @Test
+    void pilots_in_a_recess_keep_the_wood_under_its_floor() {
+        TestBody body = new TestBody();
+        ControlCavity drawn = TestBody.cavity(6);
+        body.cavity = Optional.of(new ControlCavity(
+                drawn.outline(), 6, body.thickness - 11, 5, List.of(new Point(62, -40)), Optional.empty()));
+        body.recess = body.thickness - 10;
+        BuildPlan plan = body.plan();
+        assertThat(step(plan, "cover-screws:drill")
+                        .setting()
+                        .figure()
+                        .orElseThrow()
+                        .value())
+                .isCloseTo(11 - 2, within(1e-9));
+        assertThat(step(plan, "bridge:screws").setting().figure().orElseThrow().value())
+                .isCloseTo(10 - 2, within(1e-9));
     }
 
     @Test

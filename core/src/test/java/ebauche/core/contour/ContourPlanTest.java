@@ -174,6 +174,24 @@ class ContourPlanTest {
                 .isCloseTo(6 + fallAtEdgeOfCavity(90, 8, 27) - fallAtEdgeOfCavity(90, 8, 60), within(1e-6));
     }
 
+    /** What is sanded off after the body was read at the control is no carve: neither the fall nor the pot's top moves. */
+    @Test
+    void sanding_after_the_reading_is_not_taken_for_a_deeper_carve() {
+        TestBody body = with(top(90, 8));
+        body.doneUpTo("contour-top:carve");
+        double flat = body.build().work();
+        body.read("thickness-at:control-volume", flat - 5);
+        ControlFloor.Top before =
+                ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        body.doneUpTo("sanding:front");
+        assertThat(body.build().work()).isLessThan(flat - 0.2);
+        ControlFloor.Top after =
+                ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        assertThat(after.thickness().value())
+                .isCloseTo(before.thickness().value(), within(1e-9))
+                .isCloseTo(body.build().faces().thickness() - 5, within(1e-9));
+    }
+
     @Test
     void a_reading_from_before_the_carve_says_nothing_about_it() {
         TestBody body = with(top(90, 8));

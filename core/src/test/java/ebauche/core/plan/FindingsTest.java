@@ -126,6 +126,13 @@ class FindingsTest {
         body.controls.add(TestBody.bladeSwitch(1.5, 4.8, OptionalDouble.of(2.5)));
         assertThat(body.plan().findings()).allMatch(f -> f.severity() == Finding.Severity.GOOD_TO_KNOW);
         assertThat(body.rules()).containsExactly("thin-on-purpose");
+        body.controls.clear();
+        body.controls.add(TestBody.pot("volume", 100, -40, 8));
+        body.cavity = Optional.of(TestBody.cavity(2.5));
+        assertThat(body.rules())
+                .as("a pot asks for no thin top")
+                .contains("thin-floor")
+                .doesNotContain("thin-on-purpose");
     }
 
     @Test
