@@ -131,6 +131,10 @@ class CarveOutsideTest {
         Point both = new Point(90, -140);
         assertThat(face.fall(both)).isEqualTo(16);
         assertThat(face.depthAt(both)).isEqualTo(THICK - 16);
+        assertThat(face.mostFall(Region.rectangle(both, 20, 4, 0, 0)))
+                .as("its far edge lies 42 of 50 across the deeper one")
+                .isCloseTo(20 * 42 / 50.0, within(1e-6));
+        assertThat(face.mostFall(Region.EMPTY)).isZero();
         assertThat(face.carvedAt(both))
                 .get()
                 .extracting(FaceShape.Carved::feature)

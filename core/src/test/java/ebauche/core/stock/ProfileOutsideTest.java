@@ -98,6 +98,24 @@ class ProfileOutsideTest {
         }
     }
 
+    /** The steepest is the slope of the curve itself, by differences; where it has fallen so much is where its fall is so much. */
+    @Test
+    void the_steepest_is_the_curves_own_and_across_is_the_reverse_of_fall() {
+        Profile[] all = {Profile.straight(60, 15), Profile.round(60, 15), Profile.hollow(60, 15, 200)};
+        for (Profile p : all) {
+            double steepest = 0;
+            double step = 1e-4;
+            for (double t = 0; t + step <= 60; t += 0.01) {
+                steepest = Math.max(steepest, Math.toDegrees(Math.atan2(p.fall(t + step) - p.fall(t), step)));
+            }
+            assertThat(steepest).as(p.shape().word()).isCloseTo(p.steepest(), within(0.02));
+            for (double fall = 0.5; fall < 15; fall += 1.7) {
+                assertThat(p.fall(p.across(fall))).isCloseTo(fall, within(1e-4));
+            }
+        }
+        assertThat(all[0].across(5)).isCloseTo(20, within(1e-4));
+    }
+
     @Test
     void a_round_one_starts_level_and_the_tightest_hollow_ends_level() {
         Profile round = Profile.round(50, 10);
@@ -110,7 +128,7 @@ class ProfileOutsideTest {
     void what_cannot_be_is_refused() {
         assertThatThrownBy(() -> Profile.hollow(50, 10, 100))
                 .isInstanceOf(Refusal.class)
-                .hasMessageContaining("at least 130");
+                .hasMessageContaining("at least 130.0 mm");
         assertThatThrownBy(() -> Profile.round(8, 10))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("as it is wide");

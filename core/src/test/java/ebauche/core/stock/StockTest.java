@@ -1,6 +1,7 @@
 package ebauche.core.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
@@ -172,6 +173,30 @@ class StockTest {
         assertThat(before.balance().grams()).isEqualTo(grams);
         assertThat(before.intervalsAt(5, 5)).containsExactly(0, 40);
         assertThat(after.intervalsAt(5, 5)).containsExactly(10, 40);
+    }
+
+    /** A dense top of 6 on a light slab, a channel bored through the slab and one across both: each wood loses its own share. */
+    @Test
+    void cuts_take_of_each_wood_what_is_theirs() {
+        Material dense = new Material("dense", 800);
+        Stock glued = Stock.empty(Grid.covering(-62, 62, -82, 82, 0.5))
+                .after(new Change.Add("slab", Workpiece.BODY, Solid.Prism.between(SLAB, 6, 40), TestTimber.MATERIAL))
+                .after(new Change.Add("top", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 6), dense));
+        double light = TestTimber.MATERIAL.density() * 1e-6;
+        double whole = 120 * 160 * (34 * light + 6 * 800e-6);
+        assertThat(glued.balance().grams()).isCloseTo(whole, within(0.01));
+        Region strip = Region.rectangle(new Point(0, 0), 120, 20, 0, 0);
+        Stock slotted = glued.after(cut(Solid.Prism.between(strip, 15, 25)));
+        assertThat(slotted.balance().grams()).isCloseTo(whole - 120 * 20 * 10 * light, within(0.01));
+        Stock both = slotted.after(cut(Solid.Prism.between(strip, 2, 10)));
+        assertThat(both.balance().grams())
+                .isCloseTo(whole - 120 * 20 * (10 * light + 4 * light + 4 * 800e-6), within(0.01));
+        assertThat(both.intervalsAt(0.2, 0.2)).containsExactly(0, 2, 10, 15, 25, 40);
+    }
+
+    @Test
+    void a_wood_without_weight_is_refused() {
+        assertThatThrownBy(() -> new Material("balloon", 0.5)).hasMessageContaining("between");
     }
 
     @Test
