@@ -13,7 +13,10 @@ import java.util.function.Supplier;
  * @param <V> an answer, immutable
  */
 public final class Remembered<K, V> {
+    private static volatile int forgotten;
+
     private final Map<K, V> last;
+    private int since = forgotten;
 
     /** The last {@code most} answers. */
     public Remembered(int most) {
@@ -27,9 +30,20 @@ public final class Remembered<K, V> {
         };
     }
 
+    /** Forgets all that is remembered anywhere, for who wants to see everything reckoned anew. */
+    public static void forgetAll() {
+        synchronized (Remembered.class) {
+            forgotten++;
+        }
+    }
+
     /** The answer of before, or the one that is reckoned now. */
     public V get(K question, Supplier<V> answer) {
         synchronized (last) {
+            if (since != forgotten) {
+                last.clear();
+                since = forgotten;
+            }
             V known = last.get(question);
             if (known != null) {
                 return known;

@@ -12,6 +12,11 @@ public record Gauge(LengthUnit unit) {
     /** Decimal noise under which a value counts as lying on a division. */
     private static final double ON_THE_LINE = 1e-6;
 
+    /** The deepest that can be set with such a gauge without going deeper, mm. */
+    public static double settable(double millimetres) {
+        return new Gauge(LengthUnit.MILLIMETRE).shown(millimetres, Rounding.LESS);
+    }
+
     /** The number as it is read there, without its unit: {@code 24.35}, {@code 1 3/4}. */
     public String number(double millimetres, Rounding rounding) {
         return unit == LengthUnit.INCH

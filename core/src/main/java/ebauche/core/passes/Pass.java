@@ -31,6 +31,11 @@ public record Pass(
         }
     }
 
+    /** The same bit on the same guide between other depths. */
+    Pass between(double otherFrom, double otherTo) {
+        return new Pass(cutter, guide, spacer, otherFrom, otherTo, projection - to + otherTo, engaged);
+    }
+
     /** Depth that it takes. */
     public double bite() {
         return to - from;

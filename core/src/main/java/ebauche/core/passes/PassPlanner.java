@@ -2,6 +2,7 @@ package ebauche.core.passes;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.measure.Gauge;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The cheapest way to take a guided cut in passes.
@@ -269,7 +271,7 @@ public final class PassPlanner {
         while (!frontier.queue.isEmpty()) {
             Node here = frontier.queue.poll();
             if (isDone(here)) {
-                return Optional.of(new PassPlan(evened(here.passesTaken()), here.bits(), here.setUps()));
+                return Optional.of(new PassPlan(set(evened(here.passesTaken())), here.bits(), here.setUps()));
             }
             for (int c = 0; c < cutters.size(); c++) {
                 follow(frontier, here, c);
@@ -308,7 +310,7 @@ public final class PassPlanner {
         double from = start;
         for (int i = 0; i < run.size(); i++) {
             Pass pass = run.get(i);
-            int guide = pass.guide() == Guide.WALL ? OFF : ALONE;
+            int guide = on(pass);
             boolean last = i == run.size() - 1;
             double to = last
                     ? pass.to()
@@ -318,19 +320,56 @@ public final class PassPlanner {
             if (to > run.get(i).to() + 1e-9 || to > mostTo(pass.cutter(), guide, from, pass.spacer()) + 1e-9) {
                 return;
             }
-            evened.add(new Pass(
-                    pass.cutter(),
-                    pass.guide(),
-                    pass.spacer(),
-                    from,
-                    to,
-                    pass.projection() - pass.to() + to,
-                    pass.engaged()));
+            evened.add(pass.between(from, to));
             from = to;
         }
         for (int i = 0; i < run.size(); i++) {
             run.set(i, evened.get(i));
         }
+    }
+
+    private List<Pass> set(List<Pass> passes) {
+        return settable(passes, passes.get(0).from()).orElse(passes);
+    }
+
+    /**
+     * The passes from one on, depths on the way set as a gauge shows them, a shade less deep, wherever what comes after can still be
+     * done: what the table says each takes is then what lies between the depths beside it.
+     */
+    private Optional<List<Pass>> settable(List<Pass> passes, double from) {
+        Pass pass = passes.get(0);
+        if (passes.size() == 1) {
+            return pass.guide() == Guide.FAR_WALL
+                    ? farFacePass(pass.cutter(), from).map(List::of)
+                    : Optional.of(pass.between(from, pass.to()))
+                            .filter(this::isWithinReach)
+                            .map(List::of);
+        }
+        double most = mostTo(pass.cutter(), on(pass), from, pass.spacer());
+        double less = Gauge.settable(Math.min(pass.to(), most));
+        boolean onTheWay = pass.to() < cut.roughDepth() - 1e-9;
+        return Stream.of(onTheWay ? less : pass.to(), pass.to())
+                .map(to -> pass.between(from, to))
+                .filter(this::isWithinReach)
+                .flatMap(first -> settable(passes.subList(1, passes.size()), first.to()).stream()
+                        .map(rest ->
+                                Stream.concat(Stream.of(first), rest.stream()).toList()))
+                .findFirst();
+    }
+
+    private static int on(Pass pass) {
+        return pass.guide() == Guide.WALL ? OFF : ALONE;
+    }
+
+    /** Whether it takes something, its bearing has its guide, and it goes no deeper than it may. */
+    private boolean isWithinReach(Pass pass) {
+        int guide = on(pass);
+        return pass.bite() >= Reach.NOTHING
+                && pass.to()
+                        >= window(pass.cutter(), guide, pass.from(), pass.spacer())
+                                        .least()
+                                - 1e-9
+                && pass.to() <= mostTo(pass.cutter(), guide, pass.from(), pass.spacer()) + 1e-9;
     }
 
     private void follow(Frontier frontier, Node here, int c) {

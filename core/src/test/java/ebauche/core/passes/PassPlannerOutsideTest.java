@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Router;
+import ebauche.core.measure.Gauge;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
@@ -120,6 +121,7 @@ class PassPlannerOutsideTest {
         Pass last = plan.passes().get(plan.passes().size() - 1);
         assertThat(last.guide()).isEqualTo(Guide.FAR_WALL);
         assertThat(last.cutter().bit().bearing().atTip()).isTrue();
+        addsUpAsShown(plan);
     }
 
     @Test
@@ -132,7 +134,16 @@ class PassPlannerOutsideTest {
                 .isEmpty());
     }
 
-    /** Depths as they come out of a neck's geometry, with all their decimals: no plan is lost to rounding. */
+    /** What each pass takes, as a gauge shows it, is what lies between the depths shown beside it. */
+    private static void addsUpAsShown(PassPlan plan) {
+        for (Pass pass : plan.passes()) {
+            assertThat(Gauge.settable(pass.to()) - Gauge.settable(pass.from()))
+                    .as("%s", plan.passes())
+                    .isCloseTo(Gauge.settable(pass.bite()), within(1e-6));
+        }
+    }
+
+    /** Depths as they come out of a neck's geometry, with all their decimals: no plan is lost to rounding, and it can be set. */
     @Test
     void depths_with_many_decimals_are_planned_like_round_ones() {
         Random random = new Random(9);
@@ -143,8 +154,10 @@ class PassPlannerOutsideTest {
             assertThat(PassPlanner.best(exact, STARTER).map(PassPlan::cost))
                     .as("depth %s", exact.depth())
                     .isEqualTo(PassPlanner.best(near, STARTER).map(PassPlan::cost));
-            PassPlanner.best(exact, STARTER)
-                    .ifPresent(p -> assertThat(PassRules.broken(exact, p)).isEmpty());
+            PassPlanner.best(exact, STARTER).ifPresent(p -> {
+                assertThat(PassRules.broken(exact, p)).isEmpty();
+                addsUpAsShown(p);
+            });
         }
         assertThat(PassPlanner.best(pocket(23.55779806094372, OptionalDouble.of(2)), STARTER))
                 .isPresent();
