@@ -7,6 +7,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Carved surfaces in the stock against closed forms: a wedge, a cylinder's segment, a spherical cap, a cone's frustum. */
@@ -101,6 +102,66 @@ class CarveOutsideTest {
             assertThat(wood[0]).isCloseTo(Math.max(0, carve.depthAt(x, 0.25)), within(1e-3));
             assertThat(wood[1]).isEqualTo(THICK);
         }
+    }
+
+    /** All round a body of no symmetry, walked in two ways; each cell where the nearest edge says. */
+    @Test
+    void a_rim_falls_by_the_distance_to_the_nearest_edge_wherever_it_is_asked() {
+        Region wing =
+                Region.quadrilateral(new Point(-60, -40), new Point(90, -70), new Point(50, 80), new Point(-30, 60));
+        Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(wing, 30), Profile.round(30, 8));
+        Stock stock = slab(wing, 0.5)
+                .after(Change.Remove.fromBody("contour-top", new Solid.Prism(wing, Plane.at(-1), carve)));
+        Region around = Region.rectangle(new Point(0, 0), 600, 600, 0, 0).minus(wing);
+        Random random = new Random(5);
+        int asked = 0;
+        while (asked < 200) {
+            Point at = new Point(grid(random.nextDouble() * 150 - 60), grid(random.nextDouble() * 150 - 70));
+            double[] wood = stock.intervalsAt(at.x(), at.y());
+            if (wing.contains(Region.disc(at, 2)) && wood.length > 0) {
+                Point[] out = Region.disc(at, 0.002).nearest(around);
+                double toEdge = out[0].distance(out[1]);
+                assertThat(wood[0]).as("%s", at).isCloseTo(carve.profile().fall(30 - toEdge), within(0.01));
+                asked++;
+            }
+        }
+    }
+
+    /** What lies so far into a carve: a strip beside a line, a band along an edge. */
+    @Test
+    void what_lies_beyond_is_a_strip_or_a_band() {
+        assertThat(RIGHT.beyond(SLAB, 25).area()).isCloseTo((70 - 25) * 300, within(1e-6));
+        assertThat(RIGHT.beyond(SLAB, 0).area()).isCloseTo(70 * 300, within(1e-6));
+        Region disc = ring(80, 512);
+        Course rim = Course.Rim.of(disc, 30);
+        assertThat(rim.beyond(disc, 10).area()).isCloseTo(Math.PI * (80 * 80 - 60 * 60), within(15.0));
+        assertThat(Course.Rim.of(disc, 90).beyond(disc, 0).area())
+                .as("all of it")
+                .isEqualTo(disc.area());
+    }
+
+    /** What is remembered of a course or a carve goes with its like and with no other. */
+    @Test
+    void carves_alike_run_with_each_other_and_others_do_not() {
+        Profile profile = Profile.straight(70, 10);
+        Course same = new Course.Line(new Point(30, 150), new Point(30, -150));
+        Course other = new Course.Line(new Point(30, 150), new Point(31, -150));
+        assertThat(RIGHT).isEqualTo(same).hasSameHashCodeAs(same).isNotEqualTo(other);
+        assertThat(RIGHT).isNotEqualTo(new Course.Line(new Point(31, 150), new Point(30, -150)));
+        Region disc = ring(80, 64);
+        assertThat(Course.Rim.of(disc, 30))
+                .isEqualTo(Course.Rim.of(ring(80, 64), 30))
+                .isNotEqualTo(Course.Rim.of(disc, 31))
+                .isNotEqualTo(Course.Rim.of(ring(81, 64), 30));
+        Carve carve = new Carve(Face.FRONT, 0, RIGHT, profile);
+        assertThat(carve.runsWith(new Carve(Face.FRONT, 3, same, profile))).isTrue();
+        assertThat(carve.runsWith(new Carve(Face.BACK, 0, same, profile))).isFalse();
+        assertThat(carve.runsWith(new Carve(Face.FRONT, 0, other, profile))).isFalse();
+        assertThat(carve.runsWith(new Carve(Face.FRONT, 0, same, Profile.straight(70, 11))))
+                .isFalse();
+        assertThat(new double[] {carve.shallowest(SLAB), carve.deepest(SLAB)}).containsExactly(0, 10);
+        Carve back = new Carve(Face.BACK, THICK, RIGHT, profile);
+        assertThat(new double[] {back.shallowest(SLAB), back.deepest(SLAB)}).containsExactly(THICK - 10, THICK);
     }
 
     private static double grid(double x) {

@@ -76,6 +76,9 @@ class OpeningTest {
         Solid bore = new Solid.Bore(entry, inner, 22, 22);
         WoodLeft.Thin sound = edge(BODY, bore, WoodLeft.Opening.of(BODY, entry, inner, 22));
         assertThat(sound.thickness()).isCloseTo(39, within(1e-6));
+        assertThat(WoodLeft.Opening.of(BODY, entry, inner, 22).until())
+                .as("out at 50, less its half width and the rounding")
+                .isCloseTo(50 - 11 - 1, within(1e-6));
         Point low = new Point(50, -38);
         Solid beside = new Solid.Bore(low, new Point(10, -38), 22, 22);
         assertThat(edge(BODY, beside, WoodLeft.Opening.of(BODY, low, new Point(10, -38), 22))

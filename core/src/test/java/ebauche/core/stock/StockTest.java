@@ -194,6 +194,52 @@ class StockTest {
         assertThat(both.intervalsAt(0.2, 0.2)).containsExactly(0, 2, 10, 15, 25, 40);
     }
 
+    /** What a base finds to stand on: the slab's area, less what a pocket, a shallow one too, takes of that face. */
+    @Test
+    void a_face_is_as_large_as_what_is_left_of_it() {
+        Stock stock = slab(0.5)
+                .after(cut(Solid.Prism.between(Region.rectangle(new Point(0, 0), 40, 30, 0, 0), 0, 3)))
+                .after(cut(Solid.Prism.between(Region.rectangle(new Point(-40, 50), 10, 10, 0, 0), 20, 40)));
+        assertThat(stock.flat(0, true)).isCloseTo(120 * 160 - 40 * 30, within(1e-6));
+        assertThat(stock.flat(3, true)).isCloseTo(40 * 30, within(1e-6));
+        assertThat(stock.flat(40, false)).isCloseTo(120 * 160 - 10 * 10, within(1e-6));
+        assertThat(stock.flat(20, false)).isCloseTo(10 * 10, within(1e-6));
+    }
+
+    /** A place and its cell; beyond the grid, the outermost. */
+    @Test
+    void a_place_lies_in_the_cell_whose_middle_is_nearest() {
+        Grid grid = Grid.covering(-62, 62, -82, 82, 0.5);
+        assertThat(grid.y(grid.rowAt(-81.9))).isCloseTo(-81.75, within(1e-9));
+        assertThat(grid.y(grid.rowAt(17.3))).isCloseTo(17.25, within(1e-9));
+        assertThat(grid.x(grid.columnAt(17.3))).isCloseTo(17.25, within(1e-9));
+        assertThat(grid.rowAt(500)).isEqualTo(grid.rows() - 1);
+        assertThat(grid.rowAt(-500)).isZero();
+    }
+
+    @Test
+    void a_bore_reaches_its_radius_over_and_under_its_axis() {
+        Solid bore = new Solid.Bore(new Point(-70, 0), new Point(70, 0), 20, 8);
+        assertThat(new double[] {bore.shallowest(), bore.deepest()}).containsExactly(16, 24);
+        assertThat(new double[] {bore.shallowest(SLAB), bore.deepest(SLAB)}).containsExactly(16, 24);
+    }
+
+    /** A slope is asked only over what it covers of an area: 0.01 a mm along x, from -20 to 20. */
+    @Test
+    void a_sloping_floor_reaches_as_deep_as_it_does_within_its_own_plan() {
+        Region plan = Region.rectangle(new Point(0, 0), 40, 20, 0, 0);
+        Solid pocket = new Solid.Prism(plan, Plane.at(0), new Plane(20, 0.01, 0));
+        assertThat(pocket.deepest(SLAB)).isCloseTo(20.2, within(1e-9));
+        assertThat(pocket.deepest(Region.rectangle(new Point(-15, 0), 10, 10, 0, 0)))
+                .isCloseTo(19.9, within(1e-9));
+        Solid under = new Solid.Prism(plan, new Plane(20, 0.01, 0), Plane.at(40));
+        assertThat(under.shallowest(SLAB)).isCloseTo(19.8, within(1e-9));
+        assertThat(Gap.least(new Plane(5, 0.02, 0), new Plane(20, 0.01, 0), plan)
+                        .thickness())
+                .as("two slopes come nearest at x = 20")
+                .isCloseTo(20.2 - 5.4, within(1e-9));
+    }
+
     @Test
     void a_wood_without_weight_is_refused() {
         assertThatThrownBy(() -> new Material("balloon", 0.5)).hasMessageContaining("between");

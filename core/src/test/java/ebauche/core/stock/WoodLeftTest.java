@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -94,6 +95,74 @@ class WoodLeftTest {
         left.add("deep", Face.FRONT, Solid.Prism.between(Region.disc(new Point(0, 0), 40), 0, 46));
         assertThat(find(left, WoodLeft.Kind.FLOOR, "deep", WoodLeft.BACK).thickness())
                 .isEqualTo(-2, within(1e-9));
+    }
+
+    private static Solid.Bore bore(double y, double depth) {
+        return new Solid.Bore(new Point(-60, y), new Point(60, y), depth, 8);
+    }
+
+    /** Two round holes: their axes' distance less their radii, side by side or one over the other. */
+    @Test
+    void round_holes_are_as_far_apart_as_their_axes_less_their_radii() {
+        WoodLeft beside = body();
+        beside.add("a", Face.FRONT, bore(0, 20));
+        beside.add("b", Face.FRONT, bore(14, 26));
+        assertThat(find(beside, WoodLeft.Kind.WALL, "a", "b").thickness())
+                .isCloseTo(Math.hypot(14, 6) - 8, within(0.02));
+        WoodLeft over = body();
+        over.add("a", Face.FRONT, bore(0, 12));
+        over.add("b", Face.FRONT, bore(4, 28));
+        assertThat(find(over, WoodLeft.Kind.ASLANT, "a", "b").thickness())
+                .isCloseTo(Math.hypot(16, 4) - 8, within(0.02));
+        assertThat(over.thinnest())
+                .as("told once, not straight as well")
+                .noneMatch(t -> t.kind() == WoodLeft.Kind.FLOOR && t.neighbour().equals("b"));
+        WoodLeft straight = body();
+        straight.add("a", Face.FRONT, bore(0, 12));
+        straight.add("b", Face.FRONT, bore(0, 28));
+        assertThat(find(straight, WoodLeft.Kind.FLOOR, "a", "b").thickness()).isCloseTo(8, within(1e-6));
+    }
+
+    /** A recess has no floor where the cavity that it joins goes on deeper in it; one that it does not meet hides nothing. */
+    @Test
+    void a_deeper_cavity_hides_the_floor_of_the_recess_it_is_in() {
+        Region plan = Region.rectangle(new Point(0, 0), 60, 60, 0, 0);
+        for (double top : new double[] {2, 10}) {
+            WoodLeft left = new WoodLeft(
+                    BODY,
+                    FaceShape.flat(Face.FRONT, 0),
+                    FaceShape.flat(Face.BACK, 44),
+                    (a, b) -> !a.equals(WoodLeft.BACK) && !b.equals(WoodLeft.BACK) && !b.equals(WoodLeft.EDGE));
+            left.add("recess", Face.FRONT, Solid.Prism.between(plan, 0, 3));
+            left.add("cavity", Face.FRONT, Solid.Prism.between(plan, top, 30));
+            assertThat(left.thinnest().stream().filter(t -> t.neighbour().equals(WoodLeft.BACK)))
+                    .extracting(WoodLeft.Thin::feature)
+                    .containsExactlyElementsOf(top < 3 ? List.of("cavity") : List.of("cavity", "recess"));
+        }
+    }
+
+    /** Drilled waste is no void beside the cavity it is drilled for, unless it reaches out of it. */
+    @Test
+    void a_stage_on_the_way_is_swallowed_and_no_other() {
+        Region plan = Region.rectangle(new Point(0, 0), 60, 60, 0, 0);
+        Region hole = Region.disc(new Point(10, 10), 20);
+        for (boolean firstTheHole : new boolean[] {true, false}) {
+            WoodLeft left = body();
+            Solid waste = Solid.Prism.between(hole, 0, 18);
+            Solid whole = Solid.Prism.between(plan, 0, 20);
+            left.add("cavity", Face.FRONT, firstTheHole ? waste : whole);
+            left.add("cavity", Face.FRONT, firstTheHole ? whole : waste);
+            assertThat(find(left, WoodLeft.Kind.FLOOR, "cavity", WoodLeft.BACK).thickness())
+                    .isEqualTo(24, within(1e-9));
+            left.add("cavity", Face.FRONT, Solid.Prism.between(hole, 0, 22));
+            assertThat(find(left, WoodLeft.Kind.FLOOR, "cavity", WoodLeft.BACK).thickness())
+                    .as("deeper than the cavity")
+                    .isEqualTo(22, within(1e-9));
+            left.add("cavity", Face.FRONT, Solid.Prism.between(Region.disc(new Point(140, 0), 10), 0, 5));
+            assertThat(find(left, WoodLeft.Kind.WALL, "cavity", WoodLeft.EDGE).thickness())
+                    .as("beside the cavity")
+                    .isEqualTo(5, within(1e-6));
+        }
     }
 
     @Test
