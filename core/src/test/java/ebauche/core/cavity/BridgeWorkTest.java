@@ -166,7 +166,7 @@ class BridgeWorkTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"40, ''", "42.6, block-near-back", "46, block-too-long"})
+    @CsvSource({"40, ''", "42.6, block-near-back", "44.5, block-near-back", "46, block-too-long"})
     void a_block_is_held_against_the_body_and_the_room_behind_it(double block, String rule) {
         TestBody body = new TestBody();
         body.pickups = List.of();

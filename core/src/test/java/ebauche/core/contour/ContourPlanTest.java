@@ -183,6 +183,7 @@ class ContourPlanTest {
         body.read("thickness-at:control-volume", flat - 5);
         ControlFloor.Top before =
                 ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        assertThat(before.thickness().formula()).isEqualTo("finished thickness − front carved down at the volume pot");
         body.doneUpTo("sanding:front");
         assertThat(body.build().work()).isLessThan(flat - 0.2);
         ControlFloor.Top after =

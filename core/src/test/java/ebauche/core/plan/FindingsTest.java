@@ -139,7 +139,16 @@ class FindingsTest {
     void a_jack_that_ends_in_solid_wood_or_comes_out_of_a_face_is_seen() {
         TestBody body = new TestBody();
         body.jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 8));
-        assertThat(body.rules()).contains("comes-through");
+        assertThat(said(body, "comes-through")).isEqualTo("The jack hole breaks through the front by 3.1.");
+        body.jack = Optional.empty();
+        body.pickups.set(0, TestBody.pickup("neck", 0, 62, 19));
+        assertThat(said(body, "breaks-in")).endsWith("breaks into the neck pickup cavity.");
+        body.pickups.set(0, TestBody.pickup("neck", 140, 130, 19));
+        assertThat(said(body, "breaks-out")).isEqualTo("The neck pickup cavity breaks out of the edge.");
+    }
+
+    private static String said(TestBody body, String rule) {
+        return find(body, rule).what(v -> String.format(java.util.Locale.ROOT, "%.1f", v.value()));
     }
 
     @Test
