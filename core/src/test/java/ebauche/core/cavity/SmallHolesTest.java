@@ -231,6 +231,18 @@ class SmallHolesTest {
         assertThat(tooShort.numbers())
                 .extracting(Finding.Value::value)
                 .containsExactly(12.0, 19 + body.build().faces().toSand(Face.FRONT));
+        body.shop = body.shop.with(drills(
+                body.shop.crib(),
+                "stub 11",
+                new Drill(
+                        "just 11",
+                        Drill.Kind.BRAD_POINT,
+                        11,
+                        2,
+                        19 + body.build().faces().toSand(Face.FRONT))));
+        assertThat(body.rules()).as("just long enough").doesNotContain("drill-too-short");
+        body.shop = body.shop.with(
+                drills(body.shop.crib(), "just 11", new Drill("stub 11", Drill.Kind.BRAD_POINT, 11, 2, 12)));
         body.doneUpTo("bridge-studs:drill");
         assertThat(body.rules()).as("what is drilled needs no drill").doesNotContain("drill-too-short");
     }

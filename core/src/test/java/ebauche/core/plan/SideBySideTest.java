@@ -44,6 +44,13 @@ class SideBySideTest {
         SideBySide cured = SideBySide.of(clash.plan(), new TestBody().plan());
         assertThat(cured.gone()).anyMatch(f -> f.rule().equals("breaks-in"));
         assertThat(cured.appeared()).isEmpty();
+        assertThat(breaks.stay()).isEmpty();
+        TestBody thinner = new TestBody();
+        thinner.pickups.set(0, TestBody.pickup("neck", 0, 60, 19));
+        thinner.thickness -= 0.5;
+        SideBySide still = SideBySide.of(clash.plan(), thinner.plan());
+        assertThat(still.stay()).anyMatch(f -> f.rule().equals("breaks-in"));
+        assertThat(still.appeared()).noneMatch(f -> f.rule().equals("breaks-in"));
     }
 
     @Test
