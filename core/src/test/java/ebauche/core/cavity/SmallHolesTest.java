@@ -277,6 +277,12 @@ class SmallHolesTest {
         assertThat(step(body.plan(), "control-volume:drill").setting().figureSays())
                 .contains("half from each face");
         assertThat(body.rules()).doesNotContain("drill-too-short");
+        double deep = body.figure("control-volume:drill");
+        body.shop = body.shop.with(
+                drills(body.shop.crib(), "stub 10", new Drill("just 10", Drill.Kind.BRAD_POINT, 10, 2, deep)));
+        assertThat(step(body.plan(), "control-volume:drill").setting().figureSays())
+                .as("just long enough")
+                .isEqualTo("right through, onto scrap");
     }
 
     /** Screws of parts are marked through the parts: one step for each pickup, or one for the plate that covers them. */

@@ -80,6 +80,13 @@ class FeedPlanTest {
             i += count;
         }
         assertThat(stretches).hasSizeGreaterThan(1).doesNotHaveDuplicates();
+        assertThat(stretches).allSatisfy(s -> {
+            double before = s.edges().stream()
+                    .takeWhile(e -> !e.middle().equals(s.middle()))
+                    .mapToDouble(e -> e.length())
+                    .sum();
+            assertThat(before).as("where a stretch's name is written").isBetween(0.0, s.length() * 0.75);
+        });
         assertThat(stretches)
                 .isSortedAccordingTo((a, b) -> Double.compare(FeedPlan.out(b, middle), FeedPlan.out(a, middle)));
     }
