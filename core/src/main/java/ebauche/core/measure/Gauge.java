@@ -12,9 +12,9 @@ public record Gauge(LengthUnit unit) {
     /** Decimal noise under which a value counts as lying on a division. */
     private static final double ON_THE_LINE = 1e-6;
 
-    /** The deepest that can be set with such a gauge without going deeper, mm. */
-    public static double settable(double millimetres) {
-        return new Gauge(LengthUnit.MILLIMETRE).shown(millimetres, Rounding.LESS);
+    /** The depth beside it that can be set with a gauge in millimetres, mm. */
+    public static double settable(double millimetres, Rounding rounding) {
+        return new Gauge(LengthUnit.MILLIMETRE).shown(millimetres, rounding);
     }
 
     /** The number as it is read there, without its unit: {@code 24.35}, {@code 1 3/4}. */

@@ -3,6 +3,7 @@ package ebauche.core.passes;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.measure.Gauge;
+import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
@@ -333,8 +334,8 @@ public final class PassPlanner {
     }
 
     /**
-     * The passes from one on, depths on the way set as a gauge shows them, a shade less deep, wherever what comes after can still be
-     * done: what the table says each takes is then what lies between the depths beside it.
+     * The passes from one on, depths on the way set as a gauge shows them, a shade less deep or, where the bearing would lose its
+     * guide, more, wherever what comes after can still be done: what the table says each takes is then what lies between the depths beside it.
      */
     private Optional<List<Pass>> settable(List<Pass> passes, double from) {
         Pass pass = passes.get(0);
@@ -346,9 +347,10 @@ public final class PassPlanner {
                             .map(List::of);
         }
         double most = mostTo(pass.cutter(), on(pass), from, pass.spacer());
-        double less = Gauge.settable(Math.min(pass.to(), most));
+        double less = Gauge.settable(Math.min(pass.to(), most), Rounding.LESS);
+        double more = Math.min(Gauge.settable(pass.to(), Rounding.MORE), cut.roughDepth());
         boolean onTheWay = pass.to() < cut.roughDepth() - 1e-9;
-        return Stream.of(onTheWay ? less : pass.to(), pass.to())
+        return (onTheWay ? Stream.of(less, more, pass.to()) : Stream.of(pass.to()))
                 .map(to -> pass.between(from, to))
                 .filter(this::isWithinReach)
                 .flatMap(first -> settable(passes.subList(1, passes.size()), first.to()).stream()

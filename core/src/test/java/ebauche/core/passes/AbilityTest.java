@@ -9,7 +9,7 @@ import ebauche.core.crib.Router;
 import ebauche.core.shop.Shop;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a bit can and cannot do, shown beside it in the crib: held against the planner's own rule, place by place. */
 class AbilityTest {
@@ -33,9 +33,9 @@ class AbilityTest {
 
     /** The windows told for a bit are just the depths at which a first pass of it would run: asked every tenth of a millimetre. */
     @ParameterizedTest
-    @ValueSource(doubles = {12.7, 19.05, 25.4, 38.1})
-    void the_windows_told_are_the_depths_that_work(double cutter) {
-        Bit bit = Bit.usual("pattern", Bit.Bearing.AT_SHANK, 12.7, cutter, 6.35);
+    @CsvSource({"12.7, 0", "19.05, 0", "25.4, 0", "38.1, 0", "19.05, 20"})
+    void the_windows_told_are_the_depths_that_work(double cutter, double shorter) {
+        Bit bit = shorter(Bit.usual("pattern", Bit.Bearing.AT_SHANK, 12.7, cutter, 6.35), shorter);
         Ability ability = Ability.of(bit, CRIB);
         double projection = CRIB.routers().stream()
                 .filter(r -> r.takes(6.35))
@@ -63,6 +63,26 @@ class AbilityTest {
                 }
             }
         }
+    }
+
+    /** The same bit with less shank, so that it stands out of the sole by so much less. */
+    private static Bit shorter(Bit b, double by) {
+        return new Bit(
+                b.name(),
+                b.profile(),
+                b.bearing(),
+                b.diameter(),
+                b.cutterLength(),
+                b.overallLength() - by,
+                b.shank(),
+                b.bearingDiameter(),
+                b.bearingWidth(),
+                b.flutes(),
+                b.spiral(),
+                b.centreCutting(),
+                b.mostTurns(),
+                b.edge(),
+                b.bearingSound());
     }
 
     @Test

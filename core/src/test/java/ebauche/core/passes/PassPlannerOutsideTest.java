@@ -1,12 +1,15 @@
 package ebauche.core.passes;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Router;
 import ebauche.core.measure.Gauge;
+import ebauche.core.measure.Refusal;
+import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
@@ -122,6 +125,28 @@ class PassPlannerOutsideTest {
         assertThat(last.guide()).isEqualTo(Guide.FAR_WALL);
         assertThat(last.cutter().bit().bearing().atTip()).isTrue();
         addsUpAsShown(plan);
+        assertThat(last.crossSection())
+                .as("what stands, the 4 mm that the saw left")
+                .isCloseTo(4 * last.bite(), within(1e-9));
+    }
+
+    /** One bit does the whole recess in one pass, whichever it is: the narrower takes less wood at once, and is no dearer. */
+    @Test
+    void of_plans_that_cost_alike_the_lighter_is_taken() {
+        GuidedCut slot = new GuidedCut(8, 45, 12, OptionalDouble.empty(), 0, 6.35, Hardness.SOFT, 10);
+        Bit wide = Bit.usual("wide", Bit.Bearing.AT_SHANK, 12.7, 12.7, 12.7);
+        Bit narrow = Bit.usual("narrow", Bit.Bearing.AT_SHANK, 9.525, 12.7, 12.7);
+        for (Crib crib : List.of(only(STARTER, wide, narrow), only(STARTER, narrow, wide))) {
+            Pass pass = PassPlanner.best(slot, crib).orElseThrow().passes().get(0);
+            assertThat(pass.cutter().bit().name()).isEqualTo("narrow");
+        }
+    }
+
+    @Test
+    void a_cut_that_meets_no_wood_is_refused() {
+        assertThatThrownBy(() -> new GuidedCut(8, 45, 12, OptionalDouble.of(0), 0, 6.35, Hardness.SOFT, 10))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("more than");
     }
 
     @Test
@@ -134,12 +159,16 @@ class PassPlannerOutsideTest {
                 .isEmpty());
     }
 
+    private static double shown(double depth) {
+        return Gauge.settable(depth, Rounding.LESS);
+    }
+
     /** What each pass takes, as a gauge shows it, is what lies between the depths shown beside it. */
     private static void addsUpAsShown(PassPlan plan) {
         for (Pass pass : plan.passes()) {
-            assertThat(Gauge.settable(pass.to()) - Gauge.settable(pass.from()))
+            assertThat(shown(pass.to()) - shown(pass.from()))
                     .as("%s", plan.passes())
-                    .isCloseTo(Gauge.settable(pass.bite()), within(1e-6));
+                    .isCloseTo(shown(pass.bite()), within(1e-6));
         }
     }
 
@@ -154,10 +183,10 @@ class PassPlannerOutsideTest {
             assertThat(PassPlanner.best(exact, STARTER).map(PassPlan::cost))
                     .as("depth %s", exact.depth())
                     .isEqualTo(PassPlanner.best(near, STARTER).map(PassPlan::cost));
-            PassPlanner.best(exact, STARTER).ifPresent(p -> {
-                assertThat(PassRules.broken(exact, p)).isEmpty();
-                addsUpAsShown(p);
-            });
+            List<PassPlan> plans = PassPlanner.plans(exact, STARTER);
+            assertThat(plans).extracting(PassPlan::bits).doesNotHaveDuplicates();
+            plans.forEach(p -> assertThat(PassRules.broken(exact, p)).isEmpty());
+            plans.stream().limit(1).forEach(PassPlannerOutsideTest::addsUpAsShown);
         }
         assertThat(PassPlanner.best(pocket(23.55779806094372, OptionalDouble.of(2)), STARTER))
                 .isPresent();

@@ -76,6 +76,8 @@ class ReachOutsideTest {
             }
         }
         Bit flush = Bit.usual("flush", Bit.Bearing.AT_TIP, 12.7, 38.1, 12.7);
+        assertThat(Reach.tipOnWall(flush, 30, 2)).as("just enough of a wall").isEqualTo(new Reach.Window(28, 28));
+        assertThat(Reach.tipOnWall(flush, 30, 1.99).isEmpty()).isTrue();
         assertThat(Reach.tipOnTemplate(flush, 36, 6.35)).isEqualTo(new Reach.Window(36, 38.1));
         assertThat(Reach.tipOnTemplate(flush, 44, 6.35).isEmpty()).isTrue();
     }
