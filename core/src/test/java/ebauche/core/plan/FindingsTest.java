@@ -142,7 +142,7 @@ class FindingsTest {
         assertThat(said(body, "comes-through")).isEqualTo("The jack hole breaks through the front by 3.1.");
         body.jack = Optional.empty();
         body.pickups.set(0, TestBody.pickup("neck", 0, 62, 19));
-        assertThat(said(body, "breaks-in")).endsWith("breaks into the neck pickup cavity.");
+        assertThat(said(body, "breaks-in")).isEqualTo("The neck pickup cavity breaks into the bridge pickup cavity.");
         body.pickups.set(0, TestBody.pickup("neck", 140, 130, 19));
         assertThat(said(body, "breaks-out")).isEqualTo("The neck pickup cavity breaks out of the edge.");
     }
