@@ -123,6 +123,35 @@ class WoodLeftTest {
         assertThat(find(straight, WoodLeft.Kind.FLOOR, "a", "b").thickness()).isCloseTo(8, within(1e-6));
     }
 
+    /** A round hole beside a pocket's lower edge: from that edge to its axis, less its radius, whichever was cut first. */
+    @Test
+    void a_round_hole_is_as_far_from_a_pockets_edge_as_its_axis_less_its_radius() {
+        Solid pocket = Solid.Prism.between(Region.rectangle(new Point(0, -30), 60, 40, 0, 0), 0, 20);
+        for (boolean pocketFirst : new boolean[] {true, false}) {
+            WoodLeft left = body();
+            left.add(pocketFirst ? "a" : "b", Face.FRONT, pocketFirst ? pocket : bore(0, 22));
+            left.add(pocketFirst ? "b" : "a", Face.FRONT, pocketFirst ? bore(0, 22) : pocket);
+            WoodLeft.Thin wall = left.thinnest().stream()
+                    .filter(t ->
+                            t.kind() == WoodLeft.Kind.WALL && !t.neighbour().equals(WoodLeft.EDGE))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(wall.thickness()).isCloseTo(Math.hypot(10, 2) - 4, within(0.02));
+        }
+    }
+
+    /** Between two floors that slope alike the least wood is square to the slope. */
+    @Test
+    void wood_between_slopes_alike_is_told_square_to_them() {
+        Region plan = Region.rectangle(new Point(0, 0), 60, 60, 0, 0);
+        WoodLeft left = body();
+        left.add("a", Face.FRONT, new Solid.Prism(plan, Plane.at(0), new Plane(14, 0.2, 0)));
+        left.add("b", Face.BACK, new Solid.Prism(plan, new Plane(20, 0.2, 0), Plane.at(44)));
+        assertThat(find(left, WoodLeft.Kind.FLOOR, "a", "b").thickness()).isCloseTo(6, within(1e-6));
+        assertThat(find(left, WoodLeft.Kind.ASLANT, "a", "b").thickness())
+                .isCloseTo(6 * Math.cos(Math.atan(0.2)), within(0.02));
+    }
+
     /** A recess has no floor where the cavity that it joins goes on deeper in it; one that it does not meet hides nothing. */
     @Test
     void a_deeper_cavity_hides_the_floor_of_the_recess_it_is_in() {
