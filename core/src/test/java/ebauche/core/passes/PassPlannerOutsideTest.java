@@ -408,6 +408,10 @@ class PassPlannerOutsideTest {
                         .as("seed %s", seed)
                         .isEmpty();
                 assertThat((double) plan.get().cost()).as("seed %s", seed).isEqualTo(plain.getAsDouble());
+                assertThat(PassPlanner.plans(c.cut(), c.crib()))
+                        .extracting(PassPlan::bits)
+                        .as("each with other bits, seed %s", seed)
+                        .doesNotHaveDuplicates();
                 plans++;
             } else {
                 none++;

@@ -78,6 +78,23 @@ class ReachOutsideTest {
         Bit flush = Bit.usual("flush", Bit.Bearing.AT_TIP, 12.7, 38.1, 12.7);
         assertThat(Reach.tipOnWall(flush, 30, 2)).as("just enough of a wall").isEqualTo(new Reach.Window(28, 28));
         assertThat(Reach.tipOnWall(flush, 30, 1.99).isEmpty()).isTrue();
+        Bit narrow = new Bit(
+                "narrow",
+                Bit.Profile.STRAIGHT,
+                Bit.Bearing.AT_TIP,
+                12.7,
+                38.1,
+                80,
+                12.7,
+                12.7,
+                Reach.LEAST_CONTACT,
+                2,
+                Bit.Spiral.NONE,
+                false,
+                0,
+                Bit.Edge.SHARP,
+                true);
+        assertThat(Reach.tipOnWall(narrow, 30, 10)).as("all of a narrow bearing runs").isEqualTo(new Reach.Window(20, 28));
         assertThat(Reach.tipOnTemplate(flush, 36, 6.35)).isEqualTo(new Reach.Window(36, 38.1));
         assertThat(Reach.tipOnTemplate(flush, 44, 6.35).isEmpty()).isTrue();
     }
