@@ -54,7 +54,7 @@ class ArchitectureTest {
             .layer("things")
             .definedBy(core("stock"), core("crib"), core("hardware"), core("timber"))
             .layer("ground")
-            .definedBy(core("measure"), core("geometry"))
+            .definedBy(core("measure"), core("geometry"), core("feature"))
             .whereLayer("realism")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("plan")

@@ -13,6 +13,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.TemplateMade;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -78,7 +79,7 @@ public final class TestBody {
     public List<TemplateMade> templates = List.of();
     public List<PartHole> holes = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
-    public Set<String> undecided = Set.of();
+    public Set<Feature> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
     /** A blank that was laid out; if null, one of even pieces. */
@@ -91,7 +92,7 @@ public final class TestBody {
         return pickup(id, x, y, depth, Set.of(ControlCavity.FEATURE));
     }
 
-    public static Pickup pickup(String id, double x, double y, double depth, Set<String> joins) {
+    public static Pickup pickup(String id, double x, double y, double depth, Set<Feature> joins) {
         return new Pickup(id, new Point(x, y), 80, 30, 4.8, 0, depth, joins);
     }
 

@@ -9,6 +9,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.TemplateMade;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
@@ -28,6 +29,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** The {@code design} part of a build file. Every value left out has its usual value named here. */
 final class DesignReader {
@@ -84,13 +86,21 @@ final class DesignReader {
                 distinct(
                         spot,
                         spot.list("templates", MOST_PARTS, s -> s.asObject(DesignReader::template)),
-                        TemplateMade::feature),
+                        t -> t.feature().word()),
                 distinct(spot, spot.list("holes", MOST_PARTS, s -> s.asObject(DesignReader::hole)), PartHole::id),
                 distinct(
                         spot,
                         spot.list("contours", MOST_PARTS, s -> s.asObject(c -> contour(c, outline))),
                         Contour::id),
-                Set.copyOf(spot.list("undecided", MOST_PARTS, s -> s.asText(60))));
+                mentioned(spot, "undecided"));
+    }
+
+    /** Features named in a list; a word that is none is kept, and an empty one says nothing. */
+    private static Set<Feature> mentioned(Spot spot, String list) {
+        return spot.list(list, MOST_PARTS, s -> s.asText(60)).stream()
+                .filter(word -> !word.isEmpty())
+                .map(Feature::mentioned)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     private static <T> List<T> distinct(Spot spot, List<T> parts, Function<T, String> id) {
@@ -246,7 +256,7 @@ final class DesignReader {
     }
 
     private static Pickup pickup(Spot spot) {
-        Set<String> joins = Set.copyOf(spot.list("joins", MOST_PARTS, s -> s.asText(60)));
+        Set<Feature> joins = mentioned(spot, "joins");
         if (spot.has("part")) {
             return Pickup.of(
                     id(spot),
@@ -301,7 +311,7 @@ final class DesignReader {
 
     private static TemplateMade template(Spot spot) {
         return new TemplateMade(
-                spot.text("feature", 60),
+                spot.parsed("feature", 60, Feature::mentioned),
                 spot.has("thickness") ? OptionalDouble.of(spot.length("thickness")) : OptionalDouble.empty(),
                 spot.has("material") ? spot.word("material", ShopPart.MATERIAL) : TemplateMaterial.MDF,
                 spot.has("hold") ? Optional.of(spot.word("hold", ShopPart.HOLD_DOWN)) : Optional.empty());

@@ -1,6 +1,7 @@
 package ebauche.exchange;
 
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
@@ -45,7 +46,8 @@ public final class PlanJson {
         out.put("severity", word(finding.severity()))
                 .put("station", finding.station())
                 .put("rule", finding.rule());
-        out.put("what", finding.what(PlanJson::said)).put("feature", finding.feature());
+        out.put("what", finding.what(PlanJson::said))
+                .put("feature", finding.feature().map(Feature::word).orElse(""));
         finding.where().ifPresentOrElse(p -> out.set("where", point(p)), () -> out.putNull("where"));
         ArrayNode numbers = out.putArray("numbers");
         for (Finding.Value v : finding.numbers()) {
@@ -168,7 +170,9 @@ public final class PlanJson {
         ArrayNode thinnest = out.putArray("thinnest");
         for (WoodLeft.Thin thin : plan.thinnest()) {
             ObjectNode one = thinnest.addObject();
-            one.put("kind", word(thin.kind())).put("feature", thin.feature()).put("neighbour", thin.neighbour());
+            one.put("kind", word(thin.kind()))
+                    .put("feature", thin.feature().word())
+                    .put("neighbour", thin.neighbour().word());
             one.put("thickness", thin.thickness());
             one.set("where", point(thin.at()));
         }

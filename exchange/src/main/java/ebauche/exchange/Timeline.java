@@ -2,6 +2,7 @@ package ebauche.exchange;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
@@ -24,7 +25,6 @@ import tools.jackson.databind.node.ObjectNode;
 public final class Timeline {
     private static final int MOST_CHANGES = 200;
     private static final Pattern OPERATION = Pattern.compile("[a-z0-9-]{1,60}:[a-z0-9-]{1,40}");
-    private static final Pattern FEATURE = Pattern.compile("[a-z0-9-]{1,60}");
 
     /** The shortest and the widest bore that can be meant, mm. */
     private static final double SHORTEST = 0.01;
@@ -92,10 +92,7 @@ public final class Timeline {
     }
 
     private static Change change(Spot spot) {
-        String feature = spot.text("feature", 60);
-        if (!FEATURE.matcher(feature).matches()) {
-            throw spot.at("feature").trouble("“" + feature + "” is no feature's name");
-        }
+        Feature feature = spot.parsed("feature", 60, Feature::parse);
         Workpiece piece = spot.has("workpiece")
                 ? spot.word(
                         "workpiece",
@@ -182,7 +179,8 @@ public final class Timeline {
 
     private static ObjectNode write(Change change) {
         ObjectNode out = JSON.objectNode();
-        out.put("kind", change instanceof Change.Add ? "add" : "remove").put("feature", change.feature());
+        out.put("kind", change instanceof Change.Add ? "add" : "remove")
+                .put("feature", change.feature().word());
         if (change.workpiece() != Workpiece.BODY) {
             out.put("workpiece", change.workpiece() == Workpiece.CAP ? "cap" : "back-plate");
         }

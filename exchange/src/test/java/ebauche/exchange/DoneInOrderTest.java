@@ -7,6 +7,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
@@ -108,7 +109,7 @@ class DoneInOrderTest {
 
     /** Steps of a feature that is being cut or is cut, which an earlier plan did not have. */
     private static List<String> newSteps(BuildPlan earlier, BuildPlan later) {
-        Set<String> begun = later.steps().stream()
+        Set<Feature> begun = later.steps().stream()
                 .filter(s -> s.done() && s.operation().cannotBeTakenBack())
                 .map(s -> s.operation().feature())
                 .collect(Collectors.toSet());

@@ -3,6 +3,7 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.neck.NeckScrews;
 import ebauche.core.plan.BuildPlan;
@@ -39,7 +40,7 @@ class EverySumTest {
         }
         DrillHole.of(plan).forEach(h -> sums.add(h.depth()));
         Realism.of(plan).rules().forEach(r -> sums.add(r.number()));
-        plan.build().wedge("neck").ifPresent(sums::add);
+        plan.build().wedge(Feature.parse("neck")).ifPresent(sums::add);
         NeckScrews.of(plan.build())
                 .ifPresent(s -> sums.addAll(List.of(s.mostWood(), s.leastWood(), s.shortest(), s.longest())));
         return sums;

@@ -7,7 +7,6 @@ import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
 import ebauche.core.cavity.CavityStation;
-import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -177,10 +176,7 @@ class NoStepInAirTest {
             double from = Math.max(solid.shallowest(), faces.frontNow());
             double to = Math.min(solid.deepest(), faces.backNow());
             // A level bore is a cylinder: over its plan no more than π/4 of its height is in it.
-            wants(
-                    "wood for " + FeatureName.said(step.feature()) + " of " + step.key(),
-                    share(before, inBody, from, to),
-                    HOLE);
+            wants("wood for " + step.feature().said() + " of " + step.key(), share(before, inBody, from, to), HOLE);
         }
     }
 

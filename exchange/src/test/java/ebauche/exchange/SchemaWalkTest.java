@@ -7,6 +7,7 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.shop.Shop;
@@ -294,7 +295,7 @@ class SchemaWalkTest {
         }
         Set<String> sizes = new TreeSet<>();
         for (PartSize size : PartSize.values()) {
-            all.add(new Measurand.SizeOf("bridge", size).key());
+            all.add(new Measurand.SizeOf(Feature.parse("bridge"), size).key());
             sizes.add(size.key());
         }
         String pattern = SCHEMA.at("/$defs/measures/pattern").asString();

@@ -10,6 +10,7 @@ import ebauche.app.web.NotHere;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
@@ -152,7 +153,7 @@ class BenchController {
         List<Measurand> others = new ArrayList<>(List.of(
                 new Measurand.SandedOff(Face.FRONT),
                 new Measurand.SandedOff(Face.BACK),
-                new Measurand.DepthOf("neck")));
+                new Measurand.DepthOf(NeckJoint.FEATURE)));
         others.addAll(List.of(Dimension.values()));
         others.forEach(m -> out.putIfAbsent(m.key(), m.label()));
         return out;

@@ -1,7 +1,12 @@
 package ebauche.app.body;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Placing;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
@@ -41,49 +46,53 @@ public final class Altered {
     private Altered() {}
 
     /** Features whose part can be another, or can be one where none was. */
-    public static List<String> fitted(JsonNode design) {
-        List<String> features = new ArrayList<>(List.of("bridge"));
+    public static List<Feature> fitted(JsonNode design) {
+        List<Feature> features = new ArrayList<>(List.of(Bridge.FEATURE));
         design.path("pickups")
-                .forEach(p -> features.add("pickup-" + p.path("id").asString("")));
+                .forEach(p ->
+                        features.add(Feature.of(FeatureKind.PICKUP, p.path("id").asString(""))));
         design.path("controls")
-                .forEach(c -> features.add("control-" + c.path("id").asString("")));
+                .forEach(c -> features.add(
+                        Feature.of(FeatureKind.CONTROL, c.path("id").asString(""))));
         if (design.has("controlCavity")) {
-            features.add("cover");
+            features.add(ControlCavity.COVER);
         }
         if (design.has("jack")) {
-            features.add("jack");
+            features.add(Jack.FEATURE);
         }
         return features;
     }
 
     /** The kind of part that a feature takes. */
-    public static PartKind kind(String feature) {
-        return switch (feature) {
-            case "bridge" -> PartKind.FLAT_BRIDGE;
-            case "cover" -> PartKind.COVER;
-            case "jack" -> PartKind.JACK;
-            default -> feature.startsWith("pickup-") ? PartKind.PICKUP : PartKind.POT;
+    public static PartKind kind(Feature feature) {
+        return switch (feature.kind()) {
+            case BRIDGE -> PartKind.FLAT_BRIDGE;
+            case COVER -> PartKind.COVER;
+            case JACK -> PartKind.JACK;
+            case PICKUP -> PartKind.PICKUP;
+            default -> PartKind.POT;
         };
     }
 
     /** Puts a part into the place of a feature's; what was drawn for it goes. False if there is no such feature. */
-    public static boolean part(ObjectNode design, String feature, Part part) {
+    public static boolean part(ObjectNode design, Feature feature, Part part) {
         Optional<ObjectNode> found = element(design, feature);
         found.ifPresent(e -> {
-            String key = feature.equals("cover") ? "cover" : "part";
-            switch (feature) {
-                case "bridge" -> {
+            String key = feature.is(FeatureKind.COVER) ? "cover" : "part";
+            switch (feature.kind()) {
+                case BRIDGE -> {
                     DRAWN_BRIDGE.forEach(e::remove);
                     bridge(e, part);
                 }
-                case "cover" -> e.remove("coverThickness");
-                case "jack" -> e.remove("diameter");
-                default -> {
-                    (feature.startsWith("pickup-") ? DRAWN_PICKUP : DRAWN_CONTROL).forEach(e::remove);
-                    if (feature.startsWith("pickup-") && !e.has("proud")) {
+                case COVER -> e.remove("coverThickness");
+                case JACK -> e.remove("diameter");
+                case PICKUP -> {
+                    DRAWN_PICKUP.forEach(e::remove);
+                    if (!e.has("proud")) {
                         e.put("proud", USUAL_PROUD);
                     }
                 }
+                default -> DRAWN_CONTROL.forEach(e::remove);
             }
             e.set(key, PartFile.write(part));
         });
@@ -108,21 +117,19 @@ public final class Altered {
     }
 
     /** The object of the design that a feature is cut for. */
-    private static Optional<ObjectNode> element(ObjectNode design, String feature) {
-        JsonNode found = switch (feature) {
-            case "bridge" -> design.path("bridge");
-            case "cover", "controls" -> design.path("controlCavity");
-            case "jack" -> design.path("jack");
+    private static Optional<ObjectNode> element(ObjectNode design, Feature feature) {
+        JsonNode found = switch (feature.kind()) {
+            case BRIDGE -> design.path("bridge");
+            case COVER, CONTROLS -> design.path("controlCavity");
+            case JACK -> design.path("jack");
             default -> listed(design, feature);
         };
         return found instanceof ObjectNode object ? Optional.of(object) : Optional.empty();
     }
 
-    private static JsonNode listed(ObjectNode design, String feature) {
-        int dash = feature.indexOf('-');
-        String list = dash < 0 ? "" : feature.substring(0, dash) + "s";
-        for (JsonNode part : design.path(list)) {
-            if (part.path("id").asString("").equals(feature.substring(dash + 1))) {
+    private static JsonNode listed(ObjectNode design, Feature feature) {
+        for (JsonNode part : design.path(feature.kind().word() + "s")) {
+            if (part.path("id").asString("").equals(feature.id())) {
                 return part;
             }
         }
@@ -130,12 +137,12 @@ public final class Altered {
     }
 
     /** Leaves a feature undecided, or decides on it. */
-    public static void undecided(ObjectNode design, String feature, boolean open) {
+    public static void undecided(ObjectNode design, Feature feature, boolean open) {
         List<String> all = new ArrayList<>();
         design.path("undecided").forEach(f -> all.add(f.asString("")));
-        all.remove(feature);
+        all.remove(feature.word());
         if (open) {
-            all.add(feature);
+            all.add(feature.word());
         }
         if (all.isEmpty()) {
             design.remove("undecided");
@@ -145,41 +152,33 @@ public final class Altered {
         }
     }
 
-    /** Whether a feature can be moved by hand. */
-    public static boolean canMove(String feature) {
-        return feature.startsWith("pickup-")
-                || feature.startsWith("control-")
-                || feature.startsWith("hole-")
-                || List.of("controls", "cover", "jack", "springs", "vibrato", "bridge-studs", "bridge-recess")
-                        .contains(feature);
-    }
-
     /**
      * Moves what a feature is cut for; a cavity takes its cover with it, a bridge all that belongs to it.
      *
      * @param dx to the treble side, mm
      * @param dy to the neck, mm
      */
-    public static boolean move(ObjectNode design, String feature, double dx, double dy) {
-        String of = feature.equals("cover")
-                ? "controls"
-                : List.of("vibrato", "bridge-studs", "bridge-recess").contains(feature) ? "bridge" : feature;
-        if (of.equals("springs")) {
+    public static boolean move(ObjectNode design, Feature feature, double dx, double dy) {
+        if (!feature.kind().movable()) {
+            return false;
+        }
+        if (feature.is(FeatureKind.SPRINGS)) {
             JsonNode vibrato = design.path("bridge").path("vibrato");
             if (vibrato instanceof ObjectNode route) {
                 add(route, "springsY", dy);
             }
             return vibrato instanceof ObjectNode;
         }
+        Feature of = feature.owner();
         Optional<ObjectNode> found = element(design, of);
         found.ifPresent(e -> {
-            switch (of) {
-                case "controls" -> moveOutline(e.withObject("/outline"), dx, dy);
-                case "jack" -> {
+            switch (of.kind()) {
+                case CONTROLS -> moveOutline(e.withObject("/outline"), dx, dy);
+                case JACK -> {
                     point(e.withObject("/entry"), dx, dy);
                     point(e.withObject("/aim"), dx, dy);
                 }
-                case "bridge" -> moveBridge(e, dx, dy);
+                case BRIDGE -> moveBridge(e, dx, dy);
                 default -> {
                     point(e.withObject("/at"), dx, dy);
                     if (e.get("aim") instanceof ObjectNode aim) {

@@ -2,6 +2,8 @@ package ebauche.app.body;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Refusal;
@@ -395,7 +397,7 @@ final class DesignFields {
                 int at = field.path().indexOf(".sizes.");
                 if (at > 0) {
                     PartSize.of(field.path().substring(at + ".sizes.".length()))
-                            .flatMap(size -> sizeOf(feature(design, section.path()), size))
+                            .flatMap(size -> sizeOf(design, section.path(), size))
                             .ifPresent(measured -> all.put(field.path(), measured));
                 }
             }
@@ -404,25 +406,28 @@ final class DesignFields {
     }
 
     /** Empty for a name that no feature can have: the form that holds it says so at its field. */
-    private static Optional<Measurand> sizeOf(String feature, PartSize size) {
+    private static Optional<Measurand> sizeOf(JsonNode design, String section, PartSize size) {
         try {
-            return Optional.of(new Measurand.SizeOf(feature, size));
+            return Optional.of(new Measurand.SizeOf(feature(design, section), size));
         } catch (Refusal noName) {
             return Optional.empty();
         }
     }
 
-    private static String feature(JsonNode design, String section) {
+    private static Feature feature(JsonNode design, String section) {
         String id = DesignEdit.find(design, section).path("id").asString("");
         String list = section.replaceFirst("[.].*", "");
         return switch (list) {
-            case "pickups" -> "pickup-" + id;
-            case "controls" -> "control-" + id;
-            case "holes" -> "hole-" + id;
-            case "controlCavity" -> "cover";
-            case "neck" -> section.equals("neck.ferrule") ? "neck-ferrules" : section;
-            case "bridge" -> section.equals("bridge.stringThrough") ? "ferrules" : section;
-            default -> section;
+            case "pickups" -> Feature.of(FeatureKind.PICKUP, id);
+            case "controls" -> Feature.of(FeatureKind.CONTROL, id);
+            case "holes" -> Feature.of(FeatureKind.HOLE, id);
+            case "controlCavity" -> Feature.of(FeatureKind.COVER);
+            default ->
+                switch (section) {
+                    case "neck.ferrule" -> Feature.of(FeatureKind.NECK_FERRULES);
+                    case "bridge.stringThrough" -> Feature.of(FeatureKind.FERRULES);
+                    default -> Feature.parse(section);
+                };
         };
     }
 

@@ -11,8 +11,8 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
@@ -70,7 +70,7 @@ class PartsController {
      * @param feature that is cut for it
      */
     public record InHand(
-            String feature, String said, Part part, String drawing, List<Line> lines, List<Reckoning> sums) {}
+            Feature feature, String said, Part part, String drawing, List<Line> lines, List<Reckoning> sums) {}
 
     @GetMapping
     String parts(
@@ -97,7 +97,7 @@ class PartsController {
         return "box/parts";
     }
 
-    private static InHand inHand(Build build, String feature, Part part, Figures fig) {
+    private static InHand inHand(Build build, Feature feature, Part part, Figures fig) {
         List<Line> lines = part.sizes().keySet().stream()
                 .map(size -> new Line(
                         new Measurand.SizeOf(feature, size).key(),
@@ -108,7 +108,7 @@ class PartsController {
                 .toList();
         return new InHand(
                 feature,
-                FeatureName.part(feature),
+                feature.part(),
                 part,
                 PartDrawing.of(build.fitting().known(feature, part), fig),
                 lines,

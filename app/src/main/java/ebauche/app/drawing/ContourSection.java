@@ -3,7 +3,6 @@ package ebauche.app.drawing;
 import ebauche.app.web.Figures;
 import ebauche.core.build.Build;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -37,8 +36,8 @@ public final class ContourSection {
                 WIDTH,
                 thick * scale + 2 * MARGIN,
                 "contour-section",
-                "The " + FeatureName.said(laid.contour().feature()) + " cut square to its line: " + fig.length(wide)
-                        + " wide, " + fig.length(laid.contour().depth()) + " deep at the edge");
+                "The " + laid.contour().feature().said() + " cut square to its line: " + fig.length(wide) + " wide, "
+                        + fig.length(laid.contour().depth()) + " deep at the edge");
         StringBuilder upper = new StringBuilder();
         StringBuilder lower = new StringBuilder();
         int steps = (int) Math.ceil(length / STEP);

@@ -47,7 +47,7 @@ public final class DepthDrawing {
             double y = face + Math.min(s.value(), thick) * scale;
             svg.line("stop", LEFT, y, RIGHT, y);
         });
-        card.thinnest().filter(l -> !isFace(l.towards())).ifPresent(l -> {
+        card.thinnest().filter(l -> !l.towards().isFace()).ifPresent(l -> {
             double from = face + (Math.max(depth, mouth) + l.sum().value()) * scale;
             svg.rect("cavity other", LEFT + BESIDE, from, RIGHT - LEFT, Math.max(0, face + thick * scale - from));
         });
@@ -66,7 +66,7 @@ public final class DepthDrawing {
                     .limits()
                     .tooThin(WoodLeft.Kind.FLOOR, left.sum().value());
             double floor = Math.max(depth, mouth);
-            double beyond = isFace(left.towards()) ? thick : floor + left.sum().value();
+            double beyond = left.towards().isFace() ? thick : floor + left.sum().value();
             double y = face + (floor + beyond) / 2 * scale + LIFT;
             svg.figure(
                     thin ? "figure thin" : "figure",
@@ -76,10 +76,6 @@ public final class DepthDrawing {
                     fig.parts(fig.brief(left.sum().value())));
         });
         return svg.done();
-    }
-
-    private static boolean isFace(String towards) {
-        return towards.equals(WoodLeft.FRONT) || towards.equals(WoodLeft.BACK);
     }
 
     private static String words(DepthCard card, Figures fig) {

@@ -2,6 +2,7 @@ package ebauche.app.drawing;
 
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
@@ -31,7 +32,7 @@ final class Voids {
      * @param depthFromOwn how deep it reaches from the face that it opens on; as {@code depthFromUp} where it opens on none
      */
     record Void(
-            String feature,
+            Feature feature,
             Region area,
             When when,
             boolean opensUp,

@@ -2,7 +2,7 @@ package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
 import ebauche.core.build.FinishedFaces;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -71,7 +71,7 @@ public final class XrayDrawing {
             Face up,
             Cut cut,
             List<WoodLeft.Thin> pins,
-            Predicate<String> movable) {
+            Predicate<Feature> movable) {
         return new XrayDrawing(plan, fig, step, up).plan(cut, pins, movable);
     }
 
@@ -80,7 +80,7 @@ public final class XrayDrawing {
         return new XrayDrawing(plan, fig, step, Face.FRONT).section(cut);
     }
 
-    private String plan(Cut cut, List<WoodLeft.Thin> pins, Predicate<String> movable) {
+    private String plan(Cut cut, List<WoodLeft.Thin> pins, Predicate<Feature> movable) {
         Svg svg = new Svg(WIDTH, frame.height(body, MARGIN), "xray", words());
         svg.attribute("data-scale", Decimals.plain(frame.scale(), 6));
         svg.attribute("data-left", Decimals.plain(frame.x(0), 4));
@@ -102,8 +102,8 @@ public final class XrayDrawing {
         return plan.build().design().name() + " seen through, " + frame.up().word() + " up, every cavity and hole";
     }
 
-    private Map<String, List<Voids.Void>> byFeature() {
-        Map<String, List<Voids.Void>> all = new LinkedHashMap<>();
+    private Map<Feature, List<Voids.Void>> byFeature() {
+        Map<Feature, List<Voids.Void>> all = new LinkedHashMap<>();
         List<Voids.Void> voids = new ArrayList<>(Voids.of(plan, step, frame.up()));
         voids.sort((a, b) -> Double.compare(b.area().area(), a.area().area()));
         voids.forEach(
@@ -111,9 +111,9 @@ public final class XrayDrawing {
         return all;
     }
 
-    private void feature(Svg svg, String feature, List<Voids.Void> voids, List<WoodLeft.Thin> pins, boolean movable) {
-        String said = FeatureName.said(feature);
-        svg.open("g", "class", movable ? "cavity movable" : "cavity", "data-feature", feature);
+    private void feature(Svg svg, Feature feature, List<Voids.Void> voids, List<WoodLeft.Thin> pins, boolean movable) {
+        String said = feature.said();
+        svg.open("g", "class", movable ? "cavity movable" : "cavity", "data-feature", feature.word());
         if (movable) {
             svg.attribute("tabindex", "0").attribute("role", "button");
             svg.attribute("aria-label", said + ", move it with the arrow keys");

@@ -7,6 +7,7 @@ import ebauche.app.drawing.PassSection;
 import ebauche.app.web.Figures;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Crib;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.outline.OutlineRouting;
@@ -51,7 +52,7 @@ class PassesController {
      * @param cut as the planner is asked; empty where the design leaves no depth
      */
     public record Guided(
-            String feature,
+            Feature feature,
             String name,
             Face face,
             Region plan,
@@ -81,8 +82,10 @@ class PassesController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         BuildPlan plan = current.plan();
         List<Guided> cuts = cuts(plan.build());
-        Guided chosen =
-                cuts.stream().filter(c -> c.feature().equals(cut)).findFirst().orElse(cuts.get(0));
+        Guided chosen = cuts.stream()
+                .filter(c -> c.feature().word().equals(cut))
+                .findFirst()
+                .orElse(cuts.get(0));
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("cuts", cuts);
@@ -128,7 +131,7 @@ class PassesController {
         model.addAttribute(
                 "findings",
                 plan.findings().stream()
-                        .filter(f -> f.feature().equals(chosen.feature()))
+                        .filter(f -> f.isOn(chosen.feature()))
                         .filter(f -> f.rule().equals("no-bit") || f.rule().equals("no-passes"))
                         .toList());
         List<Holding.Seat> seats =

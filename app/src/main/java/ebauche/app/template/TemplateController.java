@@ -94,7 +94,8 @@ class TemplateController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        if (TemplateSheet.of(current.plan()).stream().noneMatch(s -> s.feature().equals(feature))) {
+        if (TemplateSheet.of(current.plan()).stream()
+                .noneMatch(s -> s.feature().word().equals(feature))) {
             throw new NotHere();
         }
         ObjectNode file = DesignKeeping.file(current);

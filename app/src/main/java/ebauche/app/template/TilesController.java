@@ -80,7 +80,7 @@ class TilesController {
 
     private static TemplateSheet chosen(List<TemplateSheet> sheets, String feature) {
         return sheets.stream()
-                .filter(s -> s.feature().equals(feature))
+                .filter(s -> s.feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow(NotHere::new);
     }

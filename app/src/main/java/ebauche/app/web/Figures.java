@@ -2,8 +2,8 @@ package ebauche.app.web;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Finding;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Hand;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.LengthUnit;
@@ -277,19 +277,23 @@ public record Figures(LengthUnit unit) {
 
     /** What is left somewhere, as a line of words: which floor or wall. */
     public String place(WoodLeft.Thin thin) {
-        boolean face = List.of(WoodLeft.FRONT, WoodLeft.BACK, WoodLeft.EDGE).contains(thin.neighbour());
-        return FeatureName.said(thin.feature())
+        return thin.feature().said()
                 + switch (thin.kind()) {
                     case FLOOR -> ", floor to the ";
                     case WALL -> ", wall to the ";
                     case ASLANT -> ", aslant to the ";
                 }
-                + (face ? thin.neighbour() : FeatureName.said(thin.neighbour()));
+                + thin.neighbour().said();
     }
 
     /** A feature, or a face or the edge, as it is said at the bench. */
+    public String said(Feature feature) {
+        return feature.said();
+    }
+
+    /** A feature by its word, as it is said at the bench. */
     public String said(String feature) {
-        return FeatureName.said(feature);
+        return said(Feature.mentioned(feature));
     }
 
     /** A move by hand, {@code 2,-1.5}: millimetres across, to the right as seen from the front, and to the neck. */

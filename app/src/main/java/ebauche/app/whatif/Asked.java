@@ -2,6 +2,8 @@ package ebauche.app.whatif;
 
 import ebauche.app.body.Altered;
 import ebauche.app.box.Box;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
@@ -27,6 +29,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
             "saddle", "bridge/wantedSaddle",
             "wood-over", "controlCavity/woodOver");
 
+    private static final Pattern OF_FEATURE = Pattern.compile("(part|open|move)[.][a-z0-9-]{1,60}");
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
 
     /** Farthest that a cavity is moved at once, mm. */
@@ -40,9 +43,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         typed.forEach((key, value) -> {
             boolean known = LENGTHS.containsKey(key)
                     || key.equals("angle")
-                    || key.startsWith("part.")
-                    || key.startsWith("open.")
-                    || key.startsWith("move.");
+                    || OF_FEATURE.matcher(key).matches();
             if (known && !value.isBlank() && value.length() <= 120 && fields.size() < MOST_FIELDS) {
                 fields.put(key, value.strip());
             }
@@ -69,6 +70,11 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
                 move(design, key, value);
             }
         });
+    }
+
+    /** The feature that a field is about: what follows the first dot. */
+    private static Feature named(String key) {
+        return Feature.parse(key.substring(key.indexOf('.') + 1));
     }
 
     private void length(ObjectNode design, String key, String value, LengthUnit bare) {
@@ -98,15 +104,16 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         Optional<Box.InBox> found = box.find(value);
         if (found.isEmpty()) {
             troubles.put(key, "that part is no longer in the box");
-        } else if (!Altered.part(
-                design, key.substring("part.".length()), found.get().part())) {
+        } else if (!Altered.part(design, named(key), found.get().part())) {
             troubles.put(key, "this design has nothing to put it in");
         }
     }
 
     private void open(ObjectNode design, String key, String value) {
-        String feature = key.substring("open.".length());
-        if (!value.equals("yes") && !value.equals("no") || !feature.matches("[a-z0-9-]{1,40}")) {
+        Feature feature = named(key);
+        if (feature.is(FeatureKind.UNKNOWN)) {
+            troubles.put(key, "there is nothing of that name");
+        } else if (!value.equals("yes") && !value.equals("no")) {
             troubles.put(key, "say yes to leave it open, or no");
         } else {
             Altered.undecided(design, feature, value.equals("yes"));
@@ -114,15 +121,13 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
     }
 
     private void move(ObjectNode design, String key, String value) {
-        String feature = key.substring("move.".length());
         String[] by = value.split(",");
         boolean numbers = by.length == 2
                 && NUMBER.matcher(by[0]).matches()
                 && NUMBER.matcher(by[1]).matches();
         if (!numbers || Math.hypot(Double.parseDouble(by[0]), Double.parseDouble(by[1])) > FARTHEST) {
             troubles.put(key, "“" + value + "” is no move: write millimetres across and along, like 2,-1.5");
-        } else if (!Altered.canMove(feature)
-                || !Altered.move(design, feature, Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
+        } else if (!Altered.move(design, named(key), Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
             troubles.put(key, "there is nothing of that name that can be moved");
         }
     }

@@ -11,8 +11,8 @@ import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.BodyDesign;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.plan.SideBySide;
 import jakarta.servlet.http.HttpServletResponse;
@@ -48,7 +48,7 @@ class WhatIfController {
     }
 
     /** A feature whose part can be another. */
-    public record Choice(String feature, String said, String now, List<Box.InBox> instead) {}
+    public record Choice(Feature feature, String said, String now, List<Box.InBox> instead) {}
 
     @GetMapping
     String page(
@@ -102,11 +102,11 @@ class WhatIfController {
         Box box = Box.of(current.ways());
         BodyDesign design = current.plan().build().drawn();
         List<Choice> choices = new ArrayList<>();
-        for (String feature : Altered.fitted(current.revision().design())) {
+        for (Feature feature : Altered.fitted(current.revision().design())) {
             Part now = design.parts().get(feature);
             choices.add(new Choice(
                     feature,
-                    FeatureName.part(feature),
+                    feature.part(),
                     now == null ? "as drawn" : now.name(),
                     box.insteadOf(now == null ? Altered.kind(feature) : now.kind())));
         }

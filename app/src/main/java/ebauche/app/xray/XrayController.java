@@ -1,7 +1,6 @@
 package ebauche.app.xray;
 
 import ebauche.app.account.Maker;
-import ebauche.app.body.Altered;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.drawing.XrayDrawing;
@@ -107,7 +106,9 @@ class XrayController {
         model.addAttribute("pins", pins);
         model.addAttribute("cut", cut);
         model.addAttribute("state", State.of(plan, step));
-        model.addAttribute("drawing", XrayDrawing.plan(plan, fig, step, up, cut, pins, Altered::canMove));
+        model.addAttribute(
+                "drawing",
+                XrayDrawing.plan(plan, fig, step, up, cut, pins, f -> f.kind().movable()));
         model.addAttribute("section", XrayDrawing.section(plan, fig, step, cut));
         model.addAttribute("flip", address(here, look.step(), up.other(), cut, trial.asked()));
         model.addAttribute("whole", address(here, null, up, cut, trial.asked()));

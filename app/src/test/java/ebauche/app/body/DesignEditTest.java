@@ -3,6 +3,7 @@ package ebauche.app.body;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
@@ -250,8 +251,8 @@ class DesignEditTest {
     @Test
     void a_part_exchanged_here_and_moved_there_is_both() {
         ObjectNode mine = design.deepCopy();
-        Altered.part(mine, "bridge", part("posts-metric"));
-        Altered.part(mine, "pickup-neck", part("coil-double"));
+        Altered.part(mine, Feature.parse("bridge"), part("posts-metric"));
+        Altered.part(mine, Feature.parse("pickup-neck"), part("coil-double"));
         ObjectNode theirs = changed(design, "bridge.footprintY", "-1/2 in", "pickups.0.at.y", "5 1/4 in");
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(DesignEdit.at(merged, "bridge.part.kind")).isEqualTo("post-bridge");
@@ -275,7 +276,7 @@ class DesignEditTest {
     void every_generic_part_fits_into_every_design_where_its_kind_belongs(String name) {
         ObjectNode file = DemoBodies.read(name).withoutRecord();
         for (BoxFile.Generic generic : BoxFile.SHIPPED) {
-            for (String feature : Altered.fitted(file.path("design"))) {
+            for (Feature feature : Altered.fitted(file.path("design"))) {
                 var kind = generic.part().kind();
                 var wanted = Altered.kind(feature);
                 if (kind == wanted || kind.isBridge() && wanted.isBridge() || kind.isControl() && wanted.isControl()) {
@@ -290,7 +291,8 @@ class DesignEditTest {
 
     @ParameterizedTest
     @CsvSource({"pickup-neck, pickups.0.at", "control-tone, controls.2.at", "jack, jack.entry"})
-    void a_feature_moved_there_and_back_stands_where_it_was(String feature, String place) {
+    void a_feature_moved_there_and_back_stands_where_it_was(String named, String place) {
+        Feature feature = Feature.parse(named);
         ObjectNode moved = design.deepCopy();
         assertThat(Altered.move(moved, feature, 3, -2)).isTrue();
         double x = Length.parse(DesignEdit.at(design, place + ".x")).millimetres();

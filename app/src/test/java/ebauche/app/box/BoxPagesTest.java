@@ -7,6 +7,7 @@ import ebauche.app.body.Body;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.build.AsBuilt;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.LengthUnit;
@@ -151,7 +152,8 @@ class BoxPagesTest extends WithVisitor {
                         .map(s -> s.asDone(UUID.randomUUID().toString(), "2026-11-05T10:00:00Z", "me"))
                         .toList());
         assertThat(me.get(shop.path("sedge")).body()).doesNotContain("cut-too-small");
-        double across = plan.build().drawn().parts().get("pickup-bridge").get(PartSize.ACROSS);
+        double across =
+                plan.build().drawn().parts().get(Feature.parse("pickup-bridge")).get(PartSize.ACROSS);
         HttpResponse<String> answer = log(measured("size:pickup-bridge.across", across + 6 + " mm"));
         String page = me.get(
                         answer.headers().firstValue("Location").orElseThrow().replace(address(), ""))

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.build.AsBuilt;
-import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import java.net.http.HttpResponse;
@@ -55,7 +55,7 @@ class ContourPagesTest extends WithVisitor {
         assertThat(plan("sedge").build().design().contours()).isEmpty();
         assertThat(post("sedge", forearm()).statusCode()).isEqualTo(302);
         assertThat(plan("sedge").build().design().contours())
-                .extracting(Contour::feature)
+                .extracting(c -> c.feature().word())
                 .containsExactly("contour-forearm");
         assertThat(plan("sedge").step("contour-forearm:carve")).isPresent();
         String page = me.get(shop.path("sedge") + "/contours").body();
@@ -194,7 +194,7 @@ class ContourPagesTest extends WithVisitor {
 
     private static double depth(BuildPlan plan) {
         return DepthCard.of(plan).stream()
-                .filter(c -> c.feature().equals("controls"))
+                .filter(c -> c.feature().equals(Feature.parse("controls")))
                 .findFirst()
                 .orElseThrow()
                 .depth()

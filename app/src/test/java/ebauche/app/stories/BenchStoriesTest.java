@@ -11,6 +11,7 @@ import ebauche.app.body.Body;
 import ebauche.app.testing.Story;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
@@ -76,7 +77,7 @@ class BenchStoriesTest extends Story {
         Build bare = DemoBodies.read(name).build();
         List<AsBuilt.Entry> timeline = new ArrayList<>(bodies.record(body).timeline());
         BuildPlan plan = plan(bare, timeline);
-        while (!plan.next().orElseThrow().operation().feature().equals("sanding")) {
+        while (!plan.next().orElseThrow().operation().feature().equals(Feature.parse("sanding"))) {
             timeline.add(plan.next().orElseThrow().asDone("u" + timeline.size(), "2026-11-20T10:00:00Z", "t"));
             bodies.log(body, timeline.get(timeline.size() - 1));
             plan = plan(bare, timeline);

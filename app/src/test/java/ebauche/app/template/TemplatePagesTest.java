@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.ways.WaysStore;
 import ebauche.core.crib.HoldDown;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
@@ -34,8 +35,8 @@ class TemplatePagesTest extends TemplateVisit {
                                 "tape-and-ca")
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(design().template("neck").thickness()).hasValue(12.7);
-        assertThat(marram().plan().build().hold("neck")).isEqualTo(HoldDown.TAPE_AND_CA);
+        assertThat(design().template(Feature.parse("neck")).thickness()).hasValue(12.7);
+        assertThat(marram().plan().build().hold(Feature.parse("neck"))).isEqualTo(HoldDown.TAPE_AND_CA);
         assertThat(me.get(here + "/template").body()).contains("a hot bit or a shank that rubs melts its edge");
         assertThat(me.get(here + "/passes?cut=neck").body()).contains("Template 12.7 mm thick");
     }
@@ -60,7 +61,7 @@ class TemplatePagesTest extends TemplateVisit {
                 post("/template/made", "base", old, "feature", "neck", "thickness", "12 mm", "material", "mdf");
         assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Nothing was kept");
-        assertThat(design().template("neck").thickness()).hasValue(9);
+        assertThat(design().template(Feature.parse("neck")).thickness()).hasValue(9);
         assertThat(post("/template/made", "base", base(), "feature", "nowhere").statusCode())
                 .isEqualTo(404);
     }

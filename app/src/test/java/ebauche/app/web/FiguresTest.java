@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
@@ -93,7 +94,11 @@ class FiguresTest {
         for (int i = 0; i < 500; i++) {
             double mm = 2 + random.nextDouble() * 40;
             assertThat(metric.shouldRead(new Inspection(
-                            new Measurand.DepthOf("neck"), Reckoning.typed("depth", mm), 0.15, 0.15, "gauge")))
+                            new Measurand.DepthOf(Feature.parse("neck")),
+                            Reckoning.typed("depth", mm),
+                            0.15,
+                            0.15,
+                            "gauge")))
                     .startsWith(metric.setting(mm, Rounding.LESS) + " mm, good from ");
             assertThat(metric.shouldRead(new Inspection(
                             Measurand.Dimension.BODY_THICKNESS, Reckoning.typed("thick", mm), 0.15, 0.15, "calliper")))

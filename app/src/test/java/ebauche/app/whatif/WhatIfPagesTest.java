@@ -51,7 +51,7 @@ class WhatIfPagesTest extends WithVisitor {
     private double depth(String body, String feature) {
         BuildPlan plan = plans.current(shop.bodies().get(body)).plan();
         return DepthCard.of(plan).stream()
-                .filter(c -> c.feature().equals(feature))
+                .filter(c -> c.feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow()
                 .depth()

@@ -7,6 +7,8 @@ import ebauche.core.build.History;
 import ebauche.core.build.Station;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
@@ -29,7 +31,7 @@ import java.util.Optional;
 
 /** The rough blank: boards jointed and glued, or cut from one, perhaps with a top over it. */
 public final class BlankStation implements Station {
-    public static final String FEATURE = "blank";
+    public static final Feature FEATURE = Feature.of(FeatureKind.BLANK);
 
     private static final String GLUE = FEATURE + ":glue";
 

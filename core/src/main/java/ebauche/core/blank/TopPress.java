@@ -97,7 +97,8 @@ public final class TopPress {
             Clamp c = clamps.get(i);
             double in = Math.min(c.reach(), middle - plan.minX());
             double x = i % 2 == 0 ? plan.minX() + in : plan.maxX() - in;
-            presses.add(new Press(c, new Point(x, plan.minY() + (i / 2 + 0.5) * pitch)));
+            int row = i / 2;
+            presses.add(new Press(c, new Point(x, plan.minY() + (row + 0.5) * pitch)));
         }
     }
 
@@ -153,7 +154,7 @@ public final class TopPress {
                         Math.min(x(column) - plan.minX(), plan.maxX() - x(column)),
                         Math.min(y(row) - plan.minY(), plan.maxY() - y(row)));
                 double p = pressure[row][column];
-                if (p < least - 1e-12 || p <= least + 1e-12 && inside > deepest) {
+                if (p < least - 1e-12 || (p <= least + 1e-12 && inside > deepest)) {
                     least = p;
                     deepest = inside;
                     best = new Point(x(column), y(row));

@@ -2,6 +2,7 @@ package ebauche.core.build;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
@@ -20,7 +21,7 @@ import java.util.stream.Stream;
  * @param feature the cavity's
  * @param face it is cut from
  */
-public record AsCut(Build build, String feature, Face face) {
+public record AsCut(Build build, Feature feature, Face face) {
     /** The steps that begin a cavity on its template, and bring it to its last pass. */
     public static final String START = "start";
 

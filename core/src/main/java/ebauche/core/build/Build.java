@@ -5,6 +5,7 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -144,7 +145,7 @@ public final class Build {
     }
 
     /** How thick a feature's template is, mm. */
-    public double templateThickness(String feature) {
+    public double templateThickness(Feature feature) {
         return design.template(feature)
                 .thickness()
                 .orElse(shop.crib().templates().get(0));
@@ -154,7 +155,7 @@ public final class Build {
      * How far a wedge raises a feature's template over the face: that of a pocket for a neck that tilts back lies so much higher at its
      * end wall, so that the router's base runs parallel to the floor. Nothing for any other.
      */
-    public Optional<Reckoning> wedge(String feature) {
+    public Optional<Reckoning> wedge(Feature feature) {
         Fact angle = fact(Dimension.NECK_ANGLE, design.neck().angle());
         if (!feature.equals(NeckJoint.FEATURE) || angle.value() == 0) {
             return Optional.empty();
@@ -168,7 +169,7 @@ public final class Build {
     }
 
     /** How far a feature's template lies over the face where its depth is measured. */
-    public double raised(String feature) {
+    public double raised(Feature feature) {
         return wedge(feature).map(w -> Math.max(0, w.value())).orElse(0.0);
     }
 
@@ -194,7 +195,7 @@ public final class Build {
     }
 
     /** How a feature's template is held. */
-    public HoldDown hold(String feature) {
+    public HoldDown hold(Feature feature) {
         return design.template(feature).hold().orElse(shop.practice().holdDown());
     }
 
@@ -216,7 +217,7 @@ public final class Build {
     }
 
     /** The floor that the latest reading of a cavity's depth found, carried to the face as it is now. */
-    public Optional<FinishedFaces.MeasuredFloor> measuredFloor(String feature, Face face) {
+    public Optional<FinishedFaces.MeasuredFloor> measuredFloor(Feature feature, Face face) {
         return FinishedFaces.measuredFloor(this, feature, face);
     }
 

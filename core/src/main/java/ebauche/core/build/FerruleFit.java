@@ -1,5 +1,6 @@
 package ebauche.core.build;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
@@ -11,7 +12,7 @@ import java.util.List;
  *
  * @param feature the seats' feature
  */
-public record FerruleFit(PartSizes sizes, String feature, Part part) {
+public record FerruleFit(PartSizes sizes, Feature feature, Part part) {
     /** Depth of the seat: the ferrule's length, so that it ends flush with the back. */
     public Reckoning depth() {
         Fact length = size(PartSize.LENGTH);

@@ -1,5 +1,6 @@
 package ebauche.core.build;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Quantity;
 import java.util.ArrayList;
@@ -17,7 +18,7 @@ import java.util.function.Function;
  * @param station the kind of work it belongs to
  * @param rule a short lasting name of the rule that found it
  * @param what is wrong
- * @param feature the feature of the design, empty if none
+ * @param feature the feature of the design that it is about, if it is about one
  * @param where on the plan, if it has a place
  * @param numbers in the templates' order
  * @param cure what would put it right
@@ -27,7 +28,7 @@ public record Finding(
         String station,
         String rule,
         String what,
-        String feature,
+        Optional<Feature> feature,
         Optional<Point> where,
         List<Value> numbers,
         String cure) {
@@ -53,6 +54,11 @@ public record Finding(
 
     public Finding {
         numbers = List.copyOf(numbers);
+    }
+
+    /** Whether it is about that feature. */
+    public boolean isOn(Feature which) {
+        return feature.filter(which::equals).isPresent();
     }
 
     /** What is wrong, its numbers written by {@code writer}. */
@@ -91,7 +97,7 @@ public record Finding(
         private final String station;
         private final String rule;
         private final List<Value> numbers = new ArrayList<>();
-        private String feature = "";
+        private Optional<Feature> feature = Optional.empty();
         private Optional<Point> where = Optional.empty();
 
         private Builder(Severity severity, String station, String rule) {
@@ -100,8 +106,8 @@ public record Finding(
             this.rule = rule;
         }
 
-        public Builder on(String named) {
-            feature = named;
+        public Builder on(Feature named) {
+            feature = Optional.of(named);
             return this;
         }
 

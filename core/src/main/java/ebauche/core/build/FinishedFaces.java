@@ -2,6 +2,7 @@ package ebauche.core.build;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -145,7 +146,7 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
     public record MeasuredFloor(AsBuilt.Reading reading, double sandedSince, double plane) {}
 
     /** The floor that the latest reading of a cavity's depth found. */
-    static Optional<MeasuredFloor> measuredFloor(Build build, String feature, Face face) {
+    static Optional<MeasuredFloor> measuredFloor(Build build, Feature feature, Face face) {
         AsBuilt record = build.asBuilt();
         return record.latest(new Measurand.DepthOf(feature)).map(reading -> {
             List<AsBuilt.Entry> standing = record.standing();

@@ -3,10 +3,10 @@ package ebauche.core.build;
 import static ebauche.core.hardware.PartSize.*;
 
 import ebauche.core.design.BodyDesign;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
@@ -51,7 +51,7 @@ public final class Fitting {
     }
 
     /** What a ferrule asks for. */
-    public FerruleFit ferrule(String feature, Part part) {
+    public FerruleFit ferrule(Feature feature, Part part) {
         return new FerruleFit(sizes, feature, part);
     }
 
@@ -71,12 +71,12 @@ public final class Fitting {
     }
 
     /** A size of a part as it is known: the latest standing reading, else what it is sold as. */
-    public Fact size(String feature, Part part, PartSize size) {
+    public Fact size(Feature feature, Part part, PartSize size) {
         return sizes.size(feature, part, size);
     }
 
     /** A part as it is known: measured sizes in the place of nominal ones. */
-    public Part known(String feature, Part part) {
+    public Part known(Feature feature, Part part) {
         return sizes.known(feature, part);
     }
 
@@ -84,7 +84,7 @@ public final class Fitting {
     public BodyDesign fit(BodyDesign design) {
         NeckJoint neck = fit(design.neck());
         if (design.parts().isEmpty()) {
-            return neck == design.neck() ? design : design.with(neck);
+            return neck.equals(design.neck()) ? design : design.with(neck);
         }
         return design.with(neck)
                 .with(
@@ -163,7 +163,7 @@ public final class Fitting {
         PartSize size = blade ? SLOT_WIDTH : BUSHING;
         Fact part = size(c.feature(), c.part().orElseThrow(), size);
         double loose = blade ? 0 : room.bushing();
-        return PartSizes.sum(FeatureName.part(c.feature()) + (blade ? " slot's width" : " hole"))
+        return PartSizes.sum(c.feature().part() + (blade ? " slot's width" : " hole"))
                 .length(size.words(), part)
                 .length("room in it", PartSizes.shops(loose))
                 .is(part.value() + loose, size.words() + " + room in it");
@@ -172,7 +172,8 @@ public final class Fitting {
     /** The most top that a control passes. */
     public Reckoning mostTop(Control c) {
         Part part = c.part().orElseThrow();
-        Reckoning.Builder sum = PartSizes.sum("most top under the " + FeatureName.part(c.feature()));
+        Reckoning.Builder sum =
+                PartSizes.sum("most top under the " + c.feature().part());
         if (c.kind() == Control.Kind.BLADE_SWITCH) {
             Fact most = size(c.feature(), part, THICKEST_TOP);
             return sum.length("most top it passes", most).is(most.value(), "most top it passes");
@@ -200,38 +201,39 @@ public final class Fitting {
     }
 
     /** The numbers that follow from the part that one feature is cut for. */
-    public List<Reckoning> sums(BodyDesign design, String feature) {
+    public List<Reckoning> sums(BodyDesign design, Feature feature) {
         List<Reckoning> sums = new ArrayList<>();
-        design.pickups().stream().filter(p -> p.feature().equals(feature)).forEach(p -> sums.addAll(pickups.sums(p)));
-        design.controls().stream()
-                .filter(c -> c.feature().equals(feature))
-                .forEach(c -> sums.addAll(List.of(opening(c), mostTop(c))));
-        design.holes().stream()
-                .filter(h -> h.feature().equals(feature))
-                .forEach(h -> sums.add(hole(feature, h.part())));
-        switch (feature) {
-            case Bridge.FEATURE -> sums.addAll(bridges.sums(design.bridge()));
-            case ControlCavity.COVER ->
-                design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
-            case Bridge.FERRULES ->
+        switch (feature.kind()) {
+            case PICKUP ->
+                design.pickups().stream()
+                        .filter(p -> p.feature().equals(feature))
+                        .forEach(p -> sums.addAll(pickups.sums(p)));
+            case CONTROL ->
+                design.controls().stream()
+                        .filter(c -> c.feature().equals(feature))
+                        .forEach(c -> sums.addAll(List.of(opening(c), mostTop(c))));
+            case HOLE ->
+                design.holes().stream()
+                        .filter(h -> h.feature().equals(feature))
+                        .forEach(h -> sums.add(hole(feature, h.part())));
+            case BRIDGE -> sums.addAll(bridges.sums(design.bridge()));
+            case COVER -> design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
+            case FERRULES ->
                 design.bridge()
                         .stringThrough()
                         .flatMap(Bridge.StringThrough::ferrule)
                         .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
-            case NeckJoint.FERRULES -> neckFerrule(design.neck()).ifPresent(f -> sums.addAll(f.sums()));
-            case Jack.FEATURE ->
-                design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
+            case NECK_FERRULES -> neckFerrule(design.neck()).ifPresent(f -> sums.addAll(f.sums()));
+            case JACK -> design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
             default -> {
-                // The part of a pickup, a control or a single hole, told above.
+                // Nothing else is cut for a part.
             }
         }
         return sums;
     }
 
-    private Reckoning hole(String feature, Part part) {
+    private Reckoning hole(Feature feature, Part part) {
         Fact hole = size(feature, part, HOLE);
-        return PartSizes.sum(FeatureName.said(feature))
-                .length(HOLE.words(), hole)
-                .is(hole.value(), HOLE.words());
+        return PartSizes.sum(feature.said()).length(HOLE.words(), hole).is(hole.value(), HOLE.words());
     }
 }

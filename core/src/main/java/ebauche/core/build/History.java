@@ -1,6 +1,6 @@
 package ebauche.core.build;
 
-import ebauche.core.design.Contour;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
@@ -15,9 +15,6 @@ import java.util.Set;
 
 /** The wood before the first step and after each one, with what each step really did or will do. */
 public final class History {
-    /** Work on the whole body, not voids in it. */
-    private static final Set<String> WHOLE_BODY = Set.of("blank", "thickness", "outline", "sanding");
-
     private final Build build;
     private final Stock start;
     private final List<Step> steps;
@@ -61,10 +58,10 @@ public final class History {
     }
 
     /** Which features are meant to break into each other, and which out of the edge, as their steps say. */
-    private record Joins(Map<String, Set<String>> of, Map<String, WoodLeft.Opening> openings) {
+    private record Joins(Map<Feature, Set<Feature>> of, Map<Feature, WoodLeft.Opening> openings) {
         static Joins of(List<Deed> deeds) {
-            Map<String, Set<String>> joins = new HashMap<>();
-            Map<String, WoodLeft.Opening> openings = new HashMap<>();
+            Map<Feature, Set<Feature>> joins = new HashMap<>();
+            Map<Feature, WoodLeft.Opening> openings = new HashMap<>();
             for (Deed deed : deeds) {
                 Operation operation = deed.operation();
                 joins.computeIfAbsent(operation.feature(), f -> new HashSet<>()).addAll(operation.joins());
@@ -73,7 +70,7 @@ public final class History {
             return new Joins(joins, openings);
         }
 
-        boolean joined(String one, String other) {
+        boolean joined(Feature one, Feature other) {
             return one.equals(other)
                     || of.getOrDefault(one, Set.of()).contains(other)
                     || of.getOrDefault(other, Set.of()).contains(one);
@@ -106,9 +103,7 @@ public final class History {
 
     /** Whether a change cuts a void into the body rather than working it as a whole. */
     public static boolean isVoid(Change change) {
-        return change instanceof Change.Remove
-                && !WHOLE_BODY.contains(change.feature())
-                && !Contour.isFeature(change.feature());
+        return change instanceof Change.Remove && change.feature().isVoid();
     }
 
     /** What these deeds leave of the finished body between its voids, faces and edge, exactly, thinnest first. */
@@ -137,7 +132,7 @@ public final class History {
     }
 
     /** Whether two features are meant to break into each other. */
-    public boolean joined(String one, String other) {
+    public boolean joined(Feature one, Feature other) {
         return joins.joined(one, other);
     }
 }

@@ -2,9 +2,9 @@ package ebauche.core.build;
 
 import static ebauche.core.hardware.PartSize.*;
 
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
@@ -29,19 +29,19 @@ record PartSizes(AsBuilt record) {
     }
 
     /** A size of a part as it is known: the latest standing reading, else what it is sold as. */
-    Fact size(String feature, Part part, PartSize size) {
+    Fact size(Feature feature, Part part, PartSize size) {
         return record.latest(new Measurand.SizeOf(feature, size))
                 .map(r -> Fact.measured(
                         r.value(), "the part in hand, read " + r.at() + (r.by().isEmpty() ? "" : " by " + r.by())))
                 .orElseGet(() -> Fact.nominal(part.get(size), part.name()));
     }
 
-    double value(String feature, Part part, PartSize size) {
+    double value(Feature feature, Part part, PartSize size) {
         return size(feature, part, size).value();
     }
 
     /** A part as it is known: measured sizes in the place of nominal ones. */
-    Part known(String feature, Part part) {
+    Part known(Feature feature, Part part) {
         return fitted(feature, part, known -> known);
     }
 
@@ -50,7 +50,7 @@ record PartSizes(AsBuilt record) {
      *
      * @throws Refusal of the value that was read, if there is no such part or it does not go there
      */
-    <T> T fitted(String feature, Part part, Function<Part, T> takes) {
+    <T> T fitted(Feature feature, Part part, Function<Part, T> takes) {
         Map<PartSize, Double> read = new EnumMap<>(PartSize.class);
         for (PartSize size : part.sizes().keySet()) {
             record.latest(new Measurand.SizeOf(feature, size)).ifPresent(r -> read.put(size, r.value()));
@@ -60,8 +60,7 @@ record PartSizes(AsBuilt record) {
         } catch (Refusal impossible) {
             throw new Refusal(
                     "value",
-                    "with what is read of the " + FeatureName.part(feature) + " it cannot be: "
-                            + impossible.getMessage());
+                    "with what is read of the " + feature.part() + " it cannot be: " + impossible.getMessage());
         }
     }
 

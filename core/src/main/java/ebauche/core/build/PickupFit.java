@@ -2,7 +2,6 @@ package ebauche.core.build;
 
 import static ebauche.core.hardware.PartSize.*;
 
-import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
@@ -55,7 +54,7 @@ public record PickupFit(PartSizes sizes, Clearances room) {
     }
 
     private Reckoning wide(Pickup p, PartSize size) {
-        return PartSizes.sum(FeatureName.said(p.feature()) + " " + size.words())
+        return PartSizes.sum(p.feature().said() + " " + size.words())
                 .length(
                         "pickup " + size.words(),
                         sizes.size(p.feature(), p.part().orElseThrow(), size))
@@ -94,7 +93,7 @@ public record PickupFit(PartSizes sizes, Clearances room) {
         return legged.map(part -> {
             Fact below = sizes.size(p.feature(), part, LEGS_BELOW);
             Reckoning cavity = depth(p);
-            Reckoning depth = PartSizes.sum(FeatureName.said(p.legs()) + " depth")
+            Reckoning depth = PartSizes.sum(p.legs().said() + " depth")
                     .length("cavity's depth", cavity.asFact())
                     .length("legs reach below the base", below)
                     .is(cavity.value() + below.value(), "cavity's depth + legs reach below the base");

@@ -2,6 +2,7 @@ package ebauche.core.build;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.shop.Limits;
 import java.util.EnumSet;
@@ -44,7 +45,7 @@ public final class SecondLook {
         }
         AsBuilt.Reading earlier = latest.get();
         boolean lasting = measures instanceof Measurand.SizeOf
-                || measures instanceof Dimension dimension && LASTING.contains(dimension);
+                || (measures instanceof Dimension dimension && LASTING.contains(dimension));
         if (lasting && Math.abs(value - earlier.value()) > limits.thicknessTolerance() + NOISE) {
             return Optional.of(new Contradiction(earlier, earlier.value(), limits.thicknessTolerance()));
         }
@@ -58,7 +59,7 @@ public final class SecondLook {
     }
 
     /** Wood that came off the face that a cavity is cut from since a reading: the more of the two, if the face is unknown. */
-    private static double sanded(Build build, String feature, AsBuilt.Reading since) {
+    private static double sanded(Build build, Feature feature, AsBuilt.Reading since) {
         List<Face> faces = build.asBuilt().standing().stream()
                 .filter(e -> e instanceof AsBuilt.Done d
                         && d.changes().stream().anyMatch(c -> c.feature().equals(feature)))

@@ -4,6 +4,8 @@ import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -18,7 +20,6 @@ import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -27,10 +28,10 @@ import java.util.Set;
 
 /** What the bridge takes out of the body: its studs, its recess, a vibrato's route and springs. */
 final class BridgeWork {
-    static final String STUDS = "bridge-studs";
-    static final String RECESS = "bridge-recess";
-    static final String ROUTE = "vibrato";
-    static final String SPRINGS = "springs";
+    static final Feature STUDS = Feature.of(FeatureKind.BRIDGE_STUDS);
+    static final Feature RECESS = Feature.of(FeatureKind.BRIDGE_RECESS);
+    static final Feature ROUTE = Feature.of(FeatureKind.VIBRATO);
+    static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
 
     /** The step whose small holes place the spring cavity from the other face. */
     private static final String LOCATE = "locate";
@@ -59,7 +60,7 @@ final class BridgeWork {
         Region body = build.design().outline().region();
         if (!body.contains(bridge.footprint())) {
             found.add(Finding.stops("cavity", "bridge-off-body")
-                    .on("bridge")
+                    .on(Bridge.FEATURE)
                     .at(new Point(bridge.offCentre(), bridge.footprintY()))
                     .says("The bridge's footprint runs off the body.", "Check its place, or the outline's unit."));
         }
@@ -111,7 +112,7 @@ final class BridgeWork {
 
     /** Holes that leave the body, one finding for the worst. */
     static void holes(
-            String feature,
+            Feature feature,
             String what,
             List<Point> places,
             double diameter,
@@ -156,7 +157,7 @@ final class BridgeWork {
         double spread = build.design().strings().spread();
         if (spread > bridge.across()) {
             found.add(Finding.stops("cavity", "strings-beside-bridge")
-                    .on("bridge")
+                    .on(Bridge.FEATURE)
                     .at(new Point(bridge.offCentre() + spread / 2, 0))
                     .length("strings' spread", spread)
                     .length("bridge across", bridge.across())
@@ -233,7 +234,7 @@ final class BridgeWork {
                 Face.FRONT,
                 route(v),
                 Reckoning.typed("vibrato route depth", build.faces().thickness()),
-                Set.of(SPRINGS, RECESS, WoodLeft.BACK),
+                Set.of(SPRINGS, RECESS, Feature.BACK),
                 onFront());
         return located() ? route.afterHoles(locating(v), LOCATED) : route;
     }
@@ -249,12 +250,12 @@ final class BridgeWork {
     }
 
     private GuidedPocket pocket(
-            String feature,
+            Feature feature,
             String noun,
             Face face,
             Region plan,
             Reckoning depth,
-            Set<String> joins,
+            Set<Feature> joins,
             Condition located) {
         return new GuidedPocket(
                 build,
@@ -308,7 +309,7 @@ final class BridgeWork {
                 .set(Drilling.through(build, LOCATING, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(onFront(), Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(LOCATED)
-                .joins(Set.of(SPRINGS, RECESS, WoodLeft.BACK))
+                .joins(Set.of(SPRINGS, RECESS, Feature.BACK))
                 .caution(Caution.DRILL)
                 .takes(8, 0, 0.002);
         for (Point at : locatingPlaces(v)) {

@@ -32,7 +32,7 @@ import java.util.Optional;
  * @param shortOf parts that the walls leave no room for
  */
 public record CavityFromParts(
-        Region cavity, Region cover, List<Point> screws, double joinedBy, boolean onePiece, List<Short> shortOf) {
+        Region cavity, Region cover, List<Point> screws, double joinedBy, boolean onePiece, List<TooLittle> shortOf) {
 
     /** Farthest that parts are joined over, mm: beyond it they want two cavities. */
     private static final double FARTHEST = 60;
@@ -74,7 +74,7 @@ public record CavityFromParts(
      *
      * @param missing how much of its room is lost, mm² of plan
      */
-    public record Short(Control control, double missing) {}
+    public record TooLittle(Control control, double missing) {}
 
     /** Proposes a cavity for all controls of a build; empty if it has none. */
     public static Optional<CavityFromParts> of(Build build, Asked asked) {
@@ -97,13 +97,13 @@ public record CavityFromParts(
         }
         Region allowed = allowed(build);
         Region cavity = joined.intersection(allowed).opened(2 * radius);
-        List<Short> missing = new ArrayList<>();
+        List<TooLittle> missing = new ArrayList<>();
         for (Control control : controls) {
             double lost = control.footprint()
                     .minus(cavity.isEmpty() ? Region.EMPTY : cavity.grown(CHORD))
                     .area();
             if (lost > CHORD) {
-                missing.add(new Short(control, lost));
+                missing.add(new TooLittle(control, lost));
             }
         }
         boolean whole = !cavity.isEmpty() && onePiece(cavity, asked.bit());

@@ -5,7 +5,7 @@ import ebauche.core.build.Finding;
 import ebauche.core.build.History;
 import ebauche.core.build.PickupFit;
 import ebauche.core.build.Station;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
@@ -49,7 +49,7 @@ public final class CavityStation implements Station {
         if (!wired || shut.isEmpty()) {
             return Optional.empty();
         }
-        String names = shut.stream().map(p -> FeatureName.part(p.feature())).collect(Collectors.joining(" and the "));
+        String names = shut.stream().map(p -> p.feature().part()).collect(Collectors.joining(" and the "));
         return Optional.of(
                 Finding.thinkAgain("cavity", "no-way-for-wires")
                         .on(shut.get(0).feature())
@@ -92,14 +92,14 @@ public final class CavityStation implements Station {
     }
 
     /** What a pickup's cavity may break into: what the design says, and its own legs' pockets. */
-    private static Set<String> joins(Pickup pickup) {
-        Set<String> joins = new HashSet<>(pickup.joins());
+    private static Set<Feature> joins(Pickup pickup) {
+        Set<Feature> joins = new HashSet<>(pickup.joins());
         joins.add(pickup.legs());
         return joins;
     }
 
     private static GuidedPocket legs(Build build, Pickup pickup, PickupFit.Legs legs) {
-        Set<String> joins = new HashSet<>(pickup.joins());
+        Set<Feature> joins = new HashSet<>(pickup.joins());
         joins.add(pickup.feature());
         return new GuidedPocket(
                 build,

@@ -4,6 +4,8 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
@@ -64,8 +66,8 @@ public final class ControlFloor {
     }
 
     /** What a step in the floor under a control is called. */
-    public static String step(Control control) {
-        return "step-" + control.id();
+    public static Feature step(Control control) {
+        return Feature.of(FeatureKind.STEP, control.id());
     }
 
     /** Every control with its top, in the order of the design. */

@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -20,7 +21,6 @@ import ebauche.core.routing.Pilot;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -106,8 +106,8 @@ final class ControlWork {
         }
     }
 
-    private Set<String> joins() {
-        Set<String> joined = new HashSet<>(List.of(ControlCavity.FEATURE, ControlCavity.COVER, Jack.FEATURE));
+    private Set<Feature> joins() {
+        Set<Feature> joined = new HashSet<>(List.of(ControlCavity.FEATURE, ControlCavity.COVER, Jack.FEATURE));
         joined.add(ControlCavity.SCREWS);
         controls.forEach(c -> joined.add(c.feature()));
         controls.forEach(c -> joined.add(ControlFloor.step(c)));
@@ -165,7 +165,7 @@ final class ControlWork {
     }
 
     private GuidedPocket rear(
-            String feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
+            Feature feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
         GuidedPocket pocket = new GuidedPocket(
                 build,
                 "cavity",
@@ -248,7 +248,7 @@ final class ControlWork {
 
     /** The pocket whose floor a control stands on. */
     private GuidedPocket floorOf(Control control) {
-        String feature = floor.orElseThrow().stepped(control) ? ControlFloor.step(control) : ControlCavity.FEATURE;
+        Feature feature = floor.orElseThrow().stepped(control) ? ControlFloor.step(control) : ControlCavity.FEATURE;
         return pockets().stream()
                 .filter(p -> p.feature().equals(feature))
                 .findFirst()
@@ -276,7 +276,7 @@ final class ControlWork {
                         Datum.wood(build, hole))
                 .gives(HOLES)
                 .joins(joins())
-                .joins(Set.of(WoodLeft.BACK))
+                .joins(Set.of(Feature.BACK))
                 .caution(Caution.DRILL)
                 .takes(6, 0, 0.003)
                 .build();

@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -30,14 +31,14 @@ import java.util.Set;
  */
 record EdgeHole(
         Build build,
-        String feature,
+        Feature feature,
         String what,
         Point entry,
         Point end,
         double wide,
         double axis,
         Reckoning height,
-        Set<String> joins) {
+        Set<Feature> joins) {
     private static final String MARK = "mark";
     private static final String DRILL = "drill";
 

@@ -3,7 +3,6 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
-import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -76,7 +75,7 @@ final class HoleWork {
                         "cavity",
                         hole.feature(),
                         "drill",
-                        "Drill the " + FeatureName.said(hole.feature()) + " for its "
+                        "Drill the " + hole.feature().said() + " for its "
                                 + hole.part().kind().word())
                 .caution(Caution.DRILL)
                 .takes(6, 0, 0.002);
@@ -90,7 +89,7 @@ final class HoleWork {
 
     private Reckoning deep(PartHole hole, Face face) {
         Fact length = build.fitting().size(hole.feature(), hole.part(), PartSize.LENGTH);
-        String what = "depth of the " + FeatureName.said(hole.feature());
+        String what = "depth of the " + hole.feature().said();
         return face == null
                 ? Reckoning.of(what, Quantity.LENGTH)
                         .length("the part's length", length)
@@ -132,7 +131,7 @@ final class HoleWork {
         double axis = (build.finished(Face.FRONT).depthAt(hole.at())
                         + build.finished(Face.BACK).depthAt(hole.at()))
                 / 2;
-        String what = "the " + FeatureName.part(hole.feature()).replace('-', ' ');
+        String what = "the " + hole.feature().part().replace('-', ' ');
         double under = axis - build.faces().frontFinished();
         EdgeHole edge = new EdgeHole(
                 build,

@@ -1,7 +1,8 @@
 package ebauche.core.cavity;
 
 import ebauche.core.build.Build;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Pickup;
@@ -26,12 +27,16 @@ record PartScrews(Build build) {
             steps.add(step(Bridge.FEATURE, "the bridge", under, Datum.BRIDGE_MARKED));
         }
         if (build.design().neck().scratchPlate().isPresent()) {
-            steps.add(step("scratch-plate", "the scratch plate", build.faces().thickness(), pickupsCut()));
+            steps.add(step(
+                    Feature.of(FeatureKind.SCRATCH_PLATE),
+                    "the scratch plate",
+                    build.faces().thickness(),
+                    pickupsCut()));
         } else {
             for (Pickup pickup : build.design().pickups()) {
                 steps.add(step(
                         pickup.feature(),
-                        "the " + FeatureName.part(pickup.feature()) + " or its ring",
+                        "the " + pickup.feature().part() + " or its ring",
                         build.faces().thickness(),
                         atDepth(pickup)));
             }
@@ -50,7 +55,7 @@ record PartScrews(Build build) {
         return CavityStation.pickup(build, pickup).atDepth();
     }
 
-    private Operation step(String feature, String part, double under, Condition... after) {
+    private Operation step(Feature feature, String part, double under, Condition... after) {
         Pilot pilot = Pilot.small(build);
         return Operation.of(
                         "cavity", feature, "screws", "Mark the screws of " + part + " through it, drill their pilots")

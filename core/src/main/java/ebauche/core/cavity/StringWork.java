@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.StringSetup;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -14,7 +15,6 @@ import ebauche.core.routing.Drilling;
 import ebauche.core.routing.SeatedHoles;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -48,7 +48,7 @@ record StringWork(Build build, Bridge.StringThrough through) {
                 .set(Drilling.through(build, wide, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(Datum.BRIDGE_MARKED)
                 .needs(Datum.flat(build, Face.FRONT, build.design().bridge().footprint()))
-                .joins(Set.of(WoodLeft.BACK, Bridge.FERRULES))
+                .joins(Set.of(Feature.BACK, Bridge.FERRULES))
                 .caution(Caution.DRILL)
                 .takes(25, 0, 0.01);
         for (Point at : places()) {

@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -29,7 +30,7 @@ import java.util.Set;
  *
  * @param floor the pocket whose floor it stands on
  */
-public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<String> joins) {
+public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<Feature> joins) {
     /** Into the wood that the cavity takes away, so that the holes show on its floor, mm: common practice. */
     private static final double PAST_TOP = 3;
 

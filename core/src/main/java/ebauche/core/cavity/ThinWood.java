@@ -3,7 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.History;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.shop.Limits;
@@ -27,20 +27,19 @@ final class ThinWood {
     }
 
     private static Finding broken(WoodLeft.Thin thin) {
-        boolean edge = thin.neighbour().equals(WoodLeft.EDGE);
-        boolean face =
-                thin.neighbour().equals(WoodLeft.FRONT) || thin.neighbour().equals(WoodLeft.BACK);
+        boolean edge = thin.neighbour().equals(Feature.EDGE);
+        boolean face = !edge && thin.neighbour().isFace();
         return Finding.stops("cavity", edge ? "breaks-out" : face ? "comes-through" : "breaks-in")
                 .on(thin.feature())
                 .at(thin.at())
                 .length("overlap", -thin.thickness())
                 .says(
-                        "The " + FeatureName.said(thin.feature()) + " breaks "
+                        "The " + thin.feature().said() + " breaks "
                                 + (edge
                                         ? "out of the edge."
                                         : face
                                                 ? "through the " + thin.neighbour() + " by {0}."
-                                                : "into the " + FeatureName.said(thin.neighbour()) + "."),
+                                                : "into the " + thin.neighbour().said() + "."),
                         edge || face
                                 ? "Move it, make it smaller or shallower."
                                 : "Move one of them, or make it smaller or shallower, until a whole wall stands between.");
@@ -49,7 +48,7 @@ final class ThinWood {
     private static Finding thinner(WoodLeft.Thin thin, Build build) {
         Limits limits = build.shop().limits();
         boolean stops = limits.stops(thin.kind(), thin.thickness());
-        boolean switchTop = thin.neighbour().equals(WoodLeft.FRONT) && wantsThinTop(thin.feature(), build);
+        boolean switchTop = thin.neighbour().equals(Feature.FRONT) && wantsThinTop(thin.feature(), build);
         String rule = switch (thin.kind()) {
             case FLOOR -> "thin-floor";
             case WALL -> "thin-wall";
@@ -69,8 +68,8 @@ final class ThinWood {
     }
 
     private static String place(WoodLeft.Thin thin) {
-        String one = FeatureName.said(thin.feature());
-        String other = FeatureName.said(thin.neighbour());
+        String one = thin.feature().said();
+        String other = thin.neighbour().said();
         return switch (thin.kind()) {
             case FLOOR -> "Only {0} of wood is left between the " + one + " and the " + other;
             case WALL -> "The wall between the " + one + " and the " + other + " is only {0}";
@@ -87,9 +86,9 @@ final class ThinWood {
     }
 
     /** A part that wants a top thinner than the shop's limit gets it on purpose. */
-    private static boolean wantsThinTop(String feature, Build build) {
+    private static boolean wantsThinTop(Feature feature, Build build) {
         return build.design().controls().stream()
                 .filter(c -> c.kind() == Control.Kind.BLADE_SWITCH)
-                .anyMatch(c -> feature.equals("step-" + c.id()) || feature.equals(ControlCavity.FEATURE));
+                .anyMatch(c -> feature.equals(ControlFloor.step(c)) || feature.equals(ControlCavity.FEATURE));
     }
 }

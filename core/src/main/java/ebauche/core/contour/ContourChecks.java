@@ -3,8 +3,9 @@ package ebauche.core.contour;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -53,8 +54,8 @@ public final class ContourChecks {
     }
 
     /** What lies on the face that is carved and wants it flat. */
-    private static Map<String, Region> hardware(Build build, Contour.Laid laid) {
-        Map<String, Region> on = new LinkedHashMap<>();
+    private static Map<Feature, Region> hardware(Build build, Contour.Laid laid) {
+        Map<Feature, Region> on = new LinkedHashMap<>();
         if (laid.contour().face() == Face.FRONT) {
             on.put(Bridge.FEATURE, build.design().bridge().footprint());
             for (Pickup pickup : build.design().pickups()) {
@@ -65,7 +66,7 @@ public final class ContourChecks {
             Bridge bridge = build.design().bridge();
             bridge.vibrato()
                     .ifPresent(v -> on.put(
-                            "springs",
+                            Feature.of(FeatureKind.SPRINGS),
                             Region.rectangle(
                                     new Point(bridge.offCentre(), v.springsY()),
                                     v.springsAcross(),
@@ -100,8 +101,8 @@ public final class ContourChecks {
                 .min(Comparator.comparingDouble((Near n) -> n.clear().value() - n.fall()));
     }
 
-    private static Near near(Contour.Laid laid, String feature, Region foot) {
-        String part = feature.equals(Bridge.FEATURE) ? "bridge" : FeatureName.said(feature);
+    private static Near near(Contour.Laid laid, Feature feature, Region foot) {
+        String part = feature.said();
         Region carved = laid.plan().intersection(foot);
         double fall = carved.area() > TOUCH ? laid.under(0).mostFall(carved) : 0;
         if (Math.abs(fall) > LEVEL) {
@@ -118,7 +119,7 @@ public final class ContourChecks {
     }
 
     private void foot(Contour.Laid laid, Near near) {
-        String contour = FeatureName.said(laid.contour().feature());
+        String contour = laid.contour().feature().said();
         if (near.fall() > LEVEL) {
             found.add(Finding.thinkAgain("contour", "not-flat")
                     .on(laid.contour().feature())
@@ -149,7 +150,7 @@ public final class ContourChecks {
                     .length("deep", laid.contour().depth())
                     .length("half the body", USUAL_SHARE * thick)
                     .says(
-                            "The " + FeatureName.said(laid.contour().feature())
+                            "The " + laid.contour().feature().said()
                                     + " takes {0} at its deepest; half the body, {1}, is the usual most.",
                             "Less depth, unless the edge that is left is as you want it."));
         }
@@ -165,7 +166,7 @@ public final class ContourChecks {
                         .length("deep", laid.contour().depth())
                         .length("top", top)
                         .says(
-                                "The " + FeatureName.said(laid.contour().feature())
+                                "The " + laid.contour().feature().said()
                                         + " goes {0} deep; the top is {1} thick there, so its glue line shows.",
                                 "A shallower carve, a thicker top, or a glue line that is meant to be seen."));
             }
@@ -185,8 +186,8 @@ public final class ContourChecks {
                         .length("left", least)
                         .length("least", build.shop().limits().least(WoodLeft.Kind.WALL))
                         .says(
-                                "Between the " + FeatureName.said(band.front().feature()) + " and the "
-                                        + FeatureName.said(band.back().feature())
+                                "Between the " + band.front().feature().said() + " and the "
+                                        + band.back().feature().said()
                                         + (least <= 0
                                                 ? " no edge is left: they meet."
                                                 : " the edge comes down to {0}; the shop leaves {1}."),

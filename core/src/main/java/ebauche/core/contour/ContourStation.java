@@ -4,7 +4,6 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.Station;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -60,7 +59,7 @@ public final class ContourStation implements Station {
     }
 
     private static Condition.Mark drawn(Contour contour) {
-        return new Condition.Mark("the line of the " + FeatureName.said(contour.feature()) + " drawn");
+        return new Condition.Mark("the line of the " + contour.feature().said() + " drawn");
     }
 
     private static Operation line(Contour.Laid laid) {
@@ -70,7 +69,7 @@ public final class ContourStation implements Station {
                         "contour",
                         contour.feature(),
                         "line",
-                        "Draw the line of the " + FeatureName.said(contour.feature()) + " on the "
+                        "Draw the line of the " + contour.feature().said() + " on the "
                                 + contour.face().word())
                 .face(contour.face())
                 .set(new Setting.ByHand(
@@ -91,7 +90,10 @@ public final class ContourStation implements Station {
                 .length("wanted", Fact.typed(contour.depth()))
                 .is(contour.depth(), "wanted");
         Operation.Builder step = Operation.of(
-                        "contour", contour.feature(), Contour.CARVE, "Carve the " + FeatureName.said(contour.feature()))
+                        "contour",
+                        contour.feature(),
+                        Contour.CARVE,
+                        "Carve the " + contour.feature().said())
                 .face(face)
                 .set(new Setting.Carved(tool(laid), depth))
                 .cuts(Change.Remove.fromBody(
@@ -132,7 +134,7 @@ public final class ContourStation implements Station {
     private static Inspection thickness(Build build, Contour.Laid laid, Control control) {
         double flat = build.faces().backNow() - build.faces().frontNow();
         double fall = laid.under(0).fall(control.at());
-        Reckoning expected = Reckoning.of("body at the " + FeatureName.said(control.feature()), Quantity.LENGTH)
+        Reckoning expected = Reckoning.of("body at the " + control.feature().said(), Quantity.LENGTH)
                 .length("body now where it is flat", flat)
                 .length("carved down there", fall)
                 .is(flat - fall, "body now where it is flat − carved down there");
@@ -153,7 +155,7 @@ public final class ContourStation implements Station {
     public static Reckoning slope(Contour.Laid laid) {
         double width = laid.profile().width();
         double depth = laid.profile().depth();
-        return Reckoning.of("slope of the " + FeatureName.said(laid.contour().feature()), Quantity.ANGLE)
+        return Reckoning.of("slope of the " + laid.contour().feature().said(), Quantity.ANGLE)
                 .length("deepest, d", Fact.typed(depth))
                 .length("width there, w", width)
                 .is(Math.toDegrees(Math.atan2(depth, width)), "arctan(d / w)");

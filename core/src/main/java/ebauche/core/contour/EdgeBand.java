@@ -2,7 +2,6 @@ package ebauche.core.contour;
 
 import ebauche.core.build.Build;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -43,8 +42,8 @@ public record EdgeBand(Contour front, Contour back, Reckoning thickness, Point a
         double thick = build.faces().thickness();
         Gap gap = Gap.least(front.under(0), back.under(thick), shared);
         Reckoning sum = Reckoning.of(
-                        "edge between the " + FeatureName.said(front.contour().feature()) + " and the "
-                                + FeatureName.said(back.contour().feature()),
+                        "edge between the " + front.contour().feature().said() + " and the "
+                                + back.contour().feature().said(),
                         Quantity.LENGTH)
                 .length(
                         "finished thickness",

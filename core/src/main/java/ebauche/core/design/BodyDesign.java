@@ -1,5 +1,6 @@
 package ebauche.core.design;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
@@ -43,7 +44,7 @@ public record BodyDesign(
         List<TemplateMade> templates,
         List<PartHole> holes,
         List<Contour> contours,
-        Set<String> undecided) {
+        Set<Feature> undecided) {
 
     public BodyDesign {
         Refusal.between(thickness, 5, 120, "thickness");
@@ -72,7 +73,7 @@ public record BodyDesign(
             Refusal.unless(
                     contour.depth() < thickness,
                     "contours",
-                    "the " + FeatureName.said(contour.feature()) + " is deeper than the body is thick");
+                    "the " + contour.feature().said() + " is deeper than the body is thick");
         }
     }
 
@@ -82,8 +83,8 @@ public record BodyDesign(
     }
 
     /** The bought parts that cavities follow from, by the feature that is cut for each, in the order of the design. */
-    public Map<String, Part> parts() {
-        Map<String, Part> parts = new LinkedHashMap<>();
+    public Map<Feature, Part> parts() {
+        Map<Feature, Part> parts = new LinkedHashMap<>();
         neck.ferrule().ifPresent(p -> parts.put(NeckJoint.FERRULES, p));
         bridge.part().ifPresent(p -> parts.put(Bridge.FEATURE, p));
         bridge.stringThrough().flatMap(Bridge.StringThrough::ferrule).ifPresent(p -> parts.put(Bridge.FERRULES, p));
@@ -143,7 +144,7 @@ public record BodyDesign(
     }
 
     /** How the template of a feature is made. */
-    public TemplateMade template(String feature) {
+    public TemplateMade template(Feature feature) {
         return templates.stream()
                 .filter(t -> t.feature().equals(feature))
                 .findFirst()

@@ -1,5 +1,7 @@
 package ebauche.core.design;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -21,8 +23,6 @@ import java.util.OptionalDouble;
  * @param radius of a hollow; a round one's follows from width and depth
  */
 public record Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
-    private static final String PREFIX = "contour-";
-
     /** The name of the step that carves one. */
     public static final String CARVE = "carve";
 
@@ -53,18 +53,13 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
                 shape != Profile.Shape.HOLLOW || radius.isPresent(), "radius", "a hollow contour needs its radius");
     }
 
-    public String feature() {
-        return PREFIX + id;
+    public Feature feature() {
+        return Feature.of(FeatureKind.CONTOUR, id);
     }
 
     /** The step that carves it, by its feature. */
-    public static String carveStep(String feature) {
+    public static String carveStep(Feature feature) {
         return feature + ":" + CARVE;
-    }
-
-    /** Whether a feature is a contour, by its lasting name. */
-    public static boolean isFeature(String feature) {
-        return feature.startsWith(PREFIX);
     }
 
     /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */
@@ -89,7 +84,7 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         try {
             return laid(outline);
         } catch (Refusal refusal) {
-            throw new Refusal("contours", "the " + FeatureName.said(feature()) + ": " + refusal.getMessage());
+            throw new Refusal("contours", "the " + feature().said() + ": " + refusal.getMessage());
         }
     }
 

@@ -1,15 +1,18 @@
 package ebauche.core.design;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Refusal;
 import ebauche.core.measure.Rounding;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** What a reading can answer. Written as one word, such as {@code heel-thickness} or {@code depth:neck}. */
 public sealed interface Measurand {
+
+    /** The longest word of a feature that can be measured: of what may be an id, and the longest kind. */
+    int LONGEST = 40;
 
     /** The word that files and addresses use. */
     String key();
@@ -120,13 +123,7 @@ public sealed interface Measurand {
     }
 
     /** Depth of a cavity or hole, from the face it is cut from as that face is now. */
-    record DepthOf(String feature) implements Measurand {
-        private static final Pattern FEATURE = Pattern.compile("[a-z0-9-]{1,40}");
-
-        public DepthOf {
-            Refusal.unless(FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
-        }
-
+    record DepthOf(Feature feature) implements Measurand {
         @Override
         public String key() {
             return "depth:" + feature;
@@ -134,7 +131,7 @@ public sealed interface Measurand {
 
         @Override
         public String label() {
-            return "depth of the " + FeatureName.said(feature);
+            return "depth of the " + feature.said();
         }
 
         @Override
@@ -149,12 +146,7 @@ public sealed interface Measurand {
     }
 
     /** Thickness of the body at the hole that a feature is, square to the faces. */
-    record ThicknessAt(String feature) implements Measurand {
-        public ThicknessAt {
-            Refusal.unless(
-                    DepthOf.FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
-        }
-
+    record ThicknessAt(Feature feature) implements Measurand {
         @Override
         public String key() {
             return "thickness-at:" + feature;
@@ -162,7 +154,7 @@ public sealed interface Measurand {
 
         @Override
         public String label() {
-            return "body thickness at the " + FeatureName.said(feature);
+            return "body thickness at the " + feature.said();
         }
 
         @Override
@@ -177,12 +169,7 @@ public sealed interface Measurand {
     }
 
     /** A size of the part in hand that a feature is cut for; it stands in for the nominal one. */
-    record SizeOf(String feature, PartSize size) implements Measurand {
-        public SizeOf {
-            Refusal.unless(
-                    DepthOf.FEATURE.matcher(feature).matches(), "measures", "“" + feature + "” is no feature's name");
-        }
-
+    record SizeOf(Feature feature, PartSize size) implements Measurand {
         @Override
         public String key() {
             return "size:" + feature + "." + size.key();
@@ -190,7 +177,7 @@ public sealed interface Measurand {
 
         @Override
         public String label() {
-            return FeatureName.part(feature) + ": " + size.words();
+            return feature.part() + ": " + size.words();
         }
 
         @Override
@@ -206,7 +193,7 @@ public sealed interface Measurand {
         private static Optional<Measurand> parse(String key) {
             int dot = key.lastIndexOf('.');
             return key.startsWith("size:") && dot > 5
-                    ? PartSize.of(key.substring(dot + 1)).map(s -> new SizeOf(key.substring(5, dot), s))
+                    ? PartSize.of(key.substring(dot + 1)).map(s -> new SizeOf(named(key.substring(5, dot)), s))
                     : Optional.empty();
         }
     }
@@ -259,10 +246,10 @@ public sealed interface Measurand {
      */
     static Measurand parse(String key) {
         if (key.startsWith("depth:")) {
-            return new DepthOf(key.substring(6));
+            return new DepthOf(named(key.substring(6)));
         }
         if (key.startsWith("thickness-at:")) {
-            return new ThicknessAt(key.substring(13));
+            return new ThicknessAt(named(key.substring(13)));
         }
         Optional<Measurand> size = SizeOf.parse(key);
         if (size.isPresent()) {
@@ -282,6 +269,15 @@ public sealed interface Measurand {
             }
         }
         throw new Refusal("measures", "“" + key + "” is nothing that is measured here");
+    }
+
+    private static Feature named(String word) {
+        Refusal.unless(word.length() <= LONGEST, "measures", "“" + word + "” is no feature's name");
+        try {
+            return Feature.parse(word);
+        } catch (Refusal refusal) {
+            throw new Refusal("measures", refusal.getMessage());
+        }
     }
 
     /** Whether a value can be meant at all. */

@@ -1,5 +1,7 @@
 package ebauche.core.design;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Part;
@@ -55,12 +57,12 @@ public record NeckJoint(
         Optional<ScratchPlate> scratchPlate) {
 
     /** The feature's name. */
-    public static final String FEATURE = "neck";
+    public static final Feature FEATURE = Feature.of(FeatureKind.NECK);
 
-    public static final String SCREWS = "neck-screws";
+    public static final Feature SCREWS = Feature.of(FeatureKind.NECK_SCREWS);
 
     /** The feature's name of the seats for the screws' ferrules in the back. */
-    public static final String FERRULES = "neck-ferrules";
+    public static final Feature FERRULES = Feature.of(FeatureKind.NECK_FERRULES);
 
     /** Beyond this a body is no longer a flat one; also keeps the tangent tame. */
     private static final double STEEPEST = 10;

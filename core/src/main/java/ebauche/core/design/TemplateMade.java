@@ -2,6 +2,7 @@ package ebauche.core.design;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,7 +15,7 @@ import java.util.OptionalDouble;
  * @param hold empty for the shop's usual
  */
 public record TemplateMade(
-        String feature, OptionalDouble thickness, TemplateMaterial material, Optional<HoldDown> hold) {
+        Feature feature, OptionalDouble thickness, TemplateMaterial material, Optional<HoldDown> hold) {
     private static final double THINNEST = 2;
     private static final double THICKEST = 60;
 
@@ -23,7 +24,7 @@ public record TemplateMade(
     }
 
     /** As the shop usually makes and holds them. */
-    public static TemplateMade usual(String feature) {
+    public static TemplateMade usual(Feature feature) {
         return new TemplateMade(feature, OptionalDouble.empty(), TemplateMaterial.MDF, Optional.empty());
     }
 }

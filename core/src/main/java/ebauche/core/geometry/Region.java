@@ -313,10 +313,11 @@ public final class Region {
     }
 
     /** Whether it holds all of another; a smaller area or a narrower box cannot. */
+    @SuppressWarnings("ReferenceEquality") // the very same area, before its points are compared
     public boolean contains(Region other) {
         boolean may = area() >= other.area() * (1 - 1e-9)
                 && geometry.getEnvelopeInternal().covers(other.geometry.getEnvelopeInternal());
-        return this == other || this == other.within || may && prepared().covers(other.geometry);
+        return this == other || this == other.within || (may && prepared().covers(other.geometry));
     }
 
     public boolean contains(Point p) {
@@ -435,7 +436,7 @@ public final class Region {
 
     @Override
     public boolean equals(Object other) {
-        return this == other || other instanceof Region region && geometry.equalsExact(region.geometry);
+        return this == other || (other instanceof Region region && geometry.equalsExact(region.geometry));
     }
 
     @Override

@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
@@ -43,7 +45,7 @@ public record Bridge(
         Optional<Part> part) {
 
     /** The feature's name. */
-    public static final String FEATURE = "bridge";
+    public static final Feature FEATURE = Feature.of(FeatureKind.BRIDGE);
 
     public Bridge {
         Refusal.unless(
@@ -72,10 +74,10 @@ public record Bridge(
     }
 
     /** The feature's name of the holes that strings come through. */
-    public static final String STRING_HOLES = "string-holes";
+    public static final Feature STRING_HOLES = Feature.of(FeatureKind.STRING_HOLES);
 
     /** The feature's name of the ferrules' seats in the back. */
-    public static final String FERRULES = "ferrules";
+    public static final Feature FERRULES = Feature.of(FeatureKind.FERRULES);
 
     /**
      * Strings that come through the body.

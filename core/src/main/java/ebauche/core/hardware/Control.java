@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
@@ -108,7 +110,7 @@ public record Control(
         return Region.rectangle(at, across, along, 0, 0);
     }
 
-    public String feature() {
-        return "control-" + id;
+    public Feature feature() {
+        return Feature.of(FeatureKind.CONTROL, id);
     }
 }

@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -25,16 +27,16 @@ public record ControlCavity(
         List<Point> screws,
         Optional<Part> cover) {
     /** The feature's name for the cavity itself. */
-    public static final String FEATURE = "controls";
+    public static final Feature FEATURE = Feature.of(FeatureKind.CONTROLS);
 
     /** The feature's name for the pilot holes of its cover's screws. */
-    public static final String SCREWS = "cover-screws";
+    public static final Feature SCREWS = Feature.of(FeatureKind.COVER_SCREWS);
 
     /** Diameter of the ear round a cover's screw: common practice. */
     public static final double EAR = 9;
 
     /** The feature's name for the recess of its cover. */
-    public static final String COVER = "cover";
+    public static final Feature COVER = Feature.of(FeatureKind.COVER);
 
     public ControlCavity {
         Refusal.positive(woodOver, "woodOver");

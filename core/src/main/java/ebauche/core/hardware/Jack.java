@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
@@ -14,7 +16,7 @@ import java.util.Optional;
  * @param part the jack itself, which the hole is drilled for
  */
 public record Jack(Point entry, Point aim, double diameter, double fromFront, Optional<Part> part) {
-    public static final String FEATURE = "jack";
+    public static final Feature FEATURE = Feature.of(FeatureKind.JACK);
 
     public Jack {
         Refusal.positive(diameter, "diameter");

@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
@@ -32,7 +34,7 @@ public record PartHole(String id, Part part, Point at, Side from, Optional<Point
                 a -> Refusal.unless(a.distance(at) >= 1, "aim", "must lie at least 1 mm from where the hole enters"));
     }
 
-    public String feature() {
-        return "hole-" + id;
+    public Feature feature() {
+        return Feature.of(FeatureKind.HOLE, id);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Kinds of parts, each with the sizes that the wood needs to know and those that it may have besides. */
+@SuppressWarnings("ImmutableEnumChecker") // its lists are the JDK's unmodifiable ones
 public enum PartKind {
     FLAT_BRIDGE(
             "flat-bridge",

@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
@@ -29,7 +31,7 @@ public record Pickup(
         double cornerRadius,
         double turned,
         double depth,
-        Set<String> joins,
+        Set<Feature> joins,
         double proud,
         Optional<Part> part) {
     public Pickup {
@@ -49,12 +51,12 @@ public record Pickup(
             double cornerRadius,
             double turned,
             double depth,
-            Set<String> joins) {
+            Set<Feature> joins) {
         this(id, at, across, along, cornerRadius, turned, depth, joins, 0, Optional.empty());
     }
 
     /** A cavity that follows from the part: bare, without any room round it. */
-    public static Pickup of(String id, Point at, double turned, Set<String> joins, double proud, Part part) {
+    public static Pickup of(String id, Point at, double turned, Set<Feature> joins, double proud, Part part) {
         Refusal.unless(
                 part.kind() == PartKind.PICKUP, "part", "a " + part.kind().word() + " is no pickup");
         Refusal.unless(
@@ -79,12 +81,12 @@ public record Pickup(
         return Region.rectangle(at, across, along, cornerRadius, turned);
     }
 
-    /** The name of the deeper pockets for its legs. */
-    public String legs() {
-        return "legs-" + id;
+    /** The deeper pockets for its legs. */
+    public Feature legs() {
+        return Feature.of(FeatureKind.LEGS, id);
     }
 
-    public String feature() {
-        return "pickup-" + id;
+    public Feature feature() {
+        return Feature.of(FeatureKind.PICKUP, id);
     }
 }

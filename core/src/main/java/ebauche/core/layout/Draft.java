@@ -6,6 +6,7 @@ package ebauche.core.layout;
  * @param board index on the rack, for each piece from left to right
  * @param segment which length of that board, counted from its near end
  */
+@SuppressWarnings("ArrayRecordComponent") // made a hundred thousand times a search, never compared
 record Draft(Pattern pattern, int[] board, int[] segment) {
     int pieces() {
         return board.length;

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
  * @param edges x of the outer edges and the seams between them, from left to right
  * @param bookMatched whether the two halves are one board resawn and opened
  */
+@SuppressWarnings("ArrayRecordComponent") // read a hundred thousand times a search, never compared
 record Pattern(double[] edges, boolean bookMatched) {
     /** Most pieces that are tried. */
     static final int MOST_PIECES = 7;

@@ -146,7 +146,7 @@ final class NeckChecks {
             if (wanted > front + 1e-9 || wanted < rear - 1e-9) {
                 double miss = wanted > front ? wanted - front : rear - wanted;
                 found.add(Finding.stops("neck", "saddle-travel")
-                        .on("bridge")
+                        .on(Bridge.FEATURE)
                         .at(new Point(strings.offset(i), wanted))
                         .length("missing", miss)
                         .length("compensation", strings.compensation(i))
@@ -167,7 +167,7 @@ final class NeckChecks {
         double limit = build.shop().limits().bridgeOffCentre();
         if (off > limit) {
             found.add(Finding.stops("neck", "bridge-off-centre")
-                    .on("bridge")
+                    .on(Bridge.FEATURE)
                     .at(new Point(design.bridge().offCentre(), design.bridge().footprintY()))
                     .length("off the centre line", off)
                     .length("limit", limit)
@@ -208,7 +208,7 @@ final class NeckChecks {
                                 "The heel leaves a gap of {0} in its pocket; from {1} the neck is loose.",
                                 "Make the pocket to the neck that is in hand, or shim its side with veneer."));
             case SNUG -> {
-                if (fit.after(NeckFit.SANDED_MOST) == NeckFit.Class.LOOSE
+                if (fit.after(NeckFit.SANDED_MOST) == NeckFit.Grade.LOOSE
                         && fit.heel().made() == Heel.Made.DRAWING_FIRST) {
                     found.add(Finding.goodToKnow("neck", "neck-sanded-later")
                             .on(NeckJoint.FEATURE)
@@ -275,7 +275,7 @@ final class NeckChecks {
             if (Math.abs(off) > HOLES_WITHIN + NOISE) {
                 found.add(
                         Finding.thinkAgain("neck", "scale-off")
-                                .on("bridge")
+                                .on(Bridge.FEATURE)
                                 .at(new Point(0, 0))
                                 .length("off by", Math.abs(off))
                                 .length("holes within", HOLES_WITHIN)

@@ -35,7 +35,7 @@ public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning p
     private static final double PENCIL = 0.35;
 
     /** How a heel sits. */
-    public enum Class {
+    public enum Grade {
         TOO_TIGHT("does not go in"),
         SNUG("snug"),
         SHOWS("the gap shows"),
@@ -43,7 +43,7 @@ public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning p
 
         private final String words;
 
-        Class(String words) {
+        Grade(String words) {
             this.words = words;
         }
 
@@ -85,18 +85,18 @@ public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning p
     }
 
     /** The wider of the two gaps governs what is seen, a heel too wide at either place does not go in. */
-    public Class fit() {
+    public Grade fit() {
         return after(0);
     }
 
     /** The fit once so much has been sanded off the neck's width. */
-    public Class after(double sanded) {
+    public Grade after(double sanded) {
         double least = Math.min(atEnd.value(), atMouth.value()) + sanded;
         double most = Math.max(atEnd.value(), atMouth.value()) + sanded;
         if (least < 0) {
-            return Class.TOO_TIGHT;
+            return Grade.TOO_TIGHT;
         }
-        return most >= LOOSE ? Class.LOOSE : most >= SHOWS ? Class.SHOWS : Class.SNUG;
+        return most >= LOOSE ? Grade.LOOSE : most >= SHOWS ? Grade.SHOWS : Grade.SNUG;
     }
 
     /** Width of the jig's opening, or of its middle strip, at the end or the mouth: what is cut before it is eased to fit. */

@@ -3,6 +3,7 @@ package ebauche.core.neck;
 import ebauche.core.build.Build;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -18,7 +19,6 @@ import ebauche.core.routing.SeatedHoles;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Surface;
-import ebauche.core.stock.WoodLeft;
 import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,7 +67,7 @@ record NeckHoles(Build build) {
                 .is(back - highest, "back now − pocket's floor where it lies highest at a screw");
         Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, key, title)
                 .set(Drilling.through(build, wide, Fit.CLEAR, depth))
-                .joins(Set.of(NeckJoint.FEATURE, NeckJoint.FERRULES, WoodLeft.FRONT, WoodLeft.BACK))
+                .joins(Set.of(NeckJoint.FEATURE, NeckJoint.FERRULES, Feature.FRONT, Feature.BACK))
                 .caution(Caution.drilling(wide))
                 .takes(20, 0, 0.006);
         if (neck.ferrule().isPresent() && !key.equals(SeatedHoles.LOCATE)) {

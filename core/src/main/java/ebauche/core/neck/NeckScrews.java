@@ -52,7 +52,7 @@ public record NeckScrews(
         if (screws.isEmpty()) {
             return Optional.empty();
         }
-        Plane floor = (Plane) NeckStation.pocket(build).floor();
+        Plane floor = NeckStation.pocket(build).floor();
         Comparator<Point> byWood =
                 Comparator.comparingDouble(p -> under(build, floor, p).value());
         Point most = screws.stream().max(byWood).orElseThrow();

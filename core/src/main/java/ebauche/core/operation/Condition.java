@@ -50,8 +50,8 @@ public sealed interface Condition {
 
         @Override
         public boolean answers(Condition need) {
-            return need instanceof Flat flat && flat.face == face && covers(region, flat.region)
-                    || need instanceof Rim rim && rim.face == face && covers(region, rim.line);
+            return (need instanceof Flat flat && flat.face == face && covers(region, flat.region))
+                    || (need instanceof Rim rim && rim.face == face && covers(region, rim.line));
         }
 
         /** A cut over the whole region leaves it flat, only lower; one that takes too great a share of it spoils it. */

@@ -1,5 +1,6 @@
 package ebauche.core.operation;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
@@ -33,7 +34,7 @@ import java.util.TreeSet;
 public record Operation(
         String key,
         String station,
-        String feature,
+        Feature feature,
         String title,
         Face face,
         Setting setting,
@@ -41,7 +42,7 @@ public record Operation(
         List<Condition> needs,
         List<Condition> gives,
         List<Condition> spoils,
-        Set<String> joins,
+        Set<Feature> joins,
         Optional<WoodLeft.Opening> opening,
         List<Inspection> inspections,
         List<Caution> cautions,
@@ -113,14 +114,14 @@ public record Operation(
                 risk);
     }
 
-    public static Builder of(String station, String feature, String step, String title) {
+    public static Builder of(String station, Feature feature, String step, String title) {
         return new Builder(station, feature, step, title);
     }
 
     /** Gathers an operation in the order in which one thinks of it. */
     public static final class Builder {
         private final String station;
-        private final String feature;
+        private final Feature feature;
         private final String step;
         private final String title;
         private Face face = Face.FRONT;
@@ -129,7 +130,7 @@ public record Operation(
         private final List<Condition> needs = new ArrayList<>();
         private final List<Condition> gives = new ArrayList<>();
         private final List<Condition> spoils = new ArrayList<>();
-        private final Set<String> joins = new TreeSet<>();
+        private final Set<Feature> joins = new TreeSet<>();
         private Optional<WoodLeft.Opening> opening = Optional.empty();
         private final List<Inspection> inspections = new ArrayList<>();
         private final List<Caution> cautions = new ArrayList<>();
@@ -137,7 +138,7 @@ public record Operation(
         private int wait;
         private double risk;
 
-        private Builder(String station, String feature, String step, String title) {
+        private Builder(String station, Feature feature, String step, String title) {
             this.station = station;
             this.feature = feature;
             this.step = step;
@@ -174,7 +175,7 @@ public record Operation(
             return this;
         }
 
-        public Builder joins(Set<String> features) {
+        public Builder joins(Set<Feature> features) {
             joins.addAll(features);
             return this;
         }

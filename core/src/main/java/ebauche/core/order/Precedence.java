@@ -19,14 +19,15 @@ import java.util.Map;
  * of several pieces of wood is kept by the n pieces that fewest others cut. Cost: operations squared times their
  * conditions, with a region test only where depths meet.
  */
+@SuppressWarnings("ReferenceEquality") // a step is not its own giver or spoiler; two that read alike are two
 public final class Precedence {
     private final List<Operation> operations;
     private final Map<String, Link> links = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
     /** Answers already found; operations of one feature share their conditions. */
-    private final Map<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
+    private final IdentityHashMap<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
 
-    private final Map<Condition, List<Operation>> givers = new IdentityHashMap<>();
+    private final IdentityHashMap<Condition, List<Operation>> givers = new IdentityHashMap<>();
 
     /** What finished steps really did, by their keys. */
     private final Map<String, List<Change>> done;
@@ -108,7 +109,7 @@ public final class Precedence {
     private void beforeSpoilers(Operation needer, Condition need, String words) {
         for (Operation spoiler : operations) {
             boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
-            if (spoiler == needer || ofWood && joined(spoiler, needer)) {
+            if (spoiler == needer || (ofWood && joined(spoiler, needer))) {
                 continue;
             }
             if (!givers(need).contains(spoiler) && spoils(spoiler, need)) {

@@ -1,7 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.build.Finding;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Operation;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -34,6 +34,8 @@ public final class Sequence {
     }
 
     /**
+     * The order of some steps.
+     *
      * @param operations in the stations' order
      * @param done keys of what is done, in the order of doing
      */
@@ -133,9 +135,9 @@ public final class Sequence {
                     .append("”, which ")
                     .append(link.because());
         }
-        List<String> features = features(round);
+        List<Feature> features = features(round);
         boolean several = features.size() > 1;
-        String said = features.stream().map(f -> "the " + FeatureName.said(f)).collect(Collectors.joining(" and "));
+        String said = features.stream().map(f -> "the " + f.said()).collect(Collectors.joining(" and "));
         return Finding.stops("order", "circle")
                 .on(features.get(0))
                 .says(
@@ -148,7 +150,7 @@ public final class Sequence {
     }
 
     /** The features of some steps, each once. */
-    private List<String> features(List<String> keys) {
+    private List<Feature> features(List<String> keys) {
         return keys.stream()
                 .flatMap(k -> operations.stream().filter(o -> o.key().equals(k)))
                 .map(Operation::feature)
@@ -158,7 +160,7 @@ public final class Sequence {
 
     /** One finding for each feature whose steps should have come first, however many of them there are. */
     private void findEarly(String key, List<String> done) {
-        Set<String> told = new HashSet<>();
+        Set<Feature> told = new HashSet<>();
         for (Link link : links) {
             if (link.after().equals(key)
                     && done.indexOf(link.before()) < 0

@@ -4,6 +4,8 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.build.Station;
 import ebauche.core.crib.Saw;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
@@ -23,7 +25,7 @@ import java.util.Optional;
 
 /** Centre line, outline drawn, sawn outside the line, brought to it as the shop does that. */
 public final class OutlineStation implements Station {
-    public static final String FEATURE = "outline";
+    public static final Feature FEATURE = Feature.of(FeatureKind.OUTLINE);
 
     private static final double NEARLY = 1e-6;
 

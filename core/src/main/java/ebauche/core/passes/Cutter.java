@@ -41,7 +41,7 @@ public record Cutter(Bit bit, Router router) {
 
     /** Between the router's slowest, and the least of its fastest, the bit's stamp and what its rim should bear. */
     public Speeds speeds() {
-        int rim = (int) (FASTEST_RIM / (Math.PI * bit.diameter() / 1000) * 60 / 500) * 500;
+        int rim = 500 * (int) (FASTEST_RIM / (Math.PI * bit.diameter() / 1000) * 60 / 500);
         int most = Math.min(router.mostTurns(), rim);
         if (bit.mostTurns() > 0) {
             most = Math.min(most, bit.mostTurns());

@@ -7,10 +7,10 @@ import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.passes.Reach.Window;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -113,7 +113,7 @@ public final class PassPlanner {
             }
             for (int guide : guides) {
                 depth = deepest(guide, depth);
-                if (depth >= cut.depth() - 1e-9 || depth > 0 && farFaceFrom(depth)) {
+                if (depth >= cut.depth() - 1e-9 || (depth > 0 && farFaceFrom(depth))) {
                     return true;
                 }
             }
@@ -203,10 +203,11 @@ public final class PassPlanner {
         }
 
         List<Pass> passesTaken() {
-            LinkedList<Pass> all = new LinkedList<>();
+            List<Pass> all = new ArrayList<>();
             for (Node n = this; n.pass != null; n = n.before) {
-                all.addFirst(n.pass);
+                all.add(n.pass);
             }
+            Collections.reverse(all);
             return all;
         }
     }
@@ -253,7 +254,7 @@ public final class PassPlanner {
         /** Deeper, and cheaper, or as cheap and not heavier. */
         private boolean outdoes(Node one, Node other) {
             return one.depth() >= other.depth()
-                    && (one.cost() < other.cost() || one.cost() == other.cost() && one.load() <= other.load() + LIKE);
+                    && (one.cost() < other.cost() || (one.cost() == other.cost() && one.load() <= other.load() + LIKE));
         }
     }
 

@@ -4,6 +4,7 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
@@ -42,9 +43,9 @@ final class Contradictions {
      * @param done finished steps by their keys, in the order of doing
      * @param cut what each of them really did to the wood
      */
-    static Map<String, Finding> find(
+    static Map<Feature, Finding> find(
             Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Map<String, List<Change>> cut) {
-        Map<String, Finding> found = new LinkedHashMap<>();
+        Map<Feature, Finding> found = new LinkedHashMap<>();
         List<AsBuilt.Done> lastFirst = new ArrayList<>(done.values());
         Collections.reverse(lastFirst);
         for (AsBuilt.Done fact : lastFirst) {

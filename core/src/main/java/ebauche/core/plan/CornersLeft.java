@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.Build;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
@@ -15,7 +16,7 @@ public final class CornersLeft {
     private CornersLeft() {}
 
     /** Of a pocket or the outline; empty where nothing stands. */
-    public static Optional<Unreached> of(Build build, String feature) {
+    public static Optional<Unreached> of(Build build, Feature feature) {
         Region body = build.design().outline().region();
         Optional<Unreached> left = feature.equals(OutlineStation.FEATURE)
                 ? Unreached.outside(body, new OutlineRouting(build).crib())

@@ -5,9 +5,9 @@ import ebauche.core.build.Build;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.History;
 import ebauche.core.cavity.ControlFloor;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.ControlCavity;
@@ -46,7 +46,7 @@ import java.util.stream.DoubleStream;
  * @param tops what is left over each control that stands on its floor
  */
 public record DepthCard(
-        String feature,
+        Feature feature,
         Face face,
         Reckoning depth,
         Reckoning now,
@@ -69,7 +69,7 @@ public record DepthCard(
      * @param sum its thickness
      * @param towards the void or face beyond it
      */
-    public record Left(Reckoning sum, String towards, WoodLeft.Thin thin) {}
+    public record Left(Reckoning sum, Feature towards, WoodLeft.Thin thin) {}
 
     public DepthCard {
         left = List.copyOf(left);
@@ -79,7 +79,7 @@ public record DepthCard(
     }
 
     public String said() {
-        return FeatureName.said(feature);
+        return feature.said();
     }
 
     /** The figure to set: the whole depth, or how far a through route goes before the body is flipped. */
@@ -193,13 +193,13 @@ public record DepthCard(
          * thinnest place, so that the sum can be held against what the voids' geometry found.
          */
         private Left left(WoodLeft.Thin thin) {
-            String towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
-            boolean toFront = thin.neighbour().equals(WoodLeft.FRONT);
-            boolean toBack = thin.neighbour().equals(WoodLeft.BACK);
-            String under = toFront ? thin.feature() : thin.neighbour();
+            Feature towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
+            boolean toFront = thin.neighbour().equals(Feature.FRONT);
+            boolean toBack = thin.neighbour().equals(Feature.BACK);
+            Feature under = toFront ? thin.feature() : thin.neighbour();
             String below = toBack ? "finished thickness" : surface(under);
             String above = toFront ? "finished front" : surface(thin.feature());
-            Reckoning.Builder sum = length("wood left to the " + FeatureName.said(towards));
+            Reckoning.Builder sum = length("wood left to the " + towards.said());
             if (toBack) {
                 sum.length(below, faces().thicknessReckoning(plan.build()).asFact());
             } else {
@@ -227,8 +227,8 @@ public record DepthCard(
                     .toList();
         }
 
-        private static String surface(String of) {
-            return FeatureName.said(of) + " under the front";
+        private static String surface(Feature of) {
+            return of.said() + " under the front";
         }
 
         /**
@@ -236,7 +236,7 @@ public record DepthCard(
          *
          * @param floor whether its lower surface is meant, else its upper
          */
-        private double cut(String feature, Point at, boolean floor) {
+        private double cut(Feature feature, Point at, boolean floor) {
             DoubleStream depths = plan.history().steps().stream()
                     .flatMap(s -> s.changes().stream())
                     .filter(c -> History.isVoid(c) && c.feature().equals(feature))

@@ -3,7 +3,7 @@ package ebauche.core.plan;
 import ebauche.core.build.Build;
 import ebauche.core.build.History;
 import ebauche.core.crib.HoldDown;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -48,7 +48,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
      * @param waste the feature that takes the hole away
      * @param longest screw: template and the depth that is cut there, less a little
      */
-    public record Seat(Point at, String waste, Reckoning longest) {}
+    public record Seat(Point at, Feature waste, Reckoning longest) {}
 
     public Holding {
         seats = List.copyOf(seats);
@@ -72,7 +72,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         return meant.inWaste()
                 ? meant.words() + ", in "
                         + seats.stream()
-                                .map(s -> "the " + FeatureName.said(s.waste()))
+                                .map(s -> "the " + s.waste().said())
                                 .distinct()
                                 .collect(Collectors.joining(" or "))
                 : meant.words();
@@ -90,7 +90,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
      *
      * @param pockets every guided pocket of the build
      */
-    static Holding of(Build build, History history, String feature, Face face, List<GuidedPocket> pockets) {
+    static Holding of(Build build, History history, Feature feature, Face face, List<GuidedPocket> pockets) {
         int on = indexOf(history, feature, true);
         Region cut = pockets.stream()
                 .filter(p -> p.feature().equals(feature))
@@ -122,7 +122,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         return one.distance(other) < APART ? List.of(room.inner()) : List.of(other, one);
     }
 
-    private static Reckoning longest(Build build, String feature, GuidedPocket waste) {
+    private static Reckoning longest(Build build, Feature feature, GuidedPocket waste) {
         double template = build.templateThickness(feature);
         return Reckoning.of("longest screw in the " + waste.noun(), Quantity.LENGTH)
                 .length("template", Fact.typed(template))
@@ -152,7 +152,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
     }
 
     /** The step at which a feature's template is fixed, or at which it is first cut. */
-    private static int indexOf(History history, String feature, boolean fixed) {
+    private static int indexOf(History history, Feature feature, boolean fixed) {
         List<History.Step> steps = history.steps();
         for (int i = 0; i < steps.size(); i++) {
             boolean its = steps.get(i).operation().feature().equals(feature);

@@ -7,7 +7,7 @@ import ebauche.core.build.History;
 import ebauche.core.build.Station;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.BodyDesign;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
@@ -68,16 +68,16 @@ public final class Planner {
         planned.removeAll(undecided);
         List<Operation> decided = new ArrayList<>(wanted);
         decided.removeAll(undecided);
-        Aside<Map<String, Finding>> contradictions = Aside.of(() -> Contradictions.find(build, decided, done, cut));
+        Aside<Map<Feature, Finding>> contradictions = Aside.of(() -> Contradictions.find(build, decided, done, cut));
         Precedence precedence = Precedence.of(all, cut);
         findings.addAll(checked.get().findings());
-        Map<String, Finding> gone = contradictions.get();
+        Map<Feature, Finding> gone = contradictions.get();
         findings.addAll(gone.values());
         findings.addAll(Shortfalls.find(build, decided, done, gone.keySet()));
         findings.addAll(precedence.findings());
         findings.addAll(unreadable());
         findings.addAll(DrillsLacking.find(build, toDo(decided, done)));
-        findings.removeIf(f -> undecided(f.feature()));
+        findings.removeIf(f -> f.feature().filter(this::undecided).isPresent());
         findings.addAll(waiting(planned, undecided));
         Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
         History history = replay(sequence.operations(), cut);
@@ -134,7 +134,7 @@ public final class Planner {
                 .toList();
     }
 
-    private boolean undecided(String feature) {
+    private boolean undecided(Feature feature) {
         return build.design().undecided().contains(feature);
     }
 
@@ -149,7 +149,7 @@ public final class Planner {
     /** Features that need what only an undecided one would give, each told by the first of its steps. */
     private static List<Finding> waiting(List<Operation> planned, List<Operation> undecided) {
         List<Finding> waiting = new ArrayList<>();
-        Set<List<String>> told = new HashSet<>();
+        Set<List<Feature>> told = new HashSet<>();
         for (Operation step : planned) {
             for (Condition need : step.needs()) {
                 Optional<Operation> giver = giver(undecided, need);
@@ -160,7 +160,7 @@ public final class Planner {
                             .on(step.feature())
                             .says(
                                     "“" + step.title() + "” needs " + need.words() + ", which only the undecided "
-                                            + FeatureName.said(giver.get().feature()) + " gives.",
+                                            + giver.get().feature().said() + " gives.",
                                     "Decide on that first, or leave this step for later too."));
                 }
             }
@@ -190,7 +190,7 @@ public final class Planner {
     /** What was done and is planned no longer is a fact all the same: it stays among the steps, and its wood stays gone. */
     private static List<Operation> withRecorded(List<Operation> planned, Collection<AsBuilt.Done> done) {
         Map<String, Operation> byKey = new LinkedHashMap<>();
-        Map<String, String> stations = new LinkedHashMap<>();
+        Map<Feature, String> stations = new LinkedHashMap<>();
         for (Operation operation : planned) {
             byKey.put(operation.key(), operation);
             stations.putIfAbsent(operation.feature(), operation.station());
@@ -203,9 +203,9 @@ public final class Planner {
         return List.copyOf(byKey.values());
     }
 
-    private static Operation recorded(AsBuilt.Done fact, Map<String, String> stations) {
+    private static Operation recorded(AsBuilt.Done fact, Map<Feature, String> stations) {
         int colon = fact.operation().lastIndexOf(':');
-        String feature = fact.operation().substring(0, Math.max(0, colon));
+        Feature feature = Feature.parse(fact.operation().substring(0, Math.max(0, colon)));
         Operation.Builder step = Operation.of(
                         stations.getOrDefault(feature, "earlier"),
                         feature,

@@ -4,9 +4,9 @@ import ebauche.core.build.AsBuilt;
 import ebauche.core.build.AsCut;
 import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
@@ -40,11 +40,11 @@ final class Shortfalls {
      *
      * @param told features of which it is told already that they were cut where the design now wants wood
      */
-    static List<Finding> find(Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Set<String> told) {
+    static List<Finding> find(Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Set<Feature> told) {
         if (done.isEmpty()) {
             return List.of();
         }
-        Map<String, List<Operation>> steps = new LinkedHashMap<>();
+        Map<Feature, List<Operation>> steps = new LinkedHashMap<>();
         for (Operation operation : planned) {
             if (List.of("cavity", "neck").contains(operation.station())) {
                 operation.changes().stream()
@@ -65,7 +65,7 @@ final class Shortfalls {
         return step.key().endsWith(":" + AsCut.WIDEN) || step.key().endsWith(":" + AsCut.DEEPEN);
     }
 
-    private void feature(String feature, List<Operation> steps) {
+    private void feature(Feature feature, List<Operation> steps) {
         List<Operation> first = steps.stream().filter(s -> !again(s)).toList();
         if (first.isEmpty() || !first.stream().allMatch(s -> done.containsKey(s.key()))) {
             return;
@@ -90,13 +90,13 @@ final class Shortfalls {
         }
     }
 
-    private void tooSmall(String feature, Point at, double lacks, boolean hole, boolean planned) {
+    private void tooSmall(Feature feature, Point at, double lacks, boolean hole, boolean planned) {
         found.add(Finding.thinkAgain("plan", "cut-too-small")
                 .on(feature)
                 .at(at)
                 .length("lacks", lacks)
                 .says(
-                        "The " + FeatureName.said(feature) + (hole ? " is drilled" : " is cut")
+                        "The " + feature.said() + (hole ? " is drilled" : " is cut")
                                 + ", and it is wanted larger now: by {0} at its edge.",
                         hole
                                 ? "Ream it, or plug it and drill it again; or another part."
@@ -106,7 +106,7 @@ final class Shortfalls {
     }
 
     /** The neck pocket has its own tolerance and its own findings. */
-    private void tooShallow(String feature, AsCut cut, List<Operation> first, boolean planned) {
+    private void tooShallow(Feature feature, AsCut cut, List<Operation> first, boolean planned) {
         Measurand depth = new Measurand.DepthOf(feature);
         first.stream()
                 .filter(s -> s.key().endsWith(":" + AsCut.ROUT))
@@ -120,7 +120,7 @@ final class Shortfalls {
                         .on(feature)
                         .length("lacks", lacks)
                         .says(
-                                "The " + FeatureName.said(feature) + " is cut, and it is wanted {0} deeper now.",
+                                "The " + feature.said() + " is cut, and it is wanted {0} deeper now.",
                                 planned
                                         ? "A step that deepens it is planned; or go back to the number it was cut to."
                                         : "Take it down by that, or go back to the number it was cut to.")));

@@ -1,12 +1,14 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Quantity;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -33,7 +35,7 @@ public record SideBySide(
      * @param then the same for the change
      * @param tooThin whether the change leaves less wood there than the shop does
      */
-    public record Row(String feature, String what, OptionalDouble today, OptionalDouble then, boolean tooThin) {}
+    public record Row(Feature feature, String what, OptionalDouble today, OptionalDouble then, boolean tooThin) {}
 
     public static SideBySide of(BuildPlan today, BuildPlan then) {
         return new SideBySide(
@@ -65,12 +67,12 @@ public record SideBySide(
     }
 
     private static List<Row> cavities(BuildPlan today, BuildPlan then) {
-        Map<String, Numbers> before = numbers(today);
-        Map<String, Numbers> after = numbers(then);
-        Map<String, Numbers> all = new LinkedHashMap<>(after);
+        Map<Feature, Numbers> before = numbers(today);
+        Map<Feature, Numbers> after = numbers(then);
+        Map<Feature, Numbers> all = new LinkedHashMap<>(after);
         before.forEach(all::putIfAbsent);
         List<Row> rows = new ArrayList<>();
-        for (String feature : all.keySet()) {
+        for (Feature feature : all.keySet()) {
             Numbers a = before.getOrDefault(feature, Numbers.NONE);
             Numbers b = after.getOrDefault(feature, Numbers.NONE);
             row(feature, "depth", a.depth, b.depth, false, rows);
@@ -85,7 +87,7 @@ public record SideBySide(
     }
 
     private static void row(
-            String feature, String what, OptionalDouble today, OptionalDouble then, boolean tooThin, List<Row> rows) {
+            Feature feature, String what, OptionalDouble today, OptionalDouble then, boolean tooThin, List<Row> rows) {
         boolean same = today.isPresent() == then.isPresent()
                 && (today.isEmpty() || Math.abs(today.getAsDouble() - then.getAsDouble()) <= NOISE);
         if (!same) {
@@ -97,8 +99,8 @@ public record SideBySide(
         static final Numbers NONE = new Numbers(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
     }
 
-    private static Map<String, Numbers> numbers(BuildPlan plan) {
-        Map<String, Numbers> numbers = new LinkedHashMap<>();
+    private static Map<Feature, Numbers> numbers(BuildPlan plan) {
+        Map<Feature, Numbers> numbers = new LinkedHashMap<>();
         for (DepthCard card : DepthCard.of(plan)) {
             numbers.put(
                     card.feature(),
@@ -131,7 +133,7 @@ public record SideBySide(
         return moved;
     }
 
-    private record Key(String rule, String feature, String what) {
+    private record Key(String rule, Optional<Feature> feature, String what) {
         static Key of(Finding finding) {
             return new Key(finding.rule(), finding.feature(), finding.what());
         }

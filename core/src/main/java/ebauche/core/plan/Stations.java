@@ -5,6 +5,7 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Station;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.contour.ContourStation;
+import ebauche.core.feature.Feature;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;
@@ -28,7 +29,7 @@ public final class Stations {
     private Stations() {}
 
     /** The pocket of a feature, if it is one that is routed along a template. */
-    static Optional<GuidedPocket> pocket(Build build, String feature) {
+    static Optional<GuidedPocket> pocket(Build build, Feature feature) {
         return pockets(build).stream().filter(p -> p.feature().equals(feature)).findFirst();
     }
 

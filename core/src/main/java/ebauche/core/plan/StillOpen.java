@@ -1,5 +1,6 @@
 package ebauche.core.plan;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Operation;
 import ebauche.core.order.Link;
 import java.util.ArrayList;
@@ -22,11 +23,11 @@ import java.util.TreeMap;
  * @param lastOpen the step before that, the last that leaves it open; empty if the very first step forecloses it
  * @param because what that step takes away
  */
-public record StillOpen(String feature, Optional<Operation> closedBy, Optional<Operation> lastOpen, String because) {
+public record StillOpen(Feature feature, Optional<Operation> closedBy, Optional<Operation> lastOpen, String because) {
 
     /** For each undecided feature, in the order in which they close; those that stay open to the end last. */
     static List<StillOpen> of(Collection<Operation> undecided, List<Link> links, List<Operation> order) {
-        Map<String, List<String>> steps = new TreeMap<>();
+        Map<Feature, List<String>> steps = new TreeMap<>();
         undecided.forEach(
                 o -> steps.computeIfAbsent(o.feature(), f -> new ArrayList<>()).add(o.key()));
         List<String> keys = order.stream().map(Operation::key).toList();

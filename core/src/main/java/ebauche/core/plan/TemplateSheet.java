@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.Build;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
@@ -27,7 +28,7 @@ import java.util.List;
  * @param thickness of its board, mm
  */
 public record TemplateSheet(
-        String feature,
+        Feature feature,
         String name,
         Face face,
         List<List<Segment>> rings,
@@ -126,7 +127,7 @@ public record TemplateSheet(
                 .toList();
     }
 
-    private static Holding holding(BuildPlan plan, String feature, Face face, List<GuidedPocket> pockets) {
+    private static Holding holding(BuildPlan plan, Feature feature, Face face, List<GuidedPocket> pockets) {
         Holding holding = Holding.of(plan.build(), plan.history(), feature, face, pockets);
         return new Holding(
                 holding.meant(),

@@ -2,7 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.build.Build;
 import ebauche.core.build.History;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -27,7 +27,7 @@ import java.util.Map;
  * @param from least depth of the gap within the bearing's band, from the face that is worked
  * @param to greatest
  */
-public record WallStop(int pass, String feature, Point at, double from, double to) {
+public record WallStop(int pass, Feature feature, Point at, double from, double to) {
     /** How far into the wood a wall is looked at, mm. */
     private static final double RING = 2;
 
@@ -35,7 +35,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
 
     /** The feature in words. */
     public String said() {
-        return FeatureName.said(feature);
+        return feature.said();
     }
 
     /** The stops of one step's passes; none where it is not routed along a guide. */
@@ -64,7 +64,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
         return of(plan, OutlineStation.FEATURE, Face.FRONT, body.minus(body.grown(-RING)), passes);
     }
 
-    private static List<WallStop> of(BuildPlan plan, String feature, Face face, Region ring, List<Pass> passes) {
+    private static List<WallStop> of(BuildPlan plan, Feature feature, Face face, Region ring, List<Pass> passes) {
         Build build = plan.build();
         List<WallStop> stops = new ArrayList<>();
         List<Change> before = before(plan, feature);
@@ -83,7 +83,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
     /** One stop for each feature that takes so much of the band that the bearing has too little wall. */
     private static List<WallStop> stops(
             Build build, Face face, Region ring, double[] band, List<Change> before, int number) {
-        Map<String, WallStop> byFeature = new LinkedHashMap<>();
+        Map<Feature, WallStop> byFeature = new LinkedHashMap<>();
         for (Change change : before) {
             double from = Math.max(band[0], change.solid().shallowest());
             double to = Math.min(band[1], change.solid().deepest());
@@ -142,7 +142,7 @@ public record WallStop(int pass, String feature, Point at, double from, double t
     }
 
     /** What is cut before a feature's own last cut, other than by itself. */
-    private static List<Change> before(BuildPlan plan, String feature) {
+    private static List<Change> before(BuildPlan plan, Feature feature) {
         List<Change> cut = new ArrayList<>();
         List<Change> sofar = new ArrayList<>();
         for (History.Step step : plan.history().steps()) {

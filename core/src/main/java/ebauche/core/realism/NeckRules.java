@@ -4,6 +4,7 @@ import static ebauche.core.realism.Rule.About.*;
 
 import ebauche.core.build.Build;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.measure.Quantity;
@@ -37,7 +38,7 @@ final class NeckRules {
 
     private void add(
             String name,
-            String feature,
+            Feature feature,
             String says,
             Reckoning number,
             double least,

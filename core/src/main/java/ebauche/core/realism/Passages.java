@@ -1,7 +1,8 @@
 package ebauche.core.realism;
 
 import ebauche.core.build.Build;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
@@ -44,7 +45,7 @@ final class Passages {
         return passages.rules;
     }
 
-    private void add(String feature, String says, Reckoning room, Point at, String cure) {
+    private void add(Feature feature, String says, Reckoning room, Point at, String cure) {
         rules.add(new Rule(
                 "passes",
                 Rule.About.CAVITIES,
@@ -58,7 +59,7 @@ final class Passages {
                 cure));
     }
 
-    private Fact size(String feature, Part part, PartSize size) {
+    private Fact size(Feature feature, Part part, PartSize size) {
         return build.fitting().size(feature, part, size);
     }
 
@@ -108,10 +109,8 @@ final class Passages {
                 double cavity = size == PartSize.ACROSS ? pickup.across() : pickup.along();
                 add(
                         pickup.feature(),
-                        "The " + FeatureName.part(pickup.feature()) + " drops into its cavity, " + size.words() + ".",
-                        Reckoning.of(
-                                        "room for the " + FeatureName.part(pickup.feature()) + " " + size.words(),
-                                        Quantity.LENGTH)
+                        "The " + pickup.feature().part() + " drops into its cavity, " + size.words() + ".",
+                        Reckoning.of("room for the " + pickup.feature().part() + " " + size.words(), Quantity.LENGTH)
                                 .length("cavity", Fact.typed(cavity))
                                 .length("pickup", wide)
                                 .is(cavity - wide.value(), "cavity − pickup"),
@@ -131,7 +130,7 @@ final class Passages {
         Fact along = size(Bridge.FEATURE, part, PartSize.BLOCK_ALONG);
         Fact swing = size(Bridge.FEATURE, part, PartSize.SWING);
         add(
-                "vibrato",
+                Feature.of(FeatureKind.VIBRATO),
                 "The vibrato's block passes its route and swings in it.",
                 Reckoning.of("room for the vibrato's block along its route", Quantity.LENGTH)
                         .length("route along", Fact.typed(route.routeAlong()))

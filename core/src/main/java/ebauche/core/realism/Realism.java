@@ -1,9 +1,9 @@
 package ebauche.core.realism;
 
 import ebauche.core.build.AsBuilt;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
 import ebauche.core.plan.BuildPlan;
@@ -37,11 +37,11 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
     private static List<String> unmeasured(BuildPlan plan) {
         return plan.build().drawn().parts().entrySet().stream()
                 .filter(p -> !measured(plan, p.getKey(), p.getValue()) && toCut(plan, p.getKey()))
-                .map(p -> FeatureName.part(p.getKey()))
+                .map(p -> p.getKey().part())
                 .toList();
     }
 
-    private static boolean measured(BuildPlan plan, String feature, Part part) {
+    private static boolean measured(BuildPlan plan, Feature feature, Part part) {
         AsBuilt record = plan.build().asBuilt();
         return part.sizes().keySet().stream()
                 .anyMatch(size ->
@@ -49,13 +49,13 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
     }
 
     /** Whether wood is still to be cut to a part: a bridge sets the neck pocket's depth, whatever else is cut for it. */
-    private static boolean toCut(BuildPlan plan, String feature) {
-        boolean bridge = feature.equals(Bridge.FEATURE);
+    private static boolean toCut(BuildPlan plan, Feature feature) {
         return plan.steps().stream()
                 .filter(s -> !s.done() && s.operation().cannotBeTakenBack())
                 .map(s -> s.operation().feature())
                 .anyMatch(f -> f.equals(feature)
-                        || bridge && (f.equals(NeckJoint.FEATURE) || f.startsWith("bridge-") || f.equals("vibrato")));
+                        || (feature.equals(Bridge.FEATURE)
+                                && (f.equals(NeckJoint.FEATURE) || f.owner().equals(feature))));
     }
 
     /** How many rules stand so. */

@@ -7,7 +7,8 @@ import ebauche.core.cavity.ControlFloor;
 import ebauche.core.contour.ContourChecks;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
@@ -57,7 +58,7 @@ final class RealismRules {
     private void add(
             String name,
             Rule.About about,
-            String feature,
+            Feature feature,
             String says,
             Reckoning number,
             double least,
@@ -85,7 +86,7 @@ final class RealismRules {
             add(
                     "block",
                     SPEC,
-                    "vibrato",
+                    Feature.of(FeatureKind.VIBRATO),
                     "The vibrato's block stays inside the back.",
                     behind,
                     0,
@@ -143,7 +144,7 @@ final class RealismRules {
     private void contours() {
         for (Contour.Laid laid : build.contours()) {
             Contour contour = laid.contour();
-            String said = FeatureName.said(contour.feature());
+            String said = contour.feature().said();
             ContourChecks.nearest(build, laid)
                     .ifPresent(near -> add(
                             "contour-clear",
@@ -180,8 +181,8 @@ final class RealismRules {
                     CONTOURS,
                     band.front().feature(),
                     "An even edge stays between the "
-                            + FeatureName.said(band.front().feature()) + " and the "
-                            + FeatureName.said(band.back().feature()) + "; it never comes to a point.",
+                            + band.front().feature().said() + " and the "
+                            + band.back().feature().said() + "; it never comes to a point.",
                     band.thickness(),
                     build.shop().limits().thinnestWall(),
                     NO_END,
@@ -203,7 +204,8 @@ final class RealismRules {
                 case WALL -> "wall of the ";
                 case ASLANT -> "wood aslant from the ";
             };
-            String between = kind + FeatureName.said(thin.feature()) + " to the " + FeatureName.said(thin.neighbour());
+            String between =
+                    kind + thin.feature().said() + " to the " + thin.neighbour().said();
             Reckoning number = sums.getOrDefault(
                     thin,
                     Reckoning.of(between, Quantity.LENGTH)

@@ -1,5 +1,6 @@
 package ebauche.core.realism;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Reckoning;
 import java.util.Optional;
@@ -21,7 +22,7 @@ import java.util.Optional;
 public record Rule(
         String name,
         About about,
-        String feature,
+        Feature feature,
         String says,
         Reckoning number,
         double least,

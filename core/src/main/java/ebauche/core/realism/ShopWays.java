@@ -7,7 +7,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
-import ebauche.core.design.Contour;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
@@ -289,7 +289,7 @@ final class ShopWays {
         add(
                 "Carve contours",
                 "rasp and files",
-                steps(o -> Contour.isFeature(o.feature()) && o.setting() instanceof Setting.Carved),
+                steps(o -> o.feature().is(FeatureKind.CONTOUR) && o.setting() instanceof Setting.Carved),
                 rasp,
                 kerfs);
     }

@@ -3,6 +3,7 @@ package ebauche.core.routing;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlanner;
@@ -22,7 +23,7 @@ public final class CribTrouble {
      * @param corner smallest inside corner as drawn, mm
      */
     public static Optional<Finding> of(
-            GuidedCut cut, Crib crib, String station, String feature, String noun, Point at, double corner) {
+            GuidedCut cut, Crib crib, String station, Feature feature, String noun, Point at, double corner) {
         if (PassPlanner.isFeasible(cut, crib)) {
             return Optional.empty();
         }

@@ -2,7 +2,7 @@ package ebauche.core.routing;
 
 import ebauche.core.build.Build;
 import ebauche.core.design.Contour;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
@@ -28,8 +28,8 @@ public final class Datum {
     public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark("the bridge's place marked from the neck");
 
     /** A contour carved: nothing more comes off the face there but sanding. */
-    public static Condition.Mark carved(String contour) {
-        return new Condition.Mark("the " + FeatureName.said(contour) + " carved");
+    public static Condition.Mark carved(Feature contour) {
+        return new Condition.Mark("the " + contour.said() + " carved");
     }
 
     /** The carves of a face over a region that are still to come. */

@@ -5,6 +5,7 @@ import ebauche.core.build.Build;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
@@ -16,7 +17,6 @@ import ebauche.core.passes.PassPlanner;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -45,14 +45,14 @@ import java.util.Set;
 public record GuidedPocket(
         Build build,
         String station,
-        String feature,
+        Feature feature,
         String noun,
         Face face,
         Region plan,
         Plane floor,
         Reckoning depthFinished,
         double cornerRadius,
-        Set<String> joins,
+        Set<Feature> joins,
         Condition located,
         boolean floorIsTop,
         CutBefore before) {
@@ -130,7 +130,7 @@ public record GuidedPocket(
 
     /** Whether it goes right through the body, so that it is met from the other face. */
     public boolean through() {
-        boolean meant = joins.contains(face == Face.FRONT ? WoodLeft.BACK : WoodLeft.FRONT);
+        boolean meant = joins.contains(face == Face.FRONT ? Feature.BACK : Feature.FRONT);
         return meant && depthFinished.value() >= build.faces().thickness() - 1e-6;
     }
 

@@ -135,7 +135,7 @@ class PocketSteps {
         }
         boolean deeper = cut.isTooShallow(of.depthFinished().value());
         // A round that widens it takes it to its depth as well.
-        if (deeper && !wider || cut.isDone(AsCut.DEEPEN)) {
+        if ((deeper && !wider) || cut.isDone(AsCut.DEEPEN)) {
             again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", deepening(cut)));
         }
         return again;

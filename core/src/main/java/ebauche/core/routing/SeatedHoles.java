@@ -3,7 +3,7 @@ package ebauche.core.routing;
 import ebauche.core.build.Build;
 import ebauche.core.build.FerruleFit;
 import ebauche.core.crib.Fit;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -33,7 +33,7 @@ import java.util.Set;
 public record SeatedHoles(
         Build build,
         String station,
-        String feature,
+        Feature feature,
         String what,
         List<Point> places,
         double wide,
@@ -70,8 +70,7 @@ public record SeatedHoles(
             return List.of(drill.of(DRILL, title, wide).gives(done()).build());
         }
         Condition.Access small = new Condition.Access("small holes for the " + what);
-        Condition.Mark seated =
-                new Condition.Mark(FeatureName.said(ferrule.get().feature()) + " bored");
+        Condition.Mark seated = new Condition.Mark(ferrule.get().feature().said() + " bored");
         List<Operation> steps = new ArrayList<>();
         boolean drilledFirst = build.isDone(feature + ":" + DRILL) && !build.isDone(feature + ":" + LOCATE);
         if (drilledFirst) {
@@ -98,7 +97,10 @@ public record SeatedHoles(
         Reckoning depth = build.fromAsItIs(
                 Face.BACK, "ferrule seat from the back as it is now", finished.what(), finished.asFact());
         Operation.Builder step = Operation.of(
-                        station, fit.feature(), "bore", "Bore the " + FeatureName.said(fit.feature()) + " in the back")
+                        station,
+                        fit.feature(),
+                        "bore",
+                        "Bore the " + fit.feature().said() + " in the back")
                 .face(Face.BACK)
                 .set(Drilling.to(build, seat, Fit.PRESS, depth, "deep from the back"))
                 .needs(on)

@@ -2,6 +2,7 @@ package ebauche.core.routing;
 
 import ebauche.core.build.AsCut;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -14,7 +15,6 @@ import ebauche.core.passes.Pass;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
-import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -186,7 +186,7 @@ final class ThroughSteps extends PocketSteps {
     private Operation.Builder round(String step, String title, Face up, Reckoning depth, Guide guide) {
         List<Pass> its = against(guide);
         return cutting(step, title)
-                .joins(Set.of(WoodLeft.FRONT, WoodLeft.BACK))
+                .joins(Set.of(Feature.FRONT, Feature.BACK))
                 .face(up)
                 .set(new Setting.Routed(
                         tool(step, its),

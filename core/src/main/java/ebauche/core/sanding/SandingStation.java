@@ -5,6 +5,8 @@ import ebauche.core.build.Finding;
 import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Station;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
@@ -25,7 +27,7 @@ import java.util.List;
 
 /** Faces and edge sanded, once nothing more is cut into them. Depths of cavities already allow for it. */
 public final class SandingStation implements Station {
-    public static final String FEATURE = "sanding";
+    public static final Feature FEATURE = Feature.of(FeatureKind.SANDING);
 
     /** So far over a face nothing is left that could be sanded, mm. */
     private static final double OVER = 1;
@@ -71,7 +73,8 @@ public final class SandingStation implements Station {
         double finished = faces.finished(face);
         double rough = roughest(build, face);
         Solid dust = Solid.Prism.between(body, Math.min(rough, finished), Math.max(rough, finished));
-        Operation.Builder step = Operation.of("sanding", FEATURE, key.substring(FEATURE.length() + 1), title)
+        Operation.Builder step = Operation.of(
+                        "sanding", FEATURE, key.substring(FEATURE.word().length() + 1), title)
                 .face(face)
                 .set(new Setting.Sanded("long flat block, paper 120, 220, 320", still(build, face)))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))

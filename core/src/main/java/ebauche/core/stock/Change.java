@@ -1,5 +1,7 @@
 package ebauche.core.stock;
 
+import ebauche.core.feature.Feature;
+
 /**
  * What one operation does to the wood, exactly.
  *
@@ -7,19 +9,19 @@ package ebauche.core.stock;
  * meant to join can be told from those that are not.
  */
 public sealed interface Change {
-    String feature();
+    Feature feature();
 
     Workpiece workpiece();
 
     Solid solid();
 
     /** Wood cut away. */
-    record Remove(String feature, Workpiece workpiece, Solid solid) implements Change {
-        public static Remove fromBody(String feature, Solid solid) {
+    record Remove(Feature feature, Workpiece workpiece, Solid solid) implements Change {
+        public static Remove fromBody(Feature feature, Solid solid) {
             return new Remove(feature, Workpiece.BODY, solid);
         }
     }
 
     /** Wood put on or in: the blank itself, a cap, a plug, a shim. */
-    record Add(String feature, Workpiece workpiece, Solid solid, Material material) implements Change {}
+    record Add(Feature feature, Workpiece workpiece, Solid solid, Material material) implements Change {}
 }

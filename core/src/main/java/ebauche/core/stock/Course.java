@@ -179,7 +179,7 @@ public sealed interface Course {
 
         @Override
         public boolean equals(Object other) {
-            return other == this || other instanceof Rim rim && rim.outline.equals(outline) && rim.width == width;
+            return other == this || (other instanceof Rim rim && rim.outline.equals(outline) && rim.width == width);
         }
 
         @Override

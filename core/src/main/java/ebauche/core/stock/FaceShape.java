@@ -1,5 +1,6 @@
 package ebauche.core.stock;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -17,7 +18,7 @@ import java.util.stream.Stream;
  */
 public record FaceShape(Face face, double flat, List<Carved> carves) {
     /** A carve, the feature that makes it and the area that it takes. */
-    public record Carved(String feature, Region plan, Carve surface) {}
+    public record Carved(Feature feature, Region plan, Carve surface) {}
 
     public FaceShape {
         carves = List.copyOf(carves);

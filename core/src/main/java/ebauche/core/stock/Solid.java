@@ -60,6 +60,7 @@ public sealed interface Solid {
          * A carve is level with its face beyond its own plan, so that it needs no cutting to size; a flat surface goes on
          * beyond it and does.
          */
+        @SuppressWarnings("ReferenceEquality") // the whole of it, as it was given: no need to cut it to size
         private double extreme(Surface surface, Region over, boolean least) {
             if (surface.isLevel() || plan.isEmpty()) {
                 return surface.depthAt(0, 0);

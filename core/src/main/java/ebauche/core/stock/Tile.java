@@ -169,13 +169,15 @@ final class Tile {
 
     private void sumCell(int cell, double[] out) {
         int base = isUniform() ? 0 : cell * slots;
+        int column = cell % SIDE;
+        int row = cell / SIDE;
         for (int s = base; s < base + slots; s++) {
             double thickness = depths[2 * s + 1] - depths[2 * s];
             if (thickness > 0) {
                 int at = 4 * materials[s];
                 out[at] += thickness;
-                out[at + 1] += thickness * (cell % SIDE);
-                out[at + 2] += thickness * (cell / SIDE);
+                out[at + 1] += thickness * column;
+                out[at + 2] += thickness * row;
                 out[at + 3] += thickness * (depths[2 * s] + depths[2 * s + 1]) / 2;
             }
         }

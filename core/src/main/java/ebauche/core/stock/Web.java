@@ -123,17 +123,22 @@ record Web(double thickness, Point at) {
         return new double[][] {{of.from(), of.evenFrom()}, {of.evenFrom(), of.evenTo()}, {of.evenTo(), of.to()}};
     }
 
-    private static void least(double from, double to, DoubleUnaryOperator way) {
+    /** How far it is at one place of a search; who is asked keeps the least. */
+    private interface Way {
+        double at(double place);
+    }
+
+    private static void least(double from, double to, Way way) {
         if (to - from < CLOSE) {
-            way.applyAsDouble(from);
-            way.applyAsDouble(to);
+            way.at(from);
+            way.at(to);
             return;
         }
         double bestAt = from;
         double best = Double.POSITIVE_INFINITY;
         for (int i = 0; i <= TRIED; i++) {
             double at = from + (to - from) * i / TRIED;
-            double here = way.applyAsDouble(at);
+            double here = way.at(at);
             if (here < best) {
                 best = here;
                 bestAt = at;
@@ -145,7 +150,7 @@ record Web(double thickness, Point at) {
         while (high - low > CLOSE) {
             double a = high - GOLDEN * (high - low);
             double b = low + GOLDEN * (high - low);
-            if (way.applyAsDouble(a) <= way.applyAsDouble(b)) {
+            if (way.at(a) <= way.at(b)) {
                 high = b;
             } else {
                 low = a;

@@ -1,5 +1,6 @@
 package ebauche.core.stock;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -40,12 +41,6 @@ public final class WoodLeft {
     /** Voids farther apart have no wall between them that anyone would ask about, mm. */
     private static final double FAR = 60;
 
-    /** The outline's name as a neighbour of walls. */
-    public static final String EDGE = "edge";
-
-    public static final String FRONT = "front";
-    public static final String BACK = "back";
-
     /** Whether wood is under (or over) a void, beside it, or between two that lie aslant of each other. */
     public enum Kind {
         FLOOR,
@@ -81,15 +76,15 @@ public final class WoodLeft {
      * Wood left somewhere.
      *
      * @param feature the void
-     * @param neighbour the other void, or {@link #FRONT}, {@link #BACK} or {@link #EDGE}
+     * @param neighbour the other void, or {@link Feature#FRONT}, {@link Feature#BACK} or {@link Feature#EDGE}
      * @param thickness least wood, mm; nought or less where they meet
      * @param at where on the plan
      */
-    public record Thin(Kind kind, String feature, String neighbour, double thickness, Point at) {}
+    public record Thin(Kind kind, Feature feature, Feature neighbour, double thickness, Point at) {}
 
-    private record Void(
-            String feature, Face from, Solid solid, Region inside, Optional<Opening> opening, Slices slices) {
-        boolean swallows(Void other) {
+    private record Pit(
+            Feature feature, Face from, Solid solid, Region inside, Optional<Opening> opening, Slices slices) {
+        boolean swallows(Pit other) {
             return feature.equals(other.feature)
                     && solid.shallowest() <= other.solid.shallowest()
                     && solid.deepest() >= other.solid.deepest()
@@ -100,8 +95,8 @@ public final class WoodLeft {
     private final Region outline;
     private final FaceShape front;
     private final FaceShape back;
-    private final List<Void> voids = new ArrayList<>();
-    private final BiPredicate<String, String> joined;
+    private final List<Pit> voids = new ArrayList<>();
+    private final BiPredicate<Feature, Feature> joined;
 
     /**
      * @param outline of the finished body
@@ -109,7 +104,7 @@ public final class WoodLeft {
      * @param back its back
      * @param joined whether two features are meant to break into each other
      */
-    public WoodLeft(Region outline, FaceShape front, FaceShape back, BiPredicate<String, String> joined) {
+    public WoodLeft(Region outline, FaceShape front, FaceShape back, BiPredicate<Feature, Feature> joined) {
         this.outline = outline;
         this.front = front;
         this.back = back;
@@ -122,9 +117,9 @@ public final class WoodLeft {
      *
      * @param opening where it is meant to break out of the edge, if it is
      */
-    public void add(String feature, Face from, Solid solid, Optional<Opening> opening) {
+    public void add(Feature feature, Face from, Solid solid, Optional<Opening> opening) {
         Region inside = solid.plan().intersection(outline);
-        Void added = new Void(feature, from, solid, inside, opening, Slices.of(solid));
+        Pit added = new Pit(feature, from, solid, inside, opening, Slices.of(solid));
         if (!inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
             voids.removeIf(added::swallows);
             voids.add(added);
@@ -132,7 +127,7 @@ public final class WoodLeft {
     }
 
     /** Adds a void that breaks out of nothing on purpose. */
-    public void add(String feature, Face from, Solid solid) {
+    public void add(Feature feature, Face from, Solid solid) {
         add(feature, from, solid, Optional.empty());
     }
 
@@ -142,7 +137,7 @@ public final class WoodLeft {
      */
     public List<Thin> thinnest() {
         List<Thin> all = new ArrayList<>();
-        for (Void one : voids) {
+        for (Pit one : voids) {
             floorsToFaces(one, all);
             wallToEdge(one, all);
         }
@@ -152,7 +147,8 @@ public final class WoodLeft {
                 .thenComparing(Thin::neighbour));
         List<Thin> once = new ArrayList<>();
         for (Thin thin : all) {
-            boolean known = once.stream().anyMatch(t -> same(t, thin) || thin.kind == Kind.ASLANT && between(t, thin));
+            boolean known =
+                    once.stream().anyMatch(t -> same(t, thin) || (thin.kind == Kind.ASLANT && between(t, thin)));
             if (!known) {
                 once.add(thin);
             }
@@ -165,8 +161,8 @@ public final class WoodLeft {
      *
      * @param least wood that their boxes and depths let be between them, mm
      */
-    private record Pair(Void one, Void other, double least) {
-        static Pair of(Void one, Void other) {
+    private record Pair(Pit one, Pit other, double least) {
+        static Pair of(Pit one, Pit other) {
             double apart = one.inside.boxesApart(other.inside);
             return new Pair(one, other, Math.hypot(apart, one.slices.apartInDepth(other.slices)));
         }
@@ -176,8 +172,8 @@ public final class WoodLeft {
     private Collection<List<Pair>> pairs() {
         Map<String, List<Pair>> byFeatures = new LinkedHashMap<>();
         for (int i = 0; i < voids.size(); i++) {
-            Void one = voids.get(i);
-            for (Void other : voids.subList(i + 1, voids.size())) {
+            Pit one = voids.get(i);
+            for (Pit other : voids.subList(i + 1, voids.size())) {
                 if (!one.feature.equals(other.feature)
                         && !one.inside.fartherApartThan(other.inside, FAR)
                         && !joined.test(one.feature, other.feature)) {
@@ -208,8 +204,8 @@ public final class WoodLeft {
 
     /** Whether two lie between the same two: what is less straight need not be told aslant. */
     private static boolean between(Thin a, Thin b) {
-        return a.feature.equals(b.feature) && a.neighbour.equals(b.neighbour)
-                || a.feature.equals(b.neighbour) && a.neighbour.equals(b.feature);
+        return (a.feature.equals(b.feature) && a.neighbour.equals(b.neighbour))
+                || (a.feature.equals(b.neighbour) && a.neighbour.equals(b.feature));
     }
 
     private static boolean same(Thin a, Thin b) {
@@ -220,30 +216,30 @@ public final class WoodLeft {
      * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a level bore has
      * both. A void that is meant to go through says so by joining the face.
      */
-    private void floorsToFaces(Void one, List<Thin> out) {
+    private void floorsToFaces(Pit one, List<Thin> out) {
         boolean bore = one.solid instanceof Solid.Bore;
         boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
         boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
-        if ((bore || !opensBack) && !joined.test(one.feature, BACK)) {
+        if ((bore || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
             Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
             if (!floor.isEmpty()) {
-                Thin straight = least(one, BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
+                Thin straight = least(one, Feature.BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
                 out.add(straight);
-                aslantToCarves(one, BACK, back, straight, out);
+                aslantToCarves(one, Feature.BACK, back, straight, out);
             }
         }
-        if ((bore || !opensFront) && !joined.test(one.feature, FRONT)) {
+        if ((bore || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
             Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
             if (!floor.isEmpty()) {
-                Thin straight = least(one, FRONT, front.surfaces(), List.of(top(one.solid)), floor);
+                Thin straight = least(one, Feature.FRONT, front.surfaces(), List.of(top(one.solid)), floor);
                 out.add(straight);
-                aslantToCarves(one, FRONT, front, straight, out);
+                aslantToCarves(one, Feature.FRONT, front, straight, out);
             }
         }
     }
 
     /** Where a face is carved the least wood lies square to the slope, or beside the void. */
-    private static void aslantToCarves(Void one, String face, FaceShape shape, Thin straight, List<Thin> out) {
+    private static void aslantToCarves(Pit one, Feature face, FaceShape shape, Thin straight, List<Thin> out) {
         for (FaceShape.Carved carved : shape.carves()) {
             double most = Math.min(NEAR, straight.thickness() - ALIKE);
             if (one.inside.boxesApart(carved.plan()) < most) {
@@ -255,9 +251,9 @@ public final class WoodLeft {
     }
 
     /** Where a void's own floor is: not where a joined one goes on deeper through it, such as a cavity inside its cover's recess. */
-    private Region floor(Void one, Predicate<Void> deeper) {
+    private Region floor(Pit one, Predicate<Pit> deeper) {
         Region floor = one.inside;
-        for (Void other : voids) {
+        for (Pit other : voids) {
             boolean itsOwn = other.feature.equals(one.feature);
             if (!itsOwn && deeper.test(other) && joined.test(one.feature, other.feature) && meetInDepth(one, other)) {
                 floor = floor.minus(other.inside);
@@ -266,32 +262,32 @@ public final class WoodLeft {
         return floor;
     }
 
-    private static boolean meetInDepth(Void one, Void other) {
+    private static boolean meetInDepth(Pit one, Pit other) {
         return one.solid.shallowest() <= other.solid.deepest() + TOUCH
                 && other.solid.shallowest() <= one.solid.deepest() + TOUCH;
     }
 
-    private void wallToEdge(Void one, List<Thin> out) {
+    private void wallToEdge(Pit one, List<Thin> out) {
         if (one.opening.isPresent()) {
             cheeks(one, one.opening.get(), out);
             return;
         }
         boolean crosses = !outline.contains(one.solid.plan());
         Point[] ends = one.inside.nearestToEdge(outline);
-        out.add(new Thin(Kind.WALL, one.feature, EDGE, crosses ? 0 : ends[0].distance(ends[1]), ends[0]));
+        out.add(new Thin(Kind.WALL, one.feature, Feature.EDGE, crosses ? 0 : ends[0].distance(ends[1]), ends[0]));
     }
 
     private static void between(Pair pair, double best, List<Thin> out) {
-        Void one = pair.one();
-        Void other = pair.other();
+        Pit one = pair.one();
+        Pit other = pair.other();
         double overlap = Math.min(one.solid.deepest(), other.solid.deepest())
                 - Math.max(one.solid.shallowest(), other.solid.shallowest());
         Region shared = one.inside.intersection(other.inside);
         if (shared.area() > 1e-3) {
             boolean oneAbove =
                     one.solid.shallowest() + one.solid.deepest() <= other.solid.shallowest() + other.solid.deepest();
-            Void above = oneAbove ? one : other;
-            Void below = oneAbove ? other : one;
+            Pit above = oneAbove ? one : other;
+            Pit below = oneAbove ? other : one;
             Thin straight =
                     least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared);
             aslant(above, below, straight, out);
@@ -303,7 +299,7 @@ public final class WoodLeft {
         }
         Point[] ends = one.inside.nearest(other.inside);
         double apart = ends[0].distance(ends[1]);
-        boolean straight = one.slices.isEven() && other.slices.isEven() || apart >= near;
+        boolean straight = (one.slices.isEven() && other.slices.isEven()) || apart >= near;
         if (overlap > TOUCH && straight) {
             out.add(new Thin(Kind.WALL, one.feature, other.feature, apart, ends[0].towards(ends[1], 0.5)));
         } else if (Math.hypot(apart, one.slices.apartInDepth(other.slices)) < near) {
@@ -315,7 +311,7 @@ public final class WoodLeft {
     }
 
     /** One over the other: straight down, unless a slope or a bore's roundness makes the least wood another. */
-    private static void aslant(Void above, Void below, Thin straight, List<Thin> out) {
+    private static void aslant(Pit above, Pit below, Thin straight, List<Thin> out) {
         boolean even = above.slices.isEven() && below.slices.isEven();
         Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > NEAR
                 ? Optional.empty()
@@ -332,7 +328,7 @@ public final class WoodLeft {
      * The wood beside what comes out of the edge, square to its walls, as far as they are judged; less than nought where a wall is gone.
      * Looked at in strides along each wall, and finely round the least.
      */
-    private void cheeks(Void one, Opening opening, List<Thin> out) {
+    private void cheeks(Pit one, Opening opening, List<Thin> out) {
         Thin[] least = {null};
         one.solid.plan().forEachRing(ring -> {
             double turns = turns(ring);
@@ -367,7 +363,7 @@ public final class WoodLeft {
             this.opening = opening;
         }
 
-        Thin least(String feature) {
+        Thin least(Feature feature) {
             int strides = (int) Math.ceil(a.distance(b) / STRIDE);
             double at = -1;
             double least = Double.POSITIVE_INFINITY;
@@ -392,7 +388,7 @@ public final class WoodLeft {
                     }
                 }
             }
-            return new Thin(Kind.WALL, feature, EDGE, least, a.towards(b, at));
+            return new Thin(Kind.WALL, feature, Feature.EDGE, least, a.towards(b, at));
         }
 
         /** Endless where the wall is not judged. */
@@ -422,7 +418,7 @@ public final class WoodLeft {
         return solid instanceof Solid.Prism p ? p.bottom() : Plane.at(solid.deepest());
     }
 
-    private static Thin least(Void one, String neighbour, List<Surface> uppers, List<Surface> lowers, Region over) {
+    private static Thin least(Pit one, Feature neighbour, List<Surface> uppers, List<Surface> lowers, Region over) {
         Gap best = null;
         for (Surface upper : uppers) {
             for (Surface lower : lowers) {

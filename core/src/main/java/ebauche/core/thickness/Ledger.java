@@ -123,7 +123,7 @@ public final class Ledger {
     /** The front is flat once it is logged as done, or read as flat after it was read otherwise. */
     private boolean frontFlat() {
         List<AsBuilt.Reading> read = readings(new Measurand.OutOfFlat(Face.FRONT));
-        return frontDone() || read.size() > 1 && read.get(read.size() - 1).value() <= FLAT_ENOUGH;
+        return frontDone() || (read.size() > 1 && read.get(read.size() - 1).value() <= FLAT_ENOUGH);
     }
 
     /** High spot when the work began. */
@@ -306,7 +306,7 @@ public final class Ledger {
                     && r.measures().equals(new Measurand.OutOfFlat(Face.FRONT))
                     && ++read > 1
                     && r.value() <= FLAT_ENOUGH;
-            if (flat || e instanceof AsBuilt.Done d && d.operation().equals(FRONT)) {
+            if (flat || (e instanceof AsBuilt.Done d && d.operation().equals(FRONT))) {
                 break;
             }
         }

@@ -6,6 +6,8 @@ import ebauche.core.build.FinishedFaces;
 import ebauche.core.build.Station;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
@@ -24,7 +26,7 @@ import java.util.List;
 
 /** One face flattened, the other brought parallel to it. */
 public final class ThicknessStation implements Station {
-    public static final String FEATURE = "thickness";
+    public static final Feature FEATURE = Feature.of(FeatureKind.THICKNESS);
 
     private static final double BAND = FinishedFaces.THICKNESS_BAND;
 

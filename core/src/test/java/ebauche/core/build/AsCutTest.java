@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -26,7 +27,7 @@ import org.junit.jupiter.api.Test;
  * told under the finished front: what was read or set, less what was sanded since, less f.
  */
 class AsCutTest {
-    private static final String FEATURE = "pickup-bridge";
+    private static final Feature FEATURE = Feature.parse("pickup-bridge");
     private static final Measurand DEPTH = new Measurand.DepthOf(FEATURE);
 
     private final TestBody body = new TestBody();
@@ -179,9 +180,9 @@ class AsCutTest {
                 "",
                 Face.FRONT,
                 List.of(),
-                Map.of(new Measurand.DepthOf("neck"), 16.0));
+                Map.of(new Measurand.DepthOf(Feature.parse("neck")), 16.0));
         body.timeline.add(neck);
-        AsCut pocket = new AsCut(body.build(), "neck", Face.FRONT);
+        AsCut pocket = new AsCut(body.build(), Feature.parse("neck"), Face.FRONT);
         assertThat(pocket.isTooShallow(16 - f + bands)).isFalse();
         assertThat(pocket.isTooShallow(16 - f + bands + 0.01)).isTrue();
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -141,13 +142,14 @@ class FinishedFacesTest {
     void a_measured_floor_comes_nearer_as_its_face_is_sanded() {
         TestBody body = new TestBody().read("depth:pickup-neck", 19.3);
         assertThat(body.build()
-                        .measuredFloor("pickup-neck", Face.FRONT)
+                        .measuredFloor(Feature.parse("pickup-neck"), Face.FRONT)
                         .orElseThrow()
                         .plane())
                 .isEqualTo(19.3, within(1e-9));
         body.read("sanded-off:front", 0.4);
-        FinishedFaces.MeasuredFloor floor =
-                body.build().measuredFloor("pickup-neck", Face.FRONT).orElseThrow();
+        FinishedFaces.MeasuredFloor floor = body.build()
+                .measuredFloor(Feature.parse("pickup-neck"), Face.FRONT)
+                .orElseThrow();
         assertThat(floor.sandedSince()).isEqualTo(0.4, within(1e-9));
         assertThat(floor.plane()).as("the floor itself does not move").isEqualTo(19.3, within(1e-9));
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
@@ -154,7 +155,7 @@ class FittingTest {
         strings.read("size:ferrules.diameter", 3.1);
         assertThat(strings.build()
                         .fitting()
-                        .ferrule("ferrules", TestParts.ferrule())
+                        .ferrule(Feature.parse("ferrules"), TestParts.ferrule())
                         .seat()
                         .value())
                 .isEqualTo(3.1);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -94,7 +95,7 @@ class BridgeWorkTest {
                         .isCloseTo(body.build().faces().frontFinished() + 19, within(1e-9)));
         // fret 12 lies half the scale of 640 before the saddles, the studs 4 behind them
         assertThat(DrillHole.of(body.plan()))
-                .filteredOn(h -> h.step().feature().equals("bridge-studs"))
+                .filteredOn(h -> h.step().feature().equals(Feature.parse("bridge-studs")))
                 .hasSize(2)
                 .allSatisfy(h -> assertThat(h.fromFret12()).isCloseTo(324, within(1e-6)));
     }
@@ -120,21 +121,21 @@ class BridgeWorkTest {
         assertThat(bridge.vibrato().orElseThrow().routeAlong()).isCloseTo(12 + 8 + 2 * room, within(1e-9));
         List<DepthCard> cards = DepthCard.of(plan);
         assertThat(cards)
-                .filteredOn(c -> c.feature().equals("bridge-recess"))
+                .filteredOn(c -> c.feature().equals(Feature.parse("bridge-recess")))
                 .singleElement()
                 .satisfies(c -> {
                     assertThat(c.depth().value()).isEqualTo(3);
                     assertThat(c.face()).isEqualTo(Face.FRONT);
                 });
         assertThat(cards)
-                .filteredOn(c -> c.feature().equals("springs"))
+                .filteredOn(c -> c.feature().equals(Feature.parse("springs")))
                 .singleElement()
                 .satisfies(c -> {
                     assertThat(c.depth().value()).isEqualTo(12);
                     assertThat(c.face()).isEqualTo(Face.BACK);
                 });
         assertThat(cards)
-                .filteredOn(c -> c.feature().equals("vibrato"))
+                .filteredOn(c -> c.feature().equals(Feature.parse("vibrato")))
                 .singleElement()
                 .satisfies(c -> assertThat(c.through()).isTrue());
         assertThat(place(plan, "bridge-studs:drill"))

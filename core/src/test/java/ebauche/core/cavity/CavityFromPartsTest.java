@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.build.Build;
 import ebauche.core.cavity.CavityFromParts.Asked;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -145,7 +146,6 @@ class CavityFromPartsTest {
         BuildPlan plan = body.plan();
         List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
         assertThat(keys).containsSubsequence("cover:rout", "cover-screws:drill");
-        assertThat(plan.findings())
-                .noneMatch(f -> f.feature().equals("controls") || f.feature().equals("cover"));
+        assertThat(plan.findings()).noneMatch(f -> f.isOn(Feature.parse("controls")) || f.isOn(Feature.parse("cover")));
     }
 }

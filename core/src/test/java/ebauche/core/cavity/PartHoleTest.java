@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.PartHole;
@@ -43,7 +44,7 @@ class PartHoleTest {
 
     private static DrillHole hole(TestBody body, String feature) {
         return DrillHole.of(body.plan()).stream()
-                .filter(h -> h.step().feature().equals(feature))
+                .filter(h -> h.step().feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow();
     }
@@ -57,7 +58,8 @@ class PartHoleTest {
         assertThat(hole.depth().value()).isCloseTo(13 + 0.3, within(1e-9));
         assertThat(hole.diameter()).isCloseTo(6.4, within(0.01));
         WoodLeft.Thin floor = body.plan().thinnest().stream()
-                .filter(t -> t.feature().equals("hole-cover") && t.neighbour().equals(WoodLeft.FRONT))
+                .filter(t -> t.feature().equals(Feature.parse("hole-cover"))
+                        && t.neighbour().equals(Feature.FRONT))
                 .findFirst()
                 .orElseThrow();
         assertThat(floor.thickness()).isCloseTo(44.5 - 13, within(1e-9));
@@ -129,7 +131,7 @@ class PartHoleTest {
                 .filter(f -> f.rule().equals("hole-off-body"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(off.feature()).isEqualTo("hole-cover");
+        assertThat(off.feature()).contains(Feature.parse("hole-cover"));
         assertThat(off.numbers())
                 .extracting(Finding.Value::value)
                 .satisfiesExactly(
@@ -142,6 +144,6 @@ class PartHoleTest {
     void every_hole_is_a_part_to_be_measured() {
         TestBody body = new TestBody();
         body.holes.addAll(List.of(insert("a", Side.BACK, -60, 60), strap(0, -150, new Point(0, -100))));
-        assertThat(body.design().parts()).containsKeys("hole-a", "hole-strap");
+        assertThat(body.design().parts()).containsKeys(Feature.parse("hole-a"), Feature.parse("hole-strap"));
     }
 }

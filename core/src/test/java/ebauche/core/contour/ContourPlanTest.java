@@ -8,6 +8,7 @@ import ebauche.core.TestBody;
 import ebauche.core.cavity.ControlFloor;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Contour.Start;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -76,8 +77,8 @@ class ContourPlanTest {
         BuildPlan plan = body.plan();
         WoodLeft.Thin floor = plan.thinnest().stream()
                 .filter(t -> t.kind() == WoodLeft.Kind.FLOOR
-                        && t.feature().equals("controls")
-                        && t.neighbour().equals(WoodLeft.FRONT))
+                        && t.feature().equals(Feature.parse("controls"))
+                        && t.neighbour().equals(Feature.FRONT))
                 .findFirst()
                 .orElseThrow();
         assertThat(floor.thickness()).isCloseTo(6, within(1e-6));
@@ -108,7 +109,7 @@ class ContourPlanTest {
 
     private static DepthCard card(BuildPlan plan, String feature) {
         return DepthCard.of(plan).stream()
-                .filter(c -> c.feature().equals(feature))
+                .filter(c -> c.feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow();
     }
@@ -225,8 +226,8 @@ class ContourPlanTest {
                 Profile.Shape.STRAIGHT,
                 OptionalDouble.empty()));
         WoodLeft.Thin floor = body.plan().thinnest().stream()
-                .filter(t ->
-                        t.feature().equals("pickup-bridge") && t.neighbour().equals(WoodLeft.BACK))
+                .filter(t -> t.feature().equals(Feature.parse("pickup-bridge"))
+                        && t.neighbour().equals(Feature.BACK))
                 .findFirst()
                 .orElseThrow();
         // The carve runs from y = 20 down to -150: the pickup's lower edge at y = 25 lies outside it.
@@ -262,10 +263,10 @@ class ContourPlanTest {
     @Test
     void an_undecided_contour_keeps_its_wood() {
         TestBody body = with(top(90, 8));
-        body.undecided = Set.of("contour-top");
+        body.undecided = Set.of(Feature.parse("contour-top"));
         BuildPlan plan = body.plan();
         assertThat(plan.step("contour-top:carve")).isEmpty();
         assertThat(plan.build().finished(Face.FRONT).carves()).isEmpty();
-        assertThat(plan.stillOpen()).anyMatch(o -> o.feature().equals("contour-top"));
+        assertThat(plan.stillOpen()).anyMatch(o -> o.feature().equals(Feature.parse("contour-top")));
     }
 }

@@ -133,7 +133,7 @@ class SlicesTest {
     void the_estimate_before_placing_never_says_too_much(long seed) {
         for (Need need : List.of(Racks.top(), Racks.need())) {
             List<OnRack> rack = List.of(
-                    Racks.ready(Racks.board("thick", 1200, 300 + seed, 99)),
+                    Racks.ready(Racks.board("thick", 1200, 300.0 + seed, 99)),
                     Racks.ready(Racks.board("wide", 480, 420, 97.5)));
             Yard yard = new Yard(rack, need, CUTTING, false);
             Pattern halves = Pattern.of(2, true, need, CUTTING, rack).get(0);

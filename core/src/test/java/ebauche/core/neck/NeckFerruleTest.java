@@ -9,6 +9,7 @@ import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Contour;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Part;
@@ -134,7 +135,7 @@ class NeckFerruleTest {
         assertThat(bore.changes().get(0).solid().plan().maxX()
                         - bore.changes().get(0).solid().plan().minX())
                 .isCloseTo(15, within(0.01));
-        assertThat(body.build().fitting().sums(body.design(), "neck-ferrules"))
+        assertThat(body.build().fitting().sums(body.design(), Feature.parse("neck-ferrules")))
                 .extracting(r -> r.value())
                 .containsExactly(15.0, 8.2);
     }

@@ -178,7 +178,7 @@ class NeckFiguresTest {
         NeckFit fit = NeckFit.of(body.build()).orElseThrow();
         assertThat(fit.atEnd().value()).isCloseTo(0.4, within(1e-9));
         assertThat(fit.atMouth().value()).isCloseTo(0.1, within(1e-9));
-        assertThat(fit.fit()).as("the wider gap is what shows").isEqualTo(NeckFit.Class.SHOWS);
+        assertThat(fit.fit()).as("the wider gap is what shows").isEqualTo(NeckFit.Grade.SHOWS);
         double[] wanted = switch (jig) {
             case DRAWN -> new double[] {56, 56};
             // Made 0.2 under the heel and eased; a pencil's line of 0.35 lies on both sides of a traced one.
@@ -189,9 +189,9 @@ class NeckFiguresTest {
         assertThat(fit.jig(false).value()).isCloseTo(wanted[1], within(1e-9));
         body.read("pocket-width-end", 56.7);
         assertThat(NeckFit.of(body.build()).orElseThrow().atEnd().value()).isCloseTo(1.1, within(1e-9));
-        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Class.LOOSE);
+        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Grade.LOOSE);
         body.read("heel-width-mouth", 56.1);
-        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Class.TOO_TIGHT);
+        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Grade.TOO_TIGHT);
     }
 
     /** The shop's limit is 0.5 off the centre line, either way; at the limit it holds. */

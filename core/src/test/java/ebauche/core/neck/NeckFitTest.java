@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -45,7 +46,7 @@ class NeckFitTest {
         "55.20625, LOOSE",
         "54, LOOSE"
     })
-    void the_class_of_a_fit_follows_from_the_gap(double heel, NeckFit.Class fit) {
+    void the_class_of_a_fit_follows_from_the_gap(double heel, NeckFit.Grade fit) {
         TestBody body = body(heel, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN);
         assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(fit);
     }
@@ -64,7 +65,7 @@ class NeckFitTest {
         NeckFit fit = NeckFit.of(body.build()).orElseThrow();
         assertThat(body.build().design().neck().widthAtEnd()).isCloseTo(55.2, within(1e-9));
         assertThat(body.build().design().neck().widthAtMouth()).isCloseTo(56.0, within(1e-9));
-        assertThat(fit.fit()).isEqualTo(NeckFit.Class.SNUG);
+        assertThat(fit.fit()).isEqualTo(NeckFit.Grade.SNUG);
         // common practice: the middle strip is made about 0.2 under the heel and eased to fit
         assertThat(fit.jig(true).value()).isCloseTo(54.9, within(1e-9));
         assertThat(fit.jig(false).value()).isCloseTo(55.7, within(1e-9));
@@ -74,7 +75,7 @@ class NeckFitTest {
     void a_measured_pocket_counts_whatever_it_was_made_to() {
         TestBody body = body(55.5, Heel.Made.NECK_FIRST, Heel.Jig.DRAWN);
         body.read("pocket-width-end", 56.4);
-        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Class.LOOSE);
+        assertThat(NeckFit.of(body.build()).orElseThrow().fit()).isEqualTo(NeckFit.Grade.LOOSE);
         assertThat(rules(body)).contains("neck-loose");
     }
 
@@ -191,9 +192,9 @@ class NeckFitTest {
     @Test
     void a_tilted_pockets_template_lies_on_a_wedge() {
         TestBody body = new TestBody();
-        assertThat(body.build().wedge("neck")).isEmpty();
+        assertThat(body.build().wedge(Feature.parse("neck"))).isEmpty();
         body.angle = 2;
-        double rise = body.build().wedge("neck").orElseThrow().value();
+        double rise = body.build().wedge(Feature.parse("neck")).orElseThrow().value();
         assertThat(rise).isCloseTo(76 * Math.tan(Math.toRadians(2)), within(1e-9));
         assertThat(rise / 76 * 75).isCloseTo(2.6, within(0.05));
         BuildPlan plan = body.plan();
@@ -201,10 +202,12 @@ class NeckFitTest {
         assertThat(wedge).isLessThan(plan.indexOf(plan.step("neck:fit").orElseThrow()));
         DepthCard card = DepthCard.of(plan).get(0);
         assertThat(card.fromTemplate().value())
-                .isCloseTo(card.now().value() + body.build().templateThickness("neck") + rise, within(1e-9));
+                .isCloseTo(
+                        card.now().value() + body.build().templateThickness(Feature.parse("neck")) + rise,
+                        within(1e-9));
         body.angle = -1;
         assertThat(body.figure("neck:wedge")).isCloseTo(76 * Math.tan(Math.toRadians(1)), within(1e-9));
-        assertThat(body.build().raised("neck")).isZero();
+        assertThat(body.build().raised(Feature.parse("neck"))).isZero();
     }
 
     /** A set neck is glued in when nothing more is cut: an angled body no longer lies flat. */
@@ -224,7 +227,7 @@ class NeckFitTest {
 
     @Test
     void fits_are_called_from_too_tight_to_loose() {
-        assertThat(java.util.Arrays.stream(NeckFit.Class.values()).map(NeckFit.Class::words))
+        assertThat(java.util.Arrays.stream(NeckFit.Grade.values()).map(NeckFit.Grade::words))
                 .containsExactly("does not go in", "snug", "the gap shows", "loose");
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -27,13 +28,13 @@ class OrderTest {
     private static final Region HERE = Region.disc(new Point(0, 0), 40);
 
     private static Operation.Builder step(String name) {
-        return Operation.of("test", name, "do", "Do " + name);
+        return Operation.of("test", Feature.parse(name), "do", "Do " + name);
     }
 
     private static List<String> order(List<Operation> operations) {
         Precedence precedence = Precedence.of(operations);
         return Sequence.of(operations, precedence.links(), List.of()).operations().stream()
-                .map(Operation::feature)
+                .map(x -> x.feature().word())
                 .toList();
     }
 
@@ -50,9 +51,9 @@ class OrderTest {
 
     @Test
     void who_needs_wood_comes_before_who_cuts_it_away_because_of_where_the_cut_is() {
-        Change away = Change.Remove.fromBody("big", Solid.Prism.between(HERE, 0, 20));
-        Change elsewhere =
-                Change.Remove.fromBody("far", Solid.Prism.between(Region.disc(new Point(200, 0), 40), 0, 20));
+        Change away = Change.Remove.fromBody(Feature.parse("big"), Solid.Prism.between(HERE, 0, 20));
+        Change elsewhere = Change.Remove.fromBody(
+                Feature.parse("far"), Solid.Prism.between(Region.disc(new Point(200, 0), 40), 0, 20));
         Condition.Wood wood = new Condition.Wood(Region.disc(new Point(5, 0), 10), 0, 12);
         List<Operation> operations = List.of(
                 step("big").cuts(away).build(),
@@ -70,9 +71,11 @@ class OrderTest {
     @Test
     void a_face_half_cut_away_no_longer_carries_a_base_and_a_small_hole_does_no_harm() {
         Condition.Flat flat = new Condition.Flat(Face.FRONT, 0, HERE, Condition.Flat.HALF);
-        Change hole = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 10), 0, 20));
-        Change crater = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 36), 0, 20));
-        Change fromBehind = Change.Remove.fromBody("x", Solid.Prism.between(HERE, 30, 45));
+        Change hole = Change.Remove.fromBody(
+                Feature.parse("x"), Solid.Prism.between(Region.disc(new Point(0, 0), 10), 0, 20));
+        Change crater = Change.Remove.fromBody(
+                Feature.parse("x"), Solid.Prism.between(Region.disc(new Point(0, 0), 36), 0, 20));
+        Change fromBehind = Change.Remove.fromBody(Feature.parse("x"), Solid.Prism.between(HERE, 30, 45));
         assertThat(flat.spoiledBy(hole)).isFalse();
         assertThat(flat.spoiledBy(crater)).isTrue();
         assertThat(flat.spoiledBy(fromBehind)).isFalse();
@@ -143,7 +146,8 @@ class OrderTest {
         for (int i = 0; i < 3; i++) {
             seats.add(new Condition.Wood(Region.disc(new Point(60 * i, 0), 8), 0, 8));
         }
-        Change atFirst = Change.Remove.fromBody("x", Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
+        Change atFirst = Change.Remove.fromBody(
+                Feature.parse("x"), Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
         List<Operation> operations = List.of(
                 step("template")
                         .needs(new Condition.AtLeast(2, "screw seats", seats))
@@ -201,7 +205,7 @@ class OrderTest {
     }
 
     private static Operation step(String feature, String key, Face face, String tool) {
-        return Operation.of("test", feature, key, feature + " " + key)
+        return Operation.of("test", Feature.parse(feature), key, feature + " " + key)
                 .face(face)
                 .set(new Setting.ByHand(tool))
                 .build();
@@ -280,7 +284,8 @@ class OrderTest {
         for (int i = 0; i < 2; i++) {
             seats.add(new Condition.Wood(Region.disc(new Point(60 * i, 0), 8), 0, 8));
         }
-        Change atFirst = Change.Remove.fromBody("pocket", Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
+        Change atFirst = Change.Remove.fromBody(
+                Feature.parse("pocket"), Solid.Prism.between(Region.disc(new Point(0, 0), 30), 0, 20));
         List<Operation> operations = List.of(
                 step("pocket").cuts(atFirst).build(),
                 step("template")
@@ -333,7 +338,7 @@ class OrderTest {
 
     private static Change cut(Point at, double across, double along, double from, double to) {
         return Change.Remove.fromBody(
-                "other", Solid.Prism.between(Region.rectangle(at, across, along, 0, 0), from, to));
+                Feature.parse("other"), Solid.Prism.between(Region.rectangle(at, across, along, 0, 0), from, to));
     }
 
     /** What wants the front settled comes after all that still cuts it, and two that want it so do not wait for each other. */
@@ -341,13 +346,13 @@ class OrderTest {
     void a_settled_face_waits_for_all_who_cut_it_but_those_who_settle_it() {
         Region body = Region.rectangle(new Point(0, 0), 300, 300, 0, 0);
         Condition.Settled settled = new Condition.Settled(Condition.Surface.FRONT, 0, body);
-        Change all = Change.Remove.fromBody("sanding", Solid.Prism.between(body, -1, 0.3));
-        Change back = Change.Remove.fromBody("rear", Solid.Prism.between(HERE, 20, 46));
+        Change all = Change.Remove.fromBody(Feature.parse("sanding"), Solid.Prism.between(body, -1, 0.3));
+        Change back = Change.Remove.fromBody(Feature.parse("rear"), Solid.Prism.between(HERE, 20, 46));
         List<Operation> operations = List.of(
                 step("sand").needs(settled).cuts(all).build(),
                 step("level").needs(settled).cuts(all).build(),
                 step("hole")
-                        .cuts(Change.Remove.fromBody("hole", Solid.Prism.between(HERE, -1, 20)))
+                        .cuts(Change.Remove.fromBody(Feature.parse("hole"), Solid.Prism.between(HERE, -1, 20)))
                         .build(),
                 step("rear").cuts(back).build());
         assertThat(Precedence.of(operations).links())
@@ -363,24 +368,29 @@ class OrderTest {
     /** Features that are meant to join do not spoil each other's wood or walls; what is taken away by declaration is taken from all. */
     @Test
     void joined_features_spare_each_other_only_what_is_wood() {
-        Change cut = Change.Remove.fromBody("pocket", Solid.Prism.between(HERE, 0, 20));
+        Change cut = Change.Remove.fromBody(Feature.parse("pocket"), Solid.Prism.between(HERE, 0, 20));
         Condition.Wood wood = new Condition.Wood(HERE, 0, 12);
         Condition.Wall wall = new Condition.Wall("seat", HERE, 0, 12);
         Operation blank =
                 step("blank").gives(new Condition.Wood(HERE.grown(300), 0, 45)).build();
         for (Condition need : List.of(wood, wall)) {
             Operation seat = step("seat").needs(need).build();
-            Operation joinedSeat =
-                    step("seat").needs(need).joins(Set.of("pocket")).build();
+            Operation joinedSeat = step("seat")
+                    .needs(need)
+                    .joins(Set.of(Feature.parse("pocket")))
+                    .build();
             assertThat(links(blank, seat, step("pocket").cuts(cut).build())).contains("seat:do > pocket:do");
             assertThat(links(
                             blank,
                             seat,
-                            step("pocket").cuts(cut).joins(Set.of("seat")).build()))
+                            step("pocket")
+                                    .cuts(cut)
+                                    .joins(Set.of(Feature.parse("seat")))
+                                    .build()))
                     .containsExactly("blank:do > seat:do");
             assertThat(links(blank, joinedSeat, step("pocket").cuts(cut).build()))
                     .containsExactly("blank:do > seat:do");
-            Operation own = Operation.of("test", "seat", "more", "More of the seat")
+            Operation own = Operation.of("test", Feature.parse("seat"), "more", "More of the seat")
                     .cuts(cut)
                     .build();
             assertThat(links(blank, seat, own)).as("its own cut").containsExactly("blank:do > seat:do");
@@ -388,7 +398,10 @@ class OrderTest {
         assertThat(links(
                         step("mark").gives(LINE).build(),
                         step("rout").needs(LINE).build(),
-                        step("off").spoils(LINE).joins(Set.of("rout")).build()))
+                        step("off")
+                                .spoils(LINE)
+                                .joins(Set.of(Feature.parse("rout")))
+                                .build()))
                 .containsExactlyInAnyOrder("mark:do > rout:do", "rout:do > off:do");
     }
 
@@ -409,10 +422,16 @@ class OrderTest {
                 step("y").needs(r).gives(p).build(),
                 step("z").needs(r).gives(q).build());
         Sequence sequence = Sequence.of(operations, Precedence.of(operations).links(), List.of());
-        assertThat(sequence.operations()).extracting(Operation::feature).containsExactly("y", "x", "z");
+        assertThat(sequence.operations()).extracting(x -> x.feature().word()).containsExactly("y", "x", "z");
         List<Operation> own = List.of(
-                Operation.of("test", "pocket", "one", "One").needs(p).gives(q).build(),
-                Operation.of("test", "pocket", "two", "Two").needs(q).gives(p).build());
+                Operation.of("test", Feature.parse("pocket"), "one", "One")
+                        .needs(p)
+                        .gives(q)
+                        .build(),
+                Operation.of("test", Feature.parse("pocket"), "two", "Two")
+                        .needs(q)
+                        .gives(p)
+                        .build());
         Finding circle = Sequence.of(own, Precedence.of(own).links(), List.of())
                 .findings()
                 .get(0);
@@ -421,7 +440,7 @@ class OrderTest {
                 .contains("; “")
                 .doesNotContain("In each other's way");
         assertThat(circle.cure(v -> "")).startsWith("Change the pocket").contains("no longer takes");
-        assertThat(circle.feature()).isEqualTo("pocket");
+        assertThat(circle.feature()).contains(Feature.parse("pocket"));
         assertThat(circle.severity()).isEqualTo(Finding.Severity.STOPS);
     }
 

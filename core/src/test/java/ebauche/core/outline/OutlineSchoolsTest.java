@@ -11,6 +11,7 @@ import ebauche.core.crib.Drum;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -120,7 +121,7 @@ class OutlineSchoolsTest {
         body.shop = body.shop.with(
                 crib(body, body.shop.crib().routers(), bits, body.shop.crib().drums()));
         BuildPlan plan = body.plan();
-        assertThat(plan.findings()).noneMatch(f -> f.feature().equals("outline"));
+        assertThat(plan.findings()).noneMatch(f -> f.isOn(Feature.parse("outline")));
         Setting.Routed deepen = (Setting.Routed) step(plan, "deepen").setting();
         assertThat(deepen.passes()).isNotEmpty().allMatch(p -> p.guide() == Pass.Guide.WALL);
         List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
@@ -139,7 +140,7 @@ class OutlineSchoolsTest {
         body.shop = body.shop.with(
                 crib(body, body.shop.crib().routers(), bits, body.shop.crib().drums()));
         Finding finding = body.plan().findings().stream()
-                .filter(f -> f.rule().equals("no-passes") && f.feature().equals("outline"))
+                .filter(f -> f.rule().equals("no-passes") && f.isOn(Feature.parse("outline")))
                 .findFirst()
                 .orElseThrow();
         assertThat(finding.cure(v -> "#")).contains("a tip-bearing bit");

@@ -94,7 +94,9 @@ class ReachOutsideTest {
                 0,
                 Bit.Edge.SHARP,
                 true);
-        assertThat(Reach.tipOnWall(narrow, 30, 10)).as("all of a narrow bearing runs").isEqualTo(new Reach.Window(20, 28));
+        assertThat(Reach.tipOnWall(narrow, 30, 10))
+                .as("all of a narrow bearing runs")
+                .isEqualTo(new Reach.Window(20, 28));
         assertThat(Reach.tipOnTemplate(flush, 36, 6.35)).isEqualTo(new Reach.Window(36, 38.1));
         assertThat(Reach.tipOnTemplate(flush, 44, 6.35).isEmpty()).isTrue();
     }

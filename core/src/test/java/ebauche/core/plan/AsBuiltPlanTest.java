@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.AsBuilt;
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.passes.Pass;
 import java.util.List;
@@ -61,7 +62,8 @@ class AsBuiltPlanTest {
         TestBody body = new TestBody().doneUpTo("neck:rout").read("depth:neck", 25.4, "neck:rout");
         assertThat(body.rules()).contains("pocket-too-deep");
         double floor = body.plan().thinnest().stream()
-                .filter(t -> t.feature().equals("neck") && t.neighbour().equals("back"))
+                .filter(t -> t.feature().equals(Feature.parse("neck"))
+                        && t.neighbour().equals(Feature.parse("back")))
                 .findFirst()
                 .orElseThrow()
                 .thickness();
@@ -198,7 +200,7 @@ class AsBuiltPlanTest {
         assertThat(plan.history().finished().balance().grams()).isEqualTo(grams, within(1e-6));
         assertThat(plan.step("pickup-neck:rout"))
                 .hasValueSatisfying(s -> assertThat(s.done()).isTrue());
-        assertThat(plan.thinnest()).anyMatch(t -> t.feature().equals("pickup-neck"));
+        assertThat(plan.thinnest()).anyMatch(t -> t.feature().equals(Feature.parse("pickup-neck")));
         assertThat(plan.findings())
                 .anyMatch(f -> f.rule().equals("done-contradicted") && f.what().contains("no longer has"));
     }
@@ -210,13 +212,13 @@ class AsBuiltPlanTest {
         body.done("pickup-neck:rout");
         List<String> left = body.plan().steps().stream()
                 .filter(s -> !s.done()
-                        && s.operation().feature().equals("pickup-neck")
+                        && s.operation().feature().equals(Feature.parse("pickup-neck"))
                         && !s.operation().key().equals("pickup-neck:screws"))
                 .map(s -> s.operation().key())
                 .toList();
         assertThat(left).containsExactly("pickup-neck:off");
         assertThat(body.done("pickup-neck:off").plan().steps())
-                .filteredOn(s -> !s.done() && s.operation().feature().equals("pickup-neck"))
+                .filteredOn(s -> !s.done() && s.operation().feature().equals(Feature.parse("pickup-neck")))
                 .extracting(s -> s.operation().key())
                 .as("its own screws, once the pickup lies in it")
                 .containsExactly("pickup-neck:screws");

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Router;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
@@ -61,7 +62,9 @@ class CardFiguresTest {
     @Test
     void an_undecided_cavity_has_no_card_and_each_card_has_its_own_walls_only() {
         TestBody body = new TestBody();
-        assertThat(DepthCard.of(body.plan())).extracting(DepthCard::feature).contains("pickup-neck");
+        assertThat(DepthCard.of(body.plan()))
+                .extracting(x -> x.feature().word())
+                .contains("pickup-neck");
         for (DepthCard card : DepthCard.of(body.plan())) {
             assertThat(card.walls())
                     .allMatch(w ->
@@ -71,9 +74,9 @@ class CardFiguresTest {
                             || l.thin().neighbour().equals(card.feature()));
         }
         assertThat(DepthCard.of(body.plan())).anyMatch(c -> !c.walls().isEmpty());
-        body.undecided = Set.of("pickup-neck");
+        body.undecided = Set.of(Feature.parse("pickup-neck"));
         assertThat(DepthCard.of(body.plan()))
-                .extracting(DepthCard::feature)
+                .extracting(x -> x.feature().word())
                 .doesNotContain("pickup-neck")
                 .contains("pickup-bridge");
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
@@ -115,8 +116,12 @@ class ContradictionsTest {
         TestBody other = new TestBody();
         other.pickups.set(1, sharp("keen", 40));
         SideBySide beside = SideBySide.of(one.plan(), other.plan());
-        assertThat(beside.gone()).extracting(Finding::feature).containsOnly("pickup-sharp");
-        assertThat(beside.appeared()).extracting(Finding::feature).containsOnly("pickup-keen");
+        assertThat(beside.gone())
+                .extracting(f -> f.feature().map(Feature::word).orElse(""))
+                .containsOnly("pickup-sharp");
+        assertThat(beside.appeared())
+                .extracting(f -> f.feature().map(Feature::word).orElse(""))
+                .containsOnly("pickup-keen");
     }
 
     /** A pickup drawn with corners that no bit turns in. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.build.AsBuilt;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Pickup;
@@ -22,7 +23,7 @@ import org.junit.jupiter.api.Test;
 class DepthCardTest {
     private static DepthCard card(BuildPlan plan, String feature) {
         return DepthCard.of(plan).stream()
-                .filter(c -> c.feature().equals(feature))
+                .filter(c -> c.feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow();
     }
@@ -32,11 +33,12 @@ class DepthCardTest {
         TestBody body = new TestBody();
         body.controls.add(TestBody.bladeSwitch(3.2, 4.8, OptionalDouble.of(4)));
         BuildPlan plan = body.plan();
-        assertThat(DepthCard.of(plan).stream().map(DepthCard::feature))
+        assertThat(DepthCard.of(plan).stream().map(x -> x.feature().word()))
                 .containsExactly("neck", "pickup-neck", "pickup-bridge", "step-selector", "controls", "cover");
         for (DepthCard card : DepthCard.of(plan)) {
             assertThat(card.steps()).allMatch(s -> plan.steps().contains(s)).isNotEmpty();
-            assertThat(card.last().orElseThrow().key()).startsWith(card.feature());
+            assertThat(card.last().orElseThrow().key())
+                    .startsWith(card.feature().word());
             assertThat(card.measure().orElseThrow().measurand().key()).isEqualTo("depth:" + card.feature());
             assertThat(card.measure().orElseThrow().expected().value())
                     .isEqualTo(card.now().value());
@@ -61,7 +63,7 @@ class DepthCardTest {
             Point at = left.thin().at();
             double[] solid = finished.intervalsAt(at.x(), at.y());
             assertThat(thicknesses(solid))
-                    .as(card.feature())
+                    .as(card.said())
                     .anySatisfy(t -> assertThat(t).isCloseTo(left.sum().value(), within(0.01)));
         }
     }
@@ -173,7 +175,7 @@ class DepthCardTest {
         BuildPlan plan = body.plan();
         List<DrillHole> holes = DrillHole.of(plan);
         assertThat(holes).noneMatch(h -> h.step().key().endsWith(":waste"));
-        assertThat(holes.stream().filter(h -> h.step().feature().equals("bridge-studs")))
+        assertThat(holes.stream().filter(h -> h.step().feature().equals(Feature.parse("bridge-studs"))))
                 .hasSize(2)
                 .allSatisfy(h -> {
                     assertThat(Math.abs(h.at().x())).isCloseTo(37, within(1e-6));
@@ -185,7 +187,7 @@ class DepthCardTest {
         assertThat(holes.stream().filter(DrillHole::inEdge))
                 .singleElement()
                 .satisfies(h -> assertThat(h.depth().value()).isCloseTo(22.3, within(1e-9)));
-        assertThat(holes.stream().filter(h -> h.step().feature().equals("control-volume")))
+        assertThat(holes.stream().filter(h -> h.step().feature().equals(Feature.parse("control-volume"))))
                 .singleElement()
                 .satisfies(h -> assertThat(h.through()).isTrue());
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
@@ -116,7 +117,8 @@ class FindingsTest {
         TestBody body = new TestBody();
         body.pickups.add(TestBody.pickup("near", 0, 72.5, 19));
         assertThat(find(body, "thin-wall").numbers().get(0).value()).isEqualTo(2.5, within(1e-6));
-        body.pickups.set(2, new Pickup("near", new Point(0, 72.5), 80, 30, 4.8, 0, 19, Set.of("pickup-bridge")));
+        body.pickups.set(
+                2, new Pickup("near", new Point(0, 72.5), 80, 30, 4.8, 0, 19, Set.of(Feature.parse("pickup-bridge"))));
         assertThat(body.rules()).doesNotContain("thin-wall");
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.build.Finding;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.shop.Limits;
@@ -71,14 +72,14 @@ class OffTheWoodTest {
         body.studs = Optional.of(new Bridge.Studs(310, 4, 11, 20));
         body.offCentre = 0.4;
         Finding stud = found(body, "hole-off-body");
-        assertThat(stud.feature()).isEqualTo("bridge-studs");
+        assertThat(stud.feature()).contains(Feature.parse("bridge-studs"));
         assertThat(stud.where().orElseThrow().x())
                 .as("the one that is farther out")
                 .isEqualTo(155.4, within(1e-6));
         assertThat(number(stud, "beyond by")).isEqualTo(155.4 + 5.5 - 160, within(0.02));
         body.studs = Optional.empty();
         body.stringThrough = Optional.of(new Bridge.StringThrough(-200, 3, Optional.of(TestParts.ferrule())));
-        assertThat(found(body, "hole-off-body").feature()).isEqualTo("string-holes");
+        assertThat(found(body, "hole-off-body").feature()).contains(Feature.parse("string-holes"));
         body.stringThrough = Optional.of(new Bridge.StringThrough(-60, 3, Optional.empty()));
         // The footprint ends at -30.
         assertThat(number(found(body, "string-beside-bridge"), "beyond by")).isEqualTo(30 + 1.5, within(0.01));
@@ -95,7 +96,7 @@ class OffTheWoodTest {
         assertThat(body.rules()).doesNotContain("thin-wall", "breaks-out");
         body.pocketWidth = 198.4;
         Finding thin = found(body, "thin-wall");
-        assertThat(thin.feature()).isEqualTo("neck");
+        assertThat(thin.feature()).contains(Feature.parse("neck"));
         assertThat(number(thin, "wall left")).isEqualTo(0.8, within(1e-6));
         assertThat(thin.severity()).isEqualTo(Finding.Severity.STOPS);
         body.pocketWidth = 195.6;

@@ -15,6 +15,7 @@ import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.TemplateMade;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -91,7 +92,7 @@ class PlanAsReadTest {
         body.nutSpread = OptionalDouble.of(36);
         body.pickups = List.of(
                 new Pickup("neck", new Point(0, 128), 82, 40, 4, 0, 18, Set.of(), 3, Optional.of(TestParts.pickup())),
-                new Pickup("bridge", new Point(-1, 36), 84, 22, 4, 8, 19, Set.of("controls")));
+                new Pickup("bridge", new Point(-1, 36), 84, 22, 4, 8, 19, Set.of(Feature.parse("controls"))));
         body.studs = Optional.of(new Bridge.Studs(74, 4, 11, 21));
         body.controls = List.of(
                 TestBody.pot("volume", -100, -40, 9),
@@ -143,7 +144,10 @@ class PlanAsReadTest {
                 Profile.Shape.HOLLOW,
                 OptionalDouble.of(300)));
         body.templates = List.of(new TemplateMade(
-                "pickup-neck", OptionalDouble.of(9), TemplateMaterial.PLYWOOD, Optional.of(HoldDown.TAPE)));
+                Feature.parse("pickup-neck"),
+                OptionalDouble.of(9),
+                TemplateMaterial.PLYWOOD,
+                Optional.of(HoldDown.TAPE)));
         return body;
     }
 
@@ -155,7 +159,7 @@ class PlanAsReadTest {
         body.pieces = 1;
         body.stringThrough = Optional.of(new Bridge.StringThrough(-14, 3.2, Optional.of(TestParts.ferrule())));
         body.heelFit = Optional.of(new Heel(55.9, 55.7, 75, Heel.Made.DRAWING_FIRST, Heel.Jig.DRAWN));
-        body.undecided = Set.of("control-volume");
+        body.undecided = Set.of(Feature.parse("control-volume"));
         body.read("blank-thickest", 50.2, "thickness:front").read("out-of-flat:front", 0.4, "thickness:front");
         body.doneUpTo("thickness:back");
         body.read("body-thickness", body.build().thicknessed() + 0.2, "thickness:back");

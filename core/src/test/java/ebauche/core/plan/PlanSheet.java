@@ -1,7 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.build.Finding;
-import ebauche.core.design.FeatureName;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
@@ -48,10 +48,11 @@ final class PlanSheet {
         return sheet.out.toString();
     }
 
-    private void line(String head, String... parts) {
+    private void line(String head, Object... parts) {
         out.append(head)
                 .append(": ")
                 .append(java.util.stream.Stream.of(parts)
+                        .map(String::valueOf)
                         .filter(p -> !p.isEmpty())
                         .collect(Collectors.joining(" | ")))
                 .append('\n');
@@ -61,7 +62,7 @@ final class PlanSheet {
         line(
                 f.severity().words(),
                 f.station() + "/" + f.rule(),
-                f.feature(),
+                f.feature().map(Feature::word).orElse(""),
                 f.where().map(PlanSheet::at).orElse(""),
                 f.what(v -> n(v.value())),
                 f.cure(v -> n(v.value())));
@@ -163,7 +164,7 @@ final class PlanSheet {
     private void open(StillOpen s) {
         line(
                 "open",
-                FeatureName.said(s.feature()),
+                s.feature().said(),
                 s.closedBy().map(Operation::key).orElse(""),
                 s.lastOpen().map(Operation::key).orElse(""),
                 s.because());

@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.TestParts;
 import ebauche.core.build.Finding;
 import ebauche.core.design.Heel;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
@@ -54,8 +55,8 @@ class ShortfallsTest {
         assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow", "done-contradicted");
         assertThat(body.plan().steps())
                 .noneMatch(s -> s.operation().key().endsWith(":widen")
-                        || s.operation().key().endsWith(":deepen")
-                                && !s.operation().feature().equals("outline"));
+                        || (s.operation().key().endsWith(":deepen")
+                                && !s.operation().feature().equals(Feature.parse("outline"))));
     }
 
     @Test
@@ -63,7 +64,7 @@ class ShortfallsTest {
         TestBody body = cut().read("size:pickup-bridge.across", 74);
         Finding small = finding(body, "cut-too-small").orElseThrow();
         assertThat(small.numbers().get(0).value()).isCloseTo(2, within(0.02));
-        assertThat(small.feature()).isEqualTo("pickup-bridge");
+        assertThat(small.feature()).contains(Feature.parse("pickup-bridge"));
         assertThat(small.cure(v -> "")).contains("planned");
         assertThat(body.plan().step("pickup-bridge:widen")).isPresent();
         assertThat(Realism.of(body.plan()).impossible())
@@ -105,7 +106,7 @@ class ShortfallsTest {
 
     private static DepthCard card(TestBody body) {
         return DepthCard.of(body.plan()).stream()
-                .filter(c -> c.feature().equals("pickup-bridge"))
+                .filter(c -> c.feature().equals(Feature.parse("pickup-bridge")))
                 .findFirst()
                 .orElseThrow();
     }
@@ -142,14 +143,14 @@ class ShortfallsTest {
         assertThat(body.rules()).doesNotContain("cut-too-small");
         body.read("size:control-volume.bushing", 9.7);
         Finding pot = finding(body, "cut-too-small").orElseThrow();
-        assertThat(pot.feature()).isEqualTo("control-volume");
+        assertThat(pot.feature()).contains(Feature.parse("control-volume"));
         // 9.1 to 9.7 in diameter
         assertThat(pot.numbers().get(0).value()).isCloseTo(0.3, within(0.02));
         assertThat(pot.cure(v -> "")).contains("Ream it");
         body.jack = body.jack.map(j -> new Jack(j.entry(), j.aim(), j.diameter() + 0.4, j.fromFront()));
         assertThat(body.plan().findings())
                 .filteredOn(f -> f.rule().equals("cut-too-small"))
-                .extracting(Finding::feature)
+                .extracting(f -> f.feature().map(Feature::word).orElse(""))
                 .contains("control-volume", "jack");
     }
 
@@ -160,7 +161,7 @@ class ShortfallsTest {
         body.doneUpTo("neck:rout");
         assertThat(body.rules()).doesNotContain("cut-too-small");
         body.read("heel-width-end", 57.2).read("heel-width-mouth", 57.2);
-        assertThat(finding(body, "cut-too-small").orElseThrow().feature()).isEqualTo("neck");
+        assertThat(finding(body, "cut-too-small").orElseThrow().feature()).contains(Feature.parse("neck"));
         assertThat(body.plan().step("neck:widen")).isPresent();
     }
 
@@ -182,7 +183,7 @@ class ShortfallsTest {
         body.doneUpTo("pickup-bridge:deepen");
         assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow");
         assertThat(body.plan().steps())
-                .filteredOn(s -> s.operation().feature().equals("pickup-bridge")
+                .filteredOn(s -> s.operation().feature().equals(Feature.parse("pickup-bridge"))
                         && s.operation().cannotBeTakenBack())
                 .isNotEmpty()
                 .allMatch(BuildPlan.PlanStep::done);
@@ -198,7 +199,7 @@ class ShortfallsTest {
         body.studs = Optional.of(new Bridge.Studs(56, 19, 10, 20));
         body.vibrato = Optional.of(TestBody.vibrato(38));
         for (BuildPlan.PlanStep step : body.plan().steps()) {
-            if (step.operation().feature().equals("vibrato")
+            if (step.operation().feature().equals(Feature.parse("vibrato"))
                     && body.plan().step("vibrato:widen").isEmpty()) {
                 body.doneUpTo(step.operation().key());
             }
@@ -206,7 +207,7 @@ class ShortfallsTest {
         assertThat(body.rules()).doesNotContain("cut-too-small");
         body.read("size:bridge.block-across", 55);
         Finding small = finding(body, "cut-too-small").orElseThrow();
-        assertThat(small.feature()).isEqualTo("vibrato");
+        assertThat(small.feature()).contains(Feature.parse("vibrato"));
         assertThat(small.numbers().get(0).value()).isCloseTo(1.5, within(0.02));
         assertThat(small.cure(v -> "")).contains("planned");
         double beside = (52 + 2 * body.shop.clearances().block()) / 2 + 1;

@@ -3,6 +3,7 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.feature.Feature;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -59,7 +60,8 @@ class SideBySideTest {
         near.pickups.set(0, TestBody.pickup("neck", 0, 71.5, 19));
         SideBySide beside = SideBySide.of(new TestBody().plan(), near.plan());
         assertThat(beside.cavities())
-                .filteredOn(r -> r.feature().equals("pickup-neck") && r.what().equals("thinnest wall"))
+                .filteredOn(r -> r.feature().equals(Feature.parse("pickup-neck"))
+                        && r.what().equals("thinnest wall"))
                 .singleElement()
                 .satisfies(r -> {
                     assertThat(r.then().getAsDouble()).isCloseTo(1.5, org.assertj.core.api.Assertions.within(1e-6));

@@ -10,8 +10,8 @@ import ebauche.core.crib.Drill;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.TemplateMaterial;
-import ebauche.core.design.FeatureName;
 import ebauche.core.design.TemplateMade;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -38,7 +38,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TemplateSheetTest {
     private static TemplateSheet sheet(BuildPlan plan, String feature) {
         return TemplateSheet.of(plan).stream()
-                .filter(s -> s.feature().equals(feature))
+                .filter(s -> s.feature().word().equals(feature))
                 .findFirst()
                 .orElseThrow();
     }
@@ -134,7 +134,7 @@ class TemplateSheetTest {
                 25,
                 OptionalDouble.of(4)));
         assertThat(TemplateSheet.of(body.plan()))
-                .extracting(TemplateSheet::feature)
+                .extracting(x -> x.feature().word())
                 .contains("controls")
                 .doesNotContain("step-far");
     }
@@ -145,7 +145,7 @@ class TemplateSheetTest {
         BuildPlan plan = new TestBody().plan();
         TemplateSheet outline = sheet(plan, "outline");
         assertThat(outline.holding().seats())
-                .extracting(Holding.Seat::waste)
+                .extracting(s -> s.waste().word())
                 .containsOnly("neck", "pickup-neck", "pickup-bridge")
                 .hasSize(6);
         double depth = NeckStation.pocket(plan.build()).depthNow().value();
@@ -170,12 +170,12 @@ class TemplateSheetTest {
                     .setting();
             List<Holding.Seat> seats = sheet.holding().seats();
             if (seats.size() < 2) {
-                taped.add(sheet.feature());
+                taped.add(sheet.feature().word());
                 assertThat(fixed.tool()).contains("double-sided tape").contains("no cavity that is cut later");
                 assertThat(fixed.figure()).isEmpty();
             } else {
                 assertThat(fixed.tool()).contains("screws");
-                assertThat(seats).allMatch(s -> fixed.tool().contains(FeatureName.said(s.waste())));
+                assertThat(seats).allMatch(s -> fixed.tool().contains(s.waste().said()));
                 assertThat(fixed.figure().orElseThrow().value())
                         .isEqualTo(seats.stream()
                                 .mapToDouble(s -> s.longest().value())
@@ -194,7 +194,10 @@ class TemplateSheetTest {
         TestBody body = new TestBody();
         BuildPlan usual = body.plan();
         body.templates = List.of(new TemplateMade(
-                "pickup-neck", OptionalDouble.of(12.7), TemplateMaterial.PLYWOOD, Optional.of(HoldDown.TAPE)));
+                Feature.parse("pickup-neck"),
+                OptionalDouble.of(12.7),
+                TemplateMaterial.PLYWOOD,
+                Optional.of(HoldDown.TAPE)));
         BuildPlan plan = body.plan();
         assertThat(sheet(plan, "pickup-neck").thickness()).isEqualTo(12.7);
         assertThat(sheet(plan, "pickup-neck").holding().asMeant()).isTrue();
@@ -231,7 +234,7 @@ class TemplateSheetTest {
                 new TestBody().doneUpTo("neck-screws:drill").done("cover:rout").plan();
         List<WallStop> stops = WallStop.of(plan, controls(plan), List.of(wallPass(27.4)));
         assertThat(stops).singleElement().satisfies(s -> {
-            assertThat(s.feature()).isEqualTo("cover");
+            assertThat(s.feature()).isEqualTo(Feature.parse("cover"));
             assertThat(s.from()).isEqualTo(0, within(1e-6));
             assertThat(s.to()).isEqualTo(2, within(1e-6));
         });
@@ -243,7 +246,7 @@ class TemplateSheetTest {
         BuildPlan plan = new TestBody().plan();
         List<WallStop> stops = WallStop.of(plan, beside(controls(plan), plan), List.of(wallPass(35.4)));
         assertThat(stops).singleElement().satisfies(s -> {
-            assertThat(s.feature()).isEqualTo("pickup-bridge");
+            assertThat(s.feature()).isEqualTo(Feature.parse("pickup-bridge"));
             assertThat(s.pass()).isEqualTo(1);
             assertThat(s.said()).isNotBlank();
         });
@@ -251,7 +254,7 @@ class TemplateSheetTest {
 
     private static GuidedPocket controls(BuildPlan plan) {
         return CavityStation.pockets(plan.build()).stream()
-                .filter(p -> p.feature().equals("controls"))
+                .filter(p -> p.feature().equals(Feature.parse("controls")))
                 .findFirst()
                 .orElseThrow();
     }
@@ -262,7 +265,7 @@ class TemplateSheetTest {
         return new GuidedPocket(
                 plan.build(),
                 "cavity",
-                "controls",
+                Feature.parse("controls"),
                 "cavity",
                 Face.FRONT,
                 there,

@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Contour;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -55,7 +56,7 @@ class TradeFactsOutsideTest {
         TestBody body = new TestBody();
         body.controls.add(TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.empty()));
         assertThat(body.plan().findings())
-                .anyMatch(f -> f.rule().equals("control-top") && f.feature().equals("control-selector"));
+                .anyMatch(f -> f.rule().equals("control-top") && f.isOn(Feature.parse("control-selector")));
         body.controls.set(1, TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.of(INCH * 5 / 32)));
         assertThat(body.plan().findings()).noneMatch(f -> f.rule().equals("control-top"));
         assertThat(body.plan().step("step-selector:rout")).isPresent();
@@ -69,12 +70,14 @@ class TradeFactsOutsideTest {
         body.jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), INCH * 7 / 8, INCH * 7 / 8));
         List<WoodLeft.Thin> thin = body.plan().thinnest();
         double front = thin.stream()
-                .filter(t -> t.feature().equals("jack") && t.neighbour().equals("front"))
+                .filter(t -> t.feature().equals(Feature.parse("jack"))
+                        && t.neighbour().equals(Feature.parse("front")))
                 .findFirst()
                 .orElseThrow()
                 .thickness();
         double back = thin.stream()
-                .filter(t -> t.feature().equals("jack") && t.neighbour().equals("back"))
+                .filter(t -> t.feature().equals(Feature.parse("jack"))
+                        && t.neighbour().equals(Feature.parse("back")))
                 .findFirst()
                 .orElseThrow()
                 .thickness();
@@ -218,7 +221,7 @@ class TradeFactsOutsideTest {
     @Test
     void a_covers_recess_is_as_deep_as_its_sheet() {
         DepthCard cover = DepthCard.of(new TestBody().plan()).stream()
-                .filter(c -> c.feature().equals("cover"))
+                .filter(c -> c.feature().equals(Feature.parse("cover")))
                 .findFirst()
                 .orElseThrow();
         assertThat(cover.depth().value()).isEqualTo(2.5);
@@ -252,7 +255,7 @@ class TradeFactsOutsideTest {
         body.vibrato = Optional.of(TestBody.vibrato(40));
         List<Operation> route = body.plan().steps().stream()
                 .map(BuildPlan.PlanStep::operation)
-                .filter(o -> o.feature().equals("vibrato") && o.setting() instanceof Setting.Routed)
+                .filter(o -> o.feature().equals(Feature.parse("vibrato")) && o.setting() instanceof Setting.Routed)
                 .toList();
         assertThat(route).extracting(Operation::face).contains(Face.FRONT, Face.BACK);
         Setting.Routed last = (Setting.Routed) route.get(route.size() - 1).setting();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
@@ -58,7 +59,7 @@ class WallStopTest {
                 List<WallStop> found = stops(plan, key);
                 assertThat(found).as("%s, jack %s down", key, fromFront).hasSameSizeAs(expected);
                 for (int i = 0; i < found.size(); i++) {
-                    assertThat(found.get(i).feature()).isEqualTo("jack");
+                    assertThat(found.get(i).feature()).isEqualTo(Feature.parse("jack"));
                     assertThat(found.get(i).from()).isCloseTo(expected.get(i)[0], within(1e-6));
                     assertThat(found.get(i).to()).isCloseTo(expected.get(i)[1], within(1e-6));
                     assertThat(found.get(i).at().distance(MOUTH)).isLessThan(3);

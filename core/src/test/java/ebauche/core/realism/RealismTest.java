@@ -9,6 +9,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -76,7 +77,7 @@ class RealismTest {
         TestBody one = new TestBody();
         one.controls.add(TestBody.bladeSwitch(25.4 / 8, 25.4 * 3 / 16, OptionalDouble.empty()));
         Rule selector = Realism.of(one.plan()).rules().stream()
-                .filter(r -> r.name().equals("control-top") && r.feature().equals("control-selector"))
+                .filter(r -> r.name().equals("control-top") && r.feature().equals(Feature.parse("control-selector")))
                 .findFirst()
                 .orElseThrow();
         assertThat(selector.verdict()).isEqualTo(Rule.Verdict.FAILS);
@@ -127,12 +128,14 @@ class RealismTest {
         TestBody body = new TestBody();
         body.pickups = List.of(Pickup.of("bridge", new Point(0, 40), 0, Set.of(), 3, TestParts.pickup()));
         Rule before = Realism.of(body.plan()).rules().stream()
-                .filter(r -> r.feature().equals("pickup-bridge") && r.name().equals("passes"))
+                .filter(r -> r.feature().equals(Feature.parse("pickup-bridge"))
+                        && r.name().equals("passes"))
                 .findFirst()
                 .orElseThrow();
         body.read("size:pickup-bridge.across", before.number().terms().get(1).value() + 1.5);
         List<Rule> after = Realism.of(body.plan()).rules().stream()
-                .filter(r -> r.feature().equals("pickup-bridge") && r.name().equals("passes"))
+                .filter(r -> r.feature().equals(Feature.parse("pickup-bridge"))
+                        && r.name().equals("passes"))
                 .toList();
         assertThat(after).hasSize(2).allMatch(r -> r.verdict() != Rule.Verdict.FAILS);
         assertThat(Realism.of(body.plan()).unmeasured()).isEmpty();
@@ -276,7 +279,7 @@ class RealismTest {
     private static Rule passes(TestBody body, String feature, String says) {
         return Realism.of(body.plan()).rules().stream()
                 .filter(r -> r.name().equals("passes")
-                        && r.feature().equals(feature)
+                        && r.feature().word().equals(feature)
                         && r.says().contains(says))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(feature + " " + says));

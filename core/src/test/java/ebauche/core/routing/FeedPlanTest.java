@@ -138,7 +138,7 @@ class FeedPlanTest {
                 // to
                 // 130; back up, 5 to 70 and 140 to 205.
                 double half = (at + 360) % 180;
-                assertThat(half > 64 && half < 71 || half > 139 && half < 176)
+                assertThat((half > 64 && half < 71) || (half > 139 && half < 176))
                         .as("at %s", at)
                         .isTrue();
             }

@@ -8,6 +8,7 @@ import ebauche.core.build.Finding;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Contour;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -103,7 +104,7 @@ class FootingTest {
     private static Finding trouble(Crib crib, double corner, double deep, double work) {
         GuidedCut cut = new GuidedCut(deep, work, corner, OptionalDouble.empty(), 0.8, 6.35, Hardness.MEDIUM, 12)
                 .drilledFirst();
-        return CribTrouble.of(cut, crib, "cavity", "pickup-neck", "cavity", new Point(1, 2), corner)
+        return CribTrouble.of(cut, crib, "cavity", Feature.parse("pickup-neck"), "cavity", new Point(1, 2), corner)
                 .orElseThrow();
     }
 
@@ -195,7 +196,7 @@ class FootingTest {
                 Profile.Shape.STRAIGHT,
                 OptionalDouble.empty()));
         Region under = Region.disc(new Point(130, -100), 20);
-        Condition.Mark carved = Datum.carved("contour-arm");
+        Condition.Mark carved = Datum.carved(Feature.parse("contour-arm"));
         assertThat(Datum.carvesToCome(body.build(), Face.FRONT, under)).containsExactly(carved);
         assertThat(Datum.carvesToCome(body.build(), Face.BACK, under)).isEmpty();
         assertThat(Datum.carvesToCome(body.build(), Face.FRONT, Region.disc(new Point(-100, 100), 20)))

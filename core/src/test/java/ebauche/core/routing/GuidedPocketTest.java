@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.build.History;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -66,7 +67,7 @@ class GuidedPocketTest {
         double deepest = 0;
         for (History.Step step : plan.history().steps()) {
             for (Change change : step.changes()) {
-                if (change.feature().equals("pickup-neck")) {
+                if (change.feature().equals(Feature.parse("pickup-neck"))) {
                     assertThat(change.solid().deepest())
                             .as(step.operation().key())
                             .isLessThanOrEqualTo(floor + 1e-9);

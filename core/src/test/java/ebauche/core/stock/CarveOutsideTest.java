@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -18,7 +19,8 @@ class CarveOutsideTest {
     private static Stock slab(Region plan, double pitch) {
         Grid grid = Grid.covering(plan.minX() - 1, plan.maxX() + 1, plan.minY() - 1, plan.maxY() + 1, pitch);
         return Stock.empty(grid)
-                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(plan, 0, THICK), WOOD));
+                .after(new Change.Add(
+                        Feature.parse("blank"), Workpiece.BODY, Solid.Prism.between(plan, 0, THICK), WOOD));
     }
 
     private static double carvedOff(Region plan, Carve carve, double pitch) {
@@ -27,7 +29,8 @@ class CarveOutsideTest {
                 ? new Solid.Prism(plan, Plane.at(-1), carve)
                 : new Solid.Prism(plan, carve, Plane.at(THICK + 1));
         return before.volume()
-                - before.after(Change.Remove.fromBody("contour-x", taken)).volume();
+                - before.after(Change.Remove.fromBody(Feature.parse("contour-x"), taken))
+                        .volume();
     }
 
     /** A slab 200 by 300 with its line 70 inside the right edge, walked downwards so that the right is carved. */
@@ -95,7 +98,8 @@ class CarveOutsideTest {
         Region disc = ring(80, 256);
         Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(disc, 30), Profile.round(30, 8));
         Stock stock = slab(disc, 0.5)
-                .after(Change.Remove.fromBody("contour-top", new Solid.Prism(disc, Plane.at(-1), carve)));
+                .after(Change.Remove.fromBody(
+                        Feature.parse("contour-top"), new Solid.Prism(disc, Plane.at(-1), carve)));
         for (double r = 1; r < 79; r += 3.5) {
             double x = grid(r);
             double[] wood = stock.intervalsAt(x, 0.25);
@@ -111,7 +115,8 @@ class CarveOutsideTest {
                 Region.quadrilateral(new Point(-60, -40), new Point(90, -70), new Point(50, 80), new Point(-30, 60));
         Carve carve = new Carve(Face.FRONT, 0, Course.Rim.of(wing, 30), Profile.round(30, 8));
         Stock stock = slab(wing, 0.5)
-                .after(Change.Remove.fromBody("contour-top", new Solid.Prism(wing, Plane.at(-1), carve)));
+                .after(Change.Remove.fromBody(
+                        Feature.parse("contour-top"), new Solid.Prism(wing, Plane.at(-1), carve)));
         Region around = Region.rectangle(new Point(0, 0), 600, 600, 0, 0).minus(wing);
         Random random = new Random(5);
         int asked = 0;
@@ -187,8 +192,8 @@ class CarveOutsideTest {
                 Face.BACK,
                 THICK,
                 List.of(
-                        new FaceShape.Carved("contour-a", SLAB, shallow),
-                        new FaceShape.Carved("contour-b", SLAB, deep)));
+                        new FaceShape.Carved(Feature.parse("contour-a"), SLAB, shallow),
+                        new FaceShape.Carved(Feature.parse("contour-b"), SLAB, deep)));
         Point both = new Point(90, -140);
         assertThat(face.fall(both)).isEqualTo(16);
         assertThat(face.depthAt(both)).isEqualTo(THICK - 16);
@@ -198,7 +203,7 @@ class CarveOutsideTest {
         assertThat(face.mostFall(Region.EMPTY)).isZero();
         assertThat(face.carvedAt(both))
                 .get()
-                .extracting(FaceShape.Carved::feature)
+                .extracting(x -> x.feature().word())
                 .isEqualTo("contour-b");
         assertThat(face.carvedAt(new Point(0, 0))).isEmpty();
     }

@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -19,9 +20,9 @@ class OpeningTest {
     private static WoodLeft.Thin edge(Region body, Solid solid, WoodLeft.Opening opening) {
         WoodLeft left =
                 new WoodLeft(body, FaceShape.flat(Face.FRONT, 0), FaceShape.flat(Face.BACK, 45), (a, b) -> false);
-        left.add("pocket", Face.FRONT, solid, Optional.of(opening));
+        left.add(Feature.parse("pocket"), Face.FRONT, solid, Optional.of(opening));
         return left.thinnest().stream()
-                .filter(t -> t.neighbour().equals(WoodLeft.EDGE))
+                .filter(t -> t.neighbour().equals(Feature.EDGE))
                 .findFirst()
                 .orElseThrow();
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -26,11 +27,12 @@ class StockTest {
     private static Stock slab(double pitch, double aside) {
         Grid over = Grid.covering(-62, 62, -82, 82, pitch);
         return Stock.empty(new Grid(pitch, over.x0() + aside, over.y0(), over.columns(), over.rows()))
-                .after(new Change.Add("blank", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), TestTimber.MATERIAL));
+                .after(new Change.Add(
+                        Feature.parse("blank"), Workpiece.BODY, Solid.Prism.between(SLAB, 0, 40), TestTimber.MATERIAL));
     }
 
     private static Change cut(Solid solid) {
-        return Change.Remove.fromBody("cut", solid);
+        return Change.Remove.fromBody(Feature.parse("cut"), solid);
     }
 
     private static Solid random(Random r) {
@@ -142,7 +144,10 @@ class StockTest {
             Grid grid = Grid.covering(-170, 170, -160, 250, pitch);
             Stock stock = Stock.empty(grid)
                     .after(new Change.Add(
-                            "b", Workpiece.BODY, Solid.Prism.between(outline.region(), 0, 40), TestTimber.MATERIAL));
+                            Feature.parse("b"),
+                            Workpiece.BODY,
+                            Solid.Prism.between(outline.region(), 0, 40),
+                            TestTimber.MATERIAL));
             double error = Math.abs(stock.balance().grams() - exact) / exact;
             double bound = outline.perimeter() * pitch / 2 / outline.area();
             assertThat(error).as("pitch %s", pitch).isLessThan(bound);
@@ -180,8 +185,9 @@ class StockTest {
     void cuts_take_of_each_wood_what_is_theirs() {
         Material dense = new Material("dense", 800);
         Stock glued = Stock.empty(Grid.covering(-62, 62, -82, 82, 0.5))
-                .after(new Change.Add("slab", Workpiece.BODY, Solid.Prism.between(SLAB, 6, 40), TestTimber.MATERIAL))
-                .after(new Change.Add("top", Workpiece.BODY, Solid.Prism.between(SLAB, 0, 6), dense));
+                .after(new Change.Add(
+                        Feature.parse("slab"), Workpiece.BODY, Solid.Prism.between(SLAB, 6, 40), TestTimber.MATERIAL))
+                .after(new Change.Add(Feature.parse("top"), Workpiece.BODY, Solid.Prism.between(SLAB, 0, 6), dense));
         double light = TestTimber.MATERIAL.density() * 1e-6;
         double whole = 120 * 160 * (34 * light + 6 * 800e-6);
         assertThat(glued.balance().grams()).isCloseTo(whole, within(0.01));

@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -32,6 +33,7 @@ class WebBruteForceTest {
     }
 
     /** What is in a void, and the box that it lies in. */
+    @SuppressWarnings("ArrayRecordComponent") // never compared
     private record Filled(Predicate<Place> in, double[] box) {
         List<Place> places(Place middle, double half, int steps) {
             List<Place> found = new ArrayList<>();
@@ -135,7 +137,7 @@ class WebBruteForceTest {
                     p = one.places(p, half, 6).stream().reduce(p, (u, v) -> v.to(to) < u.to(to) ? v : u);
                     Place moved = p;
                     q = other.places(q, half, 6).stream().reduce(q, (u, v) -> v.to(moved) < u.to(moved) ? v : u);
-                    if (p == from && q == to) {
+                    if (p.equals(from) && q.equals(to)) {
                         break;
                     }
                 }
@@ -223,7 +225,8 @@ class WebBruteForceTest {
         Course.Line course = left ? line : new Course.Line(line.to(), line.from());
         Profile profile = random.nextBoolean() ? Profile.straight(width, depth) : Profile.round(width, depth);
         Region plan = body.intersection(body.leftOf(course.from(), course.to()));
-        FaceShape.Carved carved = new FaceShape.Carved("contour-x", plan, new Carve(Face.FRONT, 0, course, profile));
+        FaceShape.Carved carved =
+                new FaceShape.Carved(Feature.parse("contour-x"), plan, new Carve(Face.FRONT, 0, course, profile));
         Region pit = Region.rectangle(new Point(-12 + random.nextDouble() * 10, 0), 9, 7, 1, random.nextInt(90));
         Solid rear = Solid.Prism.between(pit, depth + 1 + random.nextDouble() * 3, 20);
         double found = Web.least(carved, Slices.of(rear)).orElseThrow().thickness();
@@ -239,9 +242,11 @@ class WebBruteForceTest {
                 FaceShape.flat(Face.BACK, 45),
                 (a, b) -> false);
         left.add(
-                "front-pit", Face.FRONT, Solid.Prism.between(Region.rectangle(new Point(-10, 0), 20, 20, 0, 0), 0, 20));
+                Feature.parse("front-pit"),
+                Face.FRONT,
+                Solid.Prism.between(Region.rectangle(new Point(-10, 0), 20, 20, 0, 0), 0, 20));
         left.add(
-                "rear-pit",
+                Feature.parse("rear-pit"),
                 Face.BACK,
                 Solid.Prism.between(Region.rectangle(new Point(10.05, 0), 20, 20, 0, 0), 20.05, 45));
         WoodLeft.Thin least = left.thinnest().get(0);

@@ -3,6 +3,7 @@ package ebauche.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -20,7 +21,7 @@ class WoodLeftBruteForceTest {
     private static final double THICK = 20;
     private static final Region BODY = Region.rectangle(new Point(0, 0), 60, 50, 0, 0);
 
-    private record Pit(String name, Face face, Region area, double depth) {
+    private record Pit(Feature name, Face face, Region area, double depth) {
         double top() {
             return face == Face.FRONT ? 0 : THICK - depth;
         }
@@ -42,7 +43,7 @@ class WoodLeftBruteForceTest {
                     ? Region.disc(at, 6 + random.nextInt(8))
                     : Region.rectangle(at, 6 + random.nextInt(9), 5 + random.nextInt(7), 0, random.nextInt(90));
             Face face = random.nextBoolean() ? Face.FRONT : Face.BACK;
-            pits.add(new Pit(name, face, area, 2 + random.nextInt(15)));
+            pits.add(new Pit(Feature.parse(name), face, area, 2 + random.nextInt(15)));
         }
         return pits;
     }
@@ -82,9 +83,9 @@ class WoodLeftBruteForceTest {
         pits.forEach(p -> left.add(p.name(), p.face(), Solid.Prism.between(p.area(), p.top(), p.bottom())));
         List<WoodLeft.Thin> found = left.thinnest();
         for (Pit one : pits) {
-            String far = one.face() == Face.FRONT ? WoodLeft.BACK : WoodLeft.FRONT;
+            Feature far = one.face() == Face.FRONT ? Feature.BACK : Feature.FRONT;
             assertThat(thin(found, one.name(), far).thickness()).isCloseTo(THICK - one.depth(), within(1e-9));
-            assertThat(thin(found, one.name(), WoodLeft.EDGE).thickness())
+            assertThat(thin(found, one.name(), Feature.EDGE).thickness())
                     .isCloseTo(nearest(one.area(), BODY), within(FINE));
         }
         for (int i = 0; i < 3; i++) {
@@ -115,12 +116,12 @@ class WoodLeftBruteForceTest {
         }
     }
 
-    private static boolean names(WoodLeft.Thin thin, String one, String other) {
-        return thin.feature().equals(one) && thin.neighbour().equals(other)
-                || thin.feature().equals(other) && thin.neighbour().equals(one);
+    private static boolean names(WoodLeft.Thin thin, Feature one, Feature other) {
+        return (thin.feature().equals(one) && thin.neighbour().equals(other))
+                || (thin.feature().equals(other) && thin.neighbour().equals(one));
     }
 
-    private static WoodLeft.Thin thin(List<WoodLeft.Thin> found, String one, String other) {
+    private static WoodLeft.Thin thin(List<WoodLeft.Thin> found, Feature one, Feature other) {
         return found.stream().filter(t -> names(t, one, other)).findFirst().orElseThrow();
     }
 }

@@ -32,7 +32,7 @@ public final class DxfWriter {
         double[] box = SvgWriter.box(sheets);
         dxf.line("CENTRE_LINE", new Point(0, box[1] - 5), new Point(0, box[3] + 5));
         for (TemplateSheet sheet : sheets) {
-            String layer = sheet.feature().toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "_")
+            String layer = sheet.feature().word().toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "_")
                     + (sheet.mirrored() ? "_FROM_BACK" : "");
             sheet.rings().forEach(r -> dxf.polyline(layer, r));
             for (Point hole : sheet.holes()) {

@@ -58,7 +58,7 @@ public final class SvgWriter {
 
     private static void sheet(XMLStreamWriter xml, TemplateSheet sheet) throws XMLStreamException {
         xml.writeStartElement("g");
-        xml.writeAttribute("id", sheet.feature());
+        xml.writeAttribute("id", sheet.feature().word());
         xml.writeStartElement("title");
         xml.writeCharacters(
                 sheet.name() + (sheet.face() == Face.BACK ? ", seen from the back" : ", seen from the front"));
