@@ -8,6 +8,7 @@ import ebauche.core.plan.Planner;
 import ebauche.exchange.DemoBodies;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -41,7 +42,7 @@ public class GrowthBench {
         for (int i = 0; i < readings; i++) {
             boolean heel = i % 2 == 0;
             Measurand measures = Measurand.parse(heel ? "heel-thickness" : "sanded-off:front");
-            record.add(new AsBuilt.Reading("reading-" + i, "", "", "", measures, heel ? 25.4 : 1e-5));
+            record.add(new AsBuilt.Reading("reading-" + i, "", "", Optional.empty(), measures, heel ? 25.4 : 1e-5));
         }
         build = new Build(sedge.design(), sedge.shop(), new AsBuilt(record));
     }

@@ -23,6 +23,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Shop;
@@ -192,7 +193,6 @@ public final class TestBody {
         return Planner.plan(build());
     }
 
-    /** Logs a step done exactly as planned now. */
     /** A shop that has a machine besides. */
     public static Shop owning(Shop shop, Machine machine) {
         Crib c = shop.crib();
@@ -210,6 +210,7 @@ public final class TestBody {
                 machines));
     }
 
+    /** Logs a step done exactly as planned now. */
     public TestBody done(String key) {
         timeline.add(plan().step(key).orElseThrow().asDone("done-" + timeline.size(), "2026-11-01T10:00:00Z", "test"));
         return this;
@@ -219,9 +220,9 @@ public final class TestBody {
     public TestBody doneUpTo(String key) {
         for (BuildPlan.PlanStep step : plan().steps()) {
             if (!step.done()) {
-                done(step.operation().key());
+                done(step.operation().key().written());
             }
-            if (step.operation().key().equals(key)) {
+            if (step.operation().key().written().equals(key)) {
                 return this;
             }
         }
@@ -237,7 +238,7 @@ public final class TestBody {
                 "read-" + timeline.size(),
                 "2026-11-01T11:00:00Z",
                 "test",
-                at,
+                at.isEmpty() ? Optional.empty() : Optional.of(StepKey.parse(at)),
                 ebauche.core.design.Measurand.parse(measures),
                 value));
         return this;

@@ -73,7 +73,7 @@ public final class PlanJson {
     private static ObjectNode operation(BuildPlan plan, BuildPlan.PlanStep step) {
         Operation op = step.operation();
         ObjectNode out = JSON.objectNode()
-                .put("id", op.key())
+                .put("id", op.key().written())
                 .put("station", op.station())
                 .put("title", op.title());
         out.put("face", op.face().word()).put("done", step.done());
@@ -84,7 +84,7 @@ public final class PlanJson {
         ArrayNode after = out.putArray("after");
         ArrayNode because = out.putArray("because");
         for (Link link : plan.reasons(op.key())) {
-            after.add(link.before());
+            after.add(link.before().written());
             because.add(link.because());
         }
         ArrayNode inspections = out.putArray("inspections");

@@ -6,6 +6,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
+import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
 import ebauche.core.stock.Solid;
@@ -13,7 +14,7 @@ import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Species;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.regex.Pattern;
+import java.util.Optional;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,7 +25,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class Timeline {
     private static final int MOST_CHANGES = 200;
-    private static final Pattern OPERATION = Pattern.compile("[a-z0-9-]{1,60}:[a-z0-9-]{1,40}");
 
     /** The shortest and the widest bore that can be meant, mm. */
     private static final double SHORTEST = 0.01;
@@ -49,7 +49,7 @@ public final class Timeline {
                         id,
                         at,
                         by,
-                        operation(spot),
+                        spot.parsed("operation", 80, StepKey::parse),
                         spot.text("title", 200, ""),
                         spot.word("face", SurfaceFile.FACES),
                         spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
@@ -60,17 +60,14 @@ public final class Timeline {
         };
     }
 
-    /** The key of a step: its feature and what is done to it. */
-    private static String operation(Spot spot) {
-        String key = spot.text("operation", 80);
-        if (!OPERATION.matcher(key).matches()) {
-            throw spot.at("operation").trouble("“" + key + "” is no step; steps are written like neck:rout");
-        }
-        return key;
+    private static Optional<StepKey> operationIfAny(Spot spot) {
+        return spot.text("operation", 80, "").isEmpty()
+                ? Optional.empty()
+                : Optional.of(spot.parsed("operation", 80, StepKey::parse));
     }
 
-    private static String operationIfAny(Spot spot) {
-        return spot.text("operation", 80, "").isEmpty() ? "" : operation(spot);
+    private static String written(Optional<StepKey> operation) {
+        return operation.map(StepKey::written).orElse("");
     }
 
     private static AsBuilt.Reading reading(Spot spot, String id, String at, String by) {
@@ -153,7 +150,8 @@ public final class Timeline {
         ObjectNode out = JSON.objectNode().put("id", entry.id());
         if (entry instanceof AsBuilt.Reading r) {
             out.put("kind", "reading").put("at", r.at()).put("by", r.by());
-            out.put("operation", r.operation()).put("measures", r.measures().key());
+            out.put("operation", written(r.operation()))
+                    .put("measures", r.measures().key());
             if (r.measures().quantity() == Quantity.LENGTH) {
                 out.put("value", Decimals.plain(r.value(), 4) + " mm");
             } else {
@@ -161,7 +159,7 @@ public final class Timeline {
             }
         } else if (entry instanceof AsBuilt.Done d) {
             out.put("kind", "done").put("at", d.at()).put("by", d.by());
-            out.put("operation", d.operation())
+            out.put("operation", d.operation().written())
                     .put("title", d.title())
                     .put("face", d.face().word());
             ArrayNode changes = out.putArray("changes");
@@ -170,7 +168,7 @@ public final class Timeline {
             d.expected().forEach((m, v) -> expected.put(m.key(), v));
         } else if (entry instanceof AsBuilt.Mishap m) {
             out.put("kind", "mishap").put("at", m.at()).put("by", m.by());
-            out.put("operation", m.operation()).put("what", m.what());
+            out.put("operation", written(m.operation())).put("what", m.what());
         } else if (entry instanceof AsBuilt.Withdrawn w) {
             out.put("kind", "withdrawn").put("at", w.at()).put("by", w.by()).put("entry", w.entry());
         }

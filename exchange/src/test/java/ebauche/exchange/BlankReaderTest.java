@@ -66,7 +66,7 @@ class BlankReaderTest {
     @Test
     void a_top_adds_its_steps_its_wood_and_its_weight() {
         BuildPlan plan = Planner.plan(BuildFile.of(withBlank(laidOut())).build());
-        assertThat(plan.steps().stream().map(s -> s.operation().key()))
+        assertThat(plan.steps().stream().map(s -> s.operation().key().written()))
                 .containsSubsequence("blank:pieces", "blank:glue", "blank:top-level", "blank:top", "thickness:front");
         assertThat(plan.findings().stream().map(f -> f.rule())).doesNotContain("nobody-gives", "circle");
         double area = 380 * 480 * 1e-6;

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.build.AsBuilt;
+import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -183,7 +185,7 @@ class BuildFileTest {
             assertThat(Timeline.write(again)).isEqualTo(Timeline.write(entry));
         }
         for (AsBuilt.Entry entry : new AsBuilt.Entry[] {
-            new AsBuilt.Mishap("m", "2026-11-01T10:00:00Z", "a", "neck:rout", "slipped"),
+            new AsBuilt.Mishap("m", "2026-11-01T10:00:00Z", "a", Optional.of(StepKey.parse("neck:rout")), "slipped"),
             new AsBuilt.Withdrawn("w", "2026-11-01T10:00:00Z", "a", "m")
         }) {
             assertThat(BuildFile.entry(Timeline.write(entry))).isEqualTo(entry);

@@ -9,12 +9,12 @@ import ebauche.core.build.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.operation.Inspection;
-import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -73,7 +73,7 @@ class DoneInOrderTest {
         int steps = 0;
         while (plan.next().isPresent()) {
             BuildPlan.PlanStep step = plan.next().get();
-            boolean before = when == When.BEFORE || when == When.EITHER && random.nextBoolean();
+            boolean before = when == When.BEFORE || (when == When.EITHER && random.nextBoolean());
             if (before) {
                 read(step, read);
                 BuildPlan told = plan(bare);
@@ -117,7 +117,7 @@ class DoneInOrderTest {
                 .map(BuildPlan.PlanStep::operation)
                 .filter(o ->
                         begun.contains(o.feature()) && earlier.step(o.key()).isEmpty())
-                .map(Operation::key)
+                .map(o -> o.key().written())
                 .toList();
     }
 
@@ -144,7 +144,7 @@ class DoneInOrderTest {
                     "read-" + timeline.size(),
                     "2026-11-01T10:00:00Z",
                     "test",
-                    step.operation().key(),
+                    Optional.of(step.operation().key()),
                     i.measurand(),
                     value));
             explained += explains(step, i, value);

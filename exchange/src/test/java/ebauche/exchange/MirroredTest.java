@@ -65,7 +65,7 @@ class MirroredTest {
     }
 
     private static List<String> keys(BuildPlan plan) {
-        return plan.steps().stream().map(s -> s.operation().key()).toList();
+        return plan.steps().stream().map(s -> s.operation().key().written()).toList();
     }
 
     private static void alike(Operation right, Operation left) {

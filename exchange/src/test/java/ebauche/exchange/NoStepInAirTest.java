@@ -87,7 +87,8 @@ class NoStepInAirTest {
             Stock before = plan.history().before(i);
             if (step.setting() instanceof Setting.Routed && isCavity(step)) {
                 routed += checkRouted(step, before);
-            } else if (step.setting() instanceof Setting.Drilled && step.key().endsWith(":waste")) {
+            } else if (step.setting() instanceof Setting.Drilled
+                    && step.key().written().endsWith(":waste")) {
                 drilled += checkWaste(step, before);
             } else if (step.setting() instanceof Setting.Drilled) {
                 checkHoles(step, before);

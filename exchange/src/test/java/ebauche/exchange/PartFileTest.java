@@ -11,6 +11,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -67,7 +68,7 @@ class PartFileTest {
                 "r",
                 "2026-11-20T10:00:00Z",
                 "test",
-                "",
+                Optional.empty(),
                 ebauche.core.design.Measurand.parse("size:bridge.block-along"),
                 13.5);
         BuildPlan after = Planner.plan(new Build(build.drawn(), build.shop(), new AsBuilt(List.of(longer))));

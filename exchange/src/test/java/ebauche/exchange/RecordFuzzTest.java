@@ -9,6 +9,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
@@ -38,7 +39,7 @@ class RecordFuzzTest {
                             "r" + timeline.size(),
                             "2026-11-20T10:00:00Z",
                             "t",
-                            step.operation().key(),
+                            Optional.of(step.operation().key()),
                             x.measurand(),
                             x.expected().value())));
             timeline.add(step.asDone("d" + timeline.size(), "2026-11-20T10:00:00Z", "t"));
@@ -124,8 +125,8 @@ class RecordFuzzTest {
             case 1 -> measurand.most();
             default -> measurand.least() + random.nextDouble() * (measurand.most() - measurand.least());
         };
-        ObjectNode entry = Timeline.write(
-                new AsBuilt.Reading("x" + random.nextLong(), "2026-11-20T10:00:00Z", "t", "", measurand, value));
+        ObjectNode entry = Timeline.write(new AsBuilt.Reading(
+                "x" + random.nextLong(), "2026-11-20T10:00:00Z", "t", Optional.empty(), measurand, value));
         int at = random.nextInt(timeline.size() + 1);
         timeline.insert(at, entry);
         return "read " + measurand.key() + " " + value + " at " + at;

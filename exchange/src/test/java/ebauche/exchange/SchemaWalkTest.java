@@ -215,7 +215,7 @@ class SchemaWalkTest {
             return resolved(SCHEMA.at(schema.path("$ref").asString().substring(1)), node);
         }
         boolean chooses =
-                schema.has("oneOf") && !(schema.path("additionalProperties").isBoolean());
+                schema.has("oneOf") && !schema.path("additionalProperties").isBoolean();
         if (!chooses) {
             return schema;
         }
@@ -224,7 +224,7 @@ class SchemaWalkTest {
                     && branch.path("properties").path("kind").path("const").equals(node.path("kind"));
             boolean type = branch.path("type").asString("").equals(node.isArray() ? "array" : "object")
                     && !branch.path("properties").has("kind");
-            if (kind || type && !node.has("kind")) {
+            if (kind || (type && !node.has("kind"))) {
                 return resolved(branch, node);
             }
         }

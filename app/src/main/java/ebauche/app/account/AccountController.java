@@ -65,7 +65,7 @@ class AccountController {
             trouble = "“" + makerName + "” already signs in here. Take another name.";
         }
         if (maker.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", trouble);
             model.addAttribute("shop", shop);
             model.addAttribute("name", name);

@@ -14,6 +14,8 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
@@ -55,7 +57,7 @@ class BenchController {
     private final Bodies bodies;
     private final BodyStore store;
     /** Steps that cut a blank out of boards: those are drawn, not the body. */
-    private static final Set<String> CUTTING_OUT = Set.of("blank:cut", "blank:pieces");
+    private static final Set<StepKind> CUTTING_OUT = Set.of(StepKind.CUT, StepKind.PIECES);
 
     private final CutSheets sheets;
     private final DepthGauge gauge;
@@ -106,7 +108,7 @@ class BenchController {
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute(
                 "pictures",
-                CUTTING_OUT.contains(step.operation().key())
+                CUTTING_OUT.contains(step.operation().key().kind())
                         ? sheets.atBench(current, fig)
                         : List.of(PassDrawing.of(plan, fig, index)));
         model.addAttribute("measurands", measurands(step));
@@ -135,7 +137,8 @@ class BenchController {
                 AsBuilt without = new AsBuilt(timeline.subList(0, timeline.size() - 1));
                 BuildPlan earlier = Planner.plan(Bodies.build(current.revision().file(), current.ways(), without));
                 model.addAttribute("moved", Moved.between(earlier, current.plan()));
-                earlier.step(r.operation())
+                r.operation()
+                        .flatMap(earlier::step)
                         .flatMap(s -> s.operation().inspections().stream()
                                 .filter(i -> i.measurand().equals(r.measures()))
                                 .findFirst())
@@ -162,7 +165,7 @@ class BenchController {
     private static List<AsBuilt.Reading> readings(BuildPlan plan, PlanStep step) {
         return plan.build().asBuilt().standing().stream()
                 .filter(e -> e instanceof AsBuilt.Reading r
-                        && r.operation().equals(step.operation().key()))
+                        && r.isAt(step.operation().key()))
                 .map(AsBuilt.Reading.class::cast)
                 .toList();
     }
@@ -218,7 +221,7 @@ class BenchController {
             Figures fig,
             Model model,
             HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("trouble", why);
         model.addAttribute("typed", value.length() > 60 ? "" : value);
         model.addAttribute("picked", measures);
@@ -238,7 +241,7 @@ class BenchController {
         String next = bodies.current(current.body())
                 .plan()
                 .next()
-                .map(s -> s.operation().key())
+                .map(s -> s.operation().key().written())
                 .orElse(step);
         return "redirect:" + bench(id, next, entry.toString());
     }
@@ -265,8 +268,10 @@ class BenchController {
                     model,
                     response);
         }
-        String at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
-        store.log(current.body(), new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), at, what.strip()));
+        StepKey at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
+        store.log(
+                current.body(),
+                new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), Optional.of(at), what.strip()));
         return "redirect:" + bench(id, step, entry.toString());
     }
 

@@ -10,6 +10,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
+import ebauche.core.operation.StepKey;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -44,8 +45,8 @@ public class Readings {
             String first,
             Figures fig) {
         Measurand measurand = Measurand.parse(measures);
-        String operation =
-                current.plan().step(step).map(s -> s.operation().key()).orElse("");
+        Optional<StepKey> operation =
+                current.plan().step(step).map(s -> s.operation().key());
         double number = number(measurand, value, fig.unit());
         refuseAbsurd(measurand, number, fig);
         Build build = current.plan().build();

@@ -91,7 +91,7 @@ public record SeveralReadings(List<AsBuilt.Reading> read, Map<String, String> tr
 
     /** Answers a form that cannot be logged: what was typed, what is wrong with it, and that nothing was typed at all. */
     public void refuse(Map<String, String> typed, Model model, HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("nothing", troubles.isEmpty());
         model.addAttribute("troubles", troubles);
         model.addAttribute("first", first);

@@ -86,7 +86,7 @@ class BlankController {
         try {
             planned = planning.plan(current, choice, fig.unit());
         } catch (Refusal e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute(e.field() + "Trouble", e.getMessage());
             planned =
                     planning.plan(current, choice.without("top").without("room").without("moved"), fig.unit());
@@ -189,7 +189,7 @@ class BlankController {
             return "blank/planner";
         }
         if (!planned.complete()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             page(current, choice, fig, model, response);
             return "blank/planner";
         }

@@ -12,6 +12,8 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.shop.Shop;
 import ebauche.core.thickness.Ledger;
@@ -103,11 +105,11 @@ class LedgerController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Ledger ledger = Ledger.of(current.plan().build());
-        String step = ThicknessStation.FEATURE + (ledger.frontLeft() > 0 ? ":front" : ":back");
+        StepKey step = StepKey.of(ThicknessStation.FEATURE, ledger.frontLeft() > 0 ? StepKind.FRONT : StepKind.BACK);
         try {
-            store.log(current.body(), readings.read(current, maker, entry, measures, value, step, "", fig));
+            store.log(current.body(), readings.read(current, maker, entry, measures, value, step.written(), "", fig));
         } catch (IllegalArgumentException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", Map.of(measures, e.getMessage()));
             model.addAttribute("typed", Map.of(measures, value.length() > 60 ? "" : value));
             page(current, null, fig, model);

@@ -6,6 +6,7 @@ import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.drawing.SectionLines;
 import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
+import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
@@ -87,7 +88,7 @@ class BodyController {
         return there ? at(here, plan.steps().get(index).operation().key(), null, look) : null;
     }
 
-    private static String at(String here, String step, Face face, Look look) {
+    private static String at(String here, StepKey step, Face face, Look look) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(here).queryParam("step", step);
         Optional.ofNullable(face).ifPresent(f -> uri.queryParam("face", f));
         Optional.ofNullable(look.x()).ifPresent(x -> uri.queryParam("x", x));

@@ -117,7 +117,7 @@ class DesignController {
         }
         Draft judged = draft.with(troubles(current, draft));
         if (!judged.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return again(current, judged, fig, model);
         }
         try {

@@ -85,7 +85,7 @@ class TakeOnController {
     }
 
     private String refused(String why, Model model, HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("trouble", why);
         return form(model);
     }

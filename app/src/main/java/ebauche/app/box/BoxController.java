@@ -106,7 +106,7 @@ class BoxController {
         model.addAttribute("there", place < there);
         PartForm form = PartForm.of(kind(kind), place, typed, ways, fig.unit());
         if (!form.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(kind(kind), place, base, typed, form.troubles(), model);
         }
         if (!kept(maker, base, form.ways(), model, response)) {

@@ -105,11 +105,11 @@ class ContoursController {
                     ContourSection.of(build, laid, fig),
                     sums(build, laid)));
         }
-        if (tried != null && all.stream().noneMatch(s -> s.form() == tried)) {
+        if (tried != null && all.stream().noneMatch(s -> s.form().equals(tried))) {
             all.removeIf(s -> s.form().was().equals(tried.was()));
             all.add(new Shown(tried, OptionalDouble.empty(), "", List.of()));
         }
-        all.sort(Comparator.comparing(s -> s.form() != tried));
+        all.sort(Comparator.comparing(s -> !s.form().equals(tried)));
         model.addAttribute("current", current);
         model.addAttribute("plan", shown);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
@@ -185,7 +185,7 @@ class ContoursController {
             }
             Optional<ObjectNode> file = attempt(current, form, fig, model);
             if (file.isEmpty()) {
-                response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+                response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             } else if (act.equals("keep")) {
                 keeping.keep(current, base, file.get(), maker.name());
                 return "redirect:/bodies/" + id + "/contours";

@@ -129,7 +129,7 @@ class CribController {
         model.addAttribute("there", place < there);
         ToolForm form = ToolForm.of(kind, place, typed, all, fig.unit());
         if (!form.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(kind, place, base, typed, form.troubles(), model);
         }
         return kept(maker, base, form.ways(), model, response, () -> form(kind, place, base, typed, Map.of(), model));
@@ -171,7 +171,7 @@ class CribController {
         }
         judge(all, troubles);
         if (!troubles.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("troubles", troubles);
             model.addAttribute("typed", typed);
             return crib(maker, fig, model);

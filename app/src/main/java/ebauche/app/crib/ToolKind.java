@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A kind of tool as the crib's pages name it, with the fields that are typed for it. */
+@SuppressWarnings("ImmutableEnumChecker") // its fields are the JDK's unmodifiable lists
 public enum ToolKind {
     BITS(
             "bit",

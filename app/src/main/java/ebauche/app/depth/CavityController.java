@@ -155,7 +155,7 @@ class CavityController {
                 .findFirst();
         boolean whole = model.getAttribute("proposed") instanceof CavityFromParts p && p.isWhole();
         if (chosen.isEmpty() || !whole || model.containsAttribute("trouble")) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "depth/cavity";
         }
         try {

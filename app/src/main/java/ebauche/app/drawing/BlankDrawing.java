@@ -33,15 +33,13 @@ public final class BlankDrawing {
     private final Blank blank;
     private final BlankLayer layer;
     private final Need need;
-    private final Figures fig;
     private final Frame frame;
     private final Svg svg;
 
-    private BlankDrawing(Blank blank, BlankLayer layer, Need need, Figures fig, double most, double width, String css) {
+    private BlankDrawing(Blank blank, BlankLayer layer, Need need, double most, double width, String css) {
         this.blank = blank;
         this.layer = layer;
         this.need = need;
-        this.fig = fig;
         Region sheet = blank.plan();
         double minX = Math.min(sheet.minX(), need.outline().minX());
         double maxX = Math.max(sheet.maxX(), need.outline().maxX());
@@ -63,7 +61,7 @@ public final class BlankDrawing {
 
     /** Small, for the list of layouts. */
     public static String small(Blank blank, BlankLayer layer, Need need, List<Judgement> judged, Figures fig) {
-        BlankDrawing drawing = new BlankDrawing(blank, layer, need, fig, 110, 150, "blank small");
+        BlankDrawing drawing = new BlankDrawing(blank, layer, need, 110, 150, "blank small");
         drawing.strips(false);
         drawing.faults(judged);
         drawing.svg.path("outline", drawing.frame.path(need.outline()));
@@ -72,7 +70,7 @@ public final class BlankDrawing {
 
     /** Large; the outline with its pockets is one group that the hand can drag. */
     public static String large(Blank blank, BlankLayer layer, Need need, List<Judgement> judged, Figures fig) {
-        BlankDrawing drawing = new BlankDrawing(blank, layer, need, fig, MOST_HEIGHT, WIDTH, "blank");
+        BlankDrawing drawing = new BlankDrawing(blank, layer, need, MOST_HEIGHT, WIDTH, "blank");
         drawing.strips(true);
         drawing.faults(judged);
         drawing.body();
@@ -85,7 +83,7 @@ public final class BlankDrawing {
         Build build = plan.build();
         Blank blank = build.design().blank();
         BlankDrawing drawing = new BlankDrawing(
-                blank, blank.core(), BlankNeed.whole(build, plan.history()), fig, BENCH_HEIGHT, BENCH_WIDTH, "blank");
+                blank, blank.core(), BlankNeed.whole(build, plan.history()), BENCH_HEIGHT, BENCH_WIDTH, "blank");
         drawing.strips(true);
         drawing.svg.path("outline", drawing.frame.path(drawing.need.outline()));
         Region sheet = blank.plan();

@@ -6,6 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import java.util.List;
@@ -93,7 +94,7 @@ public final class BoardDrawing {
     /** Whether the outline has been sawn before this step. */
     private boolean sawn() {
         return plan.history().steps().subList(0, Math.min(step, plan.steps().size())).stream()
-                .anyMatch(s -> s.operation().key().equals("outline:saw"));
+                .anyMatch(s -> s.operation().key().is(StepKind.SAW));
     }
 
     private boolean glued() {
@@ -153,23 +154,23 @@ public final class BoardDrawing {
         }
         seams();
         Carves.draw(svg, frame, plan, step);
-        List<Voids.Void> voids = Voids.of(plan, step, up);
-        for (Voids.Void v : voids) {
+        List<Voids.Hollow> voids = Voids.of(plan, step, up);
+        for (Voids.Hollow v : voids) {
             svg.path(cssOf(v), frame.path(v.area()));
         }
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
-        for (Voids.Void v : voids) {
+        for (Voids.Hollow v : voids) {
             depthFigure(v);
         }
         plan.findings().forEach(this::spot);
     }
 
-    private String cssOf(Voids.Void v) {
+    private String cssOf(Voids.Hollow v) {
         String state = v.when().name().toLowerCase(Locale.ROOT);
         return "void " + state + (v.through() ? " through" : v.opensUp() ? " open" : " hidden");
     }
 
-    private void depthFigure(Voids.Void v) {
+    private void depthFigure(Voids.Hollow v) {
         Region area = v.area();
         double across = (area.maxX() - area.minX()) * frame.scale();
         double along = (area.maxY() - area.minY()) * frame.scale();

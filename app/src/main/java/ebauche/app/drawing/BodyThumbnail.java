@@ -27,7 +27,7 @@ public final class BodyThumbnail {
         Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", name + " from the front, as far as it has come");
         svg.path("body-wood", frame.path(body));
         Carves.draw(svg, frame, plan, next);
-        for (Voids.Void v : Voids.of(plan, next, Face.FRONT)) {
+        for (Voids.Hollow v : Voids.of(plan, next, Face.FRONT)) {
             boolean cut = v.when() == Voids.When.BEFORE;
             svg.path(cut ? "void-cut" : "void-later", frame.path(v.area()));
         }

@@ -2,6 +2,8 @@ package ebauche.app.drawing;
 
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Region;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import java.util.stream.IntStream;
 
@@ -15,7 +17,7 @@ final class Carves {
     /** Every contour that is decided on, as it is around a step. */
     static void draw(Svg svg, Frame frame, BuildPlan plan, int step) {
         for (Contour.Laid laid : plan.build().contours()) {
-            String key = Contour.carveStep(laid.contour().feature());
+            StepKey key = StepKey.of(laid.contour().feature(), StepKind.CARVE);
             IntStream.range(0, plan.steps().size())
                     .filter(i -> plan.steps().get(i).operation().key().equals(key))
                     .findFirst()

@@ -17,7 +17,11 @@ public final class CheckDrawing {
 
     private CheckDrawing() {}
 
-    /** @param pinned in the order of their numbers, each with a place */
+    /**
+     * The drawing.
+     *
+     * @param pinned in the order of their numbers, each with a place
+     */
     public static String of(BuildPlan plan, List<Rule> pinned, Figures fig) {
         Region body = plan.build().design().outline().region();
         Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
@@ -30,7 +34,7 @@ public final class CheckDrawing {
         svg.path("body-wood", frame.path(body));
         Carves.draw(svg, frame, plan, finished);
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
-        for (Voids.Void v : Voids.of(plan, finished, Face.FRONT)) {
+        for (Voids.Hollow v : Voids.of(plan, finished, Face.FRONT)) {
             String when = v.when().name().toLowerCase(Locale.ROOT);
             svg.path("void " + when + (v.through() ? " through" : v.opensUp() ? "" : " far"), frame.path(v.area()));
         }

@@ -37,7 +37,11 @@ public final class ContourDrawing {
                 "The body's contours from the front, those of the back dashed");
     }
 
-    /** @param tried the contour whose line the hand can take */
+    /**
+     * The drawing.
+     *
+     * @param tried the contour whose line the hand can take
+     */
     public static String of(Build build, Figures fig, String tried) {
         ContourDrawing d = new ContourDrawing(build);
         d.ground();

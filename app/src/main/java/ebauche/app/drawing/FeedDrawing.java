@@ -14,6 +14,7 @@ import ebauche.core.routing.FeedPlan.Bite;
 import ebauche.core.routing.ReliefCuts;
 import ebauche.core.routing.Steadying;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * An outline with its grain: how each stretch meets the router, the bites of one face in their order with the way of the feed,
@@ -117,7 +118,7 @@ public final class FeedDrawing {
 
     private void bands(FeedMap map) {
         for (FeedMap.Arc arc : map.arcs()) {
-            String name = arc.band().name().toLowerCase().replace('_', '-');
+            String name = arc.band().name().toLowerCase(Locale.ROOT).replace('_', '-');
             svg.open("g", "class", "band " + name);
             svg.title(arc.band().words() + ", " + fig.length(arc.length()));
             svg.path("", along(arc.edges(), -INSIDE));
@@ -148,7 +149,7 @@ public final class FeedDrawing {
                 svg.open(
                         "circle",
                         "class",
-                        "stand " + footing.name().toLowerCase(),
+                        "stand " + footing.name().toLowerCase(Locale.ROOT),
                         "cx",
                         Svg.n(frame.x(at)),
                         "cy",

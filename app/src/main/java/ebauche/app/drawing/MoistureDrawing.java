@@ -54,7 +54,7 @@ public final class MoistureDrawing {
 
     public static String of(Seasoning seasoning, Figures fig) {
         MoistureDrawing drawing = new MoistureDrawing(seasoning);
-        drawing.draw(fig);
+        drawing.draw();
         return drawing.svg.done();
     }
 
@@ -66,7 +66,7 @@ public final class MoistureDrawing {
         return BOTTOM - (percent - least) / (most - least) * (BOTTOM - TOP);
     }
 
-    private void draw(Figures fig) {
+    private void draw() {
         double emc = seasoning.equilibrium();
         double band = seasoning.tolerance();
         double high = y(Math.min(most, emc + band));

@@ -103,8 +103,7 @@ public final class NeckDrawing {
         double action = 2 * geometry.actionAtCentre() - geometry.nut().value();
         double overFrets = action + (geometry.nut().value() - action) * far / length;
         svg.line("string", x(0), y(saddle), x(far), y(overFloor(frets, far) + overFrets));
-        svg.rect(
-                "bridge", x(-12), y(bridge.lowestOverFront()), 16 * scale, (bridge.lowestOverFront()) * scale * TALLER);
+        svg.rect("bridge", x(-12), y(bridge.lowestOverFront()), 16 * scale, bridge.lowestOverFront() * scale * TALLER);
         svg.line("window", x(0), y(bridge.lowestOverFront()), x(0), y(bridge.highestOverFront()));
         svg.line("tick", x(-5), y(bridge.highestOverFront()), x(5), y(bridge.highestOverFront()));
         svg.line("tick", x(-5), y(bridge.lowestOverFront()), x(5), y(bridge.lowestOverFront()));

@@ -32,7 +32,7 @@ public final class PassDrawing {
         svg.close();
         svg.path("body-wood", frame.path(body));
         Region now = Region.EMPTY;
-        for (Voids.Void v : Voids.of(plan, step, op.face())) {
+        for (Voids.Hollow v : Voids.of(plan, step, op.face())) {
             if (v.when() != Voids.When.LATER) {
                 svg.path(
                         "void " + (v.when() == Voids.When.NOW ? "now" : "before")

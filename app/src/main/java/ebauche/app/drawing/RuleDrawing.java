@@ -46,6 +46,8 @@ public final class RuleDrawing {
     }
 
     /**
+     * The drawing.
+     *
      * @param chosen index of the step in hand; the number of steps for none
      * @param address where a step's division leads
      */
@@ -81,7 +83,14 @@ public final class RuleDrawing {
             double x = edges.get(i);
             double width = edges.get(i + 1) - x;
             String state = i == chosen ? "division chosen" : step.done() ? "division done" : "division";
-            svg.open("a", "href", address.apply(op), "class", state, "data-step", op.key());
+            svg.open(
+                    "a",
+                    "href",
+                    address.apply(op),
+                    "class",
+                    state,
+                    "data-step",
+                    op.key().written());
             svg.title(op.title() + (step.done() ? ", done" : "") + ", " + fig.time(op.handsOnMinutes())
                     + (op.cannotBeTakenBack() ? ", cannot be taken back" : ""));
             svg.rect("reach", x, TOP, width, BOTTOM - TOP);

@@ -23,6 +23,7 @@ final class Section {
      * @param to along the line, mm
      * @param solid top, bottom, top, bottom... depths front to back
      */
+    @SuppressWarnings("ArrayRecordComponent") // drawn, never compared
     record Run(double from, double to, double[] solid) {
         /** The same with layers that are glued on each other told as one. */
         double[] joined() {

@@ -31,7 +31,7 @@ final class Voids {
      * @param opensUp whether it is open on the face that is up
      * @param depthFromOwn how deep it reaches from the face that it opens on; as {@code depthFromUp} where it opens on none
      */
-    record Void(
+    record Hollow(
             Feature feature,
             Region area,
             When when,
@@ -46,10 +46,10 @@ final class Voids {
      * For every feature the last cut before the step, the cut of the step itself, and, if neither is there, the last to
      * come: waste and rough passes do not lie over the finished cavity.
      */
-    static List<Void> of(BuildPlan plan, int step, Face up) {
+    static List<Hollow> of(BuildPlan plan, int step, Face up) {
         FinishedFaces faces = plan.build().faces();
         Region body = plan.build().design().outline().region();
-        Map<When, Map<String, Void>> last = new EnumMap<>(When.class);
+        Map<When, Map<String, Hollow>> last = new EnumMap<>(When.class);
         for (When when : When.values()) {
             last.put(when, new LinkedHashMap<>());
         }
@@ -68,12 +68,12 @@ final class Voids {
         }
         last.get(When.LATER).keySet().removeAll(last.get(When.BEFORE).keySet());
         last.get(When.LATER).keySet().removeAll(last.get(When.NOW).keySet());
-        List<Void> all = new ArrayList<>();
+        List<Hollow> all = new ArrayList<>();
         last.values().forEach(v -> all.addAll(v.values()));
         return all;
     }
 
-    private static Void one(Change change, When when, Region body, FinishedFaces faces, Face up, boolean finished) {
+    private static Hollow one(Change change, When when, Region body, FinishedFaces faces, Face up, boolean finished) {
         Solid solid = change.solid();
         boolean front = solid.shallowest() <= faces.frontFinished() + 0.01;
         boolean back = solid.deepest() >= faces.backFinished() - 0.01;
@@ -86,7 +86,7 @@ final class Voids {
             double ceiling = up == Face.FRONT ? solid.shallowest() : solid.deepest();
             fromOwn = finished ? faces.fromFaceFinished(up.other(), ceiling) : faces.fromFaceNow(up.other(), ceiling);
         }
-        return new Void(
+        return new Hollow(
                 change.feature(), solid.plan().intersection(body), when, opensUp, front && back, depth, fromOwn);
     }
 }

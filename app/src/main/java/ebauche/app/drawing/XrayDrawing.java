@@ -102,16 +102,17 @@ public final class XrayDrawing {
         return plan.build().design().name() + " seen through, " + frame.up().word() + " up, every cavity and hole";
     }
 
-    private Map<Feature, List<Voids.Void>> byFeature() {
-        Map<Feature, List<Voids.Void>> all = new LinkedHashMap<>();
-        List<Voids.Void> voids = new ArrayList<>(Voids.of(plan, step, frame.up()));
+    private Map<Feature, List<Voids.Hollow>> byFeature() {
+        Map<Feature, List<Voids.Hollow>> all = new LinkedHashMap<>();
+        List<Voids.Hollow> voids = new ArrayList<>(Voids.of(plan, step, frame.up()));
         voids.sort((a, b) -> Double.compare(b.area().area(), a.area().area()));
         voids.forEach(
                 v -> all.computeIfAbsent(v.feature(), f -> new ArrayList<>()).add(v));
         return all;
     }
 
-    private void feature(Svg svg, Feature feature, List<Voids.Void> voids, List<WoodLeft.Thin> pins, boolean movable) {
+    private void feature(
+            Svg svg, Feature feature, List<Voids.Hollow> voids, List<WoodLeft.Thin> pins, boolean movable) {
         String said = feature.said();
         svg.open("g", "class", movable ? "cavity movable" : "cavity", "data-feature", feature.word());
         if (movable) {
@@ -119,12 +120,12 @@ public final class XrayDrawing {
             svg.attribute("aria-label", said + ", move it with the arrow keys");
         }
         svg.title(said);
-        for (Voids.Void v : voids) {
+        for (Voids.Hollow v : voids) {
             String when = v.when().name().toLowerCase(Locale.ROOT);
             svg.path(
                     "void " + when + (v.through() ? " through" : v.opensUp() ? " open" : " far"), frame.path(v.area()));
         }
-        Voids.Void first = voids.get(0);
+        Voids.Hollow first = voids.get(0);
         if (!first.through() && frame.scale() * Math.sqrt(first.area().area()) > LABELLED_RUN) {
             Point at = first.area().inner();
             boolean pinned = pins.stream().anyMatch(t -> t.at().distance(at) * frame.scale() < 2 * Pins.RADIUS);

@@ -101,7 +101,7 @@ class DrawingInController {
             model.addAttribute("picks", picks(drawn));
             return "template/pick";
         } catch (DrawnFileException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("drawingTrouble", e.getMessage() + ". Nothing was changed.");
             return TemplateController.page(current, fig, model);
         }
@@ -125,7 +125,7 @@ class DrawingInController {
      *
      * @param perUnit mm per unit of the file, as typed or stated
      * @param neck where the neck points in the drawing
-     * @param seen from which face it is drawn
+     * @param fromBack whether it is drawn as seen from the back
      * @param dx moved to the treble side from the middle of the old outline, a typed length
      * @param dy moved to the neck
      */
@@ -171,7 +171,7 @@ class DrawingInController {
                 return "redirect:/bodies/" + current.body().publicId() + "/template";
             }
         } catch (PathFormatException | LengthFormatException | DrawnFileException | BuildFileException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", e.getMessage());
         } catch (Stale stale) {
             Meanwhile.tell(stale, "Look at the outline over it, and keep it again.", model, response);

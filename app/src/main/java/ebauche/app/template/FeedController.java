@@ -80,7 +80,7 @@ class FeedController {
         try {
             grain = degrees(look.grain(), MOST_GRAIN);
         } catch (IllegalArgumentException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("grainTrouble", e.getMessage());
         }
         EdgeSchool school = look.school() == null ? build.shop().practice().edge() : look.school();
@@ -140,7 +140,7 @@ class FeedController {
                                 s.length(Footing.TIPS),
                                 s.length(Footing.SHAKY),
                                 address(here, look, asked.up(), s.with()),
-                                s == shown))
+                                s.equals(shown)))
                         .toList());
         model.addAttribute(
                 "drawing",
@@ -223,7 +223,7 @@ class FeedController {
             grain = degrees(look.grain(), MOST_KEPT)
                     .orElseThrow(() -> new IllegalArgumentException("type how the grain runs, in degrees"));
         } catch (IllegalArgumentException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             page(current, look, fig, model, response);
             model.addAttribute("grainTrouble", e.getMessage());
             return "template/feed";

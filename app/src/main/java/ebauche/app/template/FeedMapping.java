@@ -10,6 +10,7 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.operation.StepKind;
 import ebauche.core.outline.OutlineRouting;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.Pass;
@@ -124,7 +125,7 @@ class FeedMapping {
     private static Region open(BuildPlan plan, Face face) {
         Region open = plan.build().design().outline().region();
         for (History.Step step : plan.history().steps()) {
-            if (step.operation().key().equals("outline:finish")) {
+            if (step.operation().key().is(StepKind.FINISH)) {
                 return open;
             }
             for (Change change : step.changes()) {

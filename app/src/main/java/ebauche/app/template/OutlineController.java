@@ -122,7 +122,7 @@ class OutlineController {
             Outline outline = changed(change, current.plan().build().design().hand(), fig.unit());
             model.addAttribute("judged", judged(current.plan().build(), outline));
         } catch (PathFormatException | LengthFormatException | Refusal e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", e.getMessage());
         }
         return "template/outline :: judged";
@@ -165,7 +165,7 @@ class OutlineController {
             keeping.keep(current, base, file, maker.name());
             return "redirect:/bodies/" + current.body().publicId() + "/template";
         } catch (BuildFileException e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             String page = page(current, path, base, model);
             model.addAttribute("trouble", e.getMessage());
             return page;

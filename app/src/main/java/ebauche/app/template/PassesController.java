@@ -10,6 +10,8 @@ import ebauche.core.crib.Crib;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.outline.OutlineRouting;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.GuidedCut;
@@ -125,7 +127,7 @@ class PassesController {
         model.addAttribute("sheet", sheet);
         model.addAttribute(
                 "depthStop",
-                plan.step(chosen.feature() + ":waste")
+                plan.step(StepKey.of(chosen.feature(), StepKind.WASTE))
                         .flatMap(s -> s.operation().setting().figure())
                         .orElse(null));
         model.addAttribute(

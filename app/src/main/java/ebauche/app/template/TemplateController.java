@@ -120,7 +120,7 @@ class TemplateController {
                 return page(current, fig, model);
             }
         }
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("troubled", feature);
         model.addAttribute("trouble", troubles.values().iterator().next());
         model.addAttribute("typedThickness", typed.get("thickness"));

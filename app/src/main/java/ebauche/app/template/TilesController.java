@@ -135,7 +135,7 @@ class TilesController {
             Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
             return page(bodies.current(current.body()), template, paper, fig, model);
         }
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("acrossTyped", across);
         model.addAttribute("alongTyped", along);
         return page(current, template, paper, fig, model);

@@ -96,7 +96,7 @@ class BoardController {
         BoardForm form = BoardForm.board(
                 typed, JSON.arrayNode(), fig.unit(), ways.of(maker.shop()).timbers());
         if (!form.good()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(maker, typed, form.troubles(), model);
         }
         return "redirect:/timber/" + boards.add(maker.shop(), form.file(), maker.name());
@@ -204,7 +204,7 @@ class BoardController {
             Model model,
             HttpServletResponse response) {
         if (!form.good()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(board, typed, form.troubles(), fig, model);
         }
         try {
@@ -239,7 +239,7 @@ class BoardController {
         double read = percent(percent, troubles);
         Instant at = moment(day, troubles);
         if (!troubles.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(board, Map.of("percent", percent, "day", day), troubles, fig, model);
         }
         boards.measure(board, entry.toString(), read, at, maker.name());

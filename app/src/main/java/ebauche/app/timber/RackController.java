@@ -112,7 +112,7 @@ class RackController {
             climates.add(maker.shop(), read, ClimateStore.Source.TYPED, maker.name());
             return "redirect:/timber";
         } catch (Refusal e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             String field = e.field().equals("celsius") ? "temperature" : "humidity";
             String limits = e.field().equals("celsius") ? "-10 to 60 °C" : "2 to 98 %";
             model.addAttribute("airTrouble", "The " + field + " was not read: it can be " + limits + ".");

@@ -102,7 +102,7 @@ class RackTableController {
     }
 
     private String refused(String why, Model model, HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("trouble", why + " Nothing was kept.");
         return form(model);
     }
@@ -111,7 +111,7 @@ class RackTableController {
         CsvTable.Read<RackCsv.Row> read =
                 RackCsv.read(csv, ways.of(maker.shop()).timbers(), rack.today());
         if (!read.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
         Set<String> there = new HashSet<>();
         boards.rack(maker.shop()).forEach(b -> there.add(b.board().name()));

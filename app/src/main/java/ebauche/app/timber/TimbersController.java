@@ -74,7 +74,7 @@ class TimbersController {
                         java.util.List.of(new CsvTable.Trouble(1, "the table has more than " + MOST_BYTES + " bytes")))
                 : TimberFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
         if (!read.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("troubles", read.troubles());
             return timbers(maker, model);
         }

@@ -119,7 +119,7 @@ class WaysController {
         ObjectNode from = now.json();
         WaysForm form = WaysForm.of(typed, from, fig.unit());
         if (!form.troubles().isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(base, typed, form.troubles(), model);
         }
         try {

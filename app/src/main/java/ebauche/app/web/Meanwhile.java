@@ -8,7 +8,11 @@ import org.springframework.ui.Model;
 public final class Meanwhile {
     private Meanwhile() {}
 
-    /** @param andNow what became of what was typed, and what to do */
+    /**
+     * Answers a stale save.
+     *
+     * @param andNow what became of what was typed, and what to do
+     */
     public static void tell(Stale stale, String andNow, Model model, HttpServletResponse response) {
         response.setStatus(HttpStatus.CONFLICT.value());
         String why = stale.getMessage();

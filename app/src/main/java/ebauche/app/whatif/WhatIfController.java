@@ -127,7 +127,7 @@ class WhatIfController {
         Asked asked = Asked.of(typed);
         Trial trial = show(current, asked, fig, model);
         if (!trial.canBeKept()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("nothing", asked.isEmpty());
             return "whatif/what-if";
         }

@@ -113,7 +113,8 @@ class XrayController {
         model.addAttribute("flip", address(here, look.step(), up.other(), cut, trial.asked()));
         model.addAttribute("whole", address(here, null, up, cut, trial.asked()));
         model.addAttribute(
-                "rule", RuleDrawing.of(plan, fig, step, op -> address(here, op.key(), up, cut, trial.asked())));
+                "rule",
+                RuleDrawing.of(plan, fig, step, op -> address(here, op.key().written(), up, cut, trial.asked())));
         return htmx == null ? "xray/x-ray" : "xray/x-ray :: seen";
     }
 

@@ -130,7 +130,7 @@ class AccountTest extends WithApp {
     void a_request_under_a_foreign_name_is_refused() throws java.io.IOException {
         for (Map.Entry<String, String> host : Map.of("127.0.0.1", "200", "localhost", "200", "other.example", "400")
                 .entrySet()) {
-            try (java.net.Socket socket = new java.net.Socket("127.0.0.1", port)) {
+            try (java.net.Socket socket = new java.net.Socket(java.net.InetAddress.getLoopbackAddress(), port)) {
                 socket.getOutputStream()
                         .write(("GET /sign-in HTTP/1.1\r\nHost: " + host.getKey() + "\r\nConnection: close\r\n\r\n")
                                 .getBytes(java.nio.charset.StandardCharsets.US_ASCII));

@@ -9,9 +9,11 @@ import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.operation.StepKey;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -29,7 +31,13 @@ class BodyStoreTest extends WithApp {
     private JdbcClient sql;
 
     private static AsBuilt.Reading reading(String id, double value) {
-        return new AsBuilt.Reading(id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), value);
+        return new AsBuilt.Reading(
+                id,
+                "2026-11-20T10:00:00Z",
+                "t",
+                Optional.of(StepKey.parse("neck:rout")),
+                Measurand.parse("depth:neck"),
+                value);
     }
 
     @Test

@@ -279,7 +279,9 @@ class DesignEditTest {
             for (Feature feature : Altered.fitted(file.path("design"))) {
                 var kind = generic.part().kind();
                 var wanted = Altered.kind(feature);
-                if (kind == wanted || kind.isBridge() && wanted.isBridge() || kind.isControl() && wanted.isControl()) {
+                if (kind == wanted
+                        || (kind.isBridge() && wanted.isBridge())
+                        || (kind.isControl() && wanted.isControl())) {
                     ObjectNode other = file.deepCopy();
                     assertThat(Altered.part(other.withObject("/design"), feature, generic.part()))
                             .isTrue();

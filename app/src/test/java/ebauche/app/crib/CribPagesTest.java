@@ -24,7 +24,7 @@ class CribPagesTest extends WithVisitor {
     private WaysStore ways;
 
     @Autowired
-    private Bodies bodies;
+    private Bodies plans;
 
     private Crib crib() {
         return ways.of(shop.maker().shop()).means().shop().crib();
@@ -102,7 +102,7 @@ class CribPagesTest extends WithVisitor {
 
     private String tools() {
         StringBuilder all = new StringBuilder();
-        bodies.current(shop.bodies().get("marram"))
+        plans.current(shop.bodies().get("marram"))
                 .plan()
                 .steps()
                 .forEach(s -> all.append(s.operation().setting().tool()).append('\n'));
@@ -120,7 +120,7 @@ class CribPagesTest extends WithVisitor {
         }
         assertThat(crib().bits()).hasSize(BITS - 5);
         assertThat(tools()).contains("a bit that the crib lacks");
-        assertThat(bodies.current(shop.bodies().get("marram")).plan().findings())
+        assertThat(plans.current(shop.bodies().get("marram")).plan().findings())
                 .anySatisfy(f -> assertThat(f.rule()).isIn("no-bit", "no-passes"));
         assertThat(me.get(shop.path("marram")).body()).contains("What would do");
     }

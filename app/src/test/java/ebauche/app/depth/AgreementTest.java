@@ -151,7 +151,7 @@ class AgreementTest extends WithApp {
             }
         }
         boolean tilted =
-                feature.equals("neck") || !beside.isEmpty() && thick.stream().noneMatch(t -> near(t, expected));
+                feature.equals("neck") || (!beside.isEmpty() && thick.stream().noneMatch(t -> near(t, expected)));
         thick.addAll(tilted ? beside : List.of());
         // A tilted or carved surface is drawn cell by cell: within what it falls over one.
         assertThat(thick)

@@ -9,12 +9,14 @@ import ebauche.app.testing.WithVisitor;
 import ebauche.app.web.Stale;
 import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
+import ebauche.core.operation.StepKey;
 import ebauche.exchange.BuildFileException;
 import ebauche.exchange.DemoBodies;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -65,11 +67,12 @@ class RecordPagesTest extends WithVisitor {
         Body sedge = shop.bodies().get("sedge");
         int before = bodies.recordLength(sedge);
         List<AsBuilt.Entry> unreadable = List.of(
-                new AsBuilt.Mishap("m1", "2026-11-20T10:00:00Z", "t", "a".repeat(81), "x"),
-                new AsBuilt.Mishap("m2", "2026-11-20", "t", "neck:rout", "x"),
-                new AsBuilt.Mishap("m3", "", "t", "neck:rout", "x"),
-                new AsBuilt.Mishap("m4", "2026-13-20T10:00:00Z", "t", "neck:rout", "x"),
-                new AsBuilt.Mishap("m5", "2026-11-20T10:00:00Z", "t", "neck:rout", "x".repeat(2001)),
+                new AsBuilt.Mishap("m1", "2026-11-20T10:00:00Z", "t".repeat(81), Optional.empty(), "x"),
+                new AsBuilt.Mishap("m2", "2026-11-20", "t", Optional.of(StepKey.parse("neck:rout")), "x"),
+                new AsBuilt.Mishap("m3", "", "t", Optional.of(StepKey.parse("neck:rout")), "x"),
+                new AsBuilt.Mishap("m4", "2026-13-20T10:00:00Z", "t", Optional.of(StepKey.parse("neck:rout")), "x"),
+                new AsBuilt.Mishap(
+                        "m5", "2026-11-20T10:00:00Z", "t", Optional.of(StepKey.parse("neck:rout")), "x".repeat(2001)),
                 new AsBuilt.Withdrawn("w".repeat(81), "2026-11-20T10:00:00Z", "t", "m"));
         for (AsBuilt.Entry entry : unreadable) {
             assertThatThrownBy(() -> bodies.log(sedge, entry)).isInstanceOf(BuildFileException.class);
@@ -140,8 +143,13 @@ class RecordPagesTest extends WithVisitor {
     @Test
     void an_id_that_another_bodys_entry_has_is_refused_and_not_swallowed() {
         String id = UUID.randomUUID().toString();
-        AsBuilt.Reading reading =
-                new AsBuilt.Reading(id, "2026-11-20T10:00:00Z", "t", "neck:rout", Measurand.parse("depth:neck"), 24.1);
+        AsBuilt.Reading reading = new AsBuilt.Reading(
+                id,
+                "2026-11-20T10:00:00Z",
+                "t",
+                Optional.of(StepKey.parse("neck:rout")),
+                Measurand.parse("depth:neck"),
+                24.1);
         bodies.log(shop.bodies().get("sedge"), reading);
         Body marram = shop.bodies().get("marram");
         int before = bodies.recordLength(marram);

@@ -95,12 +95,12 @@ class TemplatePagesTest extends TemplateVisit {
         assertThat(design().blank().core().strips()).allMatch(s -> s.grainAngle() == -7.5);
         here = shop.path("tussock");
         String revision = String.valueOf(
-                bodies.current(shop.bodies().get("tussock")).revision().number());
+                plans.current(shop.bodies().get("tussock")).revision().number());
         assertThat(post("/feed/grain", "base", revision, "grain", "60").statusCode())
                 .isEqualTo(422);
         assertThat(post("/feed/grain", "base", revision, "grain", "5").statusCode())
                 .isEqualTo(302);
-        assertThat(bodies.current(shop.bodies().get("tussock"))
+        assertThat(plans.current(shop.bodies().get("tussock"))
                         .plan()
                         .build()
                         .design()

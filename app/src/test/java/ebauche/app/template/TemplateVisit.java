@@ -12,7 +12,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** A maker with a body of the demo's, on the pages of its template. */
 abstract class TemplateVisit extends WithVisitor {
     @Autowired
-    protected Bodies bodies;
+    protected Bodies plans;
 
     protected String here;
 
@@ -22,7 +22,7 @@ abstract class TemplateVisit extends WithVisitor {
     }
 
     protected Bodies.Current marram() {
-        return bodies.current(shop.bodies().get("marram"));
+        return plans.current(shop.bodies().get("marram"));
     }
 
     protected BodyDesign design() {

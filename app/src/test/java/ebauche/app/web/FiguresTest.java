@@ -13,7 +13,9 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.StepKey;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -116,7 +118,12 @@ class FiguresTest {
 
     private static AsBuilt.Reading reading(double mm) {
         return new AsBuilt.Reading(
-                "r", "2026-11-02T10:00:00Z", "me", "front:thickness", Measurand.Dimension.BODY_THICKNESS, mm);
+                "r",
+                "2026-11-02T10:00:00Z",
+                "me",
+                Optional.of(StepKey.parse("front:thickness")),
+                Measurand.Dimension.BODY_THICKNESS,
+                mm);
     }
 
     @Test

@@ -230,8 +230,8 @@ class SweepTest extends WithVisitor {
                     .filter(a -> a.matches(target.pattern().replaceAll("\\{[^}]*}", "[^/?]+")))
                     .toList();
             return like.isEmpty()
-                            || target.pattern().startsWith("/bodies/{id}")
-                                    && !target.pattern().substring(12).contains("{")
+                            || (target.pattern().startsWith("/bodies/{id}")
+                                    && !target.pattern().substring(12).contains("{"))
                     ? there
                     : like.get(random.nextInt(like.size()));
         }

@@ -19,6 +19,8 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Gluing;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
@@ -33,7 +35,7 @@ import java.util.Optional;
 public final class BlankStation implements Station {
     public static final Feature FEATURE = Feature.of(FeatureKind.BLANK);
 
-    private static final String GLUE = FEATURE + ":glue";
+    private static final StepKey GLUE = StepKey.of(FEATURE, StepKind.GLUE);
 
     private static final Condition.Mark JOINTED = new Condition.Mark("the mating edges jointed");
     private static final Condition.Mark PIECES_CUT = new Condition.Mark("the blank's pieces cut");
@@ -129,15 +131,16 @@ public final class BlankStation implements Station {
             steps.add(cutPieces(blank));
         }
         if (blank.pieces() > 1) {
-            steps.add(joint(build, blank.core(), "joint", "Joint the mating edges", needsPieces(blank)));
-            Operation.Builder glue = glueUp(build, "glue", "Glue up the " + blank.pieces() + " pieces", blank.pieces());
+            steps.add(joint(build, blank.core(), StepKind.JOINT, "Joint the mating edges", needsPieces(blank)));
+            Operation.Builder glue =
+                    glueUp(build, StepKind.GLUE, "Glue up the " + blank.pieces() + " pieces", blank.pieces());
             steps.add((covered ? glue.gives(CORE_GLUED) : wholeBlank(build, glue))
                     .needs(JOINTED)
                     .build());
         } else if (!cutFirst) {
             String from =
                     allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
-            Operation.Builder cut = Operation.of("blank", FEATURE, "cut", "Cut the blank from " + from)
+            Operation.Builder cut = Operation.of("blank", FEATURE, StepKind.CUT, "Cut the blank from " + from)
                     .set(new Setting.CutOut("saw, square and rule", Reckoning.typed("blank width", blank.across())))
                     .caution(Caution.SAW, Caution.DUST)
                     .takes(20, 0, 0.001);
@@ -153,7 +156,8 @@ public final class BlankStation implements Station {
             return Optional.of("glued up already");
         }
         return build.asBuilt().standing().stream()
-                .filter(e -> e instanceof AsBuilt.Done d && d.operation().startsWith(FEATURE + ":"))
+                .filter(e ->
+                        e instanceof AsBuilt.Done d && d.operation().feature().equals(FEATURE))
                 .findFirst()
                 .map(d -> "cut already");
     }
@@ -176,7 +180,7 @@ public final class BlankStation implements Station {
         return Operation.of(
                         "blank",
                         FEATURE,
-                        "pieces",
+                        StepKind.PIECES,
                         "Cut the blank's pieces from " + String.join(", ", allBoards(blank)))
                 .set(new Setting.ByHand("saws, by the cut list; mark faces and edges as they come off"))
                 .gives(gives.toArray(new Condition[0]))
@@ -185,18 +189,18 @@ public final class BlankStation implements Station {
                 .build();
     }
 
-    private static Operation joint(Build build, BlankLayer layer, String step, String title, Condition... needs) {
+    private static Operation joint(Build build, BlankLayer layer, StepKind step, String title, Condition... needs) {
         return Operation.of("blank", FEATURE, step, title)
                 .set(new Setting.ByHand("jointer, plane or saw; check against light"))
                 .needs(needs)
-                .gives(step.equals("joint") ? JOINTED : new Condition.Mark("the top's edges jointed"))
+                .gives(step == StepKind.JOINT ? JOINTED : new Condition.Mark("the top's edges jointed"))
                 .caution(Caution.of(build.shop().gluing().edges()))
                 .caution(Caution.DUST)
                 .takes(20 * (layer.strips().size() - 1), 0, 0.002)
                 .build();
     }
 
-    private static Operation.Builder glueUp(Build build, String step, String title, int pieces) {
+    private static Operation.Builder glueUp(Build build, StepKind step, String title, int pieces) {
         return Operation.of("blank", FEATURE, step, title)
                 .set(glued(build))
                 .caution(Caution.of(build.shop().gluing().glue()))
@@ -229,13 +233,17 @@ public final class BlankStation implements Station {
         Blank blank = build.design().blank();
         boolean jointed = top.strips().size() > 1;
         if (jointed) {
-            steps.add(joint(build, top, "top-joint", "Joint the top's mating edges", needsPieces(blank)));
-            steps.add(glueUp(build, "top-glue", "Glue up the top", top.strips().size())
+            steps.add(joint(build, top, StepKind.TOP_JOINT, "Joint the top's mating edges", needsPieces(blank)));
+            steps.add(glueUp(
+                            build,
+                            StepKind.TOP_GLUE,
+                            "Glue up the top",
+                            top.strips().size())
                     .needs(new Condition.Mark("the top's edges jointed"))
                     .gives(TOP_GLUED)
                     .build());
         }
-        steps.add(Operation.of("blank", FEATURE, "top-level", "Level the core's front and the top's underside")
+        steps.add(Operation.of("blank", FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
                 .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
                 .gives(LEVELLED)
@@ -243,7 +251,7 @@ public final class BlankStation implements Station {
                 .caution(Caution.DUST)
                 .takes(40, 0, 0.003)
                 .build());
-        steps.add(wholeBlank(build, glueUp(build, "top", "Glue the top on", 2))
+        steps.add(wholeBlank(build, glueUp(build, StepKind.TOP, "Glue the top on", 2))
                 .needs(LEVELLED)
                 .build());
     }

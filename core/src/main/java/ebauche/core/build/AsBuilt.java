@@ -3,6 +3,7 @@ package ebauche.core.build;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -41,13 +42,19 @@ public record AsBuilt(List<Entry> timeline) {
     /**
      * A number read off a gauge.
      *
-     * @param operation the key of the step it was read at, empty if none
+     * @param operation the step it was read at, if it was read at one
      * @param value mm or degrees, as the measurand says
      */
-    public record Reading(String id, String at, String by, String operation, Measurand measures, double value)
+    public record Reading(
+            String id, String at, String by, Optional<StepKey> operation, Measurand measures, double value)
             implements Entry {
         public Reading {
             measures.check(value);
+        }
+
+        /** Whether it was read at that step. */
+        public boolean isAt(StepKey step) {
+            return operation.filter(step::equals).isPresent();
         }
     }
 
@@ -62,7 +69,7 @@ public record AsBuilt(List<Entry> timeline) {
             String id,
             String at,
             String by,
-            String operation,
+            StepKey operation,
             String title,
             Face face,
             List<Change> changes,
@@ -75,7 +82,7 @@ public record AsBuilt(List<Entry> timeline) {
     }
 
     /** Something went wrong at a step. */
-    public record Mishap(String id, String at, String by, String operation, String what) implements Entry {}
+    public record Mishap(String id, String at, String by, Optional<StepKey> operation, String what) implements Entry {}
 
     /** An earlier entry that should not have been made. */
     public record Withdrawn(String id, String at, String by, String entry) implements Entry {}
@@ -101,7 +108,7 @@ public record AsBuilt(List<Entry> timeline) {
     }
 
     /** The steps that are done and stand, by key. */
-    public Optional<Done> done(String operation) {
+    public Optional<Done> done(StepKey operation) {
         return standing().stream()
                 .filter(e -> e instanceof Done d && d.operation().equals(operation))
                 .map(Done.class::cast)
@@ -139,18 +146,16 @@ public record AsBuilt(List<Entry> timeline) {
     }
 
     /** The standing readings of a measurand that were taken at a step, before or after it was called done. */
-    public List<Reading> readingsAt(String operation, Measurand measurand) {
+    public List<Reading> readingsAt(StepKey operation, Measurand measurand) {
         return standing().stream()
-                .filter(e -> e instanceof Reading r
-                        && r.measures().equals(measurand)
-                        && r.operation().equals(operation))
+                .filter(e -> e instanceof Reading r && r.measures().equals(measurand) && r.isAt(operation))
                 .map(Reading.class::cast)
                 .toList();
     }
 
     /** Every standing step by its key, in the order of doing; the last record of a step counts. */
-    public Map<String, Done> steps() {
-        Map<String, Done> done = new LinkedHashMap<>();
+    public Map<StepKey, Done> steps() {
+        Map<StepKey, Done> done = new LinkedHashMap<>();
         for (Entry entry : standing()) {
             if (entry instanceof Done d) {
                 done.remove(d.operation());

@@ -9,6 +9,8 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import java.util.List;
 import java.util.Optional;
@@ -22,17 +24,6 @@ import java.util.stream.Stream;
  * @param face it is cut from
  */
 public record AsCut(Build build, Feature feature, Face face) {
-    /** The steps that begin a cavity on its template, and bring it to its last pass. */
-    public static final String START = "start";
-
-    public static final String ROUGH = "rough";
-
-    /** The step that brings a cavity to depth, and those that take the rest where more is wanted afterwards. */
-    public static final String ROUT = "rout";
-
-    public static final String DEEPEN = "deepen";
-    public static final String WIDEN = "widen";
-
     /** A line that is off by less is the pencil's width, mm. */
     public static final double PENCIL = 0.3;
 
@@ -45,22 +36,26 @@ public record AsCut(Build build, Feature feature, Face face) {
     /** Area that a pencil's width can explain, mm². */
     public static final double SLIVER = 5;
 
+    private StepKey key(StepKind step) {
+        return StepKey.of(feature, step);
+    }
+
     /** Whether any step of it that takes wood is done. */
     public boolean isBegun() {
         return build.asBuilt().standing().stream()
                 .anyMatch(e -> e instanceof AsBuilt.Done done
-                        && done.operation().startsWith(feature + ":")
+                        && done.operation().feature().equals(feature)
                         && done.changes().stream().anyMatch(Change.Remove.class::isInstance));
     }
 
-    public boolean isDone(String step) {
-        return build.isDone(feature + ":" + step);
+    public boolean isDone(StepKind step) {
+        return build.isDone(key(step));
     }
 
     /** Whether a step was done before another that is done. */
-    public boolean isDoneBefore(String step, String other) {
-        Optional<AsBuilt.Done> first = build.asBuilt().done(feature + ":" + step);
-        Optional<AsBuilt.Done> then = build.asBuilt().done(feature + ":" + other);
+    public boolean isDoneBefore(StepKind step, StepKind other) {
+        Optional<AsBuilt.Done> first = build.asBuilt().done(key(step));
+        Optional<AsBuilt.Done> then = build.asBuilt().done(key(other));
         return first.isPresent() && then.isPresent() && place(first.get()) < place(then.get());
     }
 
@@ -117,11 +112,10 @@ public record AsCut(Build build, Feature feature, Face face) {
     }
 
     /** Depth from the face as it is now to which a step brought it, if it is done: as read at that step, else as its card had it. */
-    public OptionalDouble came(String step) {
+    public OptionalDouble came(StepKind step) {
         Measurand depth = new Measurand.DepthOf(feature);
-        Optional<AsBuilt.Done> done = build.asBuilt()
-                .done(feature + ":" + step)
-                .filter(d -> d.expected().containsKey(depth));
+        Optional<AsBuilt.Done> done =
+                build.asBuilt().done(key(step)).filter(d -> d.expected().containsKey(depth));
         if (done.isEmpty()) {
             return OptionalDouble.empty();
         }
@@ -135,12 +129,12 @@ public record AsCut(Build build, Feature feature, Face face) {
 
     /** Depth from the face as it is now to which a cavity is routed that is not at depth yet; nought before it is begun. */
     public double begun() {
-        return Math.max(came(START).orElse(0), came(ROUGH).orElse(0));
+        return Math.max(came(StepKind.START).orElse(0), came(StepKind.ROUGH).orElse(0));
     }
 
     /** How much deeper it is wanted than it is under the finished face, mm; nought where it was never brought to depth. */
     public double lacks(double wanted) {
-        return isDone(ROUT)
+        return isDone(StepKind.ROUT)
                 ? depth("depth as it is").map(now -> wanted - now.value()).orElse(0.0)
                 : 0;
     }
@@ -157,8 +151,8 @@ public record AsCut(Build build, Feature feature, Face face) {
 
     /** The last step that brought it to a depth which it was to be read at. */
     private Optional<AsBuilt.Done> lastCut() {
-        return Stream.of(ROUT, DEEPEN, WIDEN)
-                .flatMap(step -> build.asBuilt().done(feature + ":" + step).stream())
+        return Stream.of(StepKind.ROUT, StepKind.DEEPEN, StepKind.WIDEN)
+                .flatMap(step -> build.asBuilt().done(key(step)).stream())
                 .filter(done -> done.expected().containsKey(new Measurand.DepthOf(feature)))
                 .reduce((a, b) -> place(b) > place(a) ? b : a);
     }
@@ -169,9 +163,6 @@ public record AsCut(Build build, Feature feature, Face face) {
 
     /** Whether a cavity was cut again after a reading; a step is read before it is called done. */
     private boolean isLater(AsBuilt.Done cut, AsBuilt.Reading reading) {
-        List<String> again = List.of(feature + ":" + DEEPEN, feature + ":" + WIDEN);
-        return again.contains(cut.operation())
-                && !reading.operation().equals(cut.operation())
-                && place(cut) > place(reading);
+        return cut.operation().kind().isAgain() && !reading.isAt(cut.operation()) && place(cut) > place(reading);
     }
 }

@@ -16,6 +16,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.stock.Change;
@@ -253,7 +254,7 @@ public final class Build {
         return shop.practice().sanding(face) * (more ? 0.5 : 1);
     }
 
-    public boolean isDone(String operation) {
+    public boolean isDone(StepKey operation) {
         return asBuilt.done(operation).isPresent();
     }
 }

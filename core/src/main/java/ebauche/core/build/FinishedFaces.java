@@ -3,11 +3,14 @@ package ebauche.core.build;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import java.util.List;
 import java.util.Optional;
@@ -33,11 +36,6 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
     /** Decimal noise under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
 
-    /** Keys of the two finish sandings. */
-    public static final String FINISH_FRONT = "sanding:front";
-
-    public static final String FINISH_BACK = "sanding:back";
-
     static FinishedFaces of(Build build) {
         Practice practice = build.shop().practice();
         AsBuilt record = build.asBuilt();
@@ -51,8 +49,8 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
     }
 
     /** The finish sanding of a face. */
-    public static String finish(Face face) {
-        return face == Face.FRONT ? FINISH_FRONT : FINISH_BACK;
+    public static StepKey finish(Face face) {
+        return StepKey.of(Feature.of(FeatureKind.SANDING), face == Face.FRONT ? StepKind.FRONT : StepKind.BACK);
     }
 
     /** What was read at the finish sanding itself is taken, whether or not the step is called done. */

@@ -14,6 +14,8 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
@@ -32,9 +34,6 @@ final class BridgeWork {
     static final Feature RECESS = Feature.of(FeatureKind.BRIDGE_RECESS);
     static final Feature ROUTE = Feature.of(FeatureKind.VIBRATO);
     static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
-
-    /** The step whose small holes place the spring cavity from the other face. */
-    private static final String LOCATE = "locate";
 
     private static final Condition.Access STUD_HOLES = new Condition.Access("bridge's stud holes");
     private static final Condition.Access LOCATED = new Condition.Access("two holes through the vibrato's route");
@@ -241,7 +240,7 @@ final class BridgeWork {
 
     /** Whether small holes place the spring cavity: one that was begun without them is placed by the route itself. */
     private boolean located() {
-        return build.isDone(ROUTE + ":" + LOCATE) || !new AsCut(build, ROUTE, Face.FRONT).isBegun();
+        return build.isDone(StepKey.of(ROUTE, StepKind.LOCATE)) || !new AsCut(build, ROUTE, Face.FRONT).isBegun();
     }
 
     /** What shows on the front where the bridge comes. */
@@ -304,7 +303,7 @@ final class BridgeWork {
         Operation.Builder step = Operation.of(
                         "cavity",
                         ROUTE,
-                        "locate",
+                        StepKind.LOCATE,
                         "Drill two small holes through the vibrato's route, to place the springs")
                 .set(Drilling.through(build, LOCATING, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(onFront(), Datum.flat(build, Face.FRONT, bridge.footprint()))
@@ -326,7 +325,7 @@ final class BridgeWork {
         Reckoning finished = build.fitting().bridges().studDepth(bridge);
         Reckoning depth = build.fromAsItIs(
                 Face.FRONT, "stud hole from the front as it is now", finished.what(), finished.asFact());
-        Operation.Builder step = Operation.of("cavity", STUDS, "drill", "Drill the bridge's stud holes")
+        Operation.Builder step = Operation.of("cavity", STUDS, StepKind.DRILL, "Drill the bridge's stud holes")
                 .set(Drilling.to(build, studs.diameter(), Fit.PRESS, depth, "deep from the front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(STUD_HOLES)

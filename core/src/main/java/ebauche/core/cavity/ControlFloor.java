@@ -2,7 +2,6 @@ package ebauche.core.cavity;
 
 import ebauche.core.build.AsBuilt;
 import ebauche.core.build.Build;
-import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -13,6 +12,8 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.FaceShape;
 import java.util.List;
 import java.util.Optional;
@@ -189,7 +190,7 @@ public final class ControlFloor {
     /** The latest reading of the body at a control's hole, once the front is carved there. */
     private Optional<AsBuilt.Reading> reading(Control control) {
         boolean carved = front.carvedAt(control.at())
-                .filter(c -> build.isDone(Contour.carveStep(c.feature())))
+                .filter(c -> build.isDone(StepKey.of(c.feature(), StepKind.CARVE)))
                 .isPresent();
         return carved ? build.asBuilt().latest(new Measurand.ThicknessAt(control.feature())) : Optional.empty();
     }

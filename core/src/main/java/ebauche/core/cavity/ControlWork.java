@@ -14,6 +14,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
@@ -204,7 +205,7 @@ final class ControlWork {
         Pilot pilot = Pilot.small(build);
         Reckoning depth = pilot.smallDepth(build.faces().thickness() - pit.coverThickness());
         Operation.Builder step = Operation.of(
-                        "cavity", ControlCavity.SCREWS, "drill", "Drill the pilot holes for the cover's screws")
+                        "cavity", ControlCavity.SCREWS, StepKind.DRILL, "Drill the pilot holes for the cover's screws")
                 .face(Face.BACK)
                 .set(pilot.to(depth, "deep from the floor of the cover's recess"))
                 .needs(new Condition.Mark("the cover recess at depth"))
@@ -262,7 +263,7 @@ final class ControlWork {
         return Operation.of(
                         "cavity",
                         control.feature(),
-                        "drill",
+                        StepKind.DRILL,
                         "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
                 .set(Drilling.through(build, control.opening(), Fit.CLEAR, Drilling.throughBody(build)))
                 .cuts(Change.Remove.fromBody(control.feature(), Solid.Prism.between(hole, front, back)))

@@ -12,6 +12,8 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -39,8 +41,6 @@ record EdgeHole(
         double axis,
         Reckoning height,
         Set<Feature> joins) {
-    private static final String MARK = "mark";
-    private static final String DRILL = "drill";
 
     /** How deep it is in the wood: from where it enters the edge to its end. */
     Reckoning deep(String says) {
@@ -63,17 +63,20 @@ record EdgeHole(
         List<Operation> steps = new ArrayList<>();
         Condition.Mark marked = new Condition.Mark("the middle of " + what + "'s hole marked on the edge");
         // Drilled without a mark of its own it needs none any more.
-        boolean marks = build.isDone(feature + ":" + MARK) || !build.isDone(feature + ":" + DRILL);
+        boolean marks =
+                build.isDone(StepKey.of(feature, StepKind.MARK)) || !build.isDone(StepKey.of(feature, StepKind.DRILL));
         if (marks) {
-            steps.add(Operation.of("cavity", feature, MARK, "Mark the middle of " + what + "'s hole on the edge")
-                    .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
-                    .needs(Datum.OUTLINE_ROUTED)
-                    .gives(marked)
-                    .takes(5, 0, 0.001)
-                    .build());
+            steps.add(
+                    Operation.of("cavity", feature, StepKind.MARK, "Mark the middle of " + what + "'s hole on the edge")
+                            .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
+                            .needs(Datum.OUTLINE_ROUTED)
+                            .gives(marked)
+                            .takes(5, 0, 0.001)
+                            .build());
         }
         Solid.Bore bore = new Solid.Bore(entry, end, axis, wide);
-        Operation.Builder step = Operation.of("cavity", feature, DRILL, "Drill " + what + "'s hole, square to the edge")
+        Operation.Builder step = Operation.of(
+                        "cavity", feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
                 .set(drilled)
                 .cuts(Change.Remove.fromBody(feature, bore))
                 .needs(

@@ -16,6 +16,7 @@ import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.stock.Change;
@@ -74,7 +75,7 @@ final class HoleWork {
         Operation.Builder step = Operation.of(
                         "cavity",
                         hole.feature(),
-                        "drill",
+                        StepKind.DRILL,
                         "Drill the " + hole.feature().said() + " for its "
                                 + hole.part().kind().word())
                 .caution(Caution.DRILL)

@@ -9,6 +9,7 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Pilot;
 import java.util.ArrayList;
@@ -58,7 +59,10 @@ record PartScrews(Build build) {
     private Operation step(Feature feature, String part, double under, Condition... after) {
         Pilot pilot = Pilot.small(build);
         return Operation.of(
-                        "cavity", feature, "screws", "Mark the screws of " + part + " through it, drill their pilots")
+                        "cavity",
+                        feature,
+                        StepKind.SCREWS,
+                        "Mark the screws of " + part + " through it, drill their pilots")
                 .set(pilot.to(pilot.smallDepth(under), "deep from the front, a flag of tape on the drill"))
                 .needs(after)
                 .caution(Caution.DRILL)

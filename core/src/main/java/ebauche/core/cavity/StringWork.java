@@ -10,6 +10,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.SeatedHoles;
@@ -41,10 +42,10 @@ record StringWork(Build build, Bridge.StringThrough through) {
                 .operations("Drill the strings' holes through the body", this::drill);
     }
 
-    private Operation.Builder drill(String key, String title, double wide) {
+    private Operation.Builder drill(StepKind of, String title, double wide) {
         double top = build.faces().frontNow();
         double bottom = build.faces().backNow();
-        Operation.Builder step = Operation.of("cavity", Bridge.STRING_HOLES, key, title)
+        Operation.Builder step = Operation.of("cavity", Bridge.STRING_HOLES, of, title)
                 .set(Drilling.through(build, wide, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(Datum.BRIDGE_MARKED)
                 .needs(Datum.flat(build, Face.FRONT, build.design().bridge().footprint()))

@@ -15,6 +15,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
@@ -40,9 +41,6 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
     private static final double THICKEST_BIT = 25.4 * 3 / 32;
 
     private static final double NEARLY = 0.05;
-
-    /** The step that takes the wood between the holes. */
-    public static final String SLOT = "slot";
 
     /** The small holes at the ends of a slot. */
     static Region ends(Control control) {
@@ -93,7 +91,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
         return Operation.of(
                         "cavity",
                         control.feature(),
-                        "drill",
+                        StepKind.DRILL,
                         "Drill two holes at the ends of the " + said() + "'s slot")
                 .set(Drilling.to(build, control.opening(), Fit.CLEAR, depth, "deep from the front"))
                 .cuts(Change.Remove.fromBody(
@@ -118,7 +116,8 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                 .map(b -> b.name()
                         + " along a fence on both sides, in light passes; a thin top stiffened with thin CA first")
                 .orElse("a knife along a rule, many light strokes; a thin top stiffened with thin CA first");
-        return Operation.of("cavity", control.feature(), SLOT, "Cut the " + said() + "'s slot between its holes")
+        return Operation.of(
+                        "cavity", control.feature(), StepKind.SLOT, "Cut the " + said() + "'s slot between its holes")
                 .set(new Setting.ByHand(tool))
                 .cuts(Change.Remove.fromBody(
                         control.feature(),
@@ -135,7 +134,11 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
     }
 
     private Operation tried() {
-        return Operation.of("cavity", control.feature(), "try", "Screw the " + said() + " in and throw it to both ends")
+        return Operation.of(
+                        "cavity",
+                        control.feature(),
+                        StepKind.TRY,
+                        "Screw the " + said() + " in and throw it to both ends")
                 .set(
                         new Setting.ByHand(
                                 "its own screws, their holes marked through its plate; file the slot's ends where the lever touches"))

@@ -16,6 +16,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
@@ -68,7 +69,7 @@ public final class ContourStation implements Station {
         return Operation.of(
                         "contour",
                         contour.feature(),
-                        "line",
+                        StepKind.LINE,
                         "Draw the line of the " + contour.feature().said() + " on the "
                                 + contour.face().word())
                 .face(contour.face())
@@ -92,7 +93,7 @@ public final class ContourStation implements Station {
         Operation.Builder step = Operation.of(
                         "contour",
                         contour.feature(),
-                        Contour.CARVE,
+                        StepKind.CARVE,
                         "Carve the " + contour.feature().said())
                 .face(face)
                 .set(new Setting.Carved(tool(laid), depth))

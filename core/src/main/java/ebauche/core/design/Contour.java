@@ -23,9 +23,6 @@ import java.util.OptionalDouble;
  * @param radius of a hollow; a round one's follows from width and depth
  */
 public record Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
-    /** The name of the step that carves one. */
-    public static final String CARVE = "carve";
-
     /** Where a contour begins. */
     public sealed interface Start {
         /** A straight line over the face; the smaller part of the body is carved. */
@@ -55,11 +52,6 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
 
     public Feature feature() {
         return Feature.of(FeatureKind.CONTOUR, id);
-    }
-
-    /** The step that carves it, by its feature. */
-    public static String carveStep(Feature feature) {
-        return feature + ":" + CARVE;
     }
 
     /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */

@@ -21,7 +21,7 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
         Refusal.unless(
                 FeatureKind.of(word) == kind
                         && id.isEmpty() != kind.many()
-                        && (kind == FeatureKind.UNKNOWN || WORD.matcher(word).matches()),
+                        && (kind == FeatureKind.UNKNOWN || isWord(word)),
                 "feature",
                 "“" + word + "” is no feature's name");
     }
@@ -36,13 +36,18 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
         return new Feature(kind, id);
     }
 
+    /** Whether a word is written as features' are, whatever it names. */
+    public static boolean isWord(String word) {
+        return WORD.matcher(word).matches();
+    }
+
     /**
      * Reads the word back. A word that no kind explains is kept: a record may come from an earlier or a later program.
      *
      * @throws Refusal unless it is up to 60 small letters, digits and dashes
      */
     public static Feature parse(String word) {
-        Refusal.unless(WORD.matcher(word).matches(), "feature", "“" + word + "” is no feature's name");
+        Refusal.unless(isWord(word), "feature", "“" + word + "” is no feature's name");
         return mentioned(word);
     }
 

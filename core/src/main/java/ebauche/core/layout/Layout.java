@@ -98,7 +98,7 @@ public record Layout(
     }
 
     /** Share of the used timber that ends up in the finished layer, per cent. */
-    public Reckoning yield() {
+    public Reckoning timberYield() {
         double finished = need.outline().area() * need.finished() * 1e-6;
         return Reckoning.of("yield, %", Quantity.NUMBER)
                 .term("finished wood, dm³", new Fact(finished, Source.COMPUTED, "outline x thickness"), Quantity.NUMBER)

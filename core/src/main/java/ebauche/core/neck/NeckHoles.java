@@ -12,6 +12,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.Pilot;
@@ -55,7 +56,7 @@ record NeckHoles(Build build) {
     }
 
     /** Drilled in the pocket with the flat back on scrap; holes that seats lie over are opened through these, where the back may be carved. */
-    private Operation.Builder drill(String key, String title, double wide) {
+    private Operation.Builder drill(StepKind of, String title, double wide) {
         NeckJoint neck = build.design().neck();
         Surface floor = NeckStation.pocket(build).floor();
         double highest =
@@ -65,12 +66,12 @@ record NeckHoles(Build build) {
                 .length("back now", back)
                 .length("pocket's floor where it lies highest at a screw", highest)
                 .is(back - highest, "back now − pocket's floor where it lies highest at a screw");
-        Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, key, title)
+        Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, of, title)
                 .set(Drilling.through(build, wide, Fit.CLEAR, depth))
                 .joins(Set.of(NeckJoint.FEATURE, NeckJoint.FERRULES, Feature.FRONT, Feature.BACK))
                 .caution(Caution.drilling(wide))
                 .takes(20, 0, 0.006);
-        if (neck.ferrule().isPresent() && !key.equals(SeatedHoles.LOCATE)) {
+        if (neck.ferrule().isPresent() && of != StepKind.LOCATE) {
             step.face(Face.BACK);
         } else {
             step.needs(Datum.flat(build, Face.BACK, neck.pocket()));
@@ -105,7 +106,7 @@ record NeckHoles(Build build) {
         return Operation.of(
                         "neck",
                         NeckJoint.SCREWS,
-                        "heel",
+                        StepKind.HEEL,
                         "Clamp the neck, mark its heel through the body's holes, drill the pilots")
                 .set(pilot.to(depth, "deep in the heel, a flag of tape on the drill"))
                 .needs(holes, neckIn)

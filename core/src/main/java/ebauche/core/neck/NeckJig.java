@@ -12,6 +12,8 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -26,7 +28,7 @@ record NeckJig(Build build) {
     private static final Condition.Mark WEDGE_MADE = new Condition.Mark("the neck pocket's wedge made");
 
     /** The step that fixes the pocket's template. */
-    private static final String FIT = NeckJoint.FEATURE + ":fit";
+    private static final StepKey FIT = StepKey.of(NeckJoint.FEATURE, StepKind.FIT);
 
     /** A step of the pocket; fixing the template of a tilted one wants its wedge. */
     static Operation onWedge(Build build, Operation step) {
@@ -39,7 +41,10 @@ record NeckJig(Build build) {
         return build.wedge(NeckJoint.FEATURE).map(rise -> {
             boolean back = rise.value() > 0;
             return Operation.of(
-                            "neck", NeckJoint.FEATURE, "wedge", "Make the wedge that tilts the neck pocket's template")
+                            "neck",
+                            NeckJoint.FEATURE,
+                            StepKind.WEDGE,
+                            "Make the wedge that tilts the neck pocket's template")
                     .set(new Setting.Made(
                             "plane or sander, long bevel",
                             back ? rise : risen(rise),
@@ -69,7 +74,7 @@ record NeckJig(Build build) {
         double tolerance = build.shop().limits().thicknessTolerance();
         if (heel.made() == Heel.Made.NECK_FIRST) {
             Operation.Builder measure = Operation.of(
-                            "neck", NeckJoint.FEATURE, "measure", "Measure the heel of the finished neck")
+                            "neck", NeckJoint.FEATURE, StepKind.MEASURE, "Measure the heel of the finished neck")
                     .set(new Setting.ByHand("calliper"))
                     .gives(HEEL_MEASURED)
                     .takes(5, 0, 0);
@@ -85,7 +90,7 @@ record NeckJig(Build build) {
             steps.add(measure.build());
         }
         if (wantsJig(heel)) {
-            Operation.Builder make = Operation.of("neck", NeckJoint.FEATURE, "jig", "Make the neck pocket's jig")
+            Operation.Builder make = Operation.of("neck", NeckJoint.FEATURE, StepKind.JIG, "Make the neck pocket's jig")
                     .set(new Setting.Made(heel.jig().words(), fit.get().jig(true), toMake(heel.jig())))
                     .needs(Datum.centreLine(Face.FRONT))
                     .gives(JIG_MADE)

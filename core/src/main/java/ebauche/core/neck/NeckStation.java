@@ -13,6 +13,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Plane;
@@ -74,7 +75,7 @@ public final class NeckStation implements Station {
             Operation wedged = NeckJig.onWedge(build, step);
             steps.add(mouth.map(wedged::opening).orElse(wedged));
         }
-        steps.add(Operation.of("neck", NeckJoint.FEATURE, "check", "Fit the neck, check the centre line")
+        steps.add(Operation.of("neck", NeckJoint.FEATURE, StepKind.CHECK, "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
                 .gives(NECK_IN)
@@ -82,7 +83,7 @@ public final class NeckStation implements Station {
                 .takes(20, 0, 0.002)
                 .build());
         steps.addAll(new NeckHoles(build).operations(NECK_IN, pocket.atDepth()));
-        steps.add(Operation.of("neck", NeckJoint.FEATURE, "bridge", "Mark the bridge's place from the neck")
+        steps.add(Operation.of("neck", NeckJoint.FEATURE, StepKind.BRIDGE, "Mark the bridge's place from the neck")
                 .set(new Setting.ByHand("rule from fret 12, twine along the outer strings"))
                 .needs(NECK_IN)
                 .gives(Datum.BRIDGE_MARKED)

@@ -11,6 +11,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Condition.Surface;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Glue;
 import java.util.Optional;
@@ -37,7 +38,7 @@ final class SetNeck {
                         Quantity.NUMBER)
                 .term("hours that the glue wants", Fact.rule(glue.waitHours(), "common practice"), Quantity.NUMBER)
                 .is(wait * 60, "60 × the larger of (hours by the shop's habit) and (hours that the glue wants)");
-        return Optional.of(Operation.of("neck", NeckJoint.FEATURE, "glue", "Glue the neck in")
+        return Optional.of(Operation.of("neck", NeckJoint.FEATURE, StepKind.GLUE, "Glue the neck in")
                 .set(new Setting.Glued(
                         glue.words() + ", a caul on the fingerboard, one under the pocket; check the line again wet",
                         peace))

@@ -13,9 +13,8 @@ import java.util.TreeSet;
 /**
  * One step at the bench.
  *
- * @param key stable: made of the feature's name and the step, never of a number in a row
+ * @param key its lasting name, with the feature of the design that it makes
  * @param station the kind of work
- * @param feature the feature of the design that it makes
  * @param title an instruction
  * @param face which face is up
  * @param setting tool and figure
@@ -32,9 +31,8 @@ import java.util.TreeSet;
  * @param risk chance of spoiling the body, 0 to 1
  */
 public record Operation(
-        String key,
+        StepKey key,
         String station,
-        Feature feature,
         String title,
         Face face,
         Setting setting,
@@ -58,6 +56,11 @@ public record Operation(
         joins = Set.copyOf(joins);
         inspections = List.copyOf(inspections);
         cautions = List.copyOf(cautions);
+    }
+
+    /** The feature of the design that it makes. */
+    public Feature feature() {
+        return key.feature();
     }
 
     /** Whether it takes wood away that cannot be put back. */
@@ -97,7 +100,6 @@ public record Operation(
         return new Operation(
                 key,
                 station,
-                feature,
                 title,
                 face,
                 how,
@@ -114,15 +116,18 @@ public record Operation(
                 risk);
     }
 
-    public static Builder of(String station, Feature feature, String step, String title) {
-        return new Builder(station, feature, step, title);
+    public static Builder of(String station, Feature feature, StepKind step, String title) {
+        return of(station, StepKey.of(feature, step), title);
+    }
+
+    public static Builder of(String station, StepKey key, String title) {
+        return new Builder(station, key, title);
     }
 
     /** Gathers an operation in the order in which one thinks of it. */
     public static final class Builder {
         private final String station;
-        private final Feature feature;
-        private final String step;
+        private final StepKey key;
         private final String title;
         private Face face = Face.FRONT;
         private Setting setting = new Setting.ByHand("");
@@ -138,10 +143,9 @@ public record Operation(
         private int wait;
         private double risk;
 
-        private Builder(String station, Feature feature, String step, String title) {
+        private Builder(String station, StepKey key, String title) {
             this.station = station;
-            this.feature = feature;
-            this.step = step;
+            this.key = key;
             this.title = title;
         }
 
@@ -205,9 +209,8 @@ public record Operation(
 
         public Operation build() {
             return new Operation(
-                    feature + ":" + step,
+                    key,
                     station,
-                    feature,
                     title,
                     face,
                     setting,

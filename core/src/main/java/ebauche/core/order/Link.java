@@ -1,5 +1,7 @@
 package ebauche.core.order;
 
+import ebauche.core.operation.StepKey;
+
 /**
  * One step before another, and why.
  *
@@ -9,4 +11,4 @@ package ebauche.core.order;
  * @param takesAway whether the later step takes away what the earlier one needs, rather than needing what it gives
  * @param lagMinutes least time between the end of one and the start of the other
  */
-public record Link(String before, String after, String because, boolean takesAway, int lagMinutes) {}
+public record Link(StepKey before, StepKey after, String because, boolean takesAway, int lagMinutes) {}

@@ -3,6 +3,7 @@ package ebauche.core.order;
 import ebauche.core.build.Finding;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -30,9 +31,9 @@ public final class Precedence {
     private final IdentityHashMap<Condition, List<Operation>> givers = new IdentityHashMap<>();
 
     /** What finished steps really did, by their keys. */
-    private final Map<String, List<Change>> done;
+    private final Map<StepKey, List<Change>> done;
 
-    private Precedence(List<Operation> operations, Map<String, List<Change>> done) {
+    private Precedence(List<Operation> operations, Map<StepKey, List<Change>> done) {
         this.operations = operations;
         this.done = done;
     }
@@ -47,7 +48,7 @@ public final class Precedence {
      *
      * @param done what finished steps really did to the wood, by their keys: they count by that, not by what would be planned now
      */
-    public static Precedence of(List<Operation> operations, Map<String, List<Change>> done) {
+    public static Precedence of(List<Operation> operations, Map<StepKey, List<Change>> done) {
         Precedence derived = new Precedence(operations, done);
         for (Operation needer : operations) {
             for (Condition need : needer.needs()) {

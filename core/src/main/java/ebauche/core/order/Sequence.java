@@ -3,6 +3,7 @@ package ebauche.core.order;
 import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -26,7 +27,7 @@ public final class Sequence {
     private final List<Link> links;
     private final List<Finding> findings = new ArrayList<>();
     private final List<Operation> ordered = new ArrayList<>();
-    private final Map<String, Integer> waitingFor = new HashMap<>();
+    private final Map<StepKey, Integer> waitingFor = new HashMap<>();
 
     private Sequence(List<Operation> operations, List<Link> links) {
         this.operations = operations;
@@ -39,7 +40,7 @@ public final class Sequence {
      * @param operations in the stations' order
      * @param done keys of what is done, in the order of doing
      */
-    public static Sequence of(List<Operation> operations, List<Link> links, List<String> done) {
+    public static Sequence of(List<Operation> operations, List<Link> links, List<StepKey> done) {
         Sequence sequence = new Sequence(operations, links);
         sequence.order(done);
         return sequence;
@@ -54,14 +55,14 @@ public final class Sequence {
         return List.copyOf(findings);
     }
 
-    private void order(List<String> done) {
-        Map<String, Integer> rank = new HashMap<>();
+    private void order(List<StepKey> done) {
+        Map<StepKey, Integer> rank = new HashMap<>();
         for (int i = 0; i < operations.size(); i++) {
             rank.put(operations.get(i).key(), i);
             waitingFor.put(operations.get(i).key(), 0);
         }
         links.forEach(l -> waitingFor.merge(l.after(), 1, Integer::sum));
-        for (String key : done) {
+        for (StepKey key : done) {
             if (rank.containsKey(key)) {
                 findEarly(key, done);
                 take(operations.get(rank.get(key)));
@@ -92,7 +93,7 @@ public final class Sequence {
         }
     }
 
-    private Comparator<Operation> byHand(Map<String, Integer> rank) {
+    private Comparator<Operation> byHand(Map<StepKey, Integer> rank) {
         Operation last = ordered.isEmpty() ? null : ordered.get(ordered.size() - 1);
         return Comparator.<Operation, Boolean>comparing(
                         o -> last == null || !o.feature().equals(last.feature()))
@@ -103,7 +104,7 @@ public final class Sequence {
                 .thenComparing(Operation::key);
     }
 
-    private Operation leastHeld(List<Operation> rest, Map<String, Integer> rank) {
+    private Operation leastHeld(List<Operation> rest, Map<StepKey, Integer> rank) {
         return rest.stream()
                 .min(Comparator.<Operation>comparingInt(o -> waitingFor.get(o.key()))
                         .thenComparing(o -> rank.get(o.key())))
@@ -112,21 +113,21 @@ public final class Sequence {
 
     /** One circle among the steps left: walking back from link to link, the way must meet itself. */
     private Finding circle(List<Operation> rest) {
-        Map<String, Link> back = new HashMap<>();
-        Set<String> left = new HashSet<>();
+        Map<StepKey, Link> back = new HashMap<>();
+        Set<StepKey> left = new HashSet<>();
         rest.forEach(o -> left.add(o.key()));
         links.stream()
                 .filter(l -> left.contains(l.before()) && left.contains(l.after()))
                 .forEach(l -> back.putIfAbsent(l.after(), l));
-        List<String> walked = new ArrayList<>();
-        String at = rest.get(0).key();
+        List<StepKey> walked = new ArrayList<>();
+        StepKey at = rest.get(0).key();
         while (!walked.contains(at)) {
             walked.add(at);
             at = back.get(at).before();
         }
-        List<String> round = walked.subList(walked.indexOf(at), walked.size());
+        List<StepKey> round = walked.subList(walked.indexOf(at), walked.size());
         StringBuilder names = new StringBuilder();
-        for (String key : round) {
+        for (StepKey key : round) {
             Link link = back.get(key);
             names.append(names.isEmpty() ? "“" : "; “")
                     .append(title(link.before()))
@@ -150,7 +151,7 @@ public final class Sequence {
     }
 
     /** The features of some steps, each once. */
-    private List<Feature> features(List<String> keys) {
+    private List<Feature> features(List<StepKey> keys) {
         return keys.stream()
                 .flatMap(k -> operations.stream().filter(o -> o.key().equals(k)))
                 .map(Operation::feature)
@@ -159,7 +160,7 @@ public final class Sequence {
     }
 
     /** One finding for each feature whose steps should have come first, however many of them there are. */
-    private void findEarly(String key, List<String> done) {
+    private void findEarly(StepKey key, List<StepKey> done) {
         Set<Feature> told = new HashSet<>();
         for (Link link : links) {
             if (link.after().equals(key)
@@ -174,12 +175,12 @@ public final class Sequence {
         }
     }
 
-    private String title(String key) {
+    private String title(StepKey key) {
         return operations.stream()
                 .filter(o -> o.key().equals(key))
                 .map(Operation::title)
                 .findFirst()
-                .orElse(key);
+                .orElse(key.written());
     }
 
     /**
@@ -188,7 +189,7 @@ public final class Sequence {
      * <p>Transitive reduction over the order found: a link is dropped if a longer way leads to its start.
      */
     public List<Link> telling() {
-        Map<String, Integer> place = new HashMap<>();
+        Map<StepKey, Integer> place = new HashMap<>();
         for (int i = 0; i < ordered.size(); i++) {
             place.put(ordered.get(i).key(), i);
         }

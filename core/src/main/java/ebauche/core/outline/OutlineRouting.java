@@ -17,6 +17,8 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Pass.Guide;
@@ -47,9 +49,9 @@ public final class OutlineRouting {
 
     private static final double NEARLY = 1e-6;
 
-    private static final String FIT = OutlineStation.FEATURE + ":fit";
-    private static final String OFF = OutlineStation.FEATURE + ":off";
-    private static final String FINISH = OutlineStation.FEATURE + ":finish";
+    private static final StepKey FIT = StepKey.of(OutlineStation.FEATURE, StepKind.FIT);
+    private static final StepKey OFF = StepKey.of(OutlineStation.FEATURE, StepKind.OFF);
+    private static final StepKey FINISH = StepKey.of(OutlineStation.FEATURE, StepKind.FINISH);
 
     private static final Condition.Held TEMPLATE = new Condition.Held("outline template");
     private static final Condition.Mark UPPER_ROUTED = new Condition.Mark("the outline routed from the front");
@@ -150,7 +152,11 @@ public final class OutlineRouting {
 
     /** How deep the first round went, if it is a fact. */
     private Optional<Double> upperDone() {
-        return build.asBuilt().done("outline:rout").map(AsBuilt.Done::changes).stream()
+        return build
+                .asBuilt()
+                .done(StepKey.of(OutlineStation.FEATURE, StepKind.ROUT))
+                .map(AsBuilt.Done::changes)
+                .stream()
                 .flatMap(List::stream)
                 .map(c -> c.solid().deepest() - build.faces().frontNow())
                 .reduce(Math::max);
@@ -167,7 +173,7 @@ public final class OutlineRouting {
     private Operation fit() {
         HoldDown hold = build.hold(OutlineStation.FEATURE);
         Operation.Builder step = Operation.of(
-                        "outline", OutlineStation.FEATURE, "fit", "Fix the outline template on the front")
+                        "outline", OutlineStation.FEATURE, StepKind.FIT, "Fix the outline template on the front")
                 .set(new Setting.ByHand(hold.words()))
                 .needs(Datum.OUTLINE_SAWN, Datum.centreLine(Face.FRONT))
                 .gives(TEMPLATE)
@@ -199,7 +205,12 @@ public final class OutlineRouting {
                 .length("as deep as the passes on the template go", reach)
                 .is(reach, "as deep as the passes on the template go");
         Operation.Builder step = routing(
-                        "rout", "Rout the outline to the template", depth, Face.FRONT, "outline template", passes)
+                        StepKind.ROUT,
+                        "Rout the outline to the template",
+                        depth,
+                        Face.FRONT,
+                        "outline template",
+                        passes)
                 .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(0, reach)))
                 .needs(TEMPLATE, Datum.flat(build, Face.FRONT, body), edgeWall(reach))
                 .gives(UPPER_ROUTED)
@@ -219,7 +230,7 @@ public final class OutlineRouting {
                 .length("deeper on its own wall", to - from)
                 .is(to, "routed on the template + deeper on its own wall");
         Operation.Builder step = routing(
-                        "deepen",
+                        StepKind.DEEPEN,
                         "Rout the outline deeper, the bearing on the cut wall",
                         depth,
                         Face.FRONT,
@@ -241,7 +252,7 @@ public final class OutlineRouting {
                 .length("routed from the front", reach)
                 .is(thick - reach, "body as it is now − routed from the front");
         return routing(
-                        "finish",
+                        StepKind.FINISH,
                         "Flip, and rout the rest with the bearing on the cut wall",
                         depth,
                         Face.BACK,
@@ -280,7 +291,7 @@ public final class OutlineRouting {
      * @param worked the face that the cut goes in from: up under a router in the hand, down on the table
      */
     private Operation.Builder routing(
-            String step, String title, Reckoning depth, Face worked, String guide, List<Pass> passes) {
+            StepKind step, String title, Reckoning depth, Face worked, String guide, List<Pass> passes) {
         String tool = passes.isEmpty()
                 ? "a bearing bit that the crib lacks"
                 : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
@@ -296,7 +307,7 @@ public final class OutlineRouting {
     }
 
     private static Operation off() {
-        return Operation.of("outline", OutlineStation.FEATURE, "off", "Take the outline template off")
+        return Operation.of("outline", OutlineStation.FEATURE, StepKind.OFF, "Take the outline template off")
                 .set(new Setting.ByHand("nothing but patience"))
                 .needs(UPPER_ROUTED)
                 .gives(TEMPLATE_OFF)

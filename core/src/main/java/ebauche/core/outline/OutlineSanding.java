@@ -9,6 +9,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -46,7 +47,7 @@ final class OutlineSanding {
         Region waste = build.design().blank().plan().minus(body);
         String inside =
                 drum(build).map(d -> d.name() + " in the inside curves, ").orElse("");
-        return Operation.of("outline", OutlineStation.FEATURE, "sand-to-line", "Sand the edge to the line")
+        return Operation.of("outline", OutlineStation.FEATURE, StepKind.SAND_TO_LINE, "Sand the edge to the line")
                 .set(new Setting.ByHand(inside + "a belt held square outside; check with a square as you go"))
                 .cuts(Change.Remove.fromBody(
                         OutlineStation.FEATURE,

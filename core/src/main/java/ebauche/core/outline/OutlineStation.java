@@ -14,6 +14,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
@@ -105,13 +106,13 @@ public final class OutlineStation implements Station {
 
     private static List<Operation> marking(Build build, Region body) {
         return List.of(
-                Operation.of("outline", FEATURE, "centre", "Mark the centre line on both faces")
+                Operation.of("outline", FEATURE, StepKind.CENTRE, "Mark the centre line on both faces")
                         .set(new Setting.ByHand("long rule, knife or sharp pencil, square over the edges"))
                         .needs(Datum.flat(build, Face.FRONT, body), Datum.flat(build, Face.BACK, body))
                         .gives(Datum.centreLine(Face.FRONT), Datum.centreLine(Face.BACK))
                         .takes(10, 0, 0.002)
                         .build(),
-                Operation.of("outline", FEATURE, "draw", "Draw the outline from the template")
+                Operation.of("outline", FEATURE, StepKind.DRAW, "Draw the outline from the template")
                         .set(new Setting.ByHand("template on the centre line; white pencil on dark wood"))
                         .needs(Datum.centreLine(Face.FRONT))
                         .gives(Datum.OUTLINE_DRAWN)
@@ -126,7 +127,7 @@ public final class OutlineStation implements Station {
                 .is(allowance, "left outside the line");
         Region kept = body.grown(allowance);
         Region waste = blank.minus(kept);
-        return Operation.of("outline", FEATURE, "saw", "Saw the outline outside the line")
+        return Operation.of("outline", FEATURE, StepKind.SAW, "Saw the outline outside the line")
                 .set(new Setting.Sawn(saw(build).map(Saw::name).orElse("a saw that the crib lacks"), outside))
                 .cuts(Change.Remove.fromBody(
                         FEATURE,

@@ -7,6 +7,7 @@ import ebauche.core.build.History;
 import ebauche.core.design.Measurand;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.stock.WoodLeft;
 import java.util.LinkedHashMap;
@@ -84,8 +85,13 @@ public record BuildPlan(
         return steps.stream().filter(s -> !s.done()).findFirst();
     }
 
-    public Optional<PlanStep> step(String key) {
+    public Optional<PlanStep> step(StepKey key) {
         return steps.stream().filter(s -> s.operation().key().equals(key)).findFirst();
+    }
+
+    /** The step that an address or a form names. */
+    public Optional<PlanStep> step(String written) {
+        return StepKey.mentioned(written).flatMap(this::step);
     }
 
     public int indexOf(PlanStep step) {
@@ -106,7 +112,7 @@ public record BuildPlan(
     }
 
     /** The reasons why a step stands after others. */
-    public List<Link> reasons(String key) {
+    public List<Link> reasons(StepKey key) {
         return links.stream().filter(l -> l.after().equals(key)).toList();
     }
 

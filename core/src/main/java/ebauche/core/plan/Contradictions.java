@@ -7,6 +7,7 @@ import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -44,7 +45,7 @@ final class Contradictions {
      * @param cut what each of them really did to the wood
      */
     static Map<Feature, Finding> find(
-            Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Map<String, List<Change>> cut) {
+            Build build, List<Operation> planned, Map<StepKey, AsBuilt.Done> done, Map<StepKey, List<Change>> cut) {
         Map<Feature, Finding> found = new LinkedHashMap<>();
         List<AsBuilt.Done> lastFirst = new ArrayList<>(done.values());
         Collections.reverse(lastFirst);

@@ -7,7 +7,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.routing.GuidedPocket;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -43,7 +43,7 @@ public record DrillHole(
         List<DrillHole> holes = new ArrayList<>();
         for (BuildPlan.PlanStep step : plan.steps()) {
             Operation op = step.operation();
-            if (op.setting() instanceof Setting.Drilled && !op.key().endsWith(":" + GuidedPocket.WASTE)) {
+            if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
                 for (Change change : op.changes()) {
                     holes.add(hole(plan, step, change.solid()));
                 }

@@ -13,6 +13,8 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
@@ -38,8 +40,6 @@ public record Holding(HoldDown meant, List<Seat> seats) {
 
     /** Two screws so near to each other do not keep a template from turning, mm: common practice. */
     private static final double APART = 30;
-
-    private static final String FIT = ":fit";
 
     /**
      * Where a screw or pin may go.
@@ -136,7 +136,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         List<Operation> said = new ArrayList<>();
         for (History.Step step : history.steps()) {
             Operation fit = step.operation();
-            boolean fixes = fit.key().equals(fit.feature() + FIT) && fit.setting() instanceof Setting.ByHand;
+            boolean fixes = fit.key().is(StepKind.FIT) && fit.setting() instanceof Setting.ByHand;
             said.add(
                     fixes && !step.done()
                             ? of(build, history, fit.feature(), fit.face(), pockets)
@@ -157,7 +157,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         for (int i = 0; i < steps.size(); i++) {
             boolean its = steps.get(i).operation().feature().equals(feature);
             boolean cuts = steps.get(i).changes().stream().anyMatch(Change.Remove.class::isInstance);
-            boolean fits = steps.get(i).operation().key().equals(feature + FIT);
+            boolean fits = steps.get(i).operation().key().equals(StepKey.of(feature, StepKind.FIT));
             if (its && (fixed ? fits : cuts)) {
                 return i;
             }

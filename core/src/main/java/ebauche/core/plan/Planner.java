@@ -14,6 +14,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.order.Precedence;
 import ebauche.core.order.Sequence;
@@ -56,8 +57,8 @@ public final class Planner {
 
     private BuildPlan plan() {
         Aside<Checked> checked = Aside.of(this::check);
-        Map<String, AsBuilt.Done> done = build.asBuilt().steps();
-        Map<String, List<Change>> cut = new LinkedHashMap<>();
+        Map<StepKey, AsBuilt.Done> done = build.asBuilt().steps();
+        Map<StepKey, List<Change>> cut = new LinkedHashMap<>();
         done.forEach((key, fact) -> cut.put(key, build.changes(fact)));
         List<Operation> wanted = operations();
         List<Operation> all = withRecorded(wanted, done.values());
@@ -97,7 +98,7 @@ public final class Planner {
                 StillOpen.of(undecided, precedence.links(), sequence.operations()));
     }
 
-    private static List<Operation> toDo(List<Operation> decided, Map<String, AsBuilt.Done> done) {
+    private static List<Operation> toDo(List<Operation> decided, Map<StepKey, AsBuilt.Done> done) {
         return decided.stream().filter(o -> !done.containsKey(o.key())).toList();
     }
 
@@ -140,7 +141,7 @@ public final class Planner {
 
     /** The links between steps that are planned. */
     private static List<Link> among(List<Operation> planned, List<Link> links) {
-        Set<String> keys = planned.stream().map(Operation::key).collect(Collectors.toSet());
+        Set<StepKey> keys = planned.stream().map(Operation::key).collect(Collectors.toSet());
         return links.stream()
                 .filter(l -> keys.contains(l.before()) && keys.contains(l.after()))
                 .toList();
@@ -189,7 +190,7 @@ public final class Planner {
 
     /** What was done and is planned no longer is a fact all the same: it stays among the steps, and its wood stays gone. */
     private static List<Operation> withRecorded(List<Operation> planned, Collection<AsBuilt.Done> done) {
-        Map<String, Operation> byKey = new LinkedHashMap<>();
+        Map<StepKey, Operation> byKey = new LinkedHashMap<>();
         Map<Feature, String> stations = new LinkedHashMap<>();
         for (Operation operation : planned) {
             byKey.put(operation.key(), operation);
@@ -204,20 +205,17 @@ public final class Planner {
     }
 
     private static Operation recorded(AsBuilt.Done fact, Map<Feature, String> stations) {
-        int colon = fact.operation().lastIndexOf(':');
-        Feature feature = Feature.parse(fact.operation().substring(0, Math.max(0, colon)));
         Operation.Builder step = Operation.of(
-                        stations.getOrDefault(feature, "earlier"),
-                        feature,
-                        fact.operation().substring(colon + 1),
-                        fact.title().isBlank() ? fact.operation() : fact.title())
+                        stations.getOrDefault(fact.operation().feature(), "earlier"),
+                        fact.operation(),
+                        fact.title().isBlank() ? fact.operation().written() : fact.title())
                 .face(fact.face())
                 .set(new Setting.ByHand("as it was done; the plan has no such step any more"));
         fact.changes().forEach(step::cuts);
         return step.build();
     }
 
-    private History replay(List<Operation> ordered, Map<String, List<Change>> cut) {
+    private History replay(List<Operation> ordered, Map<StepKey, List<Change>> cut) {
         List<History.Deed> deeds = new ArrayList<>();
         for (Operation operation : ordered) {
             List<Change> changes = cut.getOrDefault(operation.key(), operation.changes());
@@ -249,7 +247,7 @@ public final class Planner {
         return Grid.covering(left, right, low, high, pitch);
     }
 
-    private List<BuildPlan.PlanStep> steps(List<Operation> ordered, Map<String, AsBuilt.Done> done) {
+    private List<BuildPlan.PlanStep> steps(List<Operation> ordered, Map<StepKey, AsBuilt.Done> done) {
         List<BuildPlan.PlanStep> steps = new ArrayList<>();
         int minutes = 0;
         double timber = 0;

@@ -11,6 +11,8 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -27,10 +29,10 @@ final class Shortfalls {
     private static final double SNUG = 0.05;
 
     private final Build build;
-    private final Map<String, AsBuilt.Done> done;
+    private final Map<StepKey, AsBuilt.Done> done;
     private final List<Finding> found = new ArrayList<>();
 
-    private Shortfalls(Build build, Map<String, AsBuilt.Done> done) {
+    private Shortfalls(Build build, Map<StepKey, AsBuilt.Done> done) {
         this.build = build;
         this.done = done;
     }
@@ -40,7 +42,8 @@ final class Shortfalls {
      *
      * @param told features of which it is told already that they were cut where the design now wants wood
      */
-    static List<Finding> find(Build build, List<Operation> planned, Map<String, AsBuilt.Done> done, Set<Feature> told) {
+    static List<Finding> find(
+            Build build, List<Operation> planned, Map<StepKey, AsBuilt.Done> done, Set<Feature> told) {
         if (done.isEmpty()) {
             return List.of();
         }
@@ -62,7 +65,7 @@ final class Shortfalls {
     }
 
     private static boolean again(Operation step) {
-        return step.key().endsWith(":" + AsCut.WIDEN) || step.key().endsWith(":" + AsCut.DEEPEN);
+        return step.key().kind().isAgain();
     }
 
     private void feature(Feature feature, List<Operation> steps) {
@@ -109,7 +112,7 @@ final class Shortfalls {
     private void tooShallow(Feature feature, AsCut cut, List<Operation> first, boolean planned) {
         Measurand depth = new Measurand.DepthOf(feature);
         first.stream()
-                .filter(s -> s.key().endsWith(":" + AsCut.ROUT))
+                .filter(s -> s.key().is(StepKind.ROUT))
                 .flatMap(s -> s.inspections().stream())
                 .filter(i -> i.measurand().equals(depth))
                 .findFirst()

@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -27,10 +28,10 @@ public record StillOpen(Feature feature, Optional<Operation> closedBy, Optional<
 
     /** For each undecided feature, in the order in which they close; those that stay open to the end last. */
     static List<StillOpen> of(Collection<Operation> undecided, List<Link> links, List<Operation> order) {
-        Map<Feature, List<String>> steps = new TreeMap<>();
+        Map<Feature, List<StepKey>> steps = new TreeMap<>();
         undecided.forEach(
                 o -> steps.computeIfAbsent(o.feature(), f -> new ArrayList<>()).add(o.key()));
-        List<String> keys = order.stream().map(Operation::key).toList();
+        List<StepKey> keys = order.stream().map(Operation::key).toList();
         List<StillOpen> open = new ArrayList<>();
         steps.forEach((feature, its) -> {
             Optional<Link> first = links.stream()

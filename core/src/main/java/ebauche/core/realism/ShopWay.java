@@ -1,5 +1,6 @@
 package ebauche.core.realism;
 
+import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +15,7 @@ import java.util.Optional;
  * @param mind what the other way asks for
  * @param steps of the plan that are done so, their keys
  */
-public record ShopWay(String work, String wants, How how, String with, String mind, List<String> steps) {
+public record ShopWay(String work, String wants, How how, String with, String mind, List<StepKey> steps) {
     /** How a step can be done here. */
     public enum How {
         NOT_HERE("not here"),
@@ -33,7 +34,7 @@ public record ShopWay(String work, String wants, How how, String with, String mi
     }
 
     /** How a step is done here, if that is another way than usual or cannot be done. */
-    public static Optional<ShopWay> instead(BuildPlan plan, String step) {
+    public static Optional<ShopWay> instead(BuildPlan plan, StepKey step) {
         return ShopWays.of(plan).stream()
                 .filter(w -> w.how() != How.AS_USUAL && w.steps().contains(step))
                 .findFirst();

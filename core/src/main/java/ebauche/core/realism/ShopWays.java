@@ -12,6 +12,8 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice;
@@ -54,7 +56,7 @@ final class ShopWays {
         return ways.ways;
     }
 
-    private List<String> steps(Predicate<Operation> which) {
+    private List<StepKey> steps(Predicate<Operation> which) {
         return plan.steps().stream()
                 .filter(s -> !s.done())
                 .map(BuildPlan.PlanStep::operation)
@@ -71,7 +73,7 @@ final class ShopWays {
     private record Option(boolean can, String with, String mind) {}
 
     /** The first way that can be gone: the usual one, or a stand-in; steps that are not in the plan say nothing. */
-    private void add(String work, String wants, List<String> steps, Option usual, Option... standIns) {
+    private void add(String work, String wants, List<StepKey> steps, Option usual, Option... standIns) {
         if (steps.isEmpty()) {
             return;
         }
@@ -127,7 +129,7 @@ final class ShopWays {
         add(
                 "Joint mating edges",
                 chosen.words(),
-                steps(o -> o.key().endsWith("joint")),
+                steps(o -> o.key().kind().isJoint()),
                 usual,
                 options.toArray(Option[]::new));
     }
@@ -175,7 +177,7 @@ final class ShopWays {
         Option band = saw(Saw.Kind.BAND, "");
         Option jig = saw(Saw.Kind.JIG, "small bites well outside the line; its blade wanders in thick curves");
         Option coping = saw(Saw.Kind.COPING, "slow in this thickness, and a long way outside the line");
-        add("Saw the outline", "band saw", steps(o -> o.key().equals("outline:saw")), band, jig, coping);
+        add("Saw the outline", "band saw", steps(o -> o.key().is(StepKind.SAW)), band, jig, coping);
     }
 
     private Option saw(Saw.Kind kind, String mind) {
@@ -195,8 +197,8 @@ final class ShopWays {
         // Without a press there is no reach to fall short of: one way round serves every hole.
         double farthest =
                 crib.machine(Machine.Kind.DRILL_PRESS).map(Machine::size).orElse(Double.POSITIVE_INFINITY);
-        List<String> within = new ArrayList<>();
-        List<String> beyond = new ArrayList<>();
+        List<StepKey> within = new ArrayList<>();
+        List<StepKey> beyond = new ArrayList<>();
         for (Operation o : upright) {
             (reach(o, body) <= farthest + NEARLY ? within : beyond).add(o.key());
         }
@@ -244,7 +246,7 @@ final class ShopWays {
         add(
                 "Cut the blade switch's slot",
                 "slot bit, 1/16 to 3/32 in",
-                steps(o -> o.key().endsWith(":" + SwitchSlot.SLOT)),
+                steps(o -> o.key().is(StepKind.SLOT)),
                 new Option(bit.isPresent(), bit.map(Bit::name).orElse("slot bit"), "a fence on both sides"),
                 new Option(
                         true,
@@ -254,14 +256,14 @@ final class ShopWays {
 
     /** A cut for which the crib has no bit stands in no other way: its finding names the bit that would do. */
     private void routing() {
-        List<String> lacking =
+        List<StepKey> lacking =
                 steps(o -> o.setting() instanceof Setting.Routed r && r.passes().isEmpty());
         add(
                 "Rout what no bit here reaches",
                 "a bit and a guide that reach",
                 lacking,
                 new Option(false, "the bit, template or spacer that the finding names", ""));
-        List<String> freehand = steps(o -> o.station().equals("outline")
+        List<StepKey> freehand = steps(o -> o.station().equals("outline")
                 && o.setting() instanceof Setting.Routed
                 && build.shop().practice().edge() == Practice.EdgeSchool.HAND);
         add(

@@ -1,11 +1,12 @@
 package ebauche.core.routing;
 
 import ebauche.core.build.Build;
-import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import java.util.List;
 
 /** The conditions that more than one station speaks of, so that what one gives is what another needs. */
@@ -36,7 +37,7 @@ public final class Datum {
     public static List<Condition.Mark> carvesToCome(Build build, Face face, Region region) {
         return build.contours().stream()
                 .filter(c -> c.contour().face() == face)
-                .filter(c -> !build.isDone(Contour.carveStep(c.contour().feature())))
+                .filter(c -> !build.isDone(StepKey.of(c.contour().feature(), StepKind.CARVE)))
                 .filter(c -> c.plan().intersection(region).area() > Condition.TOUCH_AREA)
                 .map(c -> carved(c.contour().feature()))
                 .toList();

@@ -11,6 +11,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKind;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
@@ -106,9 +107,6 @@ public record GuidedPocket(
                 cut);
     }
 
-    /** The step that drills its waste out. */
-    public static final String WASTE = "waste";
-
     /** Kept between the drilled waste and the template's line: common practice. */
     private static final double SKIN = 2.0;
 
@@ -154,8 +152,8 @@ public record GuidedPocket(
             return whole().map(w -> round.isPresent() ? w.from(round.getAsDouble(), true) : w);
         }
         AsCut cut = new AsCut(build, feature, face);
-        double begun = cut.isDone(AsCut.ROUT) ? 0 : cut.begun();
-        return whole().map(w -> begun > 0 ? left(w, begun, cut.isDone(PocketSteps.OFF)) : w);
+        double begun = cut.isDone(StepKind.ROUT) ? 0 : cut.begun();
+        return whole().map(w -> begun > 0 ? left(w, begun, cut.isDone(StepKind.OFF)) : w);
     }
 
     /** With the template off it stays off; only for a last pass that waited for a carve it comes back, if no bit does without. */

@@ -11,6 +11,8 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
@@ -30,11 +32,6 @@ class PocketSteps {
 
     /** A pass that ends within this of where a step was left is that step's last, mm. */
     private static final double LIKE = 0.05;
-
-    private static final String FIT = "fit";
-    static final String OFF = "off";
-    private static final String FIT_AGAIN = "fit-again";
-    private static final String OFF_AGAIN = "off-again";
 
     final GuidedPocket of;
     final Condition.Wall wall;
@@ -56,7 +53,7 @@ class PocketSteps {
     /** What is done is a fact: a cavity at depth keeps the steps that made it, and only more wood wanted adds one. */
     List<Operation> all() {
         AsCut cut = new AsCut(of.build(), of.feature(), of.face());
-        List<Operation> steps = cut.isDone(AsCut.ROUT) ? made(cut) : toMake();
+        List<Operation> steps = cut.isDone(StepKind.ROUT) ? made(cut) : toMake();
         steps.addAll(again(cut));
         return steps;
     }
@@ -69,10 +66,10 @@ class PocketSteps {
                 steps.add(step);
             }
         }
-        if (cut.isDone(FIT) && !cut.isDone(OFF)) {
+        if (cut.isDone(StepKind.FIT) && !cut.isDone(StepKind.OFF)) {
             steps.add(takeOff(of.atDepth()));
         }
-        if (cut.isDone(FIT_AGAIN) && !cut.isDone(OFF_AGAIN)) {
+        if (cut.isDone(StepKind.FIT_AGAIN) && !cut.isDone(StepKind.OFF_AGAIN)) {
             steps.add(takeOffAgain(of.atDepth()));
         }
         return steps;
@@ -84,7 +81,7 @@ class PocketSteps {
         boolean on = true;
         for (Stage stage : stages()) {
             boolean air = planned && stage.passes().isEmpty() && !stage.last();
-            if (air && !of.build().isDone(of.feature() + ":" + stage.key())) {
+            if (air && !of.build().isDone(StepKey.of(of.feature(), stage.step()))) {
                 continue;
             }
             boolean carvedFirst = stage.last() && !of.carvesOver().isEmpty();
@@ -117,7 +114,7 @@ class PocketSteps {
         Optional<Region> core = of.drilled();
         core.ifPresent(c -> steps.add(drillWaste(of.forstner().orElseThrow(), c)));
         Condition before = core.isPresent() ? wasteOut() : null;
-        boolean onFirst = of.build().isDone(of.feature() + ":" + FIT);
+        boolean onFirst = of.build().isDone(StepKey.of(of.feature(), StepKind.FIT));
         steps.add(fit(onFirst ? null : before));
         return before;
     }
@@ -129,21 +126,21 @@ class PocketSteps {
     private List<Operation> again(AsCut cut) {
         List<Operation> again = new ArrayList<>();
         boolean wider = isWantedWider(cut);
-        if (wider || cut.isDone(AsCut.WIDEN)) {
-            again.add(
-                    rest(AsCut.WIDEN, widening(), of.whole().flatMap(this::best).orElse(List.of())));
+        if (wider || cut.isDone(StepKind.WIDEN)) {
+            again.add(rest(
+                    StepKind.WIDEN, widening(), of.whole().flatMap(this::best).orElse(List.of())));
         }
         boolean deeper = cut.isTooShallow(of.depthFinished().value());
         // A round that widens it takes it to its depth as well.
-        if ((deeper && !wider) || cut.isDone(AsCut.DEEPEN)) {
-            again.add(rest(AsCut.DEEPEN, "Deepen the " + of.noun() + " to its new depth", deepening(cut)));
+        if ((deeper && !wider) || cut.isDone(StepKind.DEEPEN)) {
+            again.add(rest(StepKind.DEEPEN, "Deepen the " + of.noun() + " to its new depth", deepening(cut)));
         }
         return again;
     }
 
     /** From the floor as it was found, on its own wall if a bit reaches so, else on the template put back. */
     private List<Pass> deepening(AsCut cut) {
-        if (cut.isDone(AsCut.DEEPEN)) {
+        if (cut.isDone(StepKind.DEEPEN)) {
             return List.of();
         }
         double found = cut.depth("depth as it is").map(Reckoning::value).orElse(0.0)
@@ -159,18 +156,18 @@ class PocketSteps {
     }
 
     boolean isWantedWider(AsCut cut) {
-        return cut.isDone(AsCut.ROUT) && !cut.standing(of.plan()).isEmpty();
+        return cut.isDone(StepKind.ROUT) && !cut.standing(of.plan()).isEmpty();
     }
 
     String widening() {
         return "Rout the " + of.noun() + " again, to a template as it is wanted now";
     }
 
-    private Operation rest(String key, String title, List<Pass> taken) {
+    private Operation rest(StepKind step, String title, List<Pass> taken) {
         boolean template = taken.isEmpty() || taken.get(0).guide() == Pass.Guide.TEMPLATE;
-        return cutting(key, title)
+        return cutting(step, title)
                 .set(new Setting.Routed(
-                        tool(key, taken),
+                        tool(step, taken),
                         template ? of.noun() + " template as it is now" : "wall just cut",
                         Setting.Feed.CLOCKWISE,
                         of.depthNow(),
@@ -199,7 +196,7 @@ class PocketSteps {
         return Operation.of(
                         of.station(),
                         of.feature(),
-                        FIT_AGAIN,
+                        StepKind.FIT_AGAIN,
                         "Fix the " + of.noun() + " template on the " + of.face().word() + " again")
                 .face(of.face())
                 .set(new Setting.ByHand("its own screw holes or the wall just cut; the carved face on a soft pad"))
@@ -212,7 +209,11 @@ class PocketSteps {
     }
 
     private Operation takeOffAgain(Condition after) {
-        return Operation.of(of.station(), of.feature(), OFF_AGAIN, "Take the " + of.noun() + " template off for good")
+        return Operation.of(
+                        of.station(),
+                        of.feature(),
+                        StepKind.OFF_AGAIN,
+                        "Take the " + of.noun() + " template off for good")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .spoils(fittedAgain())
@@ -229,14 +230,14 @@ class PocketSteps {
     /**
      * Passes that make one step: to one depth, against one guide.
      *
-     * @param key of the step
+     * @param step which it is
      * @param keep left above the floor
      * @param offTemplate whether it is cut with the template off: what is done, as it was
      */
     private record Stage(
-            String key, double keep, List<Pass> passes, boolean offTemplate, Condition.Mark gives, boolean last) {
-        Stage(String key, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
-            this(key, keep, passes, !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE, gives, last);
+            StepKind step, double keep, List<Pass> passes, boolean offTemplate, Condition.Mark gives, boolean last) {
+        Stage(StepKind step, double keep, List<Pass> passes, Condition.Mark gives, boolean last) {
+            this(step, keep, passes, !passes.isEmpty() && passes.get(0).guide() != Pass.Guide.TEMPLATE, gives, last);
         }
     }
 
@@ -246,24 +247,24 @@ class PocketSteps {
         double depth = of.depthNow().value();
         List<Stage> stages = new ArrayList<>();
         double came = 0;
-        for (String step : List.of(AsCut.START, AsCut.ROUGH, AsCut.ROUT)) {
+        for (StepKind step : List.of(StepKind.START, StepKind.ROUGH, StepKind.ROUT)) {
             if (cut.isDone(step)) {
                 double to = cut.came(step).orElse(depth);
                 List<Pass> its = whole(came, to);
-                boolean last = step.equals(AsCut.ROUT);
-                boolean off = !(last && cut.isDone(FIT_AGAIN)) && cut.isDoneBefore(OFF, step);
+                boolean last = step == StepKind.ROUT;
+                boolean off = !(last && cut.isDone(StepKind.FIT_AGAIN)) && cut.isDoneBefore(StepKind.OFF, step);
                 stages.add(new Stage(step, last ? 0 : depth - to, its, off, gives(step), last));
                 came = to;
             }
         }
-        if (!cut.isDone(AsCut.ROUT)) {
+        if (!cut.isDone(StepKind.ROUT)) {
             left(cut, depth, stages);
         }
         return stages;
     }
 
-    private Condition.Mark gives(String step) {
-        return step.equals(AsCut.START) ? started() : step.equals(AsCut.ROUGH) ? roughed() : of.atDepth();
+    private Condition.Mark gives(StepKind step) {
+        return step == StepKind.START ? started() : step == StepKind.ROUGH ? roughed() : of.atDepth();
     }
 
     /** The passes of the whole plan between two depths; none if it does not stop there. */
@@ -278,7 +279,7 @@ class PocketSteps {
     }
 
     private void left(AsCut cut, double depth, List<Stage> stages) {
-        double keep = of.isDeep() && !cut.isDone(AsCut.ROUGH)
+        double keep = of.isDeep() && !cut.isDone(StepKind.ROUGH)
                 ? of.build().shop().practice().lastPass()
                 : 0;
         List<Pass> rough = passes.stream()
@@ -288,11 +289,11 @@ class PocketSteps {
         boolean begun = !stages.isEmpty();
         if (keep > 0) {
             stages.add(new Stage(
-                    AsCut.ROUGH, keep, begun ? rough : onTemplateFirst(rough, depth, stages), roughed(), false));
-            stages.add(new Stage(AsCut.ROUT, 0, last, of.atDepth(), true));
+                    StepKind.ROUGH, keep, begun ? rough : onTemplateFirst(rough, depth, stages), roughed(), false));
+            stages.add(new Stage(StepKind.ROUT, 0, last, of.atDepth(), true));
         } else {
-            stages.add(
-                    new Stage(AsCut.ROUT, 0, begun ? last : onTemplateFirst(last, depth, stages), of.atDepth(), true));
+            stages.add(new Stage(
+                    StepKind.ROUT, 0, begun ? last : onTemplateFirst(last, depth, stages), of.atDepth(), true));
         }
     }
 
@@ -304,7 +305,7 @@ class PocketSteps {
         if (on.isEmpty() || off.isEmpty()) {
             return all;
         }
-        stages.add(new Stage(AsCut.START, depth - on.get(on.size() - 1).to(), on, started(), false));
+        stages.add(new Stage(StepKind.START, depth - on.get(on.size() - 1).to(), on, started(), false));
         return off;
     }
 
@@ -312,7 +313,7 @@ class PocketSteps {
         Operation.Builder step = Operation.of(
                         of.station(),
                         of.feature(),
-                        FIT,
+                        StepKind.FIT,
                         "Fix the " + of.noun() + " template on the " + of.face().word())
                 .face(of.face())
                 .set(new Setting.ByHand("clamps"))
@@ -336,7 +337,7 @@ class PocketSteps {
                 .length("the drill's spur", drill.spur())
                 .length("kept for the router", of.build().shop().practice().wasteShy())
                 .is(of.depthNow().value() - shy, now() + " − the drill's spur − kept for the router");
-        return cutting(GuidedPocket.WASTE, "Drill out the waste of the " + of.noun())
+        return cutting(StepKind.WASTE, "Drill out the waste of the " + of.noun())
                 .set(new Setting.Drilled(
                         drill.name(), stop, "deep from the " + of.face().word()))
                 .cuts(of.removed(core, shy))
@@ -350,7 +351,7 @@ class PocketSteps {
     }
 
     private Operation rough(Stage stage, Condition before) {
-        boolean start = stage.key().equals(AsCut.START);
+        boolean start = stage.step() == StepKind.START;
         Reckoning depth = Reckoning.of(
                         "depth before the " + (start ? "template comes off" : "last pass"), Quantity.LENGTH)
                 .length(now(), of.depthNow().asFact())
@@ -387,7 +388,7 @@ class PocketSteps {
 
     Operation takeOff(Condition after) {
         Operation.Builder step = Operation.of(
-                        of.station(), of.feature(), OFF, "Take the " + of.noun() + " template off")
+                        of.station(), of.feature(), StepKind.OFF, "Take the " + of.noun() + " template off")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .gives(templateOff())
@@ -401,8 +402,8 @@ class PocketSteps {
     }
 
     /** The bits of a step's passes, in words. */
-    String tool(String step, List<Pass> passes) {
-        String none = of.build().isDone(of.feature() + ":" + step)
+    String tool(StepKind step, List<Pass> passes) {
+        String none = of.build().isDone(StepKey.of(of.feature(), step))
                 ? "as it was done"
                 : planned ? "nothing left to take" : "a bit that the crib lacks";
         return passes.isEmpty()
@@ -411,8 +412,8 @@ class PocketSteps {
     }
 
     private Operation.Builder routing(Stage stage, String title, Reckoning depth, Condition held, Condition before) {
-        String tool = tool(stage.key(), stage.passes());
-        Operation.Builder routed = cutting(stage.key(), title)
+        String tool = tool(stage.step(), stage.passes());
+        Operation.Builder routed = cutting(stage.step(), title)
                 .set(new Setting.Routed(
                         tool,
                         stage.offTemplate() ? "wall just cut" : of.noun() + " template",
@@ -429,7 +430,7 @@ class PocketSteps {
         return routed;
     }
 
-    Operation.Builder cutting(String step, String title) {
+    Operation.Builder cutting(StepKind step, String title) {
         return Operation.of(of.station(), of.feature(), step, title)
                 .face(of.face())
                 .needs(surround)

@@ -11,6 +11,8 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -41,14 +43,9 @@ public record SeatedHoles(
     /** Small enough for a spur, stiff enough for a body: common practice. */
     private static final double LOCATING = 2.4;
 
-    /** The step that drills the small holes. */
-    public static final String LOCATE = "locate";
-
-    private static final String DRILL = "drill";
-
     /** A step that drills all of the holes, with what it needs besides what its neighbours give. */
     public interface Drill {
-        Operation.Builder of(String key, String title, double wide);
+        Operation.Builder of(StepKind step, String title, double wide);
     }
 
     private String holes() {
@@ -67,22 +64,23 @@ public record SeatedHoles(
      */
     public List<Operation> operations(String title, Drill drill) {
         if (ferrule.isEmpty()) {
-            return List.of(drill.of(DRILL, title, wide).gives(done()).build());
+            return List.of(drill.of(StepKind.DRILL, title, wide).gives(done()).build());
         }
         Condition.Access small = new Condition.Access("small holes for the " + what);
         Condition.Mark seated = new Condition.Mark(ferrule.get().feature().said() + " bored");
         List<Operation> steps = new ArrayList<>();
-        boolean drilledFirst = build.isDone(feature + ":" + DRILL) && !build.isDone(feature + ":" + LOCATE);
+        boolean drilledFirst = build.isDone(StepKey.of(feature, StepKind.DRILL))
+                && !build.isDone(StepKey.of(feature, StepKind.LOCATE));
         if (drilledFirst) {
             steps.add(seats(done()).gives(seated).build());
-            steps.add(drill.of(DRILL, title, wide).gives(done()).build());
+            steps.add(drill.of(StepKind.DRILL, title, wide).gives(done()).build());
             return steps;
         }
-        steps.add(drill.of(LOCATE, "Drill small holes for the " + what + " through the body", LOCATING)
+        steps.add(drill.of(StepKind.LOCATE, "Drill small holes for the " + what + " through the body", LOCATING)
                 .gives(small)
                 .build());
         steps.add(seats(small).gives(seated).build());
-        steps.add(drill.of(DRILL, "Open the " + holes() + " to their width", wide)
+        steps.add(drill.of(StepKind.DRILL, "Open the " + holes() + " to their width", wide)
                 .needs(seated)
                 .gives(done())
                 .build());
@@ -99,7 +97,7 @@ public record SeatedHoles(
         Operation.Builder step = Operation.of(
                         station,
                         fit.feature(),
-                        "bore",
+                        StepKind.BORE,
                         "Bore the " + fit.feature().said() + " in the back")
                 .face(Face.BACK)
                 .set(Drilling.to(build, seat, Fit.PRESS, depth, "deep from the back"))

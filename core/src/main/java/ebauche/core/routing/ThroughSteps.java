@@ -11,6 +11,8 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.stock.Change;
@@ -30,8 +32,6 @@ final class ThroughSteps extends PocketSteps {
     private static final double NEARLY = 1e-6;
 
     /** The step that meets it from the other face. */
-    private static final String MEET = "meet";
-
     ThroughSteps(GuidedPocket of) {
         super(of);
     }
@@ -39,8 +39,8 @@ final class ThroughSteps extends PocketSteps {
     @Override
     List<Operation> all() {
         AsCut cut = new AsCut(of.build(), of.feature(), of.face());
-        List<Operation> steps = cut.isDone(MEET) ? made(cut) : toMake();
-        if (isWantedWider(cut) || cut.isDone(AsCut.WIDEN)) {
+        List<Operation> steps = cut.isDone(StepKind.MEET) ? made(cut) : toMake();
+        if (isWantedWider(cut) || cut.isDone(StepKind.WIDEN)) {
             steps.add(widen());
         }
         return steps;
@@ -50,8 +50,8 @@ final class ThroughSteps extends PocketSteps {
     List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>();
         begin(steps);
-        double first = cutTo(of, AsCut.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
-        double reach = Math.max(first, cutTo(of, AsCut.DEEPEN).orElseGet(() -> deepest(Guide.WALL, first)));
+        double first = cutTo(of, StepKind.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
+        double reach = Math.max(first, cutTo(of, StepKind.DEEPEN).orElseGet(() -> deepest(Guide.WALL, first)));
         steps.add(first(first));
         steps.add(takeOff(started()));
         if (reach > first + NEARLY) {
@@ -68,7 +68,7 @@ final class ThroughSteps extends PocketSteps {
         Reckoning depth = Reckoning.of("through the body", Quantity.LENGTH)
                 .length("body as it is now", of.work())
                 .is(of.work(), "body as it is now");
-        return round(AsCut.WIDEN, widening(), of.face(), depth, Guide.TEMPLATE)
+        return round(StepKind.WIDEN, widening(), of.face(), depth, Guide.TEMPLATE)
                 .cuts(slice(0, of.work()))
                 .needs(of.atDepth())
                 .takes(minutes(of.plan(), of.work()), 0, 0.012)
@@ -77,15 +77,15 @@ final class ThroughSteps extends PocketSteps {
 
     /** How deep the rounds from its own face went that are facts. */
     static OptionalDouble cutSoFar(GuidedPocket of) {
-        return Stream.of(AsCut.ROUT, AsCut.DEEPEN)
+        return Stream.of(StepKind.ROUT, StepKind.DEEPEN)
                 .flatMap(step -> cutTo(of, step).stream())
                 .mapToDouble(d -> d)
                 .max();
     }
 
     /** How deep one of them went from its face as it is now, if it is a fact. */
-    private static Optional<Double> cutTo(GuidedPocket of, String step) {
-        return of.build().asBuilt().done(of.feature() + ":" + step).map(of.build()::changes).stream()
+    private static Optional<Double> cutTo(GuidedPocket of, StepKind step) {
+        return of.build().asBuilt().done(StepKey.of(of.feature(), step)).map(of.build()::changes).stream()
                 .flatMap(List::stream)
                 .map(c -> of.face() == Face.FRONT
                         ? c.solid().deepest()
@@ -123,7 +123,7 @@ final class ThroughSteps extends PocketSteps {
                 .is(reach, "as deep as the passes on the template go");
         double tolerance = of.build().shop().limits().depthTolerance();
         Operation.Builder step = round(
-                        AsCut.ROUT, "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
+                        StepKind.ROUT, "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
                 .cuts(slice(0, reach))
                 .needs(template())
                 .gives(started())
@@ -146,7 +146,7 @@ final class ThroughSteps extends PocketSteps {
                 .length("deeper on its own wall", to - from)
                 .is(to, "routed on the template + deeper on its own wall");
         Operation.Builder step = round(
-                        AsCut.DEEPEN,
+                        StepKind.DEEPEN,
                         "Rout the " + of.noun() + " deeper, the bearing on the cut wall",
                         of.face(),
                         depth,
@@ -167,7 +167,7 @@ final class ThroughSteps extends PocketSteps {
                         of.work() - reach,
                         "body as it is now − routed from the " + of.face().word());
         return round(
-                        MEET,
+                        StepKind.MEET,
                         "Flip, and meet the " + of.noun() + " from the "
                                 + of.face().other().word(),
                         of.face().other(),
@@ -183,7 +183,7 @@ final class ThroughSteps extends PocketSteps {
                 .build();
     }
 
-    private Operation.Builder round(String step, String title, Face up, Reckoning depth, Guide guide) {
+    private Operation.Builder round(StepKind step, String title, Face up, Reckoning depth, Guide guide) {
         List<Pass> its = against(guide);
         return cutting(step, title)
                 .joins(Set.of(Feature.FRONT, Feature.BACK))

@@ -18,6 +18,7 @@ import ebauche.core.operation.Condition.Surface;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Carve;
 import ebauche.core.stock.Change;
@@ -46,9 +47,9 @@ public final class SandingStation implements Station {
     public List<Operation> operations(Build build) {
         Condition[] settled = settled(build);
         return List.of(
-                face(build, Face.FRONT, settled, FinishedFaces.FINISH_FRONT, "Sand the front, 120 to 320"),
-                face(build, Face.BACK, settled, FinishedFaces.FINISH_BACK, "Sand the back, 120 to 320"),
-                Operation.of("sanding", FEATURE, "edge", "Sand the edge, 120 to 320")
+                face(build, Face.FRONT, settled, "Sand the front, 120 to 320"),
+                face(build, Face.BACK, settled, "Sand the back, 120 to 320"),
+                Operation.of("sanding", FEATURE, StepKind.EDGE, "Sand the edge, 120 to 320")
                         .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
                         .needs(settled)
                         .caution(Caution.DUST)
@@ -66,15 +67,14 @@ public final class SandingStation implements Station {
         };
     }
 
-    private static Operation face(Build build, Face face, Condition[] settled, String key, String title) {
+    private static Operation face(Build build, Face face, Condition[] settled, String title) {
         Region body = build.design().outline().region();
         FinishedFaces faces = build.faces();
         Reckoning allowance = allowance(build, face);
         double finished = faces.finished(face);
         double rough = roughest(build, face);
         Solid dust = Solid.Prism.between(body, Math.min(rough, finished), Math.max(rough, finished));
-        Operation.Builder step = Operation.of(
-                        "sanding", FEATURE, key.substring(FEATURE.word().length() + 1), title)
+        Operation.Builder step = Operation.of("sanding", FinishedFaces.finish(face), title)
                 .face(face)
                 .set(new Setting.Sanded("long flat block, paper 120, 220, 320", still(build, face)))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))

@@ -9,6 +9,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.timber.Species;
 import java.util.ArrayList;
@@ -31,8 +33,8 @@ public final class Ledger {
     /** Out of flat by less than this is flat: common practice, mm. */
     static final double FLAT_ENOUGH = 0.15;
 
-    private static final String FRONT = ThicknessStation.FEATURE + ":front";
-    private static final String BACK = ThicknessStation.FEATURE + ":back";
+    private static final StepKey FRONT = StepKey.of(ThicknessStation.FEATURE, StepKind.FRONT);
+    private static final StepKey BACK = StepKey.of(ThicknessStation.FEATURE, StepKind.BACK);
 
     private final Build build;
     private final AsBuilt record;

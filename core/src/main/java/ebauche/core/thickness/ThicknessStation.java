@@ -18,6 +18,8 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -98,7 +100,8 @@ public final class ThicknessStation implements Station {
     private static void checkMeasured(Build build, List<Finding> found) {
         double left = build.faces().thickness();
         double wanted = build.design().thickness();
-        boolean known = build.asBuilt().latest(Dimension.BODY_THICKNESS).isPresent() || build.isDone(FEATURE + ":back");
+        boolean known = build.asBuilt().latest(Dimension.BODY_THICKNESS).isPresent()
+                || build.isDone(StepKey.of(FEATURE, StepKind.BACK));
         if (!known) {
             return;
         }
@@ -148,7 +151,7 @@ public final class ThicknessStation implements Station {
                 .length("off the front's high spot", off.asFact())
                 .is(high - off.value(), "high spot at first − off the front's high spot");
         return List.of(
-                surface("front", "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left, school)
+                surface(StepKind.FRONT, "Flatten the front", Face.FRONT, tool(build, ledger, Face.FRONT), left, school)
                         .cuts(Change.Remove.fromBody(FEATURE, Solid.Prism.between(blank, -above - 1, 0)))
                         .needs(new Condition.Wood(blank, 0, thick))
                         .gives(FRONT_FLAT, new Condition.Flat(Face.FRONT, 0, blank.grown(1), 0.5))
@@ -161,7 +164,7 @@ public final class ThicknessStation implements Station {
                         .takes(30, 0, 0.003)
                         .build(),
                 surface(
-                                "back",
+                                StepKind.BACK,
                                 "Bring the back parallel, to thickness",
                                 Face.BACK,
                                 tool(build, ledger, Face.BACK),
@@ -184,7 +187,7 @@ public final class ThicknessStation implements Station {
     }
 
     private static Operation.Builder surface(
-            String step, String title, Face up, String machine, Reckoning to, Practice.Thicknessing school) {
+            StepKind step, String title, Face up, String machine, Reckoning to, Practice.Thicknessing school) {
         return Operation.of("thickness", FEATURE, step, title)
                 .face(up)
                 .set(new Setting.Surfaced(machine, to, "thick when done"))

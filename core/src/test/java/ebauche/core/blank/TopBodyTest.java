@@ -40,7 +40,7 @@ class TopBodyTest {
 
     private static List<String> keys(BuildPlan plan) {
         return plan.steps().stream()
-                .map(s -> s.operation().key())
+                .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith("blank:"))
                 .toList();
     }

@@ -15,10 +15,13 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -54,7 +57,7 @@ class AsCutTest {
                 "d-" + step,
                 "2026-11-02T10:00:00Z",
                 "me",
-                FEATURE + ":" + step,
+                StepKey.parse(FEATURE + ":" + step),
                 step,
                 face,
                 List.of(Change.Remove.fromBody(FEATURE, solid)),
@@ -149,18 +152,18 @@ class AsCutTest {
         assertThat(cut().begun()).isCloseTo(11.6, within(1e-9));
         body.read("sanded-off:front", 0.2);
         assertThat(cut().begun()).isCloseTo(11.4, within(1e-9));
-        assertThat(cut().came("start").orElseThrow()).isCloseTo(5.8, within(1e-9));
-        assertThat(cut().came("rout")).isEmpty();
+        assertThat(cut().came(StepKind.START).orElseThrow()).isCloseTo(5.8, within(1e-9));
+        assertThat(cut().came(StepKind.ROUT)).isEmpty();
     }
 
     @Test
     void which_of_two_steps_came_first() {
         did("rout", 19).did("widen", 19);
-        assertThat(cut().isDoneBefore("rout", "widen")).isTrue();
-        assertThat(cut().isDoneBefore("widen", "rout")).isFalse();
-        assertThat(cut().isDoneBefore("rout", "deepen")).isFalse();
-        assertThat(cut().isDoneBefore("deepen", "rout")).isFalse();
-        assertThat(cut().isDoneBefore("rout", "rout")).isFalse();
+        assertThat(cut().isDoneBefore(StepKind.ROUT, StepKind.WIDEN)).isTrue();
+        assertThat(cut().isDoneBefore(StepKind.WIDEN, StepKind.ROUT)).isFalse();
+        assertThat(cut().isDoneBefore(StepKind.ROUT, StepKind.DEEPEN)).isFalse();
+        assertThat(cut().isDoneBefore(StepKind.DEEPEN, StepKind.ROUT)).isFalse();
+        assertThat(cut().isDoneBefore(StepKind.ROUT, StepKind.ROUT)).isFalse();
     }
 
     /** Half a millimetre is worth another round, or more where the cards' bands are wider; for the neck the bands alone. */
@@ -176,7 +179,7 @@ class AsCutTest {
                 "neck",
                 "2026-11-02T10:00:00Z",
                 "me",
-                "neck:rout",
+                StepKey.parse("neck:rout"),
                 "",
                 Face.FRONT,
                 List.of(),
@@ -235,9 +238,14 @@ class AsCutTest {
         assertThat(nominal.origin()).isEqualTo("test pickup, as sold");
         for (String by : List.of("", "me")) {
             body.timeline.add(new AsBuilt.Reading(
-                    "r" + by, "2026-11-02T10:00:00Z", by, "", new Measurand.SizeOf(FEATURE, PartSize.HEIGHT), 19.5));
+                    "r" + by,
+                    "2026-11-02T10:00:00Z",
+                    by,
+                    Optional.empty(),
+                    new Measurand.SizeOf(FEATURE, PartSize.HEIGHT),
+                    19.5));
             body.timeline.add(new AsBuilt.Reading(
-                    "t" + by, "2026-11-02T10:00:00Z", by, "", Measurand.Dimension.FRET_HEIGHT, 1.1));
+                    "t" + by, "2026-11-02T10:00:00Z", by, Optional.empty(), Measurand.Dimension.FRET_HEIGHT, 1.1));
             PartSizes sizes = new PartSizes(body.build().asBuilt());
             String who = by.isEmpty() ? "" : " by me";
             assertThat(sizes.size(FEATURE, TestParts.pickup(), PartSize.HEIGHT).value())
@@ -252,7 +260,7 @@ class AsCutTest {
 
     @Test
     void a_reading_that_nothing_can_be_is_refused() {
-        assertThatThrownBy(() -> new AsBuilt.Reading("r", "2026-11-02T10:00:00Z", "me", "", DEPTH, -1))
+        assertThatThrownBy(() -> new AsBuilt.Reading("r", "2026-11-02T10:00:00Z", "me", Optional.empty(), DEPTH, -1))
                 .isInstanceOf(Refusal.class);
     }
 

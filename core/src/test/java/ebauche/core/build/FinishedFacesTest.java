@@ -53,7 +53,7 @@ class FinishedFacesTest {
     @Test
     void sanding_that_is_read_before_it_is_called_done_counts_once() {
         for (Face face : Face.values()) {
-            String step = FinishedFaces.finish(face);
+            String step = FinishedFaces.finish(face).written();
             String measures = "sanded-off:" + face.word();
             TestBody planned = new TestBody().doneUpTo(step);
             TestBody body = new TestBody().doneUpTo(step);

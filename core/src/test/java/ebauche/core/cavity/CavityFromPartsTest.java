@@ -144,7 +144,8 @@ class CavityFromPartsTest {
         body.cavity = Optional.of(new ControlCavity(outline, 6, 2.5, 5, proposed.screws(), Optional.empty()));
         body.jack = Optional.empty();
         BuildPlan plan = body.plan();
-        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> keys =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(keys).containsSubsequence("cover:rout", "cover-screws:drill");
         assertThat(plan.findings()).noneMatch(f -> f.isOn(Feature.parse("controls")) || f.isOn(Feature.parse("cover")));
     }

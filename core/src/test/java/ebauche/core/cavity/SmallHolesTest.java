@@ -34,7 +34,10 @@ class SmallHolesTest {
     }
 
     private static int place(BuildPlan plan, String key) {
-        return plan.steps().stream().map(s -> s.operation().key()).toList().indexOf(key);
+        return plan.steps().stream()
+                .map(s -> s.operation().key().written())
+                .toList()
+                .indexOf(key);
     }
 
     /** The switch stands at (82, -40), its slot 25 long and 3.2 wide: two holes at its ends, then the slot once only the top is left. */
@@ -292,10 +295,10 @@ class SmallHolesTest {
         TestBody body = new TestBody();
         body.studs = Optional.empty();
         BuildPlan plan = body.plan();
-        assertThat(plan.steps().stream().map(s -> s.operation().key()).filter(k -> k.endsWith(":screws")))
+        assertThat(plan.steps().stream().map(s -> s.operation().key().written()).filter(k -> k.endsWith(":screws")))
                 .containsExactlyInAnyOrder("bridge:screws", "pickup-neck:screws", "pickup-bridge:screws");
         for (BuildPlan.PlanStep s : plan.steps()) {
-            if (s.operation().key().endsWith(":screws")) {
+            if (s.operation().key().written().endsWith(":screws")) {
                 assertThat(s.operation().changes().stream().filter(Change.Remove.class::isInstance))
                         .isEmpty();
                 assertThat(s.operation().setting().figure().orElseThrow().value())

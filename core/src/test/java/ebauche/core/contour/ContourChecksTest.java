@@ -17,6 +17,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Profile;
 import java.util.List;
 import java.util.Optional;
@@ -140,7 +142,8 @@ class ContourChecksTest {
             Contour.Laid laid = body.build().contours().get(0);
             assertThat(laid.plan().area()).as(usual.id()).isPositive();
             assertThat(begun.depth()).isLessThanOrEqualTo(body.thickness * ContourChecks.USUAL_SHARE);
-            assertThat(body.plan().step(Contour.carveStep(begun.feature()))).isPresent();
+            assertThat(body.plan().step(StepKey.of(begun.feature(), StepKind.CARVE)))
+                    .isPresent();
             assertThat(body.rules()).doesNotContain("deep", "contours-meet");
             if (begun.start() instanceof Start.Across) {
                 // the controls stand on the treble side

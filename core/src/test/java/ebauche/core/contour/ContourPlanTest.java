@@ -25,7 +25,8 @@ import org.junit.jupiter.api.Test;
 /** Contours in a plan: what waits for them, what they leave. */
 class ContourPlanTest {
     private static int place(BuildPlan plan, String step) {
-        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> keys =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(keys).contains(step);
         return keys.indexOf(step);
     }

@@ -143,7 +143,7 @@ class BlankPlannerTest {
                     .sum();
             assertThat(layout.usedUp()).isGreaterThanOrEqualTo(pieces - 1e-9);
             double bound = 100 * layout.need().outline().area() * layout.need().finished() * 1e-6 / pieces;
-            assertThat(layout.yield().value()).isLessThanOrEqualTo(bound + 1e-9);
+            assertThat(layout.timberYield().value()).isLessThanOrEqualTo(bound + 1e-9);
             timberIsNeitherMadeNorLost(layout);
         }
     }

@@ -53,7 +53,7 @@ class NeckFerruleTest {
 
     private static List<String> keys(BuildPlan plan) {
         return plan.steps().stream()
-                .map(s -> s.operation().key())
+                .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith("neck-screws:") || k.startsWith("neck-ferrules:"))
                 .toList();
     }
@@ -203,7 +203,8 @@ class NeckFerruleTest {
         Operation bore = step(plan, "neck-ferrules:bore");
         assertThat(bore.changes().get(0).solid().shallowest())
                 .isCloseTo(body.build().faces().backFinished() - fall - 7, within(1e-9));
-        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> keys =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(keys.indexOf("neck-ferrules:bore"))
                 .isGreaterThan(keys.stream()
                         .filter(k -> k.startsWith("contour-ramp:"))

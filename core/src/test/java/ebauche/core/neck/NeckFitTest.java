@@ -82,7 +82,8 @@ class NeckFitTest {
     @Test
     void the_jig_comes_before_its_template_and_the_heel_is_measured_before_the_jig() {
         BuildPlan plan = body(55.5, Heel.Made.NECK_FIRST, Heel.Jig.THREE_STRIPS).plan();
-        List<String> order = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> order =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(order).containsSubsequence("neck:measure", "neck:jig", "neck:fit", "neck:rout");
         Operation measure = plan.step("neck:measure").orElseThrow().operation();
         assertThat(measure.inspections().stream().map(i -> i.measurand().key()))

@@ -43,7 +43,7 @@ class CautionTest {
                     || op.setting() instanceof Setting.Drilled
                     || op.setting() instanceof Setting.Sawn;
             if (machine) {
-                assertThat(op.cautions()).as(op.key()).isNotEmpty();
+                assertThat(op.cautions()).as(op.key().written()).isNotEmpty();
             }
         }
     }

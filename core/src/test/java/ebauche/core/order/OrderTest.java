@@ -11,6 +11,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -28,7 +29,7 @@ class OrderTest {
     private static final Region HERE = Region.disc(new Point(0, 0), 40);
 
     private static Operation.Builder step(String name) {
-        return Operation.of("test", Feature.parse(name), "do", "Do " + name);
+        return Operation.of("test", StepKey.parse(name + ":do"), "Do " + name);
     }
 
     private static List<String> order(List<Operation> operations) {
@@ -45,7 +46,7 @@ class OrderTest {
         assertThat(order(operations)).containsExactly("mark", "rout");
         assertThat(Precedence.of(operations).links()).singleElement().satisfies(link -> {
             assertThat(link.because()).contains("needs the line").contains("Do mark");
-            assertThat(link.before()).isEqualTo("mark:do");
+            assertThat(link.before().written()).isEqualTo("mark:do");
         });
     }
 
@@ -62,8 +63,9 @@ class OrderTest {
                 step("blank").gives(new Condition.Wood(HERE.grown(300), 0, 45)).build());
         List<Link> links = Precedence.of(operations).links();
         assertThat(links)
-                .anyMatch(l -> l.before().equals("seat:do") && l.after().equals("big:do"));
-        assertThat(links).noneMatch(l -> l.after().equals("far:do"));
+                .anyMatch(l -> l.before().written().equals("seat:do")
+                        && l.after().written().equals("big:do"));
+        assertThat(links).noneMatch(l -> l.after().written().equals("far:do"));
         List<String> order = order(operations);
         assertThat(order.indexOf("seat")).isLessThan(order.indexOf("big"));
     }
@@ -173,9 +175,12 @@ class OrderTest {
         java.util.Collections.shuffle(operations, random);
         List<Link> links = Precedence.of(operations).links();
         Sequence sequence = Sequence.of(operations, links, List.of());
-        List<String> keys = sequence.operations().stream().map(Operation::key).toList();
+        List<String> keys =
+                sequence.operations().stream().map(o -> o.key().written()).toList();
         assertThat(keys).hasSize(40).doesNotHaveDuplicates();
-        assertThat(links).allMatch(l -> keys.indexOf(l.before()) < keys.indexOf(l.after()));
+        assertThat(links)
+                .allMatch(l -> keys.indexOf(l.before().written())
+                        < keys.indexOf(l.after().written()));
         assertThat(links).containsAll(sequence.telling());
         assertThat(reachable(sequence.telling())).isEqualTo(reachable(links));
     }
@@ -199,13 +204,13 @@ class OrderTest {
     }
 
     private static List<String> tied(List<Operation> operations, List<String> done) {
-        return Sequence.of(operations, Precedence.of(operations).links(), done).operations().stream()
-                .map(Operation::key)
+        return Sequence.of(operations, Precedence.of(operations).links(), keys(done)).operations().stream()
+                .map(o -> o.key().written())
                 .toList();
     }
 
     private static Operation step(String feature, String key, Face face, String tool) {
-        return Operation.of("test", Feature.parse(feature), key, feature + " " + key)
+        return Operation.of("test", StepKey.parse(feature + ":" + key), feature + " " + key)
                 .face(face)
                 .set(new Setting.ByHand(tool))
                 .build();
@@ -243,11 +248,12 @@ class OrderTest {
                 step("rout").needs(LINE).build(), step("mark").gives(LINE).build());
         List<Link> links = Precedence.of(operations).links();
         assertThat(Sequence.of(operations, links, List.of()).findings()).isEmpty();
-        assertThat(Sequence.of(operations, links, List.of("mark:do")).findings())
+        assertThat(Sequence.of(operations, links, keys(List.of("mark:do"))).findings())
                 .isEmpty();
-        assertThat(Sequence.of(operations, links, List.of("mark:do", "rout:do")).findings())
+        assertThat(Sequence.of(operations, links, keys(List.of("mark:do", "rout:do")))
+                        .findings())
                 .isEmpty();
-        assertThat(Sequence.of(operations, links, List.of("rout:do")).findings())
+        assertThat(Sequence.of(operations, links, keys(List.of("rout:do"))).findings())
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.rule()).isEqualTo("done-early");
@@ -267,14 +273,18 @@ class OrderTest {
         List<Link> links =
                 List.of(link("a", "b"), link("b", "c"), link("a", "c"), link("a", "d"), link("b", "d"), link("c", "d"));
         assertThat(Sequence.of(operations, links, List.of()).telling())
-                .extracting(l -> l.before() + l.after())
+                .extracting(l -> l.before().written() + l.after())
                 .containsExactlyInAnyOrder("a:dob:do", "b:doc:do", "c:dod:do");
         List<Link> fork = List.of(link("a", "c"), link("b", "c"), link("c", "d"));
         assertThat(Sequence.of(operations, fork, List.of()).telling()).containsExactlyInAnyOrderElementsOf(fork);
     }
 
+    private static List<StepKey> keys(List<String> written) {
+        return written.stream().map(StepKey::parse).toList();
+    }
+
     private static Link link(String before, String after) {
-        return new Link(before + ":do", after + ":do", "because", false, 0);
+        return new Link(StepKey.parse(before + ":do"), StepKey.parse(after + ":do"), "because", false, 0);
     }
 
     /** A seat that must stay comes before the cut that takes it away, and says so. */
@@ -292,8 +302,8 @@ class OrderTest {
                         .needs(new Condition.AtLeast(2, "screw seats", seats))
                         .build());
         assertThat(Precedence.of(operations).links()).singleElement().satisfies(l -> {
-            assertThat(l.before()).isEqualTo("template:do");
-            assertThat(l.after()).isEqualTo("pocket:do");
+            assertThat(l.before().written()).isEqualTo("template:do");
+            assertThat(l.after().written()).isEqualTo("pocket:do");
             assertThat(l.takesAway()).isTrue();
             assertThat(l.because()).contains("at least 2 screw seats");
         });
@@ -390,7 +400,7 @@ class OrderTest {
                     .containsExactly("blank:do > seat:do");
             assertThat(links(blank, joinedSeat, step("pocket").cuts(cut).build()))
                     .containsExactly("blank:do > seat:do");
-            Operation own = Operation.of("test", Feature.parse("seat"), "more", "More of the seat")
+            Operation own = Operation.of("test", StepKey.parse("seat:more"), "More of the seat")
                     .cuts(cut)
                     .build();
             assertThat(links(blank, seat, own)).as("its own cut").containsExactly("blank:do > seat:do");
@@ -424,11 +434,11 @@ class OrderTest {
         Sequence sequence = Sequence.of(operations, Precedence.of(operations).links(), List.of());
         assertThat(sequence.operations()).extracting(x -> x.feature().word()).containsExactly("y", "x", "z");
         List<Operation> own = List.of(
-                Operation.of("test", Feature.parse("pocket"), "one", "One")
+                Operation.of("test", StepKey.parse("pocket:one"), "One")
                         .needs(p)
                         .gives(q)
                         .build(),
-                Operation.of("test", Feature.parse("pocket"), "two", "Two")
+                Operation.of("test", StepKey.parse("pocket:two"), "Two")
                         .needs(q)
                         .gives(p)
                         .build());
@@ -452,11 +462,13 @@ class OrderTest {
         List<Operation> operations = List.of(
                 step("template").needs(new Condition.AtLeast(2, "seats", seats)).build());
         assertThat(Precedence.of(operations).findings()).isEmpty();
-        assertThat(Precedence.of(operations, Map.of("template:do", List.of())).findings())
+        assertThat(Precedence.of(operations, Map.of(StepKey.parse("template:do"), List.of()))
+                        .findings())
                 .isEmpty();
         List<Operation> three = List.of(
                 step("template").needs(new Condition.AtLeast(3, "seats", seats)).build());
-        assertThat(Precedence.of(three, Map.of("template:do", List.of())).findings())
+        assertThat(Precedence.of(three, Map.of(StepKey.parse("template:do"), List.of()))
+                        .findings())
                 .as("what is done held")
                 .isEmpty();
     }

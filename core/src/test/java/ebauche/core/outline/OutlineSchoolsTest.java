@@ -124,7 +124,8 @@ class OutlineSchoolsTest {
         assertThat(plan.findings()).noneMatch(f -> f.isOn(Feature.parse("outline")));
         Setting.Routed deepen = (Setting.Routed) step(plan, "deepen").setting();
         assertThat(deepen.passes()).isNotEmpty().allMatch(p -> p.guide() == Pass.Guide.WALL);
-        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> keys =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(keys.indexOf("outline:off")).isBetween(keys.indexOf("outline:rout"), keys.indexOf("outline:deepen"));
         assertThat(keys.indexOf("outline:finish")).isGreaterThan(keys.indexOf("outline:deepen"));
         double rest = ((Setting.Routed) step(plan, "finish").setting()).depth().value();

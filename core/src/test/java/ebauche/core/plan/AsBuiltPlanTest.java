@@ -111,8 +111,9 @@ class AsBuiltPlanTest {
 
     @Test
     void the_same_id_twice_is_refused() {
-        List<AsBuilt.Entry> twice =
-                List.of(new AsBuilt.Mishap("a", "", "", "", "x"), new AsBuilt.Mishap("a", "", "", "", "y"));
+        List<AsBuilt.Entry> twice = List.of(
+                new AsBuilt.Mishap("a", "", "", Optional.empty(), "x"),
+                new AsBuilt.Mishap("a", "", "", Optional.empty(), "y"));
         assertThatThrownBy(() -> new AsBuilt(twice)).hasMessageContaining("stands twice");
     }
 
@@ -143,7 +144,7 @@ class AsBuiltPlanTest {
         assertThat(passes.get(passes.size() - 1).to()).isEqualTo(24.35, within(1e-9));
         body.done("neck:deepen");
         assertThat(body.plan().steps())
-                .noneMatch(s -> !s.done() && s.operation().key().startsWith("neck:r"));
+                .noneMatch(s -> !s.done() && s.operation().key().written().startsWith("neck:r"));
         assertThat(body.rules()).doesNotContain("pocket-too-deep");
     }
 
@@ -213,13 +214,13 @@ class AsBuiltPlanTest {
         List<String> left = body.plan().steps().stream()
                 .filter(s -> !s.done()
                         && s.operation().feature().equals(Feature.parse("pickup-neck"))
-                        && !s.operation().key().equals("pickup-neck:screws"))
-                .map(s -> s.operation().key())
+                        && !s.operation().key().written().equals("pickup-neck:screws"))
+                .map(s -> s.operation().key().written())
                 .toList();
         assertThat(left).containsExactly("pickup-neck:off");
         assertThat(body.done("pickup-neck:off").plan().steps())
                 .filteredOn(s -> !s.done() && s.operation().feature().equals(Feature.parse("pickup-neck")))
-                .extracting(s -> s.operation().key())
+                .extracting(s -> s.operation().key().written())
                 .as("its own screws, once the pickup lies in it")
                 .containsExactly("pickup-neck:screws");
     }

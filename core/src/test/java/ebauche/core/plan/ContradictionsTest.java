@@ -93,7 +93,7 @@ class ContradictionsTest {
         assertThat(fresh.next().orElseThrow()).isEqualTo(fresh.steps().get(0));
         body.doneUpTo("blank:glue");
         BuildPlan begun = body.plan();
-        assertThat(begun.next().orElseThrow().operation().key()).isEqualTo("thickness:front");
+        assertThat(begun.next().orElseThrow().operation().key().written()).isEqualTo("thickness:front");
         assertThat(begun.reckoning("finished thickness").orElseThrow().value()).isEqualTo(44.5);
         assertThat(begun.reckoning("no such number")).isEmpty();
         body.thickness = 43;

@@ -37,8 +37,7 @@ class DepthCardTest {
                 .containsExactly("neck", "pickup-neck", "pickup-bridge", "step-selector", "controls", "cover");
         for (DepthCard card : DepthCard.of(plan)) {
             assertThat(card.steps()).allMatch(s -> plan.steps().contains(s)).isNotEmpty();
-            assertThat(card.last().orElseThrow().key())
-                    .startsWith(card.feature().word());
+            assertThat(card.last().orElseThrow().feature()).isEqualTo(card.feature());
             assertThat(card.measure().orElseThrow().measurand().key()).isEqualTo("depth:" + card.feature());
             assertThat(card.measure().orElseThrow().expected().value())
                     .isEqualTo(card.now().value());
@@ -174,7 +173,7 @@ class DepthCardTest {
         body.studs = Optional.of(new ebauche.core.hardware.Bridge.Studs(74, 4, 11, 20));
         BuildPlan plan = body.plan();
         List<DrillHole> holes = DrillHole.of(plan);
-        assertThat(holes).noneMatch(h -> h.step().key().endsWith(":waste"));
+        assertThat(holes).noneMatch(h -> h.step().key().written().endsWith(":waste"));
         assertThat(holes.stream().filter(h -> h.step().feature().equals(Feature.parse("bridge-studs"))))
                 .hasSize(2)
                 .allSatisfy(h -> {

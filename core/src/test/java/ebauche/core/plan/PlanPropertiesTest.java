@@ -54,8 +54,10 @@ class PlanPropertiesTest {
     void a_plan_is_a_pure_function(TestBody body) {
         BuildPlan one = body.plan();
         BuildPlan two = body.plan();
-        assertThat(two.steps().stream().map(s -> s.operation().key()).toList())
-                .isEqualTo(one.steps().stream().map(s -> s.operation().key()).toList());
+        assertThat(two.steps().stream().map(s -> s.operation().key().written()).toList())
+                .isEqualTo(one.steps().stream()
+                        .map(s -> s.operation().key().written())
+                        .toList());
         assertThat(two.findings()).isEqualTo(one.findings());
         assertThat(two.links()).isEqualTo(one.links());
         assertThat(two.history().finished().balance())
@@ -66,10 +68,13 @@ class PlanPropertiesTest {
     @MethodSource("bodies")
     void every_reason_points_backwards_and_keys_are_unique(TestBody body) {
         BuildPlan plan = body.plan();
-        List<String> keys = plan.steps().stream().map(s -> s.operation().key()).toList();
+        List<String> keys =
+                plan.steps().stream().map(s -> s.operation().key().written()).toList();
         assertThat(keys).doesNotHaveDuplicates();
         for (Link link : plan.links()) {
-            assertThat(keys.indexOf(link.before())).as(link.toString()).isLessThan(keys.indexOf(link.after()));
+            assertThat(keys.indexOf(link.before().written()))
+                    .as(link.toString())
+                    .isLessThan(keys.indexOf(link.after().written()));
         }
     }
 
@@ -86,13 +91,13 @@ class PlanPropertiesTest {
                                 || n instanceof Condition.Flat
                                 || n instanceof Condition.Held
                                 || n instanceof Condition.Access
-                                || op.key().equals("thickness:front"));
+                                || op.key().written().equals("thickness:front"));
                 assertThat(op.needs())
                         .as(op.key() + " needs no wood")
                         .anyMatch(n -> n instanceof Condition.Wood
                                 || n instanceof Condition.Wall
                                 || n instanceof Condition.Settled
-                                || op.key().equals("neck:deepen"));
+                                || op.key().written().equals("neck:deepen"));
             }
         }
     }
@@ -103,7 +108,7 @@ class PlanPropertiesTest {
     void the_wood_over_a_cavitys_middle_is_what_its_cards_sum_says(TestBody body) {
         BuildPlan plan = body.plan();
         for (History.Step step : plan.history().steps()) {
-            if (step.operation().key().equals("pickup-neck:rout") && !step.done()) {
+            if (step.operation().key().written().equals("pickup-neck:rout") && !step.done()) {
                 var at = body.pickups.get(0).at();
                 double front = plan.build().faces().frontNow();
                 double depth = step.operation().setting().figure().orElseThrow().value();
@@ -121,7 +126,7 @@ class PlanPropertiesTest {
             double grams = step.after().balance().grams();
             boolean adds = step.changes().stream().anyMatch(Change.Add.class::isInstance);
             if (!adds && grams > 0) {
-                assertThat(grams).as(step.operation().key()).isLessThanOrEqualTo(last + 1e-6);
+                assertThat(grams).as(step.operation().key().written()).isLessThanOrEqualTo(last + 1e-6);
             }
             last = grams == 0 ? last : grams;
         }

@@ -9,6 +9,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.passes.Pass;
 import ebauche.core.realism.Realism;
@@ -41,7 +42,13 @@ final class PlanSheet {
         realism.rules().forEach(sheet::rule);
         realism.ways()
                 .forEach(w -> sheet.line(
-                        "way", w.work(), w.wants(), w.how().words(), w.with(), w.mind(), String.join(" ", w.steps())));
+                        "way",
+                        w.work(),
+                        w.wants(),
+                        w.how().words(),
+                        w.with(),
+                        w.mind(),
+                        w.steps().stream().map(StepKey::written).collect(Collectors.joining(" "))));
         realism.unmeasured().forEach(u -> sheet.line("not measured", u));
         DrillHole.of(plan).forEach(sheet::hole);
         TemplateSheet.of(plan).forEach(sheet::template);
@@ -165,8 +172,8 @@ final class PlanSheet {
         line(
                 "open",
                 s.feature().said(),
-                s.closedBy().map(Operation::key).orElse(""),
-                s.lastOpen().map(Operation::key).orElse(""),
+                s.closedBy().map(o -> o.key().written()).orElse(""),
+                s.lastOpen().map(o -> o.key().written()).orElse(""),
                 s.because());
     }
 

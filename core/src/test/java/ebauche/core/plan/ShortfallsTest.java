@@ -54,8 +54,8 @@ class ShortfallsTest {
         TestBody body = cut();
         assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow", "done-contradicted");
         assertThat(body.plan().steps())
-                .noneMatch(s -> s.operation().key().endsWith(":widen")
-                        || (s.operation().key().endsWith(":deepen")
+                .noneMatch(s -> s.operation().key().written().endsWith(":widen")
+                        || (s.operation().key().written().endsWith(":deepen")
                                 && !s.operation().feature().equals(Feature.parse("outline"))));
     }
 
@@ -201,7 +201,7 @@ class ShortfallsTest {
         for (BuildPlan.PlanStep step : body.plan().steps()) {
             if (step.operation().feature().equals(Feature.parse("vibrato"))
                     && body.plan().step("vibrato:widen").isEmpty()) {
-                body.doneUpTo(step.operation().key());
+                body.doneUpTo(step.operation().key().written());
             }
         }
         assertThat(body.rules()).doesNotContain("cut-too-small");

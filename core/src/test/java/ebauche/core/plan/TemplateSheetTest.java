@@ -112,7 +112,8 @@ class TemplateSheetTest {
         Map<String, Integer> left = new TreeMap<>();
         for (BuildPlan.PlanStep step : plan.steps()) {
             CornersLeft.at(plan, step.operation())
-                    .ifPresent(u -> left.put(step.operation().key(), u.corners().size()));
+                    .ifPresent(u -> left.put(
+                            step.operation().key().written(), u.corners().size()));
         }
         return left;
     }

@@ -15,6 +15,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.realism.Realism;
 import ebauche.core.realism.ShopWay;
 import ebauche.core.stock.Profile;
@@ -91,7 +92,7 @@ class TradeFactsOutsideTest {
             Setting setting = step.operation().setting();
             if (setting instanceof Setting.Routed routed) {
                 assertThat(routed.feed())
-                        .as(step.operation().key())
+                        .as(step.operation().key().written())
                         .isEqualTo(
                                 step.operation().station().equals("outline")
                                         ? Setting.Feed.ANTICLOCKWISE
@@ -106,8 +107,8 @@ class TradeFactsOutsideTest {
         BuildPlan plan = new TestBody().plan();
         Operation glue = plan.step("blank:glue").orElseThrow().operation();
         assertThat(glue.waitMinutes()).isEqualTo(24 * 60);
-        assertThat(plan.reasons("thickness:front"))
-                .anyMatch(l -> l.before().equals("blank:glue") && l.lagMinutes() == 24 * 60);
+        assertThat(plan.reasons(StepKey.parse("thickness:front")))
+                .anyMatch(l -> l.before().written().equals("blank:glue") && l.lagMinutes() == 24 * 60);
     }
 
     /** Common practice: the pocket first, then the neck in it locates the bridge, and the studs locate the vibrato's route. */

@@ -176,7 +176,7 @@ class RealismTest {
         assertThat(Realism.of(body.plan()).unmeasured()).containsExactly("bridge");
         body.doneUpTo("neck:rout");
         body.plan().steps().stream()
-                .map(s -> s.operation().key())
+                .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith("neck") && !k.contains("heel") && !k.contains("bridge-studs"))
                 .toList()
                 .forEach(k -> {

@@ -13,6 +13,7 @@ import ebauche.core.crib.Saw;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Profile;
 import java.util.ArrayList;
@@ -78,15 +79,15 @@ class ShopWaysTest {
         assertThat(saw.mind()).contains("well outside the line");
         ShopWay drill = way(body, "Drill upright");
         assertThat(drill.with()).isEqualTo("a square beside the drill");
-        assertThat(drill.steps()).contains("control-volume:drill", "pickup-bridge:waste");
+        assertThat(drill.steps()).extracting(StepKey::written).contains("control-volume:drill", "pickup-bridge:waste");
         assertThat(Realism.of(body.plan()).ways())
                 .extracting(ShopWay::work)
                 .as("no press, so nothing lies beyond its reach")
                 .doesNotContain("Drill upright, farther in than the drill press reaches");
         assertThat(way(body, "Bring the blank to thickness").how()).isEqualTo(ShopWay.How.AS_USUAL);
-        String joint = edges.steps().get(0);
+        StepKey joint = edges.steps().get(0);
         assertThat(ShopWay.instead(body.plan(), joint)).contains(edges);
-        assertThat(ShopWay.instead(body.plan(), "neck:fit")).isEmpty();
+        assertThat(ShopWay.instead(body.plan(), StepKey.parse("neck:fit"))).isEmpty();
     }
 
     @Test
@@ -133,9 +134,12 @@ class ShopWaysTest {
         machine(body, new Machine("small press", Machine.Kind.DRILL_PRESS, 100));
         ShopWay near = way(body, "Drill upright");
         ShopWay far = way(body, "Drill upright, farther in than the drill press reaches");
-        assertThat(near.steps()).contains("control-volume:drill");
+        assertThat(near.steps()).extracting(StepKey::written).contains("control-volume:drill");
         assertThat(far.how()).isEqualTo(ShopWay.How.STAND_IN);
-        assertThat(far.steps()).contains("pickup-bridge:waste").doesNotContain("control-volume:drill");
+        assertThat(far.steps())
+                .extracting(StepKey::written)
+                .contains("pickup-bridge:waste")
+                .doesNotContain("control-volume:drill");
     }
 
     /** No slot bit: a knife between two drilled holes; a slot bit is 1/16 to 3/32 in: common practice. */
@@ -156,7 +160,7 @@ class ShopWaysTest {
                     .isEqualTo(slots ? ShopWay.How.AS_USUAL : ShopWay.How.STAND_IN);
         }
         assertThat(way(body, slot).with()).isEqualTo("knife between two drilled holes");
-        assertThat(way(body, slot).steps()).allMatch(s -> s.startsWith("control-selector"));
+        assertThat(way(body, slot).steps()).allMatch(s -> s.feature().word().equals("control-selector"));
         body.controls.remove(body.controls.size() - 1);
         assertThat(Realism.of(body.plan()).ways()).extracting(ShopWay::work).doesNotContain(slot);
     }
@@ -179,7 +183,7 @@ class ShopWaysTest {
         ShopWay kerfs = way(body, "Carve contours");
         assertThat(kerfs.how()).isEqualTo(ShopWay.How.STAND_IN);
         assertThat(kerfs.with()).contains("twenty hand-saw kerfs");
-        assertThat(kerfs.steps()).containsExactly("contour-forearm:carve");
+        assertThat(kerfs.steps()).extracting(StepKey::written).containsExactly("contour-forearm:carve");
         shop(body, c.machines(), c.saws(), Set.of());
         assertThat(way(body, "Carve contours").how()).isEqualTo(ShopWay.How.NOT_HERE);
     }

@@ -203,7 +203,7 @@ class FootingTest {
                 .isEmpty();
         assertThat(body.plan().steps())
                 .filteredOn(s -> s.operation().needs().contains(carved))
-                .extracting(s -> s.operation().key())
+                .extracting(s -> s.operation().key().written())
                 .containsExactly("controls:rout");
         body.done("contour-arm:carve");
         assertThat(Datum.carvesToCome(body.build(), Face.FRONT, under)).isEmpty();

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class GuidedPocketTest {
     private static List<String> steps(TestBody body, String feature) {
         return body.plan().steps().stream()
-                .map(s -> s.operation().key())
+                .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith(feature + ":"))
                 .toList();
     }
@@ -69,7 +69,7 @@ class GuidedPocketTest {
             for (Change change : step.changes()) {
                 if (change.feature().equals(Feature.parse("pickup-neck"))) {
                     assertThat(change.solid().deepest())
-                            .as(step.operation().key())
+                            .as(step.operation().key().written())
                             .isLessThanOrEqualTo(floor + 1e-9);
                     deepest = Math.max(deepest, change.solid().deepest());
                 }

@@ -13,6 +13,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.shop.Shop;
 import java.util.List;
@@ -177,7 +178,7 @@ class ThicknessStationTest {
         TestBody body = body(Thicknessing.PLANER);
         double back = body.shop.practice().backSanding();
         body.doneUpTo("sanding:back");
-        boolean front = body.build().isDone("sanding:front");
+        boolean front = body.build().isDone(StepKey.parse("sanding:front"));
         double both = back + (front ? body.shop.practice().frontSanding() : 0);
         for (double off : List.of(0.3 + both - 0.01, 0.3 + both + 0.01)) {
             body.read("body-thickness", 45 + off + body.build().faces().toSand(Face.FRONT));

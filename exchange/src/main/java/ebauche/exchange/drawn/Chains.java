@@ -5,7 +5,6 @@ import ebauche.core.geometry.Segment;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
-import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 
@@ -62,7 +61,7 @@ final class Chains {
         Piece piece = new Piece(name, segments);
         pieces.add(piece);
         for (Point end : List.of(piece.start(), piece.end())) {
-            ends.computeIfAbsent(cell(end, 0, 0), k -> new LinkedList<>()).add(piece);
+            ends.computeIfAbsent(cell(end, 0, 0), k -> new ArrayList<>()).add(piece);
         }
     }
 

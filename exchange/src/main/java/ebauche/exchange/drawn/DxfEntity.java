@@ -2,6 +2,7 @@ package ebauche.exchange.drawn;
 
 import ebauche.exchange.drawn.DxfEntity.Pair;
 import java.util.List;
+import java.util.Locale;
 
 /** An entity with its pairs; those of its vertices follow in their order. */
 record DxfEntity(String kind, List<Pair> pairs) {
@@ -47,7 +48,7 @@ record DxfEntity(String kind, List<Pair> pairs) {
         double value = number(code, Double.NaN);
         if (Double.isNaN(value)) {
             throw new DrawnFileException(
-                    "DXF, line " + (pairs.isEmpty() ? 1 : pairs.get(0).line()) + ": a " + kind.toLowerCase()
+                    "DXF, line " + (pairs.isEmpty() ? 1 : pairs.get(0).line()) + ": a " + kind.toLowerCase(Locale.ROOT)
                             + " without its value " + code);
         }
         return value;
@@ -58,7 +59,7 @@ record DxfEntity(String kind, List<Pair> pairs) {
     }
 
     String name() {
-        return "layer " + text(8, "0") + ", " + kind.toLowerCase();
+        return "layer " + text(8, "0") + ", " + kind.toLowerCase(Locale.ROOT);
     }
 
     /** Whether it is drawn on the back of its plane, so that x runs the other way. */

@@ -5,6 +5,7 @@ import ebauche.core.geometry.Segment;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -141,7 +142,7 @@ final class DxfReader {
                 case "SPLINE" -> pieces = DxfShapes.spline(e, size);
                 case "SEQEND", "VERTEX" -> pieces = List.of();
                 default -> {
-                    leftOut.merge(e.kind().toLowerCase(), 1, Integer::sum);
+                    leftOut.merge(e.kind().toLowerCase(Locale.ROOT), 1, Integer::sum);
                     pieces = List.of();
                 }
             }
@@ -172,7 +173,7 @@ final class DxfReader {
         double most = Double.NEGATIVE_INFINITY;
         for (DxfEntity e : entities) {
             for (DxfEntity.Pair p : e.pairs()) {
-                if (p.code() >= 10 && p.code() <= 11 || p.code() >= 20 && p.code() <= 21) {
+                if ((p.code() >= 10 && p.code() <= 11) || (p.code() >= 20 && p.code() <= 21)) {
                     double value = p.number();
                     least = Math.min(least, value);
                     most = Math.max(most, value);

@@ -68,7 +68,7 @@ final class SvgPath implements PathHandler {
 
     private void finish(boolean closed) {
         if (!segments.isEmpty()) {
-            boolean meets = closed || here.distance(first) <= SAME && segments.size() > 1;
+            boolean meets = closed || (here.distance(first) <= SAME && segments.size() > 1);
             parts.add(new Part(segments, meets));
             segments = new ArrayList<>();
         }

@@ -88,7 +88,7 @@ final class SvgReader {
                     throw new DrawnFileException(
                             "this is XML, but no SVG: its first element is “" + shorten(xml.getLocalName()) + "”");
                 }
-                if (passing > 0 || !root && passedOver(xml)) {
+                if (passing > 0 || (!root && passedOver(xml))) {
                     passing++;
                     continue;
                 }

@@ -72,7 +72,7 @@ public final class TilePrint {
     /** The standard fonts know the letters of Latin-1 only. */
     private static String latin(String text) {
         StringBuilder out = new StringBuilder();
-        text.chars().forEach(c -> out.append(c >= 32 && c < 127 || c >= 160 && c < 256 ? (char) c : '?'));
+        text.chars().forEach(c -> out.append((c >= 32 && c < 127) || (c >= 160 && c < 256) ? (char) c : '?'));
         return out.toString();
     }
 
@@ -95,7 +95,7 @@ public final class TilePrint {
             out.setLineWidth((float) FINE);
             rectangle(out, Tiles.MARGIN, low, frameWidth, frameHeight);
             out.stroke();
-            marks(out, tile, low, frameWidth, frameHeight);
+            marks(out, low, frameWidth, frameHeight);
             foot(out, tile, width);
         }
     }
@@ -175,8 +175,7 @@ public final class TilePrint {
     }
 
     /** Crosses in the middle of what neighbours share, at the same places of the template on both sheets. */
-    private void marks(PDPageContentStream out, Tiles.Tile tile, double low, double width, double height)
-            throws IOException {
+    private void marks(PDPageContentStream out, double low, double width, double height) throws IOException {
         double inX = Tiles.OVERLAP / 2 / printer.across();
         double inY = Tiles.OVERLAP / 2 / printer.along();
         for (double x : new double[] {Tiles.MARGIN + inX, Tiles.MARGIN + width - inX}) {
