@@ -8,10 +8,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The start command's words and exit codes; what it starts is the same app that the other tests run. */
+@Tag("slow")
 class CommandTest {
     @TempDir
     Path home;

@@ -17,10 +17,12 @@ import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A reading that was acknowledged is there after a kill -9 of the app and of the database. */
+@Tag("slow")
 class KillTest {
     @TempDir
     Path folder;

@@ -8,9 +8,11 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Tag;
 
 /** The picture in docs/architecture.md: imports only point down, never along the row of stations. */
 @AnalyzeClasses(packages = "ebauche.core", importOptions = ImportOption.DoNotIncludeTests.class)
+@Tag("slow")
 class ArchitectureTest {
     private static String core(String name) {
         return "ebauche.core." + name + "..";

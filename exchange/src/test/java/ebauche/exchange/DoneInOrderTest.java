@@ -19,6 +19,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -28,6 +29,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * called done or after, nothing is found that the first plan did not find, no step is left, what is begun grows no new ones, and the
  * wood weighs what was planned, but for what the readings explain.
  */
+@Tag("slow")
 class DoneInOrderTest {
     /** Where in its band a reading lies. */
     private enum Read {

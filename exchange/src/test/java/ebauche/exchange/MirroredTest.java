@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +30,7 @@ import tools.jackson.databind.node.ObjectNode;
  * The mirror of a right-handed body is a left-handed one, and its plan is the plan mirrored: the same steps in the same order with the
  * same figures and findings, every cut on the other side, the wood as heavy.
  */
+@Tag("slow")
 class MirroredTest {
     /** The outline is written to ten thousandths of a millimetre, and the grid is not cut at the same places. */
     private static final double FINE = 0.005;

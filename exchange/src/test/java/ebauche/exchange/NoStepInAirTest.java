@@ -23,6 +23,7 @@ import ebauche.core.stock.Solid;
 import ebauche.core.stock.Stock;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -31,6 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * the template lies on wood along its line, a bearing without one has a wall to run on, a drill has wood down to its stop and for its
  * spur under it, and every single hole is bored into wood.
  */
+@Tag("slow")
 class NoStepInAirTest {
     /** Of what a pass sweeps, at least so much is wood: drilling leaves a skin round the cavity. */
     private static final double PASS = 0.03;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -23,6 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
  * Two thousand seeded mutations of each demo body's record: each is refused where it stands, in words, or planned; nothing falls. The
  * records go half way through the build, so that there is something to spoil.
  */
+@Tag("slow")
 class RecordFuzzTest {
     private static final int MUTATIONS = 2000;
 

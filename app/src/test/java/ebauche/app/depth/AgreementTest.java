@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -25,6 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
  * Every cavity's card, the sum behind it, the X-ray and the plan's JSON, each read from outside as a maker or a program reads
  * them, tell the same numbers to 0.01 mm.
  */
+@Tag("slow")
 class AgreementTest extends WithApp {
     private static final double SAME = 0.01;
     private static final Pattern CARD =

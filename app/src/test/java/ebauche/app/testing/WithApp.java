@@ -12,6 +12,7 @@ import ebauche.exchange.DemoBodies;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Tag;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -24,6 +25,7 @@ import org.springframework.test.context.DynamicPropertySource;
         classes = EbaucheApp.class,
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = "ebauche.demo=true")
+@Tag("slow")
 public abstract class WithApp {
     protected static final PrivateDatabase DATABASE = new PrivateDatabase();
     public static final String PASSWORD = "a long enough word";

@@ -7,9 +7,11 @@ import ebauche.core.TestBody;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Where the faces are, over every order of sanding and measuring. */
+@Tag("slow")
 class FinishedFacesTest {
     private static FinishedFaces faces(TestBody body) {
         return body.build().faces();

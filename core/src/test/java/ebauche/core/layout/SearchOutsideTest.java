@@ -8,11 +8,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The planner against a plain exhaustive search that shares nothing of its pruning. */
+@Tag("slow")
 class SearchOutsideTest {
     private static final Cutting CUTTING = Cutting.USUAL;
 

@@ -22,9 +22,11 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The pass planner against the worked cases, a plain search over every depth, and the rules of each pass. */
+@Tag("slow")
 class PassPlannerOutsideTest {
     private static final Crib STARTER = Shop.starter(1).crib();
 

@@ -11,9 +11,11 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.passes.Pass;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What was done and measured is a fact, and every later number follows it. */
+@Tag("slow")
 class AsBuiltPlanTest {
     private static double number(TestBody body, String what) {
         return body.plan().reckoning(what).map(Reckoning::value).orElseThrow(() -> new AssertionError(what));

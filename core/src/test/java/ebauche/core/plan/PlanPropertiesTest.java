@@ -14,10 +14,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What must hold of every plan, over random designs and records. */
+@Tag("slow")
 class PlanPropertiesTest {
     static Stream<TestBody> bodies() {
         Random random = new Random(21);

@@ -18,11 +18,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Parts that come, or are measured, after their cavity was cut: what is wanted more, and the step that takes it. */
+@Tag("slow")
 class ShortfallsTest {
     private static final Point AT = new Point(0, 40);
 

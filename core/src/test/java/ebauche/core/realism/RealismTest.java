@@ -25,9 +25,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The rules of the trade with a body's numbers, and the shop against the steps. */
+@Tag("slow")
 class RealismTest {
     private static Rule rule(TestBody body, String name) {
         return Realism.of(body.plan()).rules().stream()

@@ -13,10 +13,12 @@ import ebauche.core.geometry.Region;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+@Tag("slow")
 class StockTest {
     private static final Region SLAB = Region.rectangle(new Point(0, 0), 120, 160, 0, 0);
 

@@ -14,6 +14,7 @@ import java.util.Random;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -22,6 +23,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * The least wood between two voids on small bodies at odd angles, against looking everywhere: both are filled with places, and round the
  * nearest pairs of them ever finer, which knows nothing of slices. Within 0.02 mm.
  */
+@Tag("slow")
 class WebBruteForceTest {
     private static final double WITHIN = 0.02;
 

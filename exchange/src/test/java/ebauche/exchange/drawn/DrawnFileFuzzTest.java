@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Hostile and broken drawings: answered in words, within bounded time, by nothing but the reader's own refusal. */
+@Tag("slow")
 class DrawnFileFuzzTest {
     private static final String SVG = "<svg xmlns='http://www.w3.org/2000/svg' width='10mm' viewBox='0 0 10 10'>";
 
