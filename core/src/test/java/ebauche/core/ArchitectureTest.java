@@ -45,6 +45,8 @@ class ArchitectureTest {
             .definedBy(core("build"))
             .layer("layout")
             .definedBy(core("layout"))
+            .layer("feed")
+            .definedBy(core("feed"))
             .layer("operation")
             .definedBy(core("operation"))
             .layer("passes")
@@ -58,6 +60,8 @@ class ArchitectureTest {
             .layer("ground")
             .definedBy(core("measure"), core("geometry"), core("feature"))
             .whereLayer("realism")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("feed")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers("realism")
@@ -80,7 +84,7 @@ class ArchitectureTest {
                     "realism", "plan", "stations", "order", "routing", "build", "operation", "layout")
             .whereLayer("design")
             .mayOnlyBeAccessedByLayers(
-                    "realism", "plan", "stations", "order", "routing", "build", "operation", "shop", "layout")
+                    "realism", "plan", "stations", "order", "routing", "build", "operation", "shop", "layout", "feed")
             .whereLayer("things")
             .mayOnlyBeAccessedByLayers(
                     "realism",
@@ -93,7 +97,8 @@ class ArchitectureTest {
                     "passes",
                     "shop",
                     "design",
-                    "layout");
+                    "layout",
+                    "feed");
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(

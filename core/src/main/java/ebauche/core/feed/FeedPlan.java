@@ -1,10 +1,10 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
+import ebauche.core.feed.FeedMap.Edge;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.routing.FeedMap.Edge;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

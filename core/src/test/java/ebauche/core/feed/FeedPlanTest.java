@@ -1,4 +1,4 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

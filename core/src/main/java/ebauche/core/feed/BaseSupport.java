@@ -1,4 +1,4 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

@@ -1,4 +1,4 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;

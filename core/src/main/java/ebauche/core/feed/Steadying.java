@@ -1,10 +1,10 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Router;
+import ebauche.core.feed.BaseSupport.Footing;
+import ebauche.core.feed.BaseSupport.Place;
 import ebauche.core.geometry.Region;
-import ebauche.core.routing.BaseSupport.Footing;
-import ebauche.core.routing.BaseSupport.Place;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,8 +1,8 @@
-package ebauche.core.routing;
+package ebauche.core.feed;
 
+import ebauche.core.feed.FeedMap.Edge;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.routing.FeedMap.Edge;
 import java.util.ArrayList;
 import java.util.List;
 
