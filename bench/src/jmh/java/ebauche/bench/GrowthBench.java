@@ -1,7 +1,7 @@
 package ebauche.bench;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
 import ebauche.core.design.Measurand;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;

@@ -1,7 +1,7 @@
 package ebauche.bench;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.History;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.stock.WoodLeft;

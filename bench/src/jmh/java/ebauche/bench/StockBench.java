@@ -1,6 +1,6 @@
 package ebauche.bench;
 
-import ebauche.core.build.History;
+import ebauche.core.job.History;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.stock.Grid;

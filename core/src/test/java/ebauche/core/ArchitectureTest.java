@@ -41,8 +41,12 @@ class ArchitectureTest {
             .definedBy(core("order"))
             .layer("routing")
             .definedBy(core("routing"))
-            .layer("build")
-            .definedBy(core("build"))
+            .layer("job")
+            .definedBy(core("job"))
+            .layer("fit")
+            .definedBy(core("fit"))
+            .layer("logbook")
+            .definedBy(core("logbook"))
             .layer("layout")
             .definedBy(core("layout"))
             .layer("feed")
@@ -71,20 +75,36 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("realism", "plan")
             .whereLayer("routing")
             .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
-            .whereLayer("build")
+            .whereLayer("job")
             .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing")
+            .whereLayer("fit")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job")
+            .whereLayer("logbook")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job", "fit")
             .whereLayer("layout")
             .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
             .whereLayer("operation")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "build")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job", "fit", "logbook")
             .whereLayer("passes")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "build", "operation")
+            .mayOnlyBeAccessedByLayers(
+                    "realism", "plan", "stations", "order", "routing", "job", "fit", "logbook", "operation")
             .whereLayer("shop")
             .mayOnlyBeAccessedByLayers(
-                    "realism", "plan", "stations", "order", "routing", "build", "operation", "layout")
+                    "realism", "plan", "stations", "order", "routing", "job", "fit", "logbook", "operation", "layout")
             .whereLayer("design")
             .mayOnlyBeAccessedByLayers(
-                    "realism", "plan", "stations", "order", "routing", "build", "operation", "shop", "layout", "feed")
+                    "realism",
+                    "plan",
+                    "stations",
+                    "order",
+                    "routing",
+                    "job",
+                    "fit",
+                    "logbook",
+                    "operation",
+                    "shop",
+                    "layout",
+                    "feed")
             .whereLayer("things")
             .mayOnlyBeAccessedByLayers(
                     "realism",
@@ -92,7 +112,9 @@ class ArchitectureTest {
                     "stations",
                     "order",
                     "routing",
-                    "build",
+                    "job",
+                    "fit",
+                    "logbook",
                     "operation",
                     "passes",
                     "shop",

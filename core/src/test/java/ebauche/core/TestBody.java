@@ -1,7 +1,5 @@
 package ebauche.core;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.design.Blank;
@@ -23,6 +21,8 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;

@@ -1,7 +1,7 @@
 package ebauche.exchange;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.measure.Refusal;
 import ebauche.core.shop.Shop;

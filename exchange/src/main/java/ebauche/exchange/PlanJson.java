@@ -1,6 +1,6 @@
 package ebauche.exchange;
 
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Decimals;

@@ -1,6 +1,6 @@
 package ebauche.exchange;
 
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;

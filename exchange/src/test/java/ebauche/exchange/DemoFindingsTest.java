@@ -2,7 +2,7 @@ package ebauche.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.plan.Planner;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -3,9 +3,9 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.operation.Inspection;

@@ -3,7 +3,7 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Reckoning;

@@ -2,10 +2,10 @@ package ebauche.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.FinishedFaces;
-import ebauche.core.build.History;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;

@@ -3,8 +3,8 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.plan.BuildPlan;

@@ -7,7 +7,7 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.PassDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;

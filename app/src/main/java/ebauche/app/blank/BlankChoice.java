@@ -1,7 +1,7 @@
 package ebauche.app.blank;
 
 import ebauche.core.blank.BlankNeed;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.layout.Taste;
 import ebauche.core.measure.Decimals;

@@ -8,7 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.blank.BlankStation;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Layout;

@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.timber.Rack;
 import ebauche.core.blank.BlankNeed;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Need;

@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.Timeline;
 import java.nio.charset.StandardCharsets;

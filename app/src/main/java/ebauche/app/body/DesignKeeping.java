@@ -1,7 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.app.web.Stale;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.exchange.BuildFileException;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.node.ObjectNode;

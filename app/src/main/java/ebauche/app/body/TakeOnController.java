@@ -1,7 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.app.account.Maker;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Hand;
 import ebauche.core.plan.BuildPlan;
 import ebauche.exchange.BuildFile;

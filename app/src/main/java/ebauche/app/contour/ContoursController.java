@@ -8,7 +8,7 @@ import ebauche.app.drawing.ContourSection;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.UsualContour;

@@ -7,7 +7,7 @@ import ebauche.app.drawing.CavityDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
 import ebauche.core.geometry.Point;

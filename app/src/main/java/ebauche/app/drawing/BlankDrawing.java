@@ -2,7 +2,7 @@ package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
 import ebauche.core.blank.BlankNeed;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;

@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;

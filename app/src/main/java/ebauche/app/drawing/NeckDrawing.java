@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.FinishedFaces;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.hardware.Bridge;

@@ -1,6 +1,6 @@
 package ebauche.app.drawing;
 
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;

@@ -1,8 +1,8 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.FinishedFaces;
-import ebauche.core.build.History;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;

@@ -1,6 +1,6 @@
 package ebauche.app.drawing;
 
-import ebauche.core.build.History;
+import ebauche.core.job.History;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;

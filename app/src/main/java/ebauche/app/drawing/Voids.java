@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
-import ebauche.core.build.FinishedFaces;
-import ebauche.core.build.History;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;

@@ -4,7 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.Figures;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;

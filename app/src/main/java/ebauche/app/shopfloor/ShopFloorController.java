@@ -5,7 +5,7 @@ import ebauche.app.account.MakerStore;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.BodyThumbnail;
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.Optional;

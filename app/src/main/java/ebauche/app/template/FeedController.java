@@ -7,7 +7,7 @@ import ebauche.app.drawing.FeedDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;

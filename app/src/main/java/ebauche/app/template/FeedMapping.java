@@ -2,8 +2,8 @@ package ebauche.app.template;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import ebauche.core.build.Build;
-import ebauche.core.build.History;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Blank;

@@ -5,7 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.drawing.DrillDrawing;
 import ebauche.app.drawing.PassSection;
 import ebauche.app.web.Figures;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.crib.Crib;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;

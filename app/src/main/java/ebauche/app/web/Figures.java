@@ -1,7 +1,7 @@
 package ebauche.app.web;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Finding;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Finding;
 import ebauche.core.design.Hand;
 import ebauche.core.feature.Feature;
 import ebauche.core.measure.Decimals;

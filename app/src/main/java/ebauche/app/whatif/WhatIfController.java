@@ -9,7 +9,7 @@ import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;

@@ -9,7 +9,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.whatif.Asked;
 import ebauche.app.whatif.Trial;
 import ebauche.app.whatif.Trials;
-import ebauche.core.build.FinishedFaces;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

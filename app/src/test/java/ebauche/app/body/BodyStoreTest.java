@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ebauche.app.testing.WithApp;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.operation.StepKey;

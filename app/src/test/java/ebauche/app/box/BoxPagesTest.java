@@ -6,7 +6,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;

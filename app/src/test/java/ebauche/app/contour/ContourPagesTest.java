@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.plan.BuildPlan;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.app.web.Figures;
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.app.web.Figures;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
-import ebauche.core.build.Build;
+import ebauche.core.job.Build;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Blank;

@@ -7,7 +7,7 @@ import ebauche.app.body.Body;
 import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.web.Stale;
-import ebauche.core.build.AsBuilt;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.operation.StepKey;
 import ebauche.exchange.BuildFileException;

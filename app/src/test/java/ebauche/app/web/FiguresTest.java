@@ -3,8 +3,8 @@ package ebauche.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Finding;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.job.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.measure.Length;

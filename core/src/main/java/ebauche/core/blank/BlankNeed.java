@@ -1,8 +1,8 @@
 package ebauche.core.blank;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.History;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;
 import ebauche.core.stock.Change;

@@ -1,17 +1,17 @@
 package ebauche.core.blank;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.History;
-import ebauche.core.build.Station;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.History;
+import ebauche.core.job.Station;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,8 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.AsCut;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -10,6 +7,9 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.AsCut;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;

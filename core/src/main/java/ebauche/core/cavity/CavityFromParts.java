@@ -1,11 +1,11 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;

@@ -1,14 +1,14 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.History;
-import ebauche.core.build.PickupFit;
-import ebauche.core.build.Station;
 import ebauche.core.feature.Feature;
+import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.History;
+import ebauche.core.job.Station;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.Datum;

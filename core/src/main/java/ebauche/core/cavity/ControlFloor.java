@@ -1,7 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -9,6 +7,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

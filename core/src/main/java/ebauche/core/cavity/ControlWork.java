@@ -1,7 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
@@ -10,6 +8,8 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;

@@ -1,7 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Fit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -9,6 +7,8 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

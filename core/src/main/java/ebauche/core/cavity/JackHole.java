@@ -1,11 +1,11 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
 import ebauche.core.crib.Fit;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,11 +1,11 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;

@@ -1,6 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
@@ -8,6 +7,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,11 +1,11 @@
 package ebauche.core.cavity;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.History;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.History;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;

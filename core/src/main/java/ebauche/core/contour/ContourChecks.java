@@ -1,7 +1,5 @@
 package ebauche.core.contour;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Contour;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
@@ -12,6 +10,8 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.stock.WoodLeft;

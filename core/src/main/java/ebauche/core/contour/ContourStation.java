@@ -1,13 +1,13 @@
 package ebauche.core.contour;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.Station;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Station;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,10 +1,10 @@
 package ebauche.core.contour;
 
-import ebauche.core.build.Build;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.stock.Profile;
 import java.util.OptionalDouble;
 

@@ -1,10 +1,10 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.StringSetup;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

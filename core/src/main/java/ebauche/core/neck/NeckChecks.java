@@ -1,7 +1,5 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand.Dimension;
@@ -11,6 +9,8 @@ import ebauche.core.design.StringSetup;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Reckoning;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,9 +1,9 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
 import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,12 +1,12 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;

@@ -1,13 +1,13 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.FerruleFit;
-import ebauche.core.build.Finding;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.fit.FerruleFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,11 +1,11 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.Station;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Station;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

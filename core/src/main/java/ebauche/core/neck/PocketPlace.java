@@ -1,10 +1,10 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Optional;

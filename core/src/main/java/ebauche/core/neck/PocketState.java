@@ -1,9 +1,9 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.AsCut;
-import ebauche.core.build.Build;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
+import ebauche.core.job.AsCut;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package ebauche.core.neck;
 
-import ebauche.core.build.Build;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,6 +1,6 @@
 package ebauche.core.order;
 
-import ebauche.core.build.Finding;
+import ebauche.core.job.Finding;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;

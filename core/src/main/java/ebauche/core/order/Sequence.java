@@ -1,7 +1,7 @@
 package ebauche.core.order;
 
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import java.util.ArrayList;

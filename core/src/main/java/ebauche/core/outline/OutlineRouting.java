@@ -1,9 +1,5 @@
 package ebauche.core.outline;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.FinishedFaces;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.geometry.Face;
@@ -11,6 +7,10 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;

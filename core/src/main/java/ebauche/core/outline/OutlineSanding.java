@@ -1,11 +1,11 @@
 package ebauche.core.outline;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Drum;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;

@@ -1,13 +1,13 @@
 package ebauche.core.outline;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.Station;
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Station;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,10 +1,10 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.History;
 import ebauche.core.design.Measurand;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.History;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;

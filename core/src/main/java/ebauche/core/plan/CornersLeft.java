@@ -1,8 +1,8 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Build;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.outline.OutlineRouting;

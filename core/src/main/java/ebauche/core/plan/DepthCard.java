@@ -1,9 +1,5 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.AsCut;
-import ebauche.core.build.Build;
-import ebauche.core.build.FinishedFaces;
-import ebauche.core.build.History;
 import ebauche.core.cavity.ControlFloor;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
@@ -11,6 +7,10 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.AsCut;
+import ebauche.core.job.Build;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,8 +1,8 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.FinishedFaces;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;

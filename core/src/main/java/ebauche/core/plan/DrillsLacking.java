@@ -1,8 +1,8 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Drill;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import java.util.ArrayList;

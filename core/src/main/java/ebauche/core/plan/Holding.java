@@ -1,12 +1,12 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.History;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

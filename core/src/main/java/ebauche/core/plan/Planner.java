@@ -1,14 +1,14 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.History;
-import ebauche.core.build.Station;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.History;
+import ebauche.core.job.Station;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;

@@ -1,14 +1,14 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.AsCut;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.AsCut;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;

@@ -1,7 +1,7 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Quantity;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package ebauche.core.plan;
 
 import ebauche.core.blank.BlankStation;
-import ebauche.core.build.Build;
-import ebauche.core.build.Station;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Build;
+import ebauche.core.job.Station;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;

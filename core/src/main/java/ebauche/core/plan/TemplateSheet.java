@@ -1,6 +1,5 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Build;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
@@ -8,6 +7,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.Build;
 import ebauche.core.operation.Condition;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;

@@ -1,11 +1,11 @@
 package ebauche.core.plan;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.History;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
 import ebauche.core.operation.Operation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.Pass;

@@ -2,11 +2,11 @@ package ebauche.core.realism;
 
 import static ebauche.core.realism.Rule.About.*;
 
-import ebauche.core.build.Build;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.neck.NeckFit;

@@ -1,6 +1,5 @@
 package ebauche.core.realism;
 
-import ebauche.core.build.Build;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
@@ -13,6 +12,7 @@ import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

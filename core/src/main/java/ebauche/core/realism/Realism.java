@@ -1,11 +1,11 @@
 package ebauche.core.realism;
 
-import ebauche.core.build.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import java.util.Comparator;
 import java.util.List;

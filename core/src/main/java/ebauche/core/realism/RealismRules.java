@@ -2,7 +2,6 @@ package ebauche.core.realism;
 
 import static ebauche.core.realism.Rule.About.*;
 
-import ebauche.core.build.Build;
 import ebauche.core.cavity.ControlFloor;
 import ebauche.core.contour.ContourChecks;
 import ebauche.core.contour.EdgeBand;
@@ -12,6 +11,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

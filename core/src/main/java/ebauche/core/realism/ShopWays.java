@@ -1,6 +1,5 @@
 package ebauche.core.realism;
 
-import ebauche.core.build.Build;
 import ebauche.core.cavity.SwitchSlot;
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
@@ -10,6 +9,7 @@ import ebauche.core.crib.Saw;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
+import ebauche.core.job.Build;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;

@@ -1,10 +1,10 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
+import ebauche.core.job.Finding;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlanner;
 import ebauche.core.passes.Shortage;

@@ -1,9 +1,9 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.Build;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;

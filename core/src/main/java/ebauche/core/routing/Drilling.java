@@ -1,8 +1,8 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.Build;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Setting;

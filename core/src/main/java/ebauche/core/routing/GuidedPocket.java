@@ -1,13 +1,13 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.AsCut;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.AsCut;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;

@@ -1,7 +1,7 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.Build;
 import ebauche.core.crib.Fit;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,9 +1,9 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.AsCut;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.AsCut;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;

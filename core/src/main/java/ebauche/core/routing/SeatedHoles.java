@@ -1,12 +1,12 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.Build;
-import ebauche.core.build.FerruleFit;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
+import ebauche.core.fit.FerruleFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;

@@ -1,9 +1,9 @@
 package ebauche.core.routing;
 
-import ebauche.core.build.AsCut;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.job.AsCut;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;

@@ -1,11 +1,11 @@
 package ebauche.core.thickness;
 
-import ebauche.core.build.AsBuilt;
-import ebauche.core.build.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
+import ebauche.core.job.Finding;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;
 import ebauche.core.operation.Operation;

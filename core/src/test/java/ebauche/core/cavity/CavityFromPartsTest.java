@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Build;
 import ebauche.core.cavity.CavityFromParts.Asked;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
@@ -13,6 +12,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
+import ebauche.core.job.Build;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.Optional;

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -14,6 +13,7 @@ import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartHole.Side;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.DrillHole;
 import ebauche.core.stock.Solid;

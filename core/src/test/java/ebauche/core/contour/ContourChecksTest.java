@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
@@ -16,6 +15,7 @@ import ebauche.core.design.Hand;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;

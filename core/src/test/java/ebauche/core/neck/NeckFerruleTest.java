@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
@@ -15,6 +14,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;

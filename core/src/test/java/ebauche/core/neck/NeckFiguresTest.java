@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Heel;
 import ebauche.core.design.ScratchPlate;
+import ebauche.core.job.Finding;
 import ebauche.core.neck.NeckPocket.Sensitivity;
 import ebauche.core.neck.NeckPocket.Window;
 import java.util.HashMap;

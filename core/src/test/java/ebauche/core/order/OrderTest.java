@@ -3,11 +3,11 @@ package ebauche.core.order;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Finding;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;

@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Finding;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
-import ebauche.core.build.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.Finding;
 import ebauche.core.shop.Limits;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
-import ebauche.core.build.Finding;
 import ebauche.core.design.Heel;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
@@ -13,6 +12,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Finding;
 import ebauche.core.realism.Realism;
 import java.util.List;
 import java.util.Optional;

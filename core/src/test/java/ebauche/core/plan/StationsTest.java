@@ -3,11 +3,11 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Build;
-import ebauche.core.build.Finding;
-import ebauche.core.build.Station;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Station;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Profile;
 import java.util.OptionalDouble;

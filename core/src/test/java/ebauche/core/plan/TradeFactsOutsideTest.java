@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.build.Finding;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
@@ -12,6 +11,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Jack;
+import ebauche.core.job.Finding;
 import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;

@@ -1,9 +1,10 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.shop.Limits;
 import java.util.EnumSet;
 import java.util.List;

@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.fit;
 
 import static ebauche.core.hardware.PartSize.*;
 
@@ -7,6 +7,7 @@ import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

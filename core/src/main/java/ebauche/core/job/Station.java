@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;

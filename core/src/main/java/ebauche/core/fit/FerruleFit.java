@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.fit;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;

@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.fit;
 
 import static ebauche.core.hardware.PartSize.*;
 
@@ -13,6 +13,7 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Clearances;
@@ -66,7 +67,7 @@ public final class Fitting {
     }
 
     /** A size of the neck or the body as it is known: the latest standing reading, else what the design says. */
-    Fact fact(Dimension dimension, double designed) {
+    public Fact fact(Dimension dimension, double designed) {
         return sizes.fact(dimension, designed);
     }
 

@@ -1,9 +1,10 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.DepthOf;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.geometry.Face;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Surface;

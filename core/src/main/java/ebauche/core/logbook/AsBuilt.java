@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.logbook;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
@@ -127,7 +127,7 @@ public record AsBuilt(List<Entry> timeline) {
      * Wood that came off a face from entry {@code from} (included) to the end of the standing entries. Readings count as
      * they stand; a finished sanding step without a reading of its own counts as planned.
      */
-    double sandedOff(Face face, int from) {
+    public double sandedOff(Face face, int from) {
         List<Entry> entries = standing();
         Measurand off = new Measurand.SandedOff(face);
         double sum = 0;

@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.design.BodyDesign;
@@ -6,11 +6,13 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
+import ebauche.core.fit.Fitting;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;

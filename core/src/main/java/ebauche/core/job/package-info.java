@@ -1,2 +1,2 @@
 /** A build as one value: what is wanted, what the shop has, what was done and measured. Depths are the stock's. */
-package ebauche.core.build;
+package ebauche.core.job;

@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,6 +13,8 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
 import ebauche.core.measure.Source;

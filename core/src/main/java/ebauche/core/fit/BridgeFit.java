@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.fit;
 
 import static ebauche.core.hardware.PartSize.*;
 

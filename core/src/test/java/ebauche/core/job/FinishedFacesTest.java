@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,4 +1,4 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -8,6 +8,7 @@ import ebauche.core.TestParts;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.logbook.AsBuilt;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;

@@ -1,10 +1,11 @@
-package ebauche.core.build;
+package ebauche.core.job;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,0 +1,2 @@
+/** What was done and measured, as it was entered. */
+package ebauche.core.logbook;
