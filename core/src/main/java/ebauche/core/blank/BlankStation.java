@@ -37,11 +37,17 @@ public final class BlankStation implements Station {
 
     private static final StepKey GLUE = StepKey.of(FEATURE, StepKind.GLUE);
 
-    private static final Condition.Mark JOINTED = new Condition.Mark("the mating edges jointed");
-    private static final Condition.Mark PIECES_CUT = new Condition.Mark("the blank's pieces cut");
-    private static final Condition.Mark CORE_GLUED = new Condition.Mark("the core in one piece");
-    private static final Condition.Mark TOP_GLUED = new Condition.Mark("the top in one piece");
-    private static final Condition.Mark LEVELLED = new Condition.Mark("core and top level for their glue");
+    private static final Condition.Mark JOINTED =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.JOINT), "the mating edges jointed");
+    private static final Condition.Mark TOP_JOINTED =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.TOP_JOINT), "the top's edges jointed");
+    private static final Condition.Mark PIECES_CUT =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.PIECES), "the blank's pieces cut");
+    private static final Condition.Mark CORE_GLUED = new Condition.Mark(GLUE, "the core in one piece");
+    private static final Condition.Mark TOP_GLUED =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.TOP_GLUE), "the top in one piece");
+    private static final Condition.Mark LEVELLED =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.TOP_LEVEL), "core and top level for their glue");
 
     /** A top that finishes thinner than this is sanded through in places: common practice, mm. */
     private static final double THINNEST_TOP = 3;
@@ -193,7 +199,7 @@ public final class BlankStation implements Station {
         return Operation.of("blank", FEATURE, step, title)
                 .set(new Setting.ByHand("jointer, plane or saw; check against light"))
                 .needs(needs)
-                .gives(step == StepKind.JOINT ? JOINTED : new Condition.Mark("the top's edges jointed"))
+                .gives(step == StepKind.JOINT ? JOINTED : TOP_JOINTED)
                 .caution(Caution.of(build.shop().gluing().edges()))
                 .caution(Caution.DUST)
                 .takes(20 * (layer.strips().size() - 1), 0, 0.002)
@@ -239,7 +245,7 @@ public final class BlankStation implements Station {
                             StepKind.TOP_GLUE,
                             "Glue up the top",
                             top.strips().size())
-                    .needs(new Condition.Mark("the top's edges jointed"))
+                    .needs(TOP_JOINTED)
                     .gives(TOP_GLUED)
                     .build());
         }

@@ -35,8 +35,10 @@ final class BridgeWork {
     static final Feature ROUTE = Feature.of(FeatureKind.VIBRATO);
     static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
 
-    private static final Condition.Access STUD_HOLES = new Condition.Access("bridge's stud holes");
-    private static final Condition.Access LOCATED = new Condition.Access("two holes through the vibrato's route");
+    private static final Condition.Access STUD_HOLES =
+            new Condition.Access(StepKey.of(STUDS, StepKind.DRILL), "bridge's stud holes");
+    private static final Condition.Access LOCATED =
+            new Condition.Access(StepKey.of(ROUTE, StepKind.LOCATE), "two holes through the vibrato's route");
 
     /** Holes that show on the back where the front is routed: small, so that they vanish in both routes; common practice. */
     private static final double LOCATING = 3;

@@ -14,6 +14,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
@@ -33,7 +34,8 @@ import java.util.Set;
  * cover's recess; the cavity until the wanted top remains; a step in its floor where a control wants less.
  */
 final class ControlWork {
-    private static final Condition.Access HOLES = new Condition.Access("controls' holes through the body");
+    private static final Condition.Access HOLES =
+            new Condition.Access(StepKey.of(ControlCavity.FEATURE, StepKind.DRILL), "controls' holes through the body");
     private final Build build;
     private final List<Control> controls;
     private final Optional<ControlCavity> cavity;
@@ -208,7 +210,7 @@ final class ControlWork {
                         "cavity", ControlCavity.SCREWS, StepKind.DRILL, "Drill the pilot holes for the cover's screws")
                 .face(Face.BACK)
                 .set(pilot.to(depth, "deep from the floor of the cover's recess"))
-                .needs(new Condition.Mark("the cover recess at depth"))
+                .needs(new Condition.Mark(StepKey.of(ControlCavity.COVER, StepKind.ROUT), "the cover recess at depth"))
                 .joins(Set.of(ControlCavity.COVER))
                 .caution(Caution.DRILL)
                 .takes(8, 0, 0.002);

@@ -61,7 +61,8 @@ record EdgeHole(
      */
     List<Operation> operations(Setting.Drilled drilled, int minutes, double risk, Caution... cautions) {
         List<Operation> steps = new ArrayList<>();
-        Condition.Mark marked = new Condition.Mark("the middle of " + what + "'s hole marked on the edge");
+        Condition.Mark marked = new Condition.Mark(
+                StepKey.of(feature, StepKind.MARK), "the middle of " + what + "'s hole marked on the edge");
         // Drilled without a mark of its own it needs none any more.
         boolean marks =
                 build.isDone(StepKey.of(feature, StepKind.MARK)) || !build.isDone(StepKey.of(feature, StepKind.DRILL));
@@ -86,7 +87,8 @@ record EdgeHole(
                                         .intersection(build.design().outline().region()),
                                 Math.max(bore.shallowest(), build.faces().frontFinished()),
                                 Math.min(bore.deepest(), build.faces().backFinished())))
-                .gives(new Condition.Access(what.replaceFirst("^the ", "") + "'s hole"))
+                .gives(new Condition.Access(
+                        StepKey.of(feature, StepKind.DRILL), what.replaceFirst("^the ", "") + "'s hole"))
                 .joins(joins)
                 .opens(Optional.of(WoodLeft.Opening.of(build.design().outline().region(), entry, end, wide)))
                 .caution(cautions)

@@ -15,6 +15,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
@@ -67,11 +68,12 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
     }
 
     private Condition.Access drilled() {
-        return new Condition.Access("two holes at the ends of the " + said() + "'s slot");
+        return new Condition.Access(
+                StepKey.of(control.feature(), StepKind.DRILL), "two holes at the ends of the " + said() + "'s slot");
     }
 
     private Condition.Mark slotted() {
-        return new Condition.Mark("the " + said() + "'s slot cut");
+        return new Condition.Mark(StepKey.of(control.feature(), StepKind.SLOT), "the " + said() + "'s slot cut");
     }
 
     private double floorPlane() {

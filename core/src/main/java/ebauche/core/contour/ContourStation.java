@@ -16,6 +16,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
@@ -60,7 +61,9 @@ public final class ContourStation implements Station {
     }
 
     private static Condition.Mark drawn(Contour contour) {
-        return new Condition.Mark("the line of the " + contour.feature().said() + " drawn");
+        return new Condition.Mark(
+                StepKey.of(contour.feature(), StepKind.LINE),
+                "the line of the " + contour.feature().said() + " drawn");
     }
 
     private static Operation line(Contour.Laid laid) {

@@ -23,9 +23,12 @@ import java.util.Optional;
 
 /** What the pocket's template is made to and lies on: the heel measured, the jig made from it, the wedge under a tilted one. */
 record NeckJig(Build build) {
-    private static final Condition.Mark HEEL_MEASURED = new Condition.Mark("the heel of the finished neck measured");
-    private static final Condition.Mark JIG_MADE = new Condition.Mark("the neck pocket's jig made");
-    private static final Condition.Mark WEDGE_MADE = new Condition.Mark("the neck pocket's wedge made");
+    private static final Condition.Mark HEEL_MEASURED = new Condition.Mark(
+            StepKey.of(NeckJoint.FEATURE, StepKind.MEASURE), "the heel of the finished neck measured");
+    private static final Condition.Mark JIG_MADE =
+            new Condition.Mark(StepKey.of(NeckJoint.FEATURE, StepKind.JIG), "the neck pocket's jig made");
+    private static final Condition.Mark WEDGE_MADE =
+            new Condition.Mark(StepKey.of(NeckJoint.FEATURE, StepKind.WEDGE), "the neck pocket's wedge made");
 
     /** The step that fixes the pocket's template. */
     private static final StepKey FIT = StepKey.of(NeckJoint.FEATURE, StepKind.FIT);

@@ -13,6 +13,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
@@ -25,7 +26,8 @@ import java.util.Set;
 
 /** The neck pocket: depth, cut, the neck fitted and aligned, its screw holes, the bridge located from it. */
 public final class NeckStation implements Station {
-    private static final Condition.Mark NECK_IN = new Condition.Mark("the neck fitted and on the centre line");
+    private static final Condition.Mark NECK_IN =
+            new Condition.Mark(StepKey.of(NeckJoint.FEATURE, StepKind.CHECK), "the neck fitted and on the centre line");
 
     @Override
     public String name() {

@@ -145,8 +145,12 @@ public sealed interface Condition {
         }
     }
 
-    /** A hole that is there to come through or to locate by. */
-    record Access(String hole) implements Condition {
+    /**
+     * A hole that is there to come through or to locate by: one with any that the same step drills, however it is said.
+     *
+     * @param by the step that drills it
+     */
+    record Access(StepKey by, String hole) implements Condition {
         @Override
         public String words() {
             return "the " + hole;
@@ -156,10 +160,24 @@ public sealed interface Condition {
         public boolean answers(Condition need) {
             return equals(need);
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Access that && that.by.equals(by);
+        }
+
+        @Override
+        public int hashCode() {
+            return by.hashCode();
+        }
     }
 
-    /** A line, a check or a state that was made and can be relied on. */
-    record Mark(String name) implements Condition {
+    /**
+     * A line, a check or a state that was made and can be relied on: one with any that the same step leaves, however it is said.
+     *
+     * @param by the step that leaves it, or the last of those that may
+     */
+    record Mark(StepKey by, String name) implements Condition {
         @Override
         public String words() {
             return name;
@@ -169,10 +187,24 @@ public sealed interface Condition {
         public boolean answers(Condition need) {
             return equals(need);
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Mark that && that.by.equals(by);
+        }
+
+        @Override
+        public int hashCode() {
+            return by.hashCode();
+        }
     }
 
-    /** A template fixed in its place. */
-    record Held(String template) implements Condition {
+    /**
+     * A template fixed in its place.
+     *
+     * @param by the step that fixes it
+     */
+    record Held(StepKey by, String template) implements Condition {
         @Override
         public String words() {
             return "the " + template + " fixed";
@@ -181,6 +213,16 @@ public sealed interface Condition {
         @Override
         public boolean answers(Condition need) {
             return equals(need);
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Held that && that.by.equals(by);
+        }
+
+        @Override
+        public int hashCode() {
+            return by.hashCode();
         }
     }
 

@@ -53,10 +53,12 @@ public final class OutlineRouting {
     private static final StepKey OFF = StepKey.of(OutlineStation.FEATURE, StepKind.OFF);
     private static final StepKey FINISH = StepKey.of(OutlineStation.FEATURE, StepKind.FINISH);
 
-    private static final Condition.Held TEMPLATE = new Condition.Held("outline template");
-    private static final Condition.Mark UPPER_ROUTED = new Condition.Mark("the outline routed from the front");
-    private static final Condition.Mark TEMPLATE_OFF = new Condition.Mark("the outline template off");
-    private static final Condition.Mark DEEPENED = new Condition.Mark("the outline routed deeper on its own wall");
+    private static final Condition.Held TEMPLATE = new Condition.Held(FIT, "outline template");
+    private static final Condition.Mark UPPER_ROUTED =
+            new Condition.Mark(StepKey.of(OutlineStation.FEATURE, StepKind.ROUT), "the outline routed from the front");
+    private static final Condition.Mark TEMPLATE_OFF = new Condition.Mark(OFF, "the outline template off");
+    private static final Condition.Mark DEEPENED = new Condition.Mark(
+            StepKey.of(OutlineStation.FEATURE, StepKind.DEEPEN), "the outline routed deeper on its own wall");
 
     private final Build build;
     private final Region body;

@@ -1,6 +1,7 @@
 package ebauche.core.routing;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -19,18 +20,27 @@ public final class Datum {
 
     private Datum() {}
 
-    public static Condition.Mark centreLine(Face face) {
-        return new Condition.Mark("the centre line on the " + face.word());
+    private static StepKey outline(StepKind step) {
+        return StepKey.of(Feature.of(FeatureKind.OUTLINE), step);
     }
 
-    public static final Condition.Mark OUTLINE_DRAWN = new Condition.Mark("the outline drawn on the front");
-    public static final Condition.Mark OUTLINE_SAWN = new Condition.Mark("the outline sawn out");
-    public static final Condition.Mark OUTLINE_ROUTED = new Condition.Mark("the outline routed");
-    public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark("the bridge's place marked from the neck");
+    public static Condition.Mark centreLine(Face face) {
+        return new Condition.Mark(
+                StepKey.of(face == Face.FRONT ? Feature.FRONT : Feature.BACK, StepKind.CENTRE),
+                "the centre line on the " + face.word());
+    }
+
+    public static final Condition.Mark OUTLINE_DRAWN =
+            new Condition.Mark(outline(StepKind.DRAW), "the outline drawn on the front");
+    public static final Condition.Mark OUTLINE_SAWN = new Condition.Mark(outline(StepKind.SAW), "the outline sawn out");
+    public static final Condition.Mark OUTLINE_ROUTED =
+            new Condition.Mark(outline(StepKind.FINISH), "the outline routed");
+    public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark(
+            StepKey.of(Feature.of(FeatureKind.NECK), StepKind.BRIDGE), "the bridge's place marked from the neck");
 
     /** A contour carved: nothing more comes off the face there but sanding. */
     public static Condition.Mark carved(Feature contour) {
-        return new Condition.Mark("the " + contour.said() + " carved");
+        return new Condition.Mark(StepKey.of(contour, StepKind.CARVE), "the " + contour.said() + " carved");
     }
 
     /** The carves of a face over a region that are still to come. */

@@ -11,6 +11,7 @@ import ebauche.core.job.Finding;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlan;
@@ -115,7 +116,7 @@ public record GuidedPocket(
 
     /** What holds once the cavity is at depth. */
     public Condition.Mark atDepth() {
-        return new Condition.Mark("the " + noun + " at depth");
+        return new Condition.Mark(StepKey.of(feature, StepKind.ROUT), "the " + noun + " at depth");
     }
 
     /** A pocket that the crib's bits cannot make, with the least that would help. */

@@ -224,7 +224,7 @@ class PocketSteps {
     }
 
     private Condition.Held fittedAgain() {
-        return new Condition.Held(of.noun() + " template, once more,");
+        return new Condition.Held(StepKey.of(of.feature(), StepKind.FIT_AGAIN), of.noun() + " template, once more,");
     }
 
     /**
@@ -438,23 +438,26 @@ class PocketSteps {
     }
 
     Condition.Held template() {
-        return new Condition.Held(of.noun() + " template");
+        return new Condition.Held(StepKey.of(of.feature(), StepKind.FIT), of.noun() + " template");
     }
 
     Condition.Mark wasteOut() {
-        return new Condition.Mark("the waste of the " + of.noun() + " drilled out");
+        return new Condition.Mark(
+                StepKey.of(of.feature(), StepKind.WASTE), "the waste of the " + of.noun() + " drilled out");
     }
 
     private Condition.Mark roughed() {
-        return new Condition.Mark("the " + of.noun() + " routed to its last pass");
+        return new Condition.Mark(
+                StepKey.of(of.feature(), StepKind.ROUGH), "the " + of.noun() + " routed to its last pass");
     }
 
     Condition.Mark started() {
-        return new Condition.Mark("the " + of.noun() + " begun on its template");
+        return new Condition.Mark(
+                StepKey.of(of.feature(), StepKind.START), "the " + of.noun() + " begun on its template");
     }
 
     Condition.Mark templateOff() {
-        return new Condition.Mark("the " + of.noun() + " template off");
+        return new Condition.Mark(StepKey.of(of.feature(), StepKind.OFF), "the " + of.noun() + " template off");
     }
 
     static int minutes(Region area, double depth) {

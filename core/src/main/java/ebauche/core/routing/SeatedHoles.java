@@ -54,7 +54,7 @@ public record SeatedHoles(
 
     /** That the holes are there at their full width. */
     public Condition.Access done() {
-        return new Condition.Access(holes() + " through the body");
+        return new Condition.Access(StepKey.of(feature, StepKind.DRILL), holes() + " through the body");
     }
 
     /**
@@ -66,8 +66,11 @@ public record SeatedHoles(
         if (ferrule.isEmpty()) {
             return List.of(drill.of(StepKind.DRILL, title, wide).gives(done()).build());
         }
-        Condition.Access small = new Condition.Access("small holes for the " + what);
-        Condition.Mark seated = new Condition.Mark(ferrule.get().feature().said() + " bored");
+        Condition.Access small =
+                new Condition.Access(StepKey.of(feature, StepKind.LOCATE), "small holes for the " + what);
+        Condition.Mark seated = new Condition.Mark(
+                StepKey.of(ferrule.get().feature(), StepKind.BORE),
+                ferrule.get().feature().said() + " bored");
         List<Operation> steps = new ArrayList<>();
         boolean drilledFirst = build.isDone(StepKey.of(feature, StepKind.DRILL))
                 && !build.isDone(StepKey.of(feature, StepKind.LOCATE));

@@ -103,7 +103,8 @@ final class ThroughSteps extends PocketSteps {
     }
 
     private Condition.Mark deepened() {
-        return new Condition.Mark("the " + of.noun() + " routed deeper on its own wall");
+        return new Condition.Mark(
+                StepKey.of(of.feature(), StepKind.DEEPEN), "the " + of.noun() + " routed deeper on its own wall");
     }
 
     /** From its own face, between two depths. */

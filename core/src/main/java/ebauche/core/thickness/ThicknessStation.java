@@ -35,7 +35,8 @@ public final class ThicknessStation implements Station {
     /** Decimal noise under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
 
-    private static final Condition.Mark FRONT_FLAT = new Condition.Mark("the front flattened");
+    private static final Condition.Mark FRONT_FLAT =
+            new Condition.Mark(StepKey.of(FEATURE, StepKind.FRONT), "the front flattened");
 
     @Override
     public String name() {

@@ -25,7 +25,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class OrderTest {
-    private static final Condition.Mark LINE = new Condition.Mark("the line");
+    private static final Condition.Mark LINE = new Condition.Mark(StepKey.parse("mark:do"), "the line");
     private static final Region HERE = Region.disc(new Point(0, 0), 40);
 
     private static Operation.Builder step(String name) {
@@ -97,8 +97,8 @@ class OrderTest {
 
     @Test
     void a_circle_names_its_links_and_everything_is_still_there() {
-        Condition.Mark a = new Condition.Mark("a");
-        Condition.Mark b = new Condition.Mark("b");
+        Condition.Mark a = mark("a");
+        Condition.Mark b = mark("b");
         List<Operation> operations = List.of(
                 step("one").needs(b).gives(a).build(),
                 step("two").needs(a).gives(b).build(),
@@ -165,10 +165,9 @@ class OrderTest {
         Random random = new Random(seed);
         List<Operation> operations = new ArrayList<>();
         for (int i = 0; i < 40; i++) {
-            Operation.Builder step =
-                    step("s" + i).gives(new Condition.Mark("m" + i)).face(Face.values()[random.nextInt(2)]);
+            Operation.Builder step = step("s" + i).gives(mark("m" + i)).face(Face.values()[random.nextInt(2)]);
             for (int k = 0; k < 2 && i > 0; k++) {
-                step.needs(new Condition.Mark("m" + random.nextInt(i)));
+                step.needs(mark("m" + random.nextInt(i)));
             }
             operations.add(step.build());
         }
@@ -277,6 +276,10 @@ class OrderTest {
                 .containsExactlyInAnyOrder("a:dob:do", "b:doc:do", "c:dod:do");
         List<Link> fork = List.of(link("a", "c"), link("b", "c"), link("c", "d"));
         assertThat(Sequence.of(operations, fork, List.of()).telling()).containsExactlyInAnyOrderElementsOf(fork);
+    }
+
+    private static Condition.Mark mark(String name) {
+        return new Condition.Mark(StepKey.parse(name + ":mark"), name);
     }
 
     private static List<StepKey> keys(List<String> written) {
@@ -424,9 +427,9 @@ class OrderTest {
     /** Of a circle the step that waits for least is let go; one within a single feature says so. */
     @Test
     void a_circle_lets_the_least_held_step_go_first() {
-        Condition.Mark p = new Condition.Mark("p");
-        Condition.Mark q = new Condition.Mark("q");
-        Condition.Mark r = new Condition.Mark("r");
+        Condition.Mark p = mark("p");
+        Condition.Mark q = mark("q");
+        Condition.Mark r = mark("r");
         List<Operation> operations = List.of(
                 step("x").needs(p, q).gives(r).build(),
                 step("y").needs(r).gives(p).build(),
