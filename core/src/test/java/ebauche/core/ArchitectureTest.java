@@ -37,6 +37,8 @@ class ArchitectureTest {
             .definedBy(core("plan"))
             .layer("stations")
             .definedBy(STATIONS)
+            .layer("station")
+            .definedBy(core("station"))
             .layer("order")
             .definedBy(core("order"))
             .layer("routing")
@@ -71,32 +73,46 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("realism")
             .whereLayer("stations")
             .mayOnlyBeAccessedByLayers("realism", "plan")
+            .whereLayer("station")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
             .whereLayer("order")
             .mayOnlyBeAccessedByLayers("realism", "plan")
             .whereLayer("routing")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "station")
             .whereLayer("job")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "station", "routing")
             .whereLayer("fit")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "station", "routing", "job")
             .whereLayer("logbook")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job", "fit")
+            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "station", "routing", "job", "fit")
             .whereLayer("layout")
             .mayOnlyBeAccessedByLayers("realism", "plan", "stations")
             .whereLayer("operation")
-            .mayOnlyBeAccessedByLayers("realism", "plan", "stations", "order", "routing", "job", "fit", "logbook")
+            .mayOnlyBeAccessedByLayers(
+                    "realism", "plan", "stations", "order", "station", "routing", "job", "fit", "logbook")
             .whereLayer("passes")
             .mayOnlyBeAccessedByLayers(
-                    "realism", "plan", "stations", "order", "routing", "job", "fit", "logbook", "operation")
+                    "realism", "plan", "stations", "order", "station", "routing", "job", "fit", "logbook", "operation")
             .whereLayer("shop")
             .mayOnlyBeAccessedByLayers(
-                    "realism", "plan", "stations", "order", "routing", "job", "fit", "logbook", "operation", "layout")
+                    "realism",
+                    "plan",
+                    "stations",
+                    "order",
+                    "station",
+                    "routing",
+                    "job",
+                    "fit",
+                    "logbook",
+                    "operation",
+                    "layout")
             .whereLayer("design")
             .mayOnlyBeAccessedByLayers(
                     "realism",
                     "plan",
                     "stations",
                     "order",
+                    "station",
                     "routing",
                     "job",
                     "fit",
@@ -111,6 +127,7 @@ class ArchitectureTest {
                     "plan",
                     "stations",
                     "order",
+                    "station",
                     "routing",
                     "job",
                     "fit",

@@ -1,8 +1,8 @@
 package ebauche.exchange;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Refusal;
 import ebauche.core.shop.Shop;
 import java.nio.charset.StandardCharsets;

@@ -1,8 +1,8 @@
 package ebauche.exchange;
 
-import ebauche.core.job.Finding;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;

@@ -1,9 +1,9 @@
 package ebauche.exchange;
 
-import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.StepKey;

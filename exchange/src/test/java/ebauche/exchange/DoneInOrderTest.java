@@ -3,11 +3,11 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Inspection;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;

@@ -2,20 +2,19 @@ package ebauche.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
-import ebauche.core.job.FinishedFaces;
-import ebauche.core.job.History;
-import ebauche.core.cavity.CavityStation;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.neck.NeckStation;
+import ebauche.core.job.Build;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Stations;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
@@ -112,8 +111,7 @@ class NoStepInAirTest {
     }
 
     private GuidedPocket pocket(Operation step) {
-        List<GuidedPocket> pockets = new ArrayList<>(CavityStation.pockets(plan.build()));
-        pockets.add(NeckStation.pocket(plan.build()));
+        List<GuidedPocket> pockets = Stations.pockets(plan.build());
         return pockets.stream()
                 .filter(p -> p.feature().equals(step.feature()))
                 .findFirst()

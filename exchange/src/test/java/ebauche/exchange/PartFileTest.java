@@ -3,10 +3,10 @@ package ebauche.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import java.nio.charset.StandardCharsets;

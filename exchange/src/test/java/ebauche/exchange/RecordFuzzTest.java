@@ -2,9 +2,9 @@ package ebauche.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
 import ebauche.core.design.Measurand;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package ebauche.app.blank;
 
 import ebauche.core.blank.BlankNeed;
-import ebauche.core.job.Build;
 import ebauche.core.design.Blank;
+import ebauche.core.job.Build;
 import ebauche.core.layout.Taste;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;

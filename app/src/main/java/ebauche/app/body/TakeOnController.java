@@ -1,8 +1,8 @@
 package ebauche.app.body;
 
 import ebauche.app.account.Maker;
-import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Hand;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.BuildFileException;

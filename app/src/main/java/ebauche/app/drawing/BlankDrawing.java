@@ -2,12 +2,12 @@ package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
 import ebauche.core.blank.BlankNeed;
-import ebauche.core.job.Build;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;

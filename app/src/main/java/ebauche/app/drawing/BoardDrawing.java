@@ -1,10 +1,10 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.Finding;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Finding;
 import ebauche.core.measure.Decimals;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;

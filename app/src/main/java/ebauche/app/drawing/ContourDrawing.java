@@ -1,13 +1,13 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.Build;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
 
 /**

@@ -1,11 +1,11 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.Build;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.stock.FaceShape;
 
 /**

@@ -2,9 +2,6 @@ package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
 import ebauche.core.design.Blank;
-import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
-import ebauche.core.geometry.Region;
 import ebauche.core.feed.BaseSupport.Footing;
 import ebauche.core.feed.BaseSupport.Place;
 import ebauche.core.feed.FeedMap;
@@ -13,6 +10,9 @@ import ebauche.core.feed.FeedPlan;
 import ebauche.core.feed.FeedPlan.Bite;
 import ebauche.core.feed.ReliefCuts;
 import ebauche.core.feed.Steadying;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import java.util.List;
 import java.util.Locale;
 

@@ -1,10 +1,10 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.FinishedFaces;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.PocketState;
 import ebauche.core.plan.BuildPlan;

@@ -1,11 +1,11 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 
 /** An outline on the bench, neck to the right: with its tightest inside turn, pocket and pickups, and the lines it is measured from. */
 public final class OutlineDrawing {

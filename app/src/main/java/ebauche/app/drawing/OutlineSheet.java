@@ -1,9 +1,9 @@
 package ebauche.app.drawing;
 
-import ebauche.core.job.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
 
 /**
  * The sheet that an outline is edited on, neck to the right: blank, pocket, pickups, centre line and saddle line, and room round

@@ -1,10 +1,10 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.FinishedFaces;
-import ebauche.core.job.History;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.History;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Stock;

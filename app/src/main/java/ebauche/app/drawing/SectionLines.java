@@ -1,8 +1,8 @@
 package ebauche.app.drawing;
 
-import ebauche.core.job.History;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.History;
 import ebauche.core.plan.BuildPlan;
 
 /**

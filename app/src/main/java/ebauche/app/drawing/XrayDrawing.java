@@ -1,11 +1,11 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.job.FinishedFaces;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Decimals;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Stock;

@@ -6,18 +6,10 @@ import ebauche.app.drawing.DrillDrawing;
 import ebauche.app.drawing.PassSection;
 import ebauche.app.web.Figures;
 import ebauche.core.job.Build;
-import ebauche.core.crib.Crib;
-import ebauche.core.feature.Feature;
-import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Region;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
-import ebauche.core.outline.OutlineRouting;
-import ebauche.core.outline.OutlineStation;
-import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
-import ebauche.core.passes.PassPlanner;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Holding;
@@ -26,8 +18,8 @@ import ebauche.core.plan.TemplateSheet;
 import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.GuidedWork;
 import ebauche.core.routing.Unreached;
-import ebauche.core.shop.Practice.EdgeSchool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,29 +40,6 @@ class PassesController {
         this.bodies = bodies;
     }
 
-    /**
-     * A guided cut.
-     *
-     * @param cut as the planner is asked; empty where the design leaves no depth
-     */
-    public record Guided(
-            Feature feature,
-            String name,
-            Face face,
-            Region plan,
-            Optional<GuidedCut> cut,
-            Crib crib,
-            Optional<GuidedPocket> pocket) {
-        /** The cheapest plan, and the next two. */
-        List<PassPlan> plans() {
-            return cut.map(c -> PassPlanner.plans(c, crib)).orElse(List.of());
-        }
-
-        public boolean feasible() {
-            return cut.map(c -> PassPlanner.isFeasible(c, crib)).orElse(false);
-        }
-    }
-
     /** A plan with its drawing and the stops in the walls that it runs on. */
     public record Shown(PassPlan plan, String drawing, List<WallStop> stops) {}
 
@@ -83,8 +52,8 @@ class PassesController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         BuildPlan plan = current.plan();
-        List<Guided> cuts = cuts(plan.build());
-        Guided chosen = cuts.stream()
+        List<GuidedWork> cuts = Stations.guidedWork(plan.build());
+        GuidedWork chosen = cuts.stream()
                 .filter(c -> c.feature().word().equals(cut))
                 .findFirst()
                 .orElse(cuts.get(0));
@@ -96,7 +65,7 @@ class PassesController {
         return "template/passes";
     }
 
-    private static void show(BuildPlan plan, Guided chosen, Figures fig, Model model) {
+    private static void show(BuildPlan plan, GuidedWork chosen, Figures fig, Model model) {
         Build build = plan.build();
         TemplateSheet sheet = TemplateSheet.of(plan).stream()
                 .filter(s -> s.feature().equals(chosen.feature()))
@@ -149,33 +118,7 @@ class PassesController {
                         unreached.map(Unreached::corners).orElse(List.of())));
     }
 
-    private static List<WallStop> stops(BuildPlan plan, Guided chosen, List<Pass> passes) {
+    private static List<WallStop> stops(BuildPlan plan, GuidedWork chosen, List<Pass> passes) {
         return chosen.pocket().map(p -> WallStop.of(plan, p, passes)).orElseGet(() -> WallStop.ofOutline(plan, passes));
-    }
-
-    private static List<Guided> cuts(Build build) {
-        List<Guided> cuts = new ArrayList<>();
-        if (build.shop().practice().edge() != EdgeSchool.SAND_TO_LINE) {
-            OutlineRouting routing = new OutlineRouting(build);
-            cuts.add(new Guided(
-                    OutlineStation.FEATURE,
-                    "outline",
-                    Face.FRONT,
-                    build.design().outline().region(),
-                    Optional.of(routing.cut()),
-                    routing.crib(),
-                    Optional.empty()));
-        }
-        for (GuidedPocket p : Stations.pockets(build)) {
-            cuts.add(new Guided(
-                    p.feature(),
-                    p.noun(),
-                    p.face(),
-                    p.plan(),
-                    p.cut(),
-                    build.shop().crib().tables(false),
-                    Optional.of(p)));
-        }
-        return cuts;
     }
 }

@@ -1,9 +1,9 @@
 package ebauche.app.web;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Finding;
 import ebauche.core.design.Hand;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.LengthUnit;

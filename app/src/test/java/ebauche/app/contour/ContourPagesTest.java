@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
-import ebauche.core.logbook.AsBuilt;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
 import java.net.http.HttpResponse;

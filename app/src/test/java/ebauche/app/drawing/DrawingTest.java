@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.app.web.Figures;
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;

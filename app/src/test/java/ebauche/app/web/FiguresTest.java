@@ -3,10 +3,10 @@ package ebauche.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Finding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;

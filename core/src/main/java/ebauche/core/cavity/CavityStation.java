@@ -8,11 +8,11 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
-import ebauche.core.job.Station;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -60,7 +60,8 @@ public final class CavityStation implements Station {
     }
 
     /** Every cavity that is routed against a template; one that lies wholly outside what it should be cut into is none. */
-    public static List<GuidedPocket> pockets(Build build) {
+    @Override
+    public List<GuidedPocket> pockets(Build build) {
         List<GuidedPocket> all = new ArrayList<>(pickups(build));
         all.addAll(new BridgeWork(build).pockets());
         all.addAll(new ControlWork(build).pockets());

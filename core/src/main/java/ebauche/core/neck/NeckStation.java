@@ -5,7 +5,6 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
-import ebauche.core.job.Station;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -17,6 +16,7 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
@@ -39,6 +39,11 @@ public final class NeckStation implements Station {
         List<Finding> found = new ArrayList<>(new NeckChecks(build).findings());
         found.addAll(pocket(build).check());
         return found;
+    }
+
+    @Override
+    public List<GuidedPocket> pockets(Build build) {
+        return List.of(pocket(build));
     }
 
     /** The pocket as it is to be routed. */

@@ -7,7 +7,6 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
-import ebauche.core.job.Station;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -16,7 +15,9 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
+import ebauche.core.routing.GuidedWork;
 import ebauche.core.shop.Practice;
+import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -45,6 +46,23 @@ public final class OutlineStation implements Station {
             found.addAll(new OutlineRouting(build).check());
         }
         return found;
+    }
+
+    /** The outline, unless it is sanded to its line. */
+    @Override
+    public List<GuidedWork> guidedWork(Build build) {
+        if (sandsToLine(build)) {
+            return List.of();
+        }
+        OutlineRouting routing = new OutlineRouting(build);
+        return List.of(new GuidedWork(
+                FEATURE,
+                "outline",
+                Face.FRONT,
+                build.design().outline().region(),
+                Optional.of(routing.cut()),
+                routing.crib(),
+                Optional.empty()));
     }
 
     private static boolean sandsToLine(Build build) {

@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
@@ -77,7 +78,7 @@ final class Contradictions {
                 if (sameWork
                         && change instanceof Change.Remove plan
                         && plan.feature().equals(cut.feature())) {
-                    cavity |= operation.station().equals("cavity");
+                    cavity |= plan.feature().isVoid() && !plan.feature().owner().is(FeatureKind.NECK);
                     wanted = wanted.union(plan.solid().plan());
                     shallowest = Math.min(shallowest, plan.solid().shallowest());
                     deepest = Math.max(deepest, plan.solid().deepest());

@@ -8,6 +8,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.History;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -49,14 +50,12 @@ final class Shortfalls {
         }
         Map<Feature, List<Operation>> steps = new LinkedHashMap<>();
         for (Operation operation : planned) {
-            if (List.of("cavity", "neck").contains(operation.station())) {
-                operation.changes().stream()
-                        .filter(c -> c instanceof Change.Remove)
-                        .map(Change::feature)
-                        .distinct()
-                        .forEach(f ->
-                                steps.computeIfAbsent(f, k -> new ArrayList<>()).add(operation));
-            }
+            operation.changes().stream()
+                    .filter(History::isVoid)
+                    .map(Change::feature)
+                    .distinct()
+                    .forEach(f ->
+                            steps.computeIfAbsent(f, k -> new ArrayList<>()).add(operation));
         }
         Shortfalls shortfalls = new Shortfalls(build, done);
         steps.keySet().removeAll(told);

@@ -5,13 +5,13 @@ import ebauche.core.cavity.CavityStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Build;
-import ebauche.core.job.Station;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.GuidedWork;
 import ebauche.core.sanding.SandingStation;
+import ebauche.core.station.Station;
 import ebauche.core.thickness.ThicknessStation;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,11 +33,13 @@ public final class Stations {
         return pockets(build).stream().filter(p -> p.feature().equals(feature)).findFirst();
     }
 
-    /** Every pocket that is routed along a template: the neck's first, then by the order of the design. */
+    /** Every pocket that is routed along a template: by station, then by the order of the design. */
     public static List<GuidedPocket> pockets(Build build) {
-        List<GuidedPocket> pockets = new ArrayList<>();
-        pockets.add(NeckStation.pocket(build));
-        pockets.addAll(CavityStation.pockets(build));
-        return pockets;
+        return ALL.stream().flatMap(s -> s.pockets(build).stream()).toList();
+    }
+
+    /** All that is routed along a template, the outline too. */
+    public static List<GuidedWork> guidedWork(Build build) {
+        return ALL.stream().flatMap(s -> s.guidedWork(build).stream()).toList();
     }
 }

@@ -167,7 +167,7 @@ final class ShopWays {
         add(
                 "Bring the blank to thickness",
                 chosen.words(),
-                steps(o -> o.station().equals("thickness")),
+                steps(o -> o.feature().is(FeatureKind.THICKNESS)),
                 usual,
                 options.toArray(Option[]::new));
     }
@@ -263,7 +263,7 @@ final class ShopWays {
                 "a bit and a guide that reach",
                 lacking,
                 new Option(false, "the bit, template or spacer that the finding names", ""));
-        List<StepKey> freehand = steps(o -> o.station().equals("outline")
+        List<StepKey> freehand = steps(o -> o.feature().is(FeatureKind.OUTLINE)
                 && o.setting() instanceof Setting.Routed
                 && build.shop().practice().edge() == Practice.EdgeSchool.HAND);
         add(

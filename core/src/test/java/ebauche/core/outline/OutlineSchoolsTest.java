@@ -169,6 +169,10 @@ class OutlineSchoolsTest {
     @Test
     void sanding_to_the_line_wants_a_drum_that_goes_into_the_tightest_curve_and_no_template() {
         TestBody body = with(waisted(), EdgeSchool.SAND_TO_LINE);
+        assertThat(new OutlineStation().guidedWork(body.build()))
+                .as("no template to rout along")
+                .isEmpty();
+        assertThat(new OutlineStation().guidedWork(waisted().build())).hasSize(1);
         BuildPlan plan = body.plan();
         assertThat(rules(plan)).isEmpty();
         assertThat(has(plan, "rout")).isFalse();

@@ -3,35 +3,44 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
-import ebauche.core.design.Contour;
-import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
-import ebauche.core.job.Station;
-import ebauche.core.operation.Operation;
-import ebauche.core.stock.Profile;
-import java.util.OptionalDouble;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.GuidedWork;
+import ebauche.core.station.Station;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** What every station has in common. */
+/** What plan and pages ask of every kind of work, without naming one. */
 class StationsTest {
+    /** The outline first, then the neck's pocket, then the cavities: each has its sheet, and a step that fixes its template. */
     @Test
-    void steps_and_findings_carry_the_name_of_their_station() {
-        TestBody body = new TestBody();
-        body.thickness = 20;
-        body.contours.add(new Contour(
-                "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
-        Build build = body.build();
-        assertThat(Stations.ALL).flatExtracting(s -> s.check(build)).isNotEmpty();
-        for (Station station : Stations.ALL) {
-            assertThat(station.operations(build))
-                    .as(station.name())
-                    .isNotEmpty()
-                    .extracting(Operation::station)
-                    .allMatch(station.name()::equals);
-            assertThat(station.check(build)).extracting(Finding::station).allMatch(station.name()::equals);
-            assertThat(station.name()).isNotBlank();
-        }
+    void all_that_is_routed_along_a_template_has_its_sheet_and_its_step() {
+        BuildPlan plan = new TestBody().plan();
+        List<GuidedWork> all = Stations.guidedWork(plan.build());
+        assertThat(all)
+                .extracting(w -> w.feature().word())
+                .startsWith("outline", "neck")
+                .contains("cover", "controls");
+        assertThat(all).extracting(GuidedWork::feature).doesNotHaveDuplicates();
+        assertThat(TemplateSheet.of(plan).stream().map(TemplateSheet::feature))
+                .containsExactlyInAnyOrderElementsOf(
+                        all.stream().map(GuidedWork::feature).toList());
+        assertThat(all)
+                .allSatisfy(w -> assertThat(plan.step(StepKey.of(w.feature(), StepKind.FIT)))
+                        .as(w.name())
+                        .isPresent());
+    }
+
+    @Test
+    void every_pocket_is_guided_work_as_its_station_has_it() {
+        Build build = new TestBody().build();
+        assertThat(Stations.guidedWork(build).stream().flatMap(w -> w.pocket().stream()))
+                .extracting(GuidedPocket::feature)
+                .containsExactlyElementsOf(Stations.pockets(build).stream()
+                        .map(GuidedPocket::feature)
+                        .toList());
         assertThat(Stations.ALL).extracting(Station::name).doesNotHaveDuplicates();
     }
 }

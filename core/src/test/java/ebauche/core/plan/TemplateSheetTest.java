@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.cavity.CavityStation;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.HoldDown;
@@ -254,7 +253,7 @@ class TemplateSheetTest {
     }
 
     private static GuidedPocket controls(BuildPlan plan) {
-        return CavityStation.pockets(plan.build()).stream()
+        return Stations.pockets(plan.build()).stream()
                 .filter(p -> p.feature().equals(Feature.parse("controls")))
                 .findFirst()
                 .orElseThrow();

@@ -1,0 +1,2 @@
+/** What every kind of work answers. */
+package ebauche.core.station;
