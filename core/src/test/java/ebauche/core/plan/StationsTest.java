@@ -3,17 +3,43 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
 import ebauche.core.station.Station;
+import ebauche.core.stock.Profile;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
-/** What plan and pages ask of every kind of work, without naming one. */
+/** What every station has in common, and what plan and pages ask of it without naming one. */
 class StationsTest {
+    @Test
+    void steps_and_findings_carry_the_name_of_their_station() {
+        TestBody body = new TestBody();
+        body.thickness = 20;
+        body.contours.add(new Contour(
+                "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
+        Build build = body.build();
+        assertThat(Stations.ALL).flatExtracting(s -> s.check(build)).isNotEmpty();
+        for (Station station : Stations.ALL) {
+            assertThat(station.operations(build))
+                    .as(station.name())
+                    .isNotEmpty()
+                    .extracting(Operation::station)
+                    .allMatch(station.name()::equals);
+            assertThat(station.check(build)).extracting(Finding::station).allMatch(station.name()::equals);
+            assertThat(station.name()).isNotBlank();
+        }
+        assertThat(Stations.ALL).extracting(Station::name).doesNotHaveDuplicates();
+    }
+
     /** The outline first, then the neck's pocket, then the cavities: each has its sheet, and a step that fixes its template. */
     @Test
     void all_that_is_routed_along_a_template_has_its_sheet_and_its_step() {
@@ -41,6 +67,5 @@ class StationsTest {
                 .containsExactlyElementsOf(Stations.pockets(build).stream()
                         .map(GuidedPocket::feature)
                         .toList());
-        assertThat(Stations.ALL).extracting(Station::name).doesNotHaveDuplicates();
     }
 }
