@@ -95,10 +95,9 @@ final class DesignReader {
                 mentioned(spot, "undecided"));
     }
 
-    /** Features named in a list; a word that is none is kept, and an empty one says nothing. */
+    /** Features named in a list; a word that is none is kept. */
     private static Set<Feature> mentioned(Spot spot, String list) {
         return spot.list(list, MOST_PARTS, s -> s.asText(60)).stream()
-                .filter(word -> !word.isEmpty())
                 .map(Feature::mentioned)
                 .collect(Collectors.toUnmodifiableSet());
     }

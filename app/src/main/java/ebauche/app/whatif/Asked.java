@@ -29,7 +29,6 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
             "saddle", "bridge/wantedSaddle",
             "wood-over", "controlCavity/woodOver");
 
-    private static final Pattern OF_FEATURE = Pattern.compile("(part|open|move)[.][a-z0-9-]{1,60}");
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
 
     /** Farthest that a cavity is moved at once, mm. */
@@ -43,7 +42,9 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         typed.forEach((key, value) -> {
             boolean known = LENGTHS.containsKey(key)
                     || key.equals("angle")
-                    || OF_FEATURE.matcher(key).matches();
+                    || key.startsWith("part.")
+                    || key.startsWith("open.")
+                    || key.startsWith("move.");
             if (known && !value.isBlank() && value.length() <= 120 && fields.size() < MOST_FIELDS) {
                 fields.put(key, value.strip());
             }
@@ -74,7 +75,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
 
     /** The feature that a field is about: what follows the first dot. */
     private static Feature named(String key) {
-        return Feature.parse(key.substring(key.indexOf('.') + 1));
+        return Feature.mentioned(key.substring(key.indexOf('.') + 1));
     }
 
     private void length(ObjectNode design, String key, String value, LengthUnit bare) {

@@ -19,9 +19,9 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
     public Feature {
         String word = word(kind, id);
         Refusal.unless(
-                FeatureKind.of(word) == kind
-                        && id.isEmpty() != kind.many()
-                        && (kind == FeatureKind.UNKNOWN || isWord(word)),
+                kind == FeatureKind.UNKNOWN
+                        ? !isWord(word) || FeatureKind.of(word) == kind
+                        : isWord(word) && FeatureKind.of(word) == kind && id.isEmpty() != kind.many(),
                 "feature",
                 "“" + word + "” is no feature's name");
     }
@@ -51,15 +51,13 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
         return mentioned(word);
     }
 
-    /**
-     * The feature that a design mentions, whatever it wrote: what is no feature's word names none that could be, and is kept.
-     *
-     * @throws Refusal if there is no word
-     */
+    /** The feature that a design, an address or a form mentions, whatever it wrote: what is no feature's word names none, and is kept. */
     public static Feature mentioned(String word) {
         FeatureKind kind = FeatureKind.of(word);
-        int begin = kind == FeatureKind.UNKNOWN ? 0 : kind.word().length() + 1;
-        return kind.many() ? of(kind, word.substring(begin)) : of(kind);
+        if (kind == FeatureKind.UNKNOWN || !isWord(word)) {
+            return of(FeatureKind.UNKNOWN, word);
+        }
+        return kind.many() ? of(kind, word.substring(kind.word().length() + 1)) : of(kind);
     }
 
     public boolean is(FeatureKind which) {

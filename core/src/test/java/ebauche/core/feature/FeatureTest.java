@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.core.feature.FeatureKind.Role;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -62,7 +63,9 @@ class FeatureTest {
                 String id = kind == FeatureKind.UNKNOWN ? "x" + other.word() : "a-" + other.word() + "-1";
                 assertThat(Feature.parse(Feature.of(kind, id).word())).isEqualTo(Feature.of(kind, id));
             }
-            assertThatThrownBy(() -> Feature.of(kind)).hasMessageContaining("no feature's name");
+            if (kind != FeatureKind.UNKNOWN) {
+                assertThatThrownBy(() -> Feature.of(kind)).hasMessageContaining("no feature's name");
+            }
         } else {
             assertThat(Feature.parse(kind.word())).isEqualTo(Feature.of(kind));
             assertThatThrownBy(() -> Feature.of(kind, "second")).hasMessageContaining("no feature's name");
@@ -87,6 +90,11 @@ class FeatureTest {
     void a_design_may_mention_what_is_not_there() {
         assertThat(Feature.mentioned("The Pickup").word()).isEqualTo("The Pickup");
         assertThat(Feature.mentioned("cover")).isEqualTo(Feature.parse("cover"));
+        for (String odd : List.of("", "pickup-Neck", "control-\u20ac", "Neck", "hole-" + "x".repeat(80))) {
+            assertThat(Feature.mentioned(odd).kind()).as(odd).isEqualTo(FeatureKind.UNKNOWN);
+            assertThat(Feature.mentioned(odd).word()).isEqualTo(odd);
+        }
+        assertThatThrownBy(() -> Feature.of(FeatureKind.UNKNOWN, "cover")).hasMessageContaining("no feature's name");
     }
 
     /** What comes with another thing moves with it; what a body has many of comes with the one of its own id. */
