@@ -4,10 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import ebauche.core.station.Station;
 
 /** App over exchange over core; SQL in stores only; drawings know no web. */
 @AnalyzeClasses(packages = "ebauche", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -25,6 +28,18 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("exchange")
             .mayOnlyBeAccessedByLayers("app");
+
+    /** A screen asks all kinds of work alike; what only one of them knows has a class of its own beside it. */
+    @ArchTest
+    static final ArchRule no_screen_names_a_station = noClasses()
+            .that()
+            .resideInAnyPackage("ebauche.app..", "ebauche.exchange..")
+            .should()
+            .dependOnClassesThat(implementations());
+
+    private static DescribedPredicate<JavaClass> implementations() {
+        return JavaClass.Predicates.implement(Station.class).as("are kinds of work");
+    }
 
     @ArchTest
     static final ArchRule sql_lives_in_stores = noClasses()

@@ -16,12 +16,12 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.plan.BearingGap;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
-import ebauche.core.plan.WallStop;
 import ebauche.core.realism.ShopWay;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -100,7 +100,7 @@ class BenchController {
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
-        model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute("stops", BearingGap.at(plan, step.operation()));
         model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
                 "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));

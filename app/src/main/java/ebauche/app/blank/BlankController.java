@@ -7,7 +7,7 @@ import ebauche.app.timber.BoardStore;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.blank.BlankStation;
+import ebauche.core.blank.BlankProgress;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
@@ -79,7 +79,7 @@ class BlankController {
         model.addAttribute("choice", choice);
         model.addAttribute("timbers", timbers(current));
         model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());
-        model.addAttribute("begun", BlankStation.begun(build).orElse(null));
+        model.addAttribute("begun", BlankProgress.begun(build).orElse(null));
         model.addAttribute("tastes", Taste.values());
         model.addAttribute("kept", cutPlans.latest(current.body()).orElse(null));
         BlankPlanning.Planned planned;

@@ -9,16 +9,17 @@ import ebauche.app.web.Figures;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.plan.Stations;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.shop.Shop;
 import ebauche.core.thickness.Ledger;
 import ebauche.core.thickness.PlaningWays;
-import ebauche.core.thickness.ThicknessStation;
 import ebauche.core.thickness.Tracks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
@@ -87,7 +88,7 @@ class LedgerController {
         model.addAttribute("tracks", tracks);
         model.addAttribute("taken", taken(ledger));
         model.addAttribute("asked", asked(ledger));
-        model.addAttribute("findings", new ThicknessStation().check(build));
+        model.addAttribute("findings", Stations.findings(build, Feature.THICKNESS));
         model.addAttribute("schools", Thicknessing.values());
         model.addAttribute("drawing", SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, fig));
     }
@@ -105,7 +106,7 @@ class LedgerController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Ledger ledger = Ledger.of(current.plan().build());
-        StepKey step = StepKey.of(ThicknessStation.FEATURE, ledger.frontLeft() > 0 ? StepKind.FRONT : StepKind.BACK);
+        StepKey step = StepKey.of(Feature.THICKNESS, ledger.frontLeft() > 0 ? StepKind.FRONT : StepKind.BACK);
         try {
             store.log(current.body(), readings.read(current, maker, entry, measures, value, step.written(), "", fig));
         } catch (IllegalArgumentException e) {

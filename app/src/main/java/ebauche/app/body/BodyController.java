@@ -7,10 +7,10 @@ import ebauche.app.drawing.SectionLines;
 import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.StepKey;
+import ebauche.core.plan.BearingGap;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
-import ebauche.core.plan.WallStop;
 import ebauche.core.realism.ShopWay;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -61,7 +61,7 @@ class BodyController {
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
         model.addAttribute("step", step);
-        model.addAttribute("stops", WallStop.at(plan, step.operation()));
+        model.addAttribute("stops", BearingGap.at(plan, step.operation()));
         model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
                 "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));

@@ -8,7 +8,6 @@ import ebauche.app.drawing.ContourSection;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
-import ebauche.core.contour.ContourStation;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.UsualContour;
 import ebauche.core.design.Contour;
@@ -131,7 +130,7 @@ class ContoursController {
 
     /** What can be told of one: its slope, how wide it is, the edge that it leaves with those of the other face. */
     private static List<Reckoning> sums(Build build, Contour.Laid laid) {
-        List<Reckoning> sums = new ArrayList<>(List.of(ContourStation.slope(laid)));
+        List<Reckoning> sums = new ArrayList<>(List.of(laid.slope()));
         for (EdgeBand band : EdgeBand.of(build)) {
             if (band.front().equals(laid.contour()) || band.back().equals(laid.contour())) {
                 sums.add(band.thickness());

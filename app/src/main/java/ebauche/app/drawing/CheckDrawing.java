@@ -4,8 +4,8 @@ import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Rule;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.realism.Rule;
 import java.util.List;
 import java.util.Locale;
 

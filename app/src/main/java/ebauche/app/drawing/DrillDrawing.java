@@ -3,8 +3,8 @@ package ebauche.app.drawing;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.plan.BearingGap;
 import ebauche.core.plan.Holding;
-import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +22,7 @@ public final class DrillDrawing {
             Region plan,
             Face face,
             Optional<DrillPattern> drilling,
-            List<WallStop> stops,
+            List<BearingGap> stops,
             List<Holding.Seat> seats,
             List<Region> unreached) {
         double scale = Math.min(
@@ -52,7 +52,7 @@ public final class DrillDrawing {
             }
         });
         unreached.forEach(corner -> svg.path("stands", frame.path(corner)));
-        for (WallStop stop : stops) {
+        for (BearingGap stop : stops) {
             svg.open("g", "class", "wall-stop");
             svg.title("void in the wall: " + stop.said());
             svg.circle("mark", frame.x(stop.at()), frame.y(stop.at()), 9);

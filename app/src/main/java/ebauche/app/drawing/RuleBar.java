@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.core.realism.Rule;
+import ebauche.core.job.Rule;
 import java.util.Locale;
 
 /**

@@ -19,7 +19,7 @@ import ebauche.core.feed.Steadying;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.job.Build;
-import ebauche.core.outline.OutlineStation;
+import ebauche.core.outline.Sawing;
 import ebauche.core.shop.Practice.EdgeSchool;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -166,8 +166,8 @@ class FeedController {
     private static void saw(Build build, Model model) {
         Outline.InsideRadius tightest = build.design().outline().smallestInsideRadius();
         model.addAttribute("allowance", build.shop().practice().sawAllowance());
-        model.addAttribute("wanted", OutlineStation.allowance(build).orElse(null));
-        model.addAttribute("saw", OutlineStation.saw(build).orElse(null));
+        model.addAttribute("wanted", Sawing.allowance(build).orElse(null));
+        model.addAttribute("saw", Sawing.saw(build).orElse(null));
         model.addAttribute("tightest", tightest);
         model.addAttribute("drum", build.shop().crib().drum(tightest.radius()).orElse(null));
     }

@@ -17,7 +17,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.operation.StepKind;
 import ebauche.core.outline.OutlineRouting;
-import ebauche.core.outline.OutlineStation;
+import ebauche.core.outline.Sawing;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlanner;
 import ebauche.core.plan.BuildPlan;
@@ -141,7 +141,7 @@ class FeedMapping {
     }
 
     static ReliefCuts relief(Build build, FeedMap map) {
-        double turns = OutlineStation.saw(build).map(s -> s.turns()).orElse(0.0);
+        double turns = Sawing.saw(build).map(s -> s.turns()).orElse(0.0);
         return ReliefCuts.of(
                 map,
                 build.design().outline().region(),

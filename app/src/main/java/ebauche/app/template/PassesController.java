@@ -8,14 +8,13 @@ import ebauche.app.web.Figures;
 import ebauche.core.job.Build;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
-import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
+import ebauche.core.plan.BearingGap;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Holding;
 import ebauche.core.plan.Stations;
 import ebauche.core.plan.TemplateSheet;
-import ebauche.core.plan.WallStop;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
@@ -41,7 +40,7 @@ class PassesController {
     }
 
     /** A plan with its drawing and the stops in the walls that it runs on. */
-    public record Shown(PassPlan plan, String drawing, List<WallStop> stops) {}
+    public record Shown(PassPlan plan, String drawing, List<BearingGap> stops) {}
 
     @GetMapping("/bodies/{id}/passes")
     String passes(
@@ -82,10 +81,13 @@ class PassesController {
                                     chosen.cut().orElseThrow().work()),
                             sheet.thickness(),
                             fig),
-                    stops(plan, chosen, p.passes())));
+                    BearingGap.of(plan, chosen, p.passes())));
         }
-        List<WallStop> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
-        Optional<DrillPattern> drilling = chosen.pocket().flatMap(GuidedPocket::drilling);
+        List<BearingGap> drawn = shown.isEmpty() ? List.of() : shown.get(0).stops();
+        Optional<DrillPattern> drilling = Stations.pockets(build).stream()
+                .filter(p -> p.feature().equals(chosen.feature()))
+                .findFirst()
+                .flatMap(GuidedPocket::drilling);
         Optional<Unreached> unreached = CornersLeft.of(build, chosen.feature());
         model.addAttribute("unreached", unreached.orElse(null));
         model.addAttribute("drilling", drilling);
@@ -116,9 +118,5 @@ class PassesController {
                         drawn,
                         seats,
                         unreached.map(Unreached::corners).orElse(List.of())));
-    }
-
-    private static List<WallStop> stops(BuildPlan plan, GuidedWork chosen, List<Pass> passes) {
-        return chosen.pocket().map(p -> WallStop.of(plan, p, passes)).orElseGet(() -> WallStop.ofOutline(plan, passes));
     }
 }

@@ -8,9 +8,9 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
-import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -73,22 +73,34 @@ public final class BlankStation implements Station {
                             "The outline runs off the blank of {0} by {1}.",
                             "Take a larger blank, or slide it: its middle is where the blank's x and y say."));
         }
-        blank.top().ifPresent(top -> checkTop(build, top, found));
         return found;
     }
 
-    private static void checkTop(Build build, BlankLayer top, List<Finding> found) {
-        double finished =
-                top.thickness() - build.roughAboveFront() - build.faces().frontFinished();
-        if (finished < THINNEST_TOP) {
-            found.add(Finding.thinkAgain("blank", "top-too-thin")
-                    .on(FEATURE)
-                    .length("top in the finished body", finished)
-                    .length("thinnest that survives sanding", THINNEST_TOP)
-                    .says(
-                            "When the front is level and sanded, {0} of the top is left; under {1} it may be sanded through.",
-                            "Take a thicker top, or a blank with less to spare, so that less comes off the front."));
-        }
+    @Override
+    public List<Rule> rules(Build build) {
+        return build.design().blank().top().map(top -> topLeft(build, top)).stream()
+                .toList();
+    }
+
+    private static Rule topLeft(Build build, BlankLayer top) {
+        double off = build.roughAboveFront() + build.faces().frontFinished();
+        Reckoning finished = Reckoning.of("top in the finished body", Quantity.LENGTH)
+                .length("top as glued on", Fact.typed(top.thickness()))
+                .length("off the front in all", off)
+                .is(top.thickness() - off, "top as glued on − off the front in all");
+        return Rule.of("blank", "top-too-thin", Rule.About.BLANK)
+                .on(FEATURE)
+                .says("The top survives sanding.")
+                .atLeast(finished, THINNEST_TOP)
+                .cure("Take a thicker top, or a blank with less to spare.")
+                .fails(() -> Finding.thinkAgain("blank", "top-too-thin")
+                        .on(FEATURE)
+                        .length("top in the finished body", finished.value())
+                        .length("thinnest that survives sanding", THINNEST_TOP)
+                        .says(
+                                "When the front is level and sanded, {0} of the top is left; under {1} it may be sanded through.",
+                                "Take a thicker top, or a blank with less to spare, so that less comes off the front."))
+                .build();
     }
 
     /** Faults of the boards that the finished body cannot hide. */
@@ -154,18 +166,6 @@ public final class BlankStation implements Station {
         }
         blank.top().ifPresent(top -> addTop(build, top, steps));
         return steps;
-    }
-
-    /** How far the blank has come by the record, such as {@code glued up already}; nothing if its boards are whole. */
-    public static Optional<String> begun(Build build) {
-        if (build.isDone(GLUE)) {
-            return Optional.of("glued up already");
-        }
-        return build.asBuilt().standing().stream()
-                .filter(e ->
-                        e instanceof AsBuilt.Done d && d.operation().feature().equals(FEATURE))
-                .findFirst()
-                .map(d -> "cut already");
     }
 
     private static List<String> allBoards(Blank blank) {

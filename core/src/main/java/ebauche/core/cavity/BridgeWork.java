@@ -10,6 +10,8 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -76,10 +78,7 @@ final class BridgeWork {
                         found));
         bridge.stringThrough().ifPresent(s -> checkStrings(s, body, found));
         checkSpread(found);
-        bridge.vibrato().ifPresent(v -> {
-            checkBlock(v, found);
-            checkSprings(v, found);
-        });
+        bridge.vibrato().ifPresent(v -> checkSprings(v, found));
         return found;
     }
 
@@ -172,27 +171,48 @@ final class BridgeWork {
         return new Point(bridge.offCentre() + side * studs.spacing() / 2, studs.y());
     }
 
-    private void checkBlock(Bridge.Vibrato vibrato, List<Finding> found) {
+    /** A body of 1 3/8 to 1 1/2 in leaves a standard block at least 1/2 in proud of the back: common practice. */
+    List<Rule> rules() {
+        return bridge.vibrato().map(this::block).stream().toList();
+    }
+
+    private Rule block(Bridge.Vibrato vibrato) {
+        Reckoning block = build.blockReach().orElseThrow();
         double thickness = build.faces().thickness();
-        double block = build.blockReach().orElseThrow().value();
-        if (block + vibrato.blockClearance() <= thickness) {
-            return;
-        }
-        double proud = block - thickness;
-        Finding.Builder finding =
-                proud > 0 ? Finding.stops("cavity", "block-too-long") : Finding.thinkAgain("cavity", "block-near-back");
-        found.add(finding.on(ROUTE)
-                .at(new Point(bridge.offCentre(), vibrato.routeY()))
-                .length("block", block)
-                .length("body", thickness)
-                .length(proud > 0 ? "proud by" : "room left", Math.abs(proud))
-                .says(
-                        proud > 0
-                                ? "The vibrato's block reaches {0} down and the body is {1} deep: it stands {2} out of the back."
-                                : "The vibrato's block reaches {0} down into a body {1} deep: {2} is left behind it.",
-                        proud > 0
-                                ? "A body at least {2} deeper, a shorter block, or a bridge without one."
-                                : "Leave the cover off, or take a shorter block."));
+        double room = thickness - block.value();
+        Point at = new Point(bridge.offCentre(), vibrato.routeY());
+        Reckoning behind = Reckoning.of("room behind the vibrato's block", Quantity.LENGTH)
+                .length(
+                        "finished thickness",
+                        build.faces().thicknessReckoning(build).asFact())
+                .length(block.what(), block.asFact())
+                .is(room, "finished thickness − " + block.what());
+        return Rule.of("cavity", "block", Rule.About.SPEC)
+                .on(ROUTE)
+                .at(at)
+                .says("The vibrato's block stays inside the back.")
+                .atLeast(behind, 0)
+                .tight(vibrato.blockClearance())
+                .cure("A body as much deeper, a shorter block, or a bridge without one.")
+                .fails(() -> Finding.stops("cavity", "block-too-long")
+                        .on(ROUTE)
+                        .at(at)
+                        .length("block", block.value())
+                        .length("body", thickness)
+                        .length("proud by", -room)
+                        .says(
+                                "The vibrato's block reaches {0} down and the body is {1} deep: it stands {2} out of the back.",
+                                "A body at least {2} deeper, a shorter block, or a bridge without one."))
+                .onlyJust(() -> Finding.thinkAgain("cavity", "block-near-back")
+                        .on(ROUTE)
+                        .at(at)
+                        .length("block", block.value())
+                        .length("body", thickness)
+                        .length("room left", room)
+                        .says(
+                                "The vibrato's block reaches {0} down into a body {1} deep: {2} is left behind it.",
+                                "Leave the cover off, or take a shorter block."))
+                .build();
     }
 
     /** Its guided pockets; none for a bridge that stands on the front. */

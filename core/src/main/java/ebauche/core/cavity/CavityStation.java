@@ -8,10 +8,14 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.TemplateLine;
+import ebauche.core.station.ControlTop;
+import ebauche.core.station.PocketNotes;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
 import java.util.ArrayList;
@@ -37,6 +41,14 @@ public final class CavityStation implements Station {
         pockets(build).forEach(p -> found.addAll(p.check()));
         wires(build).ifPresent(found::add);
         return found;
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        List<Rule> rules = new ArrayList<>(new BridgeWork(build).rules());
+        rules.addAll(new ControlWork(build).rules());
+        rules.addAll(Passages.of(build));
+        return rules;
     }
 
     /** Pickups from whose cavities no wire gets to the controls: wire channels are not planned here yet, so it is said once. */
@@ -67,6 +79,28 @@ public final class CavityStation implements Station {
         all.addAll(new ControlWork(build).pockets());
         all.removeIf(p -> p.plan().isEmpty());
         return all;
+    }
+
+    /** The control cavity's is drawn with the design's own curves. */
+    @Override
+    public List<TemplateLine> templates(Build build) {
+        return pockets(build).stream().map(p -> template(build, p)).toList();
+    }
+
+    private static TemplateLine template(Build build, GuidedPocket pocket) {
+        return build.design()
+                .controlCavity()
+                .filter(pit -> pocket.feature().equals(ControlCavity.FEATURE))
+                .map(pit -> TemplateLine.of(pocket, List.of(pit.outline().segments())))
+                .orElseGet(() -> TemplateLine.of(pocket));
+    }
+
+    @Override
+    public PocketNotes notes(GuidedPocket pocket) {
+        List<ControlTop> tops = ControlFloor.of(pocket.build()).stream()
+                .flatMap(f -> f.standingOn(pocket.feature()).stream())
+                .toList();
+        return new PocketNotes(Optional.empty(), tops);
     }
 
     @Override
@@ -144,7 +178,7 @@ public final class CavityStation implements Station {
     }
 
     @Override
-    public List<Finding> review(Build build, History history) {
-        return ThinWood.review(build, history);
+    public List<Rule> rules(Build build, History history) {
+        return ThinWood.rules(build, history);
     }
 }

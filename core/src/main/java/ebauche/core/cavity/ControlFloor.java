@@ -14,6 +14,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.station.ControlTop;
 import ebauche.core.stock.FaceShape;
 import java.util.List;
 import java.util.Optional;
@@ -48,22 +49,11 @@ public final class ControlFloor {
         return build.design().controlCavity().map(pit -> new ControlFloor(build, pit));
     }
 
-    /**
-     * The top that a control is mounted through.
-     *
-     * @param thickness of the body there when it is finished
-     * @param wood left over the control
-     * @param stepped whether its floor is a step of its own
-     * @param measured whether the body was measured there after the carve
-     */
-    public record Top(Control control, Reckoning thickness, Reckoning wood, boolean stepped, boolean measured) {
-        public boolean tooThick() {
-            return wood.value() > control.thickestTop() + NEARLY;
-        }
-
-        public boolean tooThin() {
-            return wood.value() < control.thinnestTop() - NEARLY;
-        }
+    /** The tops of the controls that stand on the floor of a feature: the cavity, or a step in it. */
+    List<ControlTop> standingOn(Feature feature) {
+        return tops().stream()
+                .filter(t -> feature.equals(t.stepped() ? step(t.control()) : ControlCavity.FEATURE))
+                .toList();
     }
 
     /** What a step in the floor under a control is called. */
@@ -72,7 +62,7 @@ public final class ControlFloor {
     }
 
     /** Every control with its top, in the order of the design. */
-    public List<Top> tops() {
+    public List<ControlTop> tops() {
         return build.design().controls().stream().map(this::top).toList();
     }
 
@@ -115,7 +105,7 @@ public final class ControlFloor {
         return build.faces().thickness() - fall - cavityDepth().value();
     }
 
-    private Top top(Control control) {
+    private ControlTop top(Control control) {
         boolean stepped = stepped(control);
         Optional<Reckoning> fall = fallAt(control);
         Reckoning flat = build.faces().thicknessReckoning(build);
@@ -129,7 +119,8 @@ public final class ControlFloor {
                 .length(thickness.what(), thickness.asFact())
                 .length(floor.what(), floor.asFact())
                 .is(thickness.value() - floor.value(), thickness.what() + " − " + floor.what());
-        return new Top(control, thickness, wood, stepped, reading(control).isPresent());
+        return new ControlTop(
+                control, thickness, wood, stepped, reading(control).isPresent());
     }
 
     private static String said(Control control) {

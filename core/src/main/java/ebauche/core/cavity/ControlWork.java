@@ -10,6 +10,9 @@ import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -20,6 +23,7 @@ import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.Pilot;
+import ebauche.core.station.ControlTop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
@@ -36,6 +40,9 @@ import java.util.Set;
 final class ControlWork {
     private static final Condition.Access HOLES =
             new Condition.Access(StepKey.of(ControlCavity.FEATURE, StepKind.DRILL), "controls' holes through the body");
+    /** Nearer than this to its limit a number is only just good: half a millimetre, as holes are drilled, common practice. */
+    private static final double ONLY_JUST = 0.5;
+
     private final Build build;
     private final List<Control> controls;
     private final Optional<ControlCavity> cavity;
@@ -56,57 +63,75 @@ final class ControlWork {
                         .on(ControlCavity.FEATURE)
                         .says("The body has controls and no cavity for them.", "Draw the control cavity."));
             }
-            return found;
-        }
-        for (ControlFloor.Top top : floor.orElseThrow().tops()) {
-            checkTop(top, found);
-            checkFits(top, found);
         }
         return found;
     }
 
-    private void checkTop(ControlFloor.Top top, List<Finding> found) {
-        Control control = top.control();
-        if (top.tooThick() || top.tooThin()) {
-            found.add(Finding.stops("cavity", "control-top")
-                    .on(control.feature())
-                    .at(control.at())
-                    .length("wood over it", top.wood().value())
-                    .length("thinnest", control.thinnestTop())
-                    .length("thickest", control.thickestTop())
-                    .says(
-                            "The " + control.id() + " " + control.kind().word()
-                                    + " wants {1} to {2} of top; the cavity's floor leaves {0}.",
-                            top.tooThick()
-                                    ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
-                                    : "Leave at least {1} there: a shallower cavity, or another part."));
+    /** A potentiometer's thread sets one limit to its top, a blade switch wants 1/8 to 3/16 in: common practice. */
+    List<Rule> rules() {
+        List<Rule> rules = new ArrayList<>();
+        for (ControlTop top : floor.map(ControlFloor::tops).orElse(List.of())) {
+            rules.add(top(top));
+            rules.add(tall(top));
         }
+        return rules;
     }
 
-    private void checkFits(ControlFloor.Top top, List<Finding> found) {
+    private static Rule.Builder rule(String name, Control control) {
+        return Rule.of("cavity", name, Rule.About.SPEC)
+                .on(control.feature())
+                .at(control.at())
+                .tight(ONLY_JUST);
+    }
+
+    private static Finding.Builder stops(String name, Control control) {
+        return Finding.stops("cavity", name).on(control.feature()).at(control.at());
+    }
+
+    private static Rule top(ControlTop top) {
         Control control = top.control();
-        ControlCavity pit = cavity.orElseThrow();
-        if (!pit.outline().region().contains(control.footprint())) {
-            found.add(Finding.stops("cavity", "control-outside")
-                    .on(control.feature())
-                    .at(control.at())
-                    .says(
-                            "The body of the " + control.id() + " "
-                                    + control.kind().word() + " does not fit in the control cavity.",
-                            "Move it, or widen the cavity there."));
-        }
-        double inside = top.thickness().value() - top.wood().value() - pit.coverThickness();
-        if (control.below() > inside) {
-            found.add(Finding.stops("cavity", "control-too-tall")
-                    .on(control.feature())
-                    .at(control.at())
-                    .length("reaches down", control.below())
-                    .length("room under the cover", inside)
-                    .says(
-                            "The " + control.id() + " " + control.kind().word()
-                                    + " reaches {0} under the top; there is {1} above the cover.",
-                            "A shallower part, a thicker body, or less wood over it."));
-        }
+        return rule("control-top", control)
+                .says("The " + control.said() + " gets a top that it can be mounted through.")
+                .between(top.wood(), control.thinnestTop(), control.thickestTop())
+                .cure(
+                        "A step in the cavity's floor under it, another depth, or another part; a thin top is stiffened with CA.")
+                .fails(() -> stops("control-top", control)
+                        .length("wood over it", top.wood().value())
+                        .length("thinnest", control.thinnestTop())
+                        .length("thickest", control.thickestTop())
+                        .says(
+                                "The " + control.id() + " " + control.kind().word()
+                                        + " wants {1} to {2} of top; the cavity's floor leaves {0}.",
+                                top.tooThick()
+                                        ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
+                                        : "Leave at least {1} there: a shallower cavity, or another part."))
+                .build();
+    }
+
+    private Rule tall(ControlTop top) {
+        Control control = top.control();
+        double cover = cavity.orElseThrow().coverThickness();
+        double inside = top.thickness().value() - top.wood().value() - cover;
+        Reckoning room = Reckoning.of("room under the " + control.said(), Quantity.LENGTH)
+                .length(top.thickness().what(), top.thickness().asFact())
+                .length(top.wood().what(), top.wood().asFact())
+                .length("cover", Fact.typed(cover))
+                .length("reaches down", Fact.typed(control.below()))
+                .is(
+                        inside - control.below(),
+                        top.thickness().what() + " − " + top.wood().what() + " − cover − reaches down");
+        return rule("control-tall", control)
+                .says("The cover closes over the " + control.said() + ".")
+                .atLeast(room, 0)
+                .cure("A shallower part, a thicker body, or less wood over it.")
+                .fails(() -> stops("control-too-tall", control)
+                        .length("reaches down", control.below())
+                        .length("room under the cover", inside)
+                        .says(
+                                "The " + control.id() + " " + control.kind().word()
+                                        + " reaches {0} under the top; there is {1} above the cover.",
+                                "A shallower part, a thicker body, or less wood over it."))
+                .build();
     }
 
     private Set<Feature> joins() {

@@ -1,6 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.crib.Bit;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
@@ -23,7 +22,6 @@ import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -36,27 +34,12 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
     /** Into the wood that the cavity takes away, so that the holes show on its floor, mm: common practice. */
     private static final double PAST_TOP = 3;
 
-    /** A slot is cut with a bit of 1/16 to 3/32 in, which looks best too: common practice. */
-    private static final double THINNEST_BIT = 25.4 / 16;
-
-    private static final double THICKEST_BIT = 25.4 * 3 / 32;
-
-    private static final double NEARLY = 0.05;
-
     /** The small holes at the ends of a slot. */
     static Region ends(Control control) {
         double aside = Math.max(0, control.slot() - control.opening()) / 2;
         Point one = new Point(control.at().x(), control.at().y() - aside);
         Point other = new Point(control.at().x(), control.at().y() + aside);
         return Region.disc(one, control.opening()).union(Region.disc(other, control.opening()));
-    }
-
-    /** The bit of a crib that a slot is cut with, if it has one. */
-    public static Optional<Bit> bit(Build build) {
-        return build.shop().crib().bits().stream()
-                .filter(b -> b.bearing() == Bit.Bearing.NONE)
-                .filter(b -> b.diameter() >= THINNEST_BIT - NEARLY && b.diameter() <= THICKEST_BIT + NEARLY)
-                .findFirst();
     }
 
     List<Operation> operations() {
@@ -114,7 +97,9 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
     }
 
     private Operation slot() {
-        String tool = bit(build)
+        String tool = build.shop()
+                .crib()
+                .slotBit()
                 .map(b -> b.name()
                         + " along a fence on both sides, in light passes; a thin top stiffened with thin CA first")
                 .orElse("a knife along a rule, many light strokes; a thin top stiffened with thin CA first");
@@ -128,7 +113,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                 .gives(slotted())
                 .joins(joins)
                 .caution(
-                        bit(build).isPresent()
+                        build.shop().crib().slotBit().isPresent()
                                 ? new Caution[] {Caution.ROUTER, Caution.CA}
                                 : new Caution[] {Caution.CA})
                 .takes(15, 0, 0.006)

@@ -5,25 +5,59 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.ControlCavity;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.FloorSum;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Floors and walls of the finished body, from the exact voids, against the shop's limits. */
 final class ThinWood {
+    /** So many of the thinnest places are told however thick they are. */
+    private static final int THINNEST = 8;
+
+    /** Nearer than this to its limit a number is only just good: half a millimetre, as is routed and drilled, common practice. */
+    private static final double ONLY_JUST = 0.5;
+
     private ThinWood() {}
 
-    static List<Finding> review(Build build, History history) {
-        List<Finding> found = new ArrayList<>();
-        Limits limits = build.shop().limits();
+    /** Of the wood that is left, the thinnest places, and all that are thinner than the shop leaves. */
+    static List<Rule> rules(Build build, History history) {
+        List<Rule> rules = new ArrayList<>();
+        FloorSum floors = new FloorSum(build, history);
         for (WoodLeft.Thin thin : history.thinnest()) {
-            if (limits.tooThin(thin.kind(), thin.thickness())) {
-                found.add(thin.thickness() <= 0 ? broken(thin) : thinner(thin, build));
+            if (rules.size() < THINNEST || build.shop().limits().tooThin(thin.kind(), thin.thickness())) {
+                rules.add(rule(build, floors, thin));
             }
         }
-        return found;
+        return rules;
+    }
+
+    private static Rule rule(Build build, FloorSum floors, WoodLeft.Thin thin) {
+        boolean floor = thin.kind() == WoodLeft.Kind.FLOOR;
+        String kind = switch (thin.kind()) {
+            case FLOOR -> "floor of the ";
+            case WALL -> "wall of the ";
+            case ASLANT -> "wood aslant from the ";
+        };
+        String between =
+                kind + thin.feature().said() + " to the " + thin.neighbour().said();
+        Optional<Reckoning> sum = floor ? floors.of(thin, thin.neighbour()) : Optional.empty();
+        return Rule.of("cavity", floor ? "floor" : "wall", Rule.About.WOOD)
+                .on(thin.feature())
+                .at(thin.at())
+                .says("Wood is left: " + between + ".")
+                .atLeast(
+                        sum.orElseGet(() -> thin.reckoning(between)),
+                        build.shop().limits().least(thin.kind()))
+                .tight(ONLY_JUST)
+                .cure(floor ? "A shallower cut, or a thicker body there." : "Move one of them, or make it smaller.")
+                .fails(() -> thin.thickness() <= 0 ? broken(thin) : thinner(thin, build))
+                .build();
     }
 
     private static Finding broken(WoodLeft.Thin thin) {

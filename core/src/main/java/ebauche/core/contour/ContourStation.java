@@ -6,7 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -46,8 +46,8 @@ public final class ContourStation implements Station {
     }
 
     @Override
-    public List<Finding> check(Build build) {
-        return new ContourChecks(build).findings();
+    public List<Rule> rules(Build build) {
+        return ContourRules.of(build);
     }
 
     @Override
@@ -111,7 +111,7 @@ public final class ContourStation implements Station {
                 .takes(minutes(laid.plan()), 0, 0.01);
         if (face == Face.FRONT) {
             for (Control control : build.design().controls()) {
-                if (laid.under(now).fall(control.at()) > ContourChecks.LEVEL
+                if (laid.under(now).fall(control.at()) > ContourRules.LEVEL
                         && laid.plan().contains(control.at())) {
                     step.inspect(thickness(build, laid, control));
                 }
@@ -152,16 +152,6 @@ public final class ContourStation implements Station {
 
     @Override
     public List<Reckoning> reckonings(Build build) {
-        return build.contours().stream().map(ContourStation::slope).toList();
-    }
-
-    /** How steeply a contour falls on the whole. */
-    public static Reckoning slope(Contour.Laid laid) {
-        double width = laid.profile().width();
-        double depth = laid.profile().depth();
-        return Reckoning.of("slope of the " + laid.contour().feature().said(), Quantity.ANGLE)
-                .length("deepest, d", Fact.typed(depth))
-                .length("width there, w", width)
-                .is(Math.toDegrees(Math.atan2(depth, width)), "arctan(d / w)");
+        return build.contours().stream().map(Contour.Laid::slope).toList();
     }
 }

@@ -29,6 +29,11 @@ public record Crib(
         List<Machine> machines) {
     private static final double THINNEST = 2;
     private static final double THICKEST = 60;
+    private static final double THINNEST_SLOT = 25.4 / 16;
+    private static final double THICKEST_SLOT = 25.4 * 3 / 32;
+
+    /** As bits are ground, mm. */
+    private static final double NEARLY = 0.05;
 
     public Crib {
         routers = List.copyOf(routers);
@@ -116,5 +121,13 @@ public record Crib(
         return machines.stream()
                 .filter(m -> m.kind() == kind)
                 .max(Comparator.comparingDouble(Machine::size).thenComparing(Machine::name));
+    }
+
+    /** The bit that a blade switch's slot is cut with: of 1/16 to 3/32 in, which looks best too: common practice. */
+    public Optional<Bit> slotBit() {
+        return bits.stream()
+                .filter(b -> b.bearing() == Bit.Bearing.NONE)
+                .filter(b -> b.diameter() >= THINNEST_SLOT - NEARLY && b.diameter() <= THICKEST_SLOT + NEARLY)
+                .findFirst();
     }
 }

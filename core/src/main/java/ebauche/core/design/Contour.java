@@ -6,6 +6,9 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Carve;
 import ebauche.core.stock.Course;
@@ -59,6 +62,16 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         /** Its surface under a face that lies at a depth in the stock where it is not carved. */
         public Carve under(double flat) {
             return new Carve(contour.face(), flat, course, profile);
+        }
+
+        /** How steeply it falls on the whole. */
+        public Reckoning slope() {
+            double width = profile.width();
+            double depth = profile.depth();
+            return Reckoning.of("slope of the " + contour.feature().said(), Quantity.ANGLE)
+                    .length("deepest, d", Fact.typed(depth))
+                    .length("width there, w", width)
+                    .is(Math.toDegrees(Math.atan2(depth, width)), "arctan(d / w)");
         }
 
         /** The part of it that lies at least so far from where it begins. */

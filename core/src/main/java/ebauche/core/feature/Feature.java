@@ -16,6 +16,9 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
     public static final Feature BACK = of(FeatureKind.BACK);
     public static final Feature EDGE = of(FeatureKind.EDGE);
 
+    public static final Feature OUTLINE = of(FeatureKind.OUTLINE);
+    public static final Feature THICKNESS = of(FeatureKind.THICKNESS);
+
     public Feature {
         String word = word(kind, id);
         Refusal.unless(

@@ -110,6 +110,11 @@ public record Control(
         return Region.rectangle(at, across, along, 0, 0);
     }
 
+    /** As it is said at the bench: {@code volume potentiometer}. */
+    public String said() {
+        return id.replace('-', ' ') + " " + kind.word();
+    }
+
     public Feature feature() {
         return Feature.of(FeatureKind.CONTROL, id);
     }

@@ -91,6 +91,10 @@ public record Finding(
         return new Builder(Severity.GOOD_TO_KNOW, station, rule);
     }
 
+    public static Builder of(Severity severity, String station, String rule) {
+        return new Builder(severity, station, rule);
+    }
+
     /** Gathers a finding. */
     public static final class Builder {
         private final Severity severity;

@@ -150,27 +150,4 @@ public record NeckScrews(
         }
         return found;
     }
-
-    /** Whether the designed length serves. */
-    List<Finding> check(Build build) {
-        if (build.design().neck().screwLength().isEmpty()) {
-            return List.of();
-        }
-        double length = build.design().neck().screwLength().getAsDouble();
-        boolean tooLong = length > longest.value() + 1e-9;
-        if (!tooLong && length >= shortest.value() - 1e-9) {
-            return List.of();
-        }
-        Finding.Builder finding =
-                tooLong ? Finding.stops("neck", "screw-too-long") : Finding.thinkAgain("neck", "screw-too-short");
-        return List.of(finding.on(NeckJoint.SCREWS)
-                .at(leastAt)
-                .length("screw", length)
-                .length("shortest", shortest.value())
-                .length("longest", longest.value())
-                .says(
-                        "A neck screw {0} long " + (tooLong ? "reaches the fingerboard" : "hardly bites in the heel")
-                                + "; {1} to {2} serves.",
-                        tooLong ? "Take shorter screws, or a plate under their heads." : "Take longer screws."));
-    }
 }

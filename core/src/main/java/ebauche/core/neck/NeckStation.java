@@ -5,6 +5,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -16,6 +17,7 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.station.PocketNotes;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.WoodLeft;
@@ -36,9 +38,15 @@ public final class NeckStation implements Station {
 
     @Override
     public List<Finding> check(Build build) {
-        List<Finding> found = new ArrayList<>(new NeckChecks(build).findings());
+        List<Finding> found = new ArrayList<>(PocketPlace.of(build).check());
+        found.addAll(NeckScrews.place(build));
         found.addAll(pocket(build).check());
         return found;
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        return NeckRules.of(build);
     }
 
     @Override
@@ -49,6 +57,24 @@ public final class NeckStation implements Station {
     /** The pocket as it is to be routed. */
     public static GuidedPocket pocket(Build build) {
         return pocket(build, PocketState.of(build));
+    }
+
+    /** The floor is tilted with the neck: deeper, or shallower, at its mouth. */
+    @Override
+    public PocketNotes notes(GuidedPocket pocket) {
+        if (pocket.floor().isLevel()) {
+            return PocketNotes.NONE;
+        }
+        Build build = pocket.build();
+        NeckJoint neck = build.design().neck();
+        Fact angle = PocketState.of(build).geometry().angle();
+        double deeper = neck.pocketLength() * Math.tan(Math.toRadians(angle.value()));
+        Reckoning mouth = Reckoning.of("depth at the mouth", Quantity.LENGTH)
+                .length("depth at the end wall, p", pocket.depthFinished().asFact())
+                .length("pocket length, l", Fact.typed(neck.pocketLength()))
+                .angle("neck angle, α", angle)
+                .is(pocket.depthFinished().value() + deeper, "p + l tan α");
+        return new PocketNotes(Optional.of(mouth), List.of());
     }
 
     private static GuidedPocket pocket(Build build, PocketState state) {
@@ -97,8 +123,8 @@ public final class NeckStation implements Station {
                 .inspect(new Inspection(
                         Dimension.FRET_12_TO_SADDLE,
                         fret12(build),
-                        NeckChecks.HOLES_WITHIN,
-                        NeckChecks.HOLES_WITHIN,
+                        NeckRules.HOLES_WITHIN,
+                        NeckRules.HOLES_WITHIN,
                         "rule from fret 12"))
                 .takes(15, 0, 0.004)
                 .build());

@@ -2,6 +2,7 @@ package ebauche.core.outline;
 
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.HoldDown;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -49,16 +50,16 @@ public final class OutlineRouting {
 
     private static final double NEARLY = 1e-6;
 
-    private static final StepKey FIT = StepKey.of(OutlineStation.FEATURE, StepKind.FIT);
-    private static final StepKey OFF = StepKey.of(OutlineStation.FEATURE, StepKind.OFF);
-    private static final StepKey FINISH = StepKey.of(OutlineStation.FEATURE, StepKind.FINISH);
+    private static final StepKey FIT = StepKey.of(Feature.OUTLINE, StepKind.FIT);
+    private static final StepKey OFF = StepKey.of(Feature.OUTLINE, StepKind.OFF);
+    private static final StepKey FINISH = StepKey.of(Feature.OUTLINE, StepKind.FINISH);
 
     private static final Condition.Held TEMPLATE = new Condition.Held(FIT, "outline template");
     private static final Condition.Mark UPPER_ROUTED =
-            new Condition.Mark(StepKey.of(OutlineStation.FEATURE, StepKind.ROUT), "the outline routed from the front");
+            new Condition.Mark(StepKey.of(Feature.OUTLINE, StepKind.ROUT), "the outline routed from the front");
     private static final Condition.Mark TEMPLATE_OFF = new Condition.Mark(OFF, "the outline template off");
     private static final Condition.Mark DEEPENED = new Condition.Mark(
-            StepKey.of(OutlineStation.FEATURE, StepKind.DEEPEN), "the outline routed deeper on its own wall");
+            StepKey.of(Feature.OUTLINE, StepKind.DEEPEN), "the outline routed deeper on its own wall");
 
     private final Build build;
     private final Region body;
@@ -89,7 +90,7 @@ public final class OutlineRouting {
                 OptionalDouble.of(
                         Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
                 0,
-                build.templateThickness(OutlineStation.FEATURE),
+                build.templateThickness(Feature.OUTLINE),
                 build.design().blank().species().hardness(),
                 build.shop().limits().edgePass());
         return onTable ? cut : cut.flip();
@@ -107,7 +108,7 @@ public final class OutlineRouting {
     List<Finding> check() {
         if (onTable && crib().routers().isEmpty()) {
             return List.of(Finding.thinkAgain("outline", "no-table")
-                    .on(OutlineStation.FEATURE)
+                    .on(Feature.OUTLINE)
                     .says(
                             "The shop routs its outlines on the table, and the crib has none.",
                             "Put a router table into the crib, or rout them by hand."));
@@ -116,7 +117,7 @@ public final class OutlineRouting {
                         cut(),
                         crib(),
                         "outline",
-                        OutlineStation.FEATURE,
+                        Feature.OUTLINE,
                         "outline",
                         tightest().at(),
                         tightest().radius())
@@ -154,11 +155,7 @@ public final class OutlineRouting {
 
     /** How deep the first round went, if it is a fact. */
     private Optional<Double> upperDone() {
-        return build
-                .asBuilt()
-                .done(StepKey.of(OutlineStation.FEATURE, StepKind.ROUT))
-                .map(AsBuilt.Done::changes)
-                .stream()
+        return build.asBuilt().done(StepKey.of(Feature.OUTLINE, StepKind.ROUT)).map(AsBuilt.Done::changes).stream()
                 .flatMap(List::stream)
                 .map(c -> c.solid().deepest() - build.faces().frontNow())
                 .reduce(Math::max);
@@ -173,9 +170,9 @@ public final class OutlineRouting {
     }
 
     private Operation fit() {
-        HoldDown hold = build.hold(OutlineStation.FEATURE);
+        HoldDown hold = build.hold(Feature.OUTLINE);
         Operation.Builder step = Operation.of(
-                        "outline", OutlineStation.FEATURE, StepKind.FIT, "Fix the outline template on the front")
+                        "outline", Feature.OUTLINE, StepKind.FIT, "Fix the outline template on the front")
                 .set(new Setting.ByHand(hold.words()))
                 .needs(Datum.OUTLINE_SAWN, Datum.centreLine(Face.FRONT))
                 .gives(TEMPLATE)
@@ -213,14 +210,14 @@ public final class OutlineRouting {
                         Face.FRONT,
                         "outline template",
                         passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(0, reach)))
+                .cuts(Change.Remove.fromBody(Feature.OUTLINE, slice(0, reach)))
                 .needs(TEMPLATE, Datum.flat(build, Face.FRONT, body), edgeWall(reach))
                 .gives(UPPER_ROUTED)
                 .takes(40, 0, 0.02);
         if (reach >= thick - NEARLY) {
             step.gives(Datum.OUTLINE_ROUTED);
         }
-        if (build.hold(OutlineStation.FEATURE).inWaste()) {
+        if (build.hold(Feature.OUTLINE).inWaste()) {
             step.needs(seats());
         }
         return step.build();
@@ -238,7 +235,7 @@ public final class OutlineRouting {
                         Face.FRONT,
                         "wall just cut",
                         passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(from, to)))
+                .cuts(Change.Remove.fromBody(Feature.OUTLINE, slice(from, to)))
                 .needs(TEMPLATE_OFF, Datum.flat(build, Face.FRONT, body), edgeWall(to))
                 .gives(DEEPENED)
                 .takes(25, 0, 0.02);
@@ -260,7 +257,7 @@ public final class OutlineRouting {
                         Face.BACK,
                         "the wall just cut",
                         passes)
-                .cuts(Change.Remove.fromBody(OutlineStation.FEATURE, slice(reach, thick)))
+                .cuts(Change.Remove.fromBody(Feature.OUTLINE, slice(reach, thick)))
                 .needs(before, Datum.flat(build, Face.BACK, body), edgeWall(thick))
                 .gives(Datum.OUTLINE_ROUTED)
                 .takes(30, 0, 0.02)
@@ -300,7 +297,7 @@ public final class OutlineRouting {
         // Seen from above: under a table the router sees the work from below, so it goes round it the other way.
         Setting.Feed feed = onTable ? Setting.Feed.CLOCKWISE : Setting.Feed.ANTICLOCKWISE;
         Operation.Builder routed = Operation.of(
-                        "outline", OutlineStation.FEATURE, step, onTable ? title + ", on the table" : title)
+                        "outline", Feature.OUTLINE, step, onTable ? title + ", on the table" : title)
                 .face(onTable ? worked.other() : worked)
                 .set(new Setting.Routed(tool, guide, feed, depth, "deep from the " + worked.word(), passes));
         return onTable
@@ -309,7 +306,7 @@ public final class OutlineRouting {
     }
 
     private static Operation off() {
-        return Operation.of("outline", OutlineStation.FEATURE, StepKind.OFF, "Take the outline template off")
+        return Operation.of("outline", Feature.OUTLINE, StepKind.OFF, "Take the outline template off")
                 .set(new Setting.ByHand("nothing but patience"))
                 .needs(UPPER_ROUTED)
                 .gives(TEMPLATE_OFF)

@@ -2,11 +2,11 @@ package ebauche.core.outline;
 
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -16,21 +16,17 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedWork;
+import ebauche.core.routing.TemplateLine;
 import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /** Centre line, outline drawn, sawn outside the line, brought to it as the shop does that. */
 public final class OutlineStation implements Station {
-    public static final Feature FEATURE = Feature.of(FeatureKind.OUTLINE);
-
-    private static final double NEARLY = 1e-6;
-
     @Override
     public String name() {
         return "outline";
@@ -38,14 +34,7 @@ public final class OutlineStation implements Station {
 
     @Override
     public List<Finding> check(Build build) {
-        List<Finding> found = new ArrayList<>();
-        tooNearTheLine(build).ifPresent(found::add);
-        if (sandsToLine(build)) {
-            OutlineSanding.check(build).ifPresent(found::add);
-        } else {
-            found.addAll(new OutlineRouting(build).check());
-        }
-        return found;
+        return sandsToLine(build) ? OutlineSanding.check(build).stream().toList() : new OutlineRouting(build).check();
     }
 
     /** The outline, unless it is sanded to its line. */
@@ -56,12 +45,23 @@ public final class OutlineStation implements Station {
         }
         OutlineRouting routing = new OutlineRouting(build);
         return List.of(new GuidedWork(
-                FEATURE,
+                Feature.OUTLINE,
                 "outline",
                 Face.FRONT,
                 build.design().outline().region(),
+                true,
+                Datum.OUTLINE_ROUTED,
                 Optional.of(routing.cut()),
-                routing.crib(),
+                routing.crib()));
+    }
+
+    @Override
+    public List<TemplateLine> templates(Build build) {
+        return List.of(new TemplateLine(
+                Feature.OUTLINE,
+                "outline",
+                Face.FRONT,
+                List.of(build.design().outline().segments()),
                 Optional.empty()));
     }
 
@@ -69,43 +69,38 @@ public final class OutlineStation implements Station {
         return build.shop().practice().edge() == Practice.EdgeSchool.SAND_TO_LINE;
     }
 
-    /** What the crib's best saw and the hand at it should leave outside the line; nothing in a shop without a saw. */
-    public static Optional<Reckoning> allowance(Build build) {
-        double thick = build.thicknessed();
-        double steadiness = build.shop().practice().hand().steadiness();
-        return saw(build)
-                .map(s -> Reckoning.of("saw allowance for the " + s.name(), Quantity.LENGTH)
-                        .length("thickness", thick)
-                        .length(
-                                "a hand that is "
-                                        + build.shop().practice().hand().words(),
-                                s.allowance(steadiness, 0))
-                        .length(
-                                "the blade's wander in thick work",
-                                s.allowance(steadiness, thick) - s.allowance(steadiness, 0))
-                        .is(s.allowance(steadiness, thick), "what the hand needs + the blade's wander"));
+    @Override
+    public List<Rule> rules(Build build) {
+        return Sawing.allowance(build)
+                .filter(wanted -> !sandsToLine(build))
+                .map(wanted -> sawnOutside(build, wanted))
+                .stream()
+                .toList();
     }
 
-    /** The crib's saw that wants the least allowance, and of those the one that follows the tighter curve. */
-    public static Optional<Saw> saw(Build build) {
-        double steadiness = build.shop().practice().hand().steadiness();
-        return build.shop().crib().saws().stream()
-                .min(Comparator.<Saw>comparingDouble(s -> s.allowance(steadiness, build.thicknessed()))
-                        .thenComparingDouble(Saw::turns)
-                        .thenComparing(Saw::name));
-    }
-
-    private static Optional<Finding> tooNearTheLine(Build build) {
+    private static Rule sawnOutside(Build build, Reckoning wanted) {
         double left = build.shop().practice().sawAllowance();
-        return allowance(build)
-                .filter(wanted -> left < wanted.value() - NEARLY && !sandsToLine(build))
-                .map(wanted -> Finding.thinkAgain("outline", "saw-near-line")
-                        .on(FEATURE)
+        return Rule.of("outline", "saw-near-line", Rule.About.BLANK)
+                .on(Feature.OUTLINE)
+                .says("The saw stays as far outside the line as this blade in this hand wants.")
+                .atLeast(left(build), wanted.value())
+                .cure("Leave more, or saw with another blade.")
+                .fails(() -> Finding.thinkAgain("outline", "saw-near-line")
+                        .on(Feature.OUTLINE)
                         .length("left outside the line", left)
                         .length("saw allowance", wanted.value())
                         .says(
                                 "The outline is sawn {0} outside the line; this saw in this hand wants {1}.",
-                                "Leave more, or saw with another blade."));
+                                "Leave more, or saw with another blade."))
+                .build();
+    }
+
+    /** What the shop leaves outside the line. */
+    private static Reckoning left(Build build) {
+        double allowance = build.shop().practice().sawAllowance();
+        return Reckoning.of("saw allowance", Quantity.LENGTH)
+                .length("left outside the line", Fact.usual(allowance, "the shop's practice"))
+                .is(allowance, "left outside the line");
     }
 
     @Override
@@ -124,13 +119,13 @@ public final class OutlineStation implements Station {
 
     private static List<Operation> marking(Build build, Region body) {
         return List.of(
-                Operation.of("outline", FEATURE, StepKind.CENTRE, "Mark the centre line on both faces")
+                Operation.of("outline", Feature.OUTLINE, StepKind.CENTRE, "Mark the centre line on both faces")
                         .set(new Setting.ByHand("long rule, knife or sharp pencil, square over the edges"))
                         .needs(Datum.flat(build, Face.FRONT, body), Datum.flat(build, Face.BACK, body))
                         .gives(Datum.centreLine(Face.FRONT), Datum.centreLine(Face.BACK))
                         .takes(10, 0, 0.002)
                         .build(),
-                Operation.of("outline", FEATURE, StepKind.DRAW, "Draw the outline from the template")
+                Operation.of("outline", Feature.OUTLINE, StepKind.DRAW, "Draw the outline from the template")
                         .set(new Setting.ByHand("template on the centre line; white pencil on dark wood"))
                         .needs(Datum.centreLine(Face.FRONT))
                         .gives(Datum.OUTLINE_DRAWN)
@@ -140,15 +135,13 @@ public final class OutlineStation implements Station {
 
     private static Operation sawn(Build build, Region body, Region blank) {
         double allowance = build.shop().practice().sawAllowance();
-        Reckoning outside = Reckoning.of("saw allowance", Quantity.LENGTH)
-                .length("left outside the line", Fact.usual(allowance, "the shop's practice"))
-                .is(allowance, "left outside the line");
         Region kept = body.grown(allowance);
         Region waste = blank.minus(kept);
-        return Operation.of("outline", FEATURE, StepKind.SAW, "Saw the outline outside the line")
-                .set(new Setting.Sawn(saw(build).map(Saw::name).orElse("a saw that the crib lacks"), outside))
+        return Operation.of("outline", Feature.OUTLINE, StepKind.SAW, "Saw the outline outside the line")
+                .set(new Setting.Sawn(
+                        Sawing.saw(build).map(Saw::name).orElse("a saw that the crib lacks"), left(build)))
                 .cuts(Change.Remove.fromBody(
-                        FEATURE,
+                        Feature.OUTLINE,
                         Solid.Prism.between(
                                 waste, build.faces().frontNow(), build.faces().backNow())))
                 .needs(

@@ -4,6 +4,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
@@ -20,6 +21,7 @@ import java.util.Optional;
  *
  * @param build what it follows from
  * @param findings gravest first
+ * @param rules of the trade, each with this body's number; the findings of those that do not hold are among the findings
  * @param steps in order, each with the wood after it
  * @param links the reasons for the order, those that follow from others left out
  * @param reckonings the numbers a maker asks about
@@ -28,6 +30,7 @@ import java.util.Optional;
 public record BuildPlan(
         Build build,
         List<Finding> findings,
+        List<Rule> rules,
         List<PlanStep> steps,
         History history,
         List<Link> links,
@@ -36,6 +39,7 @@ public record BuildPlan(
 
     public BuildPlan {
         findings = List.copyOf(findings);
+        rules = List.copyOf(rules);
         steps = List.copyOf(steps);
         links = List.copyOf(links);
         reckonings = List.copyOf(reckonings);

@@ -1,29 +1,25 @@
 package ebauche.core.plan;
 
-import ebauche.core.cavity.ControlFloor;
 import ebauche.core.design.Measurand;
-import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
-import ebauche.core.job.FinishedFaces;
-import ebauche.core.job.History;
+import ebauche.core.job.FloorSum;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.neck.PocketState;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.GuidedPocket;
-import ebauche.core.stock.Solid;
+import ebauche.core.station.ControlTop;
+import ebauche.core.station.PocketNotes;
+import ebauche.core.station.Station;
 import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 
 /**
  * How deep one cavity goes, and what is left under and beside it: before the cut, and after each measurement.
@@ -61,7 +57,7 @@ public record DepthCard(
         List<BuildPlan.PlanStep> steps,
         boolean done,
         boolean through,
-        List<ControlFloor.Top> tops) {
+        List<ControlTop> tops) {
 
     /**
      * Wood left over or under a cavity.
@@ -92,18 +88,21 @@ public record DepthCard(
         return left.stream().findFirst();
     }
 
-    /** A card for every cavity: the neck pocket first, then by the order of the design. */
+    /** A card for every cavity: by station, then by the order of the design. */
     public static List<DepthCard> of(BuildPlan plan) {
         Build build = plan.build();
-        return Stations.pockets(build).stream()
-                .filter(p -> !p.plan().isEmpty())
-                .filter(p -> !build.design().undecided().contains(p.feature()))
-                .map(p -> new Writer(plan, p).card())
-                .toList();
+        List<DepthCard> cards = new ArrayList<>();
+        for (Station station : Stations.ALL) {
+            station.pockets(build).stream()
+                    .filter(p -> !p.plan().isEmpty())
+                    .filter(p -> !build.design().undecided().contains(p.feature()))
+                    .forEach(p -> cards.add(new Writer(plan, p, station.notes(p)).card()));
+        }
+        return List.copyOf(cards);
     }
 
     /** Writes one card. */
-    private record Writer(BuildPlan plan, GuidedPocket pocket) {
+    private record Writer(BuildPlan plan, GuidedPocket pocket, PocketNotes notes) {
         DepthCard card() {
             List<BuildPlan.PlanStep> steps = plan.steps().stream()
                     .filter(s -> s.operation().feature().equals(pocket.feature()))
@@ -116,7 +115,7 @@ public record DepthCard(
                     pocket.depthNow(),
                     fromTemplate(),
                     stop(steps),
-                    mouth(),
+                    notes.mouth(),
                     left(),
                     walls(),
                     measure(steps),
@@ -125,11 +124,7 @@ public record DepthCard(
                     steps,
                     cut(steps),
                     pocket.through(),
-                    tops());
-        }
-
-        private FinishedFaces faces() {
-            return plan.build().faces();
+                    notes.tops());
         }
 
         private Reckoning fromTemplate() {
@@ -156,21 +151,6 @@ public record DepthCard(
                     .findFirst();
         }
 
-        /** The neck pocket's floor is tilted with the neck: deeper, or shallower, at its mouth. */
-        private Optional<Reckoning> mouth() {
-            if (!pocket.feature().equals(NeckJoint.FEATURE) || pocket.floor().isLevel()) {
-                return Optional.empty();
-            }
-            NeckJoint neck = plan.build().design().neck();
-            Fact angle = PocketState.of(plan.build()).geometry().angle();
-            double deeper = neck.pocketLength() * Math.tan(Math.toRadians(angle.value()));
-            return Optional.of(length("depth at the mouth")
-                    .length("depth at the end wall, p", pocket.depthFinished().asFact())
-                    .length("pocket length, l", Fact.typed(neck.pocketLength()))
-                    .angle("neck angle, α", angle)
-                    .is(pocket.depthFinished().value() + deeper, "p + l tan α"));
-        }
-
         private List<Left> left() {
             return plan.thinnest().stream()
                     .filter(t -> t.kind() == WoodLeft.Kind.FLOOR && touches(t))
@@ -188,67 +168,12 @@ public record DepthCard(
                     .toList();
         }
 
-        /**
-         * A floor between two surfaces, each told from the cuts themselves by its depth under the finished front at the
-         * thinnest place, so that the sum can be held against what the voids' geometry found.
-         */
         private Left left(WoodLeft.Thin thin) {
             Feature towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
-            boolean toFront = thin.neighbour().equals(Feature.FRONT);
-            boolean toBack = thin.neighbour().equals(Feature.BACK);
-            Feature under = toFront ? thin.feature() : thin.neighbour();
-            String below = toBack ? "finished thickness" : surface(under);
-            String above = toFront ? "finished front" : surface(thin.feature());
-            Reckoning.Builder sum = length("wood left to the " + towards.said());
-            if (toBack) {
-                sum.length(below, faces().thicknessReckoning(plan.build()).asFact());
-            } else {
-                sum.length(below, cut(under, thin.at(), false));
-            }
-            sum.length(above, toFront ? 0 : cut(thin.feature(), thin.at(), true));
-            String words = below + " − " + above;
-            if (toFront || toBack) {
-                Face carved = toFront ? Face.FRONT : Face.BACK;
-                double fall = plan.build().finished(carved).fall(thin.at());
-                if (fall > 0) {
-                    sum.length("carved off the " + carved.word() + " there", fall);
-                    words += " − carved off the " + carved.word() + " there";
-                }
-            }
-            return new Left(sum.is(thin.thickness(), words), towards, thin);
-        }
-
-        /** The tops of the controls that stand on this floor. */
-        private List<ControlFloor.Top> tops() {
-            return ControlFloor.of(plan.build()).stream()
-                    .flatMap(f -> f.tops().stream())
-                    .filter(t -> pocket.feature()
-                            .equals(t.stepped() ? ControlFloor.step(t.control()) : ControlCavity.FEATURE))
-                    .toList();
-        }
-
-        private static String surface(Feature of) {
-            return of.said() + " under the front";
-        }
-
-        /**
-         * Depth under the finished front to which a feature's cuts reach at a place.
-         *
-         * @param floor whether its lower surface is meant, else its upper
-         */
-        private double cut(Feature feature, Point at, boolean floor) {
-            DoubleStream depths = plan.history().steps().stream()
-                    .flatMap(s -> s.changes().stream())
-                    .filter(c -> History.isVoid(c) && c.feature().equals(feature))
-                    .mapToDouble(c -> depth(c.solid(), at, floor));
-            double plane = (floor ? depths.max() : depths.min()).orElseThrow();
-            return faces().fromFaceFinished(Face.FRONT, plane);
-        }
-
-        private static double depth(Solid solid, Point at, boolean floor) {
-            return solid instanceof Solid.Prism prism
-                    ? (floor ? prism.bottom() : prism.top()).depthAt(at)
-                    : floor ? solid.deepest() : solid.shallowest();
+            Reckoning sum = new FloorSum(plan.build(), plan.history())
+                    .of(thin, towards)
+                    .orElseGet(() -> thin.reckoning("wood left to the " + towards.said()));
+            return new Left(sum, towards, thin);
         }
 
         /** The last reading of its depth that a step of it wants, done or not. */
@@ -265,8 +190,7 @@ public record DepthCard(
             if (pocket.through()) {
                 return Optional.empty();
             }
-            String what = pocket.feature().equals(NeckJoint.FEATURE) ? "pocket depth as it is" : "depth as it is";
-            return new AsCut(plan.build(), pocket.feature(), pocket.face()).depth(what);
+            return new AsCut(plan.build(), pocket.feature(), pocket.face()).depth("depth as it is");
         }
 
         private Reckoning stillToCut(Reckoning found) {

@@ -7,6 +7,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
@@ -82,7 +83,11 @@ public final class Planner {
         findings.addAll(waiting(planned, undecided));
         Sequence sequence = Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
         History history = replay(sequence.operations(), cut);
+        List<Rule> rules = new ArrayList<>(checked.get().rules());
         for (Station station : Stations.ALL) {
+            List<Rule> ofWood = station.rules(build, history);
+            rules.addAll(ofWood);
+            findings.addAll(broken(ofWood));
             findings.addAll(station.review(build, history));
         }
         // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
@@ -91,6 +96,7 @@ public final class Planner {
         return new BuildPlan(
                 build,
                 findings,
+                rules,
                 steps(Holding.said(build, history, Stations.pockets(build)), done),
                 history,
                 sequence.telling(),
@@ -175,17 +181,25 @@ public final class Planner {
                 .findFirst();
     }
 
-    private record Checked(List<Finding> findings, List<Reckoning> reckonings) {}
+    private record Checked(List<Finding> findings, List<Rule> rules, List<Reckoning> reckonings) {}
 
     /** What can be told from the build alone. */
     private Checked check() {
         List<Finding> found = new ArrayList<>();
+        List<Rule> rules = new ArrayList<>();
         List<Reckoning> reckonings = new ArrayList<>();
         for (Station station : Stations.ALL) {
+            List<Rule> its = station.rules(build);
+            rules.addAll(its);
+            found.addAll(broken(its));
             found.addAll(station.check(build));
             reckonings.addAll(station.reckonings(build));
         }
-        return new Checked(found, reckonings);
+        return new Checked(found, rules, reckonings);
+    }
+
+    private static List<Finding> broken(List<Rule> rules) {
+        return rules.stream().flatMap(r -> r.finding().stream()).toList();
     }
 
     /** What was done and is planned no longer is a fact all the same: it stays among the steps, and its wood stays gone. */

@@ -5,15 +5,18 @@ import ebauche.core.cavity.CavityStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.neck.NeckStation;
 import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
+import ebauche.core.routing.TemplateLine;
 import ebauche.core.sanding.SandingStation;
 import ebauche.core.station.Station;
 import ebauche.core.thickness.ThicknessStation;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The kinds of work, in the order in which a body usually meets them. A new kind is one line here. */
 public final class Stations {
@@ -28,18 +31,34 @@ public final class Stations {
 
     private Stations() {}
 
-    /** The pocket of a feature, if it is one that is routed along a template. */
-    static Optional<GuidedPocket> pocket(Build build, Feature feature) {
-        return pockets(build).stream().filter(p -> p.feature().equals(feature)).findFirst();
-    }
-
     /** Every pocket that is routed along a template: by station, then by the order of the design. */
     public static List<GuidedPocket> pockets(Build build) {
         return ALL.stream().flatMap(s -> s.pockets(build).stream()).toList();
     }
 
+    /** What cannot work, or only just, with one kind of work, told from the build alone. */
+    public static List<Finding> findings(Build build, Feature feature) {
+        return ALL.stream()
+                .flatMap(s -> Stream.concat(
+                        s.rules(build).stream().flatMap(r -> r.finding().stream()), s.check(build).stream()))
+                .filter(f -> f.isOn(feature))
+                .toList();
+    }
+
     /** All that is routed along a template, the outline too. */
     public static List<GuidedWork> guidedWork(Build build) {
         return ALL.stream().flatMap(s -> s.guidedWork(build).stream()).toList();
+    }
+
+    /** What of a feature is routed along a template. */
+    public static Optional<GuidedWork> guidedWork(Build build, Feature feature) {
+        return guidedWork(build).stream()
+                .filter(w -> w.feature().equals(feature))
+                .findFirst();
+    }
+
+    /** Every template that the work wants: by station, then by the order of the design. */
+    public static List<TemplateLine> templates(Build build) {
+        return ALL.stream().flatMap(s -> s.templates(build).stream()).toList();
     }
 }

@@ -4,14 +4,10 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
-import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.job.Build;
-import ebauche.core.operation.Condition;
-import ebauche.core.outline.OutlineStation;
 import ebauche.core.routing.GuidedPocket;
-import java.util.ArrayList;
+import ebauche.core.routing.TemplateLine;
 import java.util.List;
 
 /**
@@ -46,55 +42,20 @@ public record TemplateSheet(
         return face == Face.BACK;
     }
 
-    /** Every template of a plan, the outline's first. */
+    /** Every template of a plan: by station, the outline's first. */
     public static List<TemplateSheet> of(BuildPlan plan) {
         Build build = plan.build();
         List<GuidedPocket> pockets = Stations.pockets(build);
-        List<TemplateSheet> sheets = new ArrayList<>();
-        sheets.add(new TemplateSheet(
-                OutlineStation.FEATURE,
-                "outline",
-                Face.FRONT,
-                List.of(build.design().outline().segments()),
-                List.of(),
-                holding(plan, OutlineStation.FEATURE, Face.FRONT, pockets),
-                build.templateThickness(OutlineStation.FEATURE)));
-        for (GuidedPocket p : pockets) {
-            sheets.add(new TemplateSheet(
-                    p.feature(),
-                    p.noun(),
-                    p.face(),
-                    seen(rings(build, p), p.face()),
-                    seenAt(located(plan, p), p.face()),
-                    holding(plan, p.feature(), p.face(), pockets),
-                    build.templateThickness(p.feature())));
-        }
-        return sheets;
-    }
-
-    /** The drawn curve where the design has one, else the area's edge. */
-    private static List<List<Segment>> rings(Build build, GuidedPocket pocket) {
-        if (pocket.feature().equals(ControlCavity.FEATURE)) {
-            return List.of(
-                    build.design().controlCavity().orElseThrow().outline().segments());
-        }
-        return rings(pocket.plan());
-    }
-
-    private static List<List<Segment>> rings(Region region) {
-        List<List<Segment>> rings = new ArrayList<>();
-        region.forEachRing(ring -> {
-            List<Segment> lines = new ArrayList<>();
-            for (int i = 0; i + 3 < ring.length; i += 2) {
-                Point a = new Point(ring[i], ring[i + 1]);
-                Point b = new Point(ring[i + 2], ring[i + 3]);
-                if (!a.equals(b)) {
-                    lines.add(new Segment.Line(a, b));
-                }
-            }
-            rings.add(lines);
-        });
-        return rings;
+        return Stations.templates(build).stream()
+                .map(t -> new TemplateSheet(
+                        t.feature(),
+                        t.name(),
+                        t.face(),
+                        seen(t.rings(), t.face()),
+                        seenAt(located(plan, t), t.face()),
+                        holding(plan, t.feature(), t.face(), pockets),
+                        build.templateThickness(t.feature())))
+                .toList();
     }
 
     private static List<List<Segment>> seen(List<List<Segment>> rings, Face face) {
@@ -114,14 +75,11 @@ public record TemplateSheet(
         return places.stream().map(p -> seen(p, face)).toList();
     }
 
-    /** The holes through the body that locate a rear template: those that give what its place hangs on. */
-    private static List<Point> located(BuildPlan plan, GuidedPocket pocket) {
-        if (pocket.face() == Face.FRONT || !(pocket.located() instanceof Condition.Access)) {
-            return List.of();
-        }
+    /** The holes through the body that locate a template: those that give what its place hangs on. */
+    private static List<Point> located(BuildPlan plan, TemplateLine line) {
         return plan.steps().stream()
                 .map(BuildPlan.PlanStep::operation)
-                .filter(o -> o.gives().contains(pocket.located()))
+                .filter(o -> line.through().filter(o.gives()::contains).isPresent())
                 .flatMap(o -> o.changes().stream())
                 .map(c -> c.solid().plan().centroid())
                 .toList();

@@ -5,6 +5,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
+import ebauche.core.job.Rule;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import java.util.Comparator;
@@ -26,7 +27,7 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
     }
 
     public static Realism of(BuildPlan plan) {
-        List<Rule> rules = RealismRules.of(plan).stream()
+        List<Rule> rules = plan.rules().stream()
                 .filter(r -> !plan.build().design().undecided().contains(r.feature()))
                 .sorted(Comparator.comparing(Rule::about).thenComparing(Rule::verdict))
                 .toList();

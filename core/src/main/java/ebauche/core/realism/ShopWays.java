@@ -1,6 +1,5 @@
 package ebauche.core.realism;
 
-import ebauche.core.cavity.SwitchSlot;
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
@@ -242,7 +241,7 @@ final class ShopWays {
 
     /** No slot bit: a knife between two drilled holes. */
     private void slot() {
-        Optional<Bit> bit = SwitchSlot.bit(build);
+        Optional<Bit> bit = build.shop().crib().slotBit();
         add(
                 "Cut the blade switch's slot",
                 "slot bit, 1/16 to 3/32 in",

@@ -3,10 +3,12 @@ package ebauche.core.station;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
+import ebauche.core.routing.TemplateLine;
 import java.util.List;
 
 /** A kind of work. All are alike from outside: they check the build, add operations, and look at what is left. */
@@ -14,8 +16,15 @@ public interface Station {
     /** Short and lasting, such as {@code neck}. */
     String name();
 
-    /** What cannot work, or only just, told from the build alone. */
-    List<Finding> check(Build build);
+    /** The rules of the trade that this work keeps to, each with this build's number. */
+    default List<Rule> rules(Build build) {
+        return List.of();
+    }
+
+    /** What cannot work, or only just, and no number tells. */
+    default List<Finding> check(Build build) {
+        return List.of();
+    }
 
     /** The operations that this work adds; their order follows from what they need and give. */
     List<Operation> operations(Build build);
@@ -30,12 +39,27 @@ public interface Station {
         return pockets(build).stream().map(GuidedWork::of).toList();
     }
 
+    /** The templates that this work wants, by the order of the design: one for each pocket, and whatever else is cut along one. */
+    default List<TemplateLine> templates(Build build) {
+        return pockets(build).stream().map(TemplateLine::of).toList();
+    }
+
+    /** What a depth card of one of its pockets says besides the depth. */
+    default PocketNotes notes(GuidedPocket pocket) {
+        return PocketNotes.NONE;
+    }
+
     /** The numbers of this work that a maker asks about, each with its sum. */
     default List<Reckoning> reckonings(Build build) {
         return List.of();
     }
 
-    /** What the wood that is left tells; adds findings, never operations. */
+    /** The rules about the wood that is left, each with its number. */
+    default List<Rule> rules(Build build, History history) {
+        return List.of();
+    }
+
+    /** What the wood that is left tells and no number does; adds findings, never operations. */
     default List<Finding> review(Build build, History history) {
         return List.of();
     }

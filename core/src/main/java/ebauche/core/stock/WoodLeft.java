@@ -4,6 +4,8 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -80,7 +82,14 @@ public final class WoodLeft {
      * @param thickness least wood, mm; nought or less where they meet
      * @param at where on the plan
      */
-    public record Thin(Kind kind, Feature feature, Feature neighbour, double thickness, Point at) {}
+    public record Thin(Kind kind, Feature feature, Feature neighbour, double thickness, Point at) {
+        /** Its thickness, told by nothing but the lie of the cuts. */
+        public Reckoning reckoning(String what) {
+            return Reckoning.of(what, Quantity.LENGTH)
+                    .length("as the cuts lie", thickness)
+                    .is(thickness, "as the cuts lie");
+        }
+    }
 
     private record Pit(
             Feature feature, Face from, Solid solid, Region inside, Optional<Opening> opening, Slices slices) {

@@ -3,6 +3,7 @@ package ebauche.core.thickness;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
@@ -33,8 +34,8 @@ public final class Ledger {
     /** Out of flat by less than this is flat: common practice, mm. */
     static final double FLAT_ENOUGH = 0.15;
 
-    private static final StepKey FRONT = StepKey.of(ThicknessStation.FEATURE, StepKind.FRONT);
-    private static final StepKey BACK = StepKey.of(ThicknessStation.FEATURE, StepKind.BACK);
+    private static final StepKey FRONT = StepKey.of(Feature.THICKNESS, StepKind.FRONT);
+    private static final StepKey BACK = StepKey.of(Feature.THICKNESS, StepKind.BACK);
 
     private final Build build;
     private final AsBuilt record;
@@ -224,18 +225,6 @@ public final class Ledger {
         return thickest;
     }
 
-    /** By how much the blank surely cannot give the thickness; nothing if it can. */
-    public Optional<Reckoning> surelyShort() {
-        double low = lowNow().value();
-        if (backDone() || low >= target()) {
-            return Optional.empty();
-        }
-        return Optional.of(Reckoning.of("short by", Quantity.LENGTH)
-                .length("wanted before sanding", target())
-                .length("thinnest spot", lowNow())
-                .is(target() - low, "wanted - thinnest spot"));
-    }
-
     /**
      * What the blank surely gives between two flat faces, before clean up.
      *
@@ -254,15 +243,15 @@ public final class Ledger {
         return Math.max(low - Math.min(front, back), highNow().value() - front - back);
     }
 
-    /** By how much it falls short if the worst spots lie over each other. */
-    public Optional<Reckoning> perhapsShort() {
-        if (backDone() || frontFlat() || surelyShort().isPresent()) {
+    /**
+     * By how much it falls short if the worst spots lie over each other; less than nought where it does not. Empty once the front is
+     * flat, or where the blank is too thin anyhow.
+     */
+    public Optional<Reckoning> shortAtWorst() {
+        if (backDone() || frontFlat() || lowNow().value() < target()) {
             return Optional.empty();
         }
         double missing = target() + 2 * CLEAN_UP - surelyGives();
-        if (missing <= 0) {
-            return Optional.empty();
-        }
         Reckoning.Builder sum = Reckoning.of("short by, at worst", Quantity.LENGTH)
                 .length("wanted before sanding", target())
                 .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))

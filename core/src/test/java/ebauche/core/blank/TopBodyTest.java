@@ -204,11 +204,11 @@ class TopBodyTest {
         assertThat(step(plan, "blank:pieces").title()).endsWith("from B1, B2, B1");
         assertThat(step(plan, "blank:pieces").handsOnMinutes()).isEqualTo(25);
         assertThat(keys(plan)).startsWith("blank:pieces").doesNotContain("blank:cut");
-        assertThat(BlankStation.begun(body.build())).isEmpty();
+        assertThat(BlankProgress.begun(body.build())).isEmpty();
         body.done("blank:pieces");
-        assertThat(BlankStation.begun(body.build())).contains("cut already");
+        assertThat(BlankProgress.begun(body.build())).contains("cut already");
         body.done("blank:joint").done("blank:glue");
-        assertThat(BlankStation.begun(body.build())).contains("glued up already");
+        assertThat(BlankProgress.begun(body.build())).contains("glued up already");
     }
 
     private static Finding fault(TestBody body) {

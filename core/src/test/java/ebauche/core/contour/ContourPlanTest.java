@@ -15,6 +15,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
+import ebauche.core.station.ControlTop;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
@@ -121,7 +122,7 @@ class ContourPlanTest {
         body.controls.set(0, TestBody.pot("volume", 100, -40, 8));
         double there = fallAtEdgeOfCavity(90, 8, 60);
         double over = 6 + fallAtEdgeOfCavity(90, 8, 27) - there;
-        ControlFloor.Top top = card(body.plan(), "controls").tops().get(0);
+        ControlTop top = card(body.plan(), "controls").tops().get(0);
         assertThat(top.wood().value()).isCloseTo(over, within(1e-6));
         assertThat(top.thickness().value()).isCloseTo(44.5 - there, within(1e-6));
         assertThat(top.tooThick()).isTrue();
@@ -183,13 +184,11 @@ class ContourPlanTest {
         body.doneUpTo("contour-top:carve");
         double flat = body.build().work();
         body.read("thickness-at:control-volume", flat - 5);
-        ControlFloor.Top before =
-                ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        ControlTop before = ControlFloor.of(body.build()).orElseThrow().tops().get(0);
         assertThat(before.thickness().formula()).isEqualTo("finished thickness − front carved down at the volume pot");
         body.doneUpTo("sanding:front");
         assertThat(body.build().work()).isLessThan(flat - 0.2);
-        ControlFloor.Top after =
-                ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        ControlTop after = ControlFloor.of(body.build()).orElseThrow().tops().get(0);
         assertThat(after.thickness().value())
                 .isCloseTo(before.thickness().value(), within(1e-9))
                 .isCloseTo(body.build().faces().thickness() - 5, within(1e-9));

@@ -7,6 +7,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -27,7 +28,7 @@ class StationsTest {
         body.contours.add(new Contour(
                 "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
         Build build = body.build();
-        assertThat(Stations.ALL).flatExtracting(s -> s.check(build)).isNotEmpty();
+        assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {
             assertThat(station.operations(build))
                     .as(station.name())
@@ -35,6 +36,7 @@ class StationsTest {
                     .extracting(Operation::station)
                     .allMatch(station.name()::equals);
             assertThat(station.check(build)).extracting(Finding::station).allMatch(station.name()::equals);
+            assertThat(station.rules(build)).extracting(Rule::station).allMatch(station.name()::equals);
             assertThat(station.name()).isNotBlank();
         }
         assertThat(Stations.ALL).extracting(Station::name).doesNotHaveDuplicates();
@@ -62,8 +64,9 @@ class StationsTest {
     @Test
     void every_pocket_is_guided_work_as_its_station_has_it() {
         Build build = new TestBody().build();
-        assertThat(Stations.guidedWork(build).stream().flatMap(w -> w.pocket().stream()))
-                .extracting(GuidedPocket::feature)
+        assertThat(Stations.guidedWork(build))
+                .filteredOn(w -> !w.outside())
+                .extracting(GuidedWork::feature)
                 .containsExactlyElementsOf(Stations.pockets(build).stream()
                         .map(GuidedPocket::feature)
                         .toList());

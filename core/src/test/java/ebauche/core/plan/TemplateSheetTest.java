@@ -22,6 +22,7 @@ import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.GuidedWork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -224,7 +225,8 @@ class TemplateSheetTest {
     @Test
     void a_bearing_with_wall_enough_does_not_stop() {
         BuildPlan plan = new TestBody().plan();
-        assertThat(WallStop.of(plan, controls(plan), List.of(wallPass(35.4)))).isEmpty();
+        assertThat(BearingGap.of(plan, GuidedWork.of(controls(plan)), List.of(wallPass(35.4))))
+                .isEmpty();
     }
 
     /** To 27.4 it runs on the uppermost 2, which the wider recess of the cover, cut too early, has taken all round. */
@@ -232,7 +234,7 @@ class TemplateSheetTest {
     void a_bearing_in_a_wider_recess_has_no_wall() {
         BuildPlan plan =
                 new TestBody().doneUpTo("neck-screws:drill").done("cover:rout").plan();
-        List<WallStop> stops = WallStop.of(plan, controls(plan), List.of(wallPass(27.4)));
+        List<BearingGap> stops = BearingGap.of(plan, GuidedWork.of(controls(plan)), List.of(wallPass(27.4)));
         assertThat(stops).singleElement().satisfies(s -> {
             assertThat(s.feature()).isEqualTo(Feature.parse("cover"));
             assertThat(s.from()).isEqualTo(0, within(1e-6));
@@ -244,7 +246,8 @@ class TemplateSheetTest {
     @Test
     void a_cavity_that_crosses_the_wall_is_a_named_stop() {
         BuildPlan plan = new TestBody().plan();
-        List<WallStop> stops = WallStop.of(plan, beside(controls(plan), plan), List.of(wallPass(35.4)));
+        List<BearingGap> stops =
+                BearingGap.of(plan, GuidedWork.of(beside(controls(plan), plan)), List.of(wallPass(35.4)));
         assertThat(stops).singleElement().satisfies(s -> {
             assertThat(s.feature()).isEqualTo(Feature.parse("pickup-bridge"));
             assertThat(s.pass()).isEqualTo(1);

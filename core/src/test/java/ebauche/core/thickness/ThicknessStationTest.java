@@ -41,7 +41,10 @@ class ThicknessStationTest {
 
     private static Optional<Finding> finding(TestBody body, String rule) {
         return new ThicknessStation()
-                .check(body.build()).stream().filter(f -> f.rule().equals(rule)).findFirst();
+                .rules(body.build()).stream()
+                        .flatMap(r -> r.finding().stream())
+                        .filter(f -> f.rule().equals(rule))
+                        .findFirst();
     }
 
     /** What is spare comes off half and half; the front's figure is what stays, the back's what is wanted before sanding. */

@@ -16,6 +16,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -26,7 +27,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 /** What a contour runs into, what it leaves at the edge, and how one is usually begun. */
-class ContourChecksTest {
+class ContourRulesTest {
     @Test
     void what_runs_into_hardware_or_takes_too_much_is_told() {
         assertThat(with(top(130, 8)).rules()).contains("not-flat");
@@ -91,34 +92,44 @@ class ContourChecksTest {
                 OptionalDouble.empty());
     }
 
-    private static ContourChecks.Near nearest(TestBody body) {
-        return ContourChecks.nearest(body.build(), body.build().contours().get(0))
+    /** What is told of the hardware that a contour comes nearest to. */
+    private static Rule nearest(TestBody body) {
+        return ContourRules.of(body.build()).stream()
+                .filter(r -> r.name().equals("contour-clear"))
+                .findFirst()
                 .orElseThrow();
+    }
+
+    /** How far the face falls under it, as its finding says. */
+    private static double fall(Rule taken) {
+        Finding finding = taken.finding().orElseThrow();
+        assertThat(finding.rule()).isEqualTo("not-flat");
+        return finding.numbers().get(0).value();
     }
 
     /** On the back a cover, the springs and the neck's screws want their flat, each by its own place. */
     @Test
     void a_contour_of_the_back_is_held_against_what_stands_on_the_back() {
         // the neck screws' holes, 4.76 across, stand at y 180: a heel ramp from 190 keeps 190 - 182.38 away
-        ContourChecks.Near screws = nearest(with(across(Face.BACK, 190, 10)));
-        assertThat(screws.part()).contains("screw");
-        assertThat(screws.clear().value()).isCloseTo(190 - 180 - 4.76 / 2, within(0.02));
-        assertThat(screws.fall()).isZero();
+        Rule screws = nearest(with(across(Face.BACK, 190, 10)));
+        assertThat(screws.says()).contains("screw");
+        assertThat(screws.number().value()).isCloseTo(190 - 180 - 4.76 / 2, within(0.02));
+        assertThat(screws.finding().orElseThrow().rule()).isEqualTo("near-hardware");
         // from 170 it takes their flat: ten on, of seventy to the edge at 240
-        ContourChecks.Near taken = nearest(with(across(Face.BACK, 170, 14)));
-        assertThat(taken.fall()).isCloseTo(14 * (180 + 4.76 / 2 - 170) / 70, within(0.01));
+        Rule taken = nearest(with(across(Face.BACK, 170, 14)));
+        assertThat(fall(taken)).isCloseTo(14 * (180 + 4.76 / 2 - 170) / 70, within(0.01));
         TestBody springs = with(across(Face.BACK, -80, 10));
         springs.pickups = List.of();
         springs.cavity = Optional.empty();
         springs.controls.clear();
         springs.vibrato = Optional.of(TestBody.vibrato(38));
-        ContourChecks.Near near = nearest(springs);
+        Rule near = nearest(springs);
         Bridge.Vibrato vibrato = springs.build().design().bridge().vibrato().orElseThrow();
         double end = vibrato.springsY() - vibrato.springsAlong() / 2;
-        assertThat(near.part()).contains("spring");
-        assertThat(near.clear().value()).isCloseTo(end + 80, within(0.02));
+        assertThat(near.says()).contains("spring");
+        assertThat(near.number().value()).isCloseTo(end + 80, within(0.02));
         TestBody cover = with(across(Face.BACK, -90, 10));
-        assertThat(nearest(cover).part()).contains("cover");
+        assertThat(nearest(cover).says()).contains("cover");
     }
 
     /** A carve deeper than a glued-on top shows the glue line: common practice. */
@@ -141,7 +152,7 @@ class ContourChecksTest {
             TestBody body = with(begun);
             Contour.Laid laid = body.build().contours().get(0);
             assertThat(laid.plan().area()).as(usual.id()).isPositive();
-            assertThat(begun.depth()).isLessThanOrEqualTo(body.thickness * ContourChecks.USUAL_SHARE);
+            assertThat(begun.depth()).isLessThanOrEqualTo(body.thickness * ContourRules.USUAL_SHARE);
             assertThat(body.plan().step(StepKey.of(begun.feature(), StepKind.CARVE)))
                     .isPresent();
             assertThat(body.rules()).doesNotContain("deep", "contours-meet");

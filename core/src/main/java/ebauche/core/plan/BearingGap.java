@@ -7,10 +7,9 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.operation.Operation;
-import ebauche.core.outline.OutlineStation;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Reach;
-import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.GuidedWork;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -27,7 +26,7 @@ import java.util.Map;
  * @param from least depth of the gap within the bearing's band, from the face that is worked
  * @param to greatest
  */
-public record WallStop(int pass, Feature feature, Point at, double from, double to) {
+public record BearingGap(int pass, Feature feature, Point at, double from, double to) {
     /** How far into the wood a wall is looked at, mm. */
     private static final double RING = 2;
 
@@ -39,34 +38,24 @@ public record WallStop(int pass, Feature feature, Point at, double from, double 
     }
 
     /** The stops of one step's passes; none where it is not routed along a guide. */
-    public static List<WallStop> at(BuildPlan plan, Operation step) {
+    public static List<BearingGap> at(BuildPlan plan, Operation step) {
         List<Pass> passes = step.setting().passes();
         if (passes.stream().allMatch(p -> p.guide() == Pass.Guide.TEMPLATE)) {
             return List.of();
         }
-        if (step.feature().equals(OutlineStation.FEATURE)) {
-            return ofOutline(plan, passes);
-        }
-        return Stations.pocket(plan.build(), step.feature())
-                .map(p -> of(plan, p, passes))
+        return Stations.guidedWork(plan.build(), step.feature())
+                .map(w -> of(plan, w, passes))
                 .orElse(List.of());
     }
 
-    /** The stops of a pocket's passes: voids that the plan cuts before it. */
-    public static List<WallStop> of(BuildPlan plan, GuidedPocket pocket, List<Pass> passes) {
-        Region ring = pocket.plan().grown(RING).minus(pocket.plan());
-        return of(plan, pocket.feature(), pocket.face(), ring, passes);
+    /** The stops of the passes of what is routed along a template: voids that the plan cuts before it. */
+    public static List<BearingGap> of(BuildPlan plan, GuidedWork work, List<Pass> passes) {
+        return of(plan, work.feature(), work.face(), work.wall(RING), passes);
     }
 
-    /** The stops of passes round the outline. */
-    public static List<WallStop> ofOutline(BuildPlan plan, List<Pass> passes) {
-        Region body = plan.build().design().outline().region();
-        return of(plan, OutlineStation.FEATURE, Face.FRONT, body.minus(body.grown(-RING)), passes);
-    }
-
-    private static List<WallStop> of(BuildPlan plan, Feature feature, Face face, Region ring, List<Pass> passes) {
+    private static List<BearingGap> of(BuildPlan plan, Feature feature, Face face, Region ring, List<Pass> passes) {
         Build build = plan.build();
-        List<WallStop> stops = new ArrayList<>();
+        List<BearingGap> stops = new ArrayList<>();
         List<Change> before = before(plan, feature);
         int number = 0;
         for (Pass pass : passes) {
@@ -81,9 +70,9 @@ public record WallStop(int pass, Feature feature, Point at, double from, double 
     }
 
     /** One stop for each feature that takes so much of the band that the bearing has too little wall. */
-    private static List<WallStop> stops(
+    private static List<BearingGap> stops(
             Build build, Face face, Region ring, double[] band, List<Change> before, int number) {
-        Map<Feature, WallStop> byFeature = new LinkedHashMap<>();
+        Map<Feature, BearingGap> byFeature = new LinkedHashMap<>();
         for (Change change : before) {
             double from = Math.max(band[0], change.solid().shallowest());
             double to = Math.min(band[1], change.solid().deepest());
@@ -94,7 +83,7 @@ public record WallStop(int pass, Feature feature, Point at, double from, double 
                 // The last of a feature's cuts is the widest.
                 byFeature.put(
                         change.feature(),
-                        new WallStop(
+                        new BearingGap(
                                 number,
                                 change.feature(),
                                 gap.centroid(),

@@ -16,7 +16,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** A bearing that runs on a wall dives into a hole in it: common practice. Where, worked out here from bit, pass and hole. */
-class WallStopTest {
+class BearingGapTest {
     private static final double HOLE = 10;
 
     /** Where the jack's hole opens into the cavity's wall. */
@@ -28,8 +28,8 @@ class WallStopTest {
         return body;
     }
 
-    private static List<WallStop> stops(BuildPlan plan, String step) {
-        return WallStop.at(plan, plan.step(step).orElseThrow().operation());
+    private static List<BearingGap> stops(BuildPlan plan, String step) {
+        return BearingGap.at(plan, plan.step(step).orElseThrow().operation());
     }
 
     /** The control cavity is begun on its template and goes on with the bearing on its own wall, from the back. */
@@ -56,7 +56,7 @@ class WallStopTest {
                         expected.add(new double[] {from, to});
                     }
                 }
-                List<WallStop> found = stops(plan, key);
+                List<BearingGap> found = stops(plan, key);
                 assertThat(found).as("%s, jack %s down", key, fromFront).hasSameSizeAs(expected);
                 for (int i = 0; i < found.size(); i++) {
                     assertThat(found.get(i).feature()).isEqualTo(Feature.parse("jack"));

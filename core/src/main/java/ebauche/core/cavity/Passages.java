@@ -1,4 +1,4 @@
-package ebauche.core.realism;
+package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -13,12 +13,13 @@ import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Whether every part passes the opening that it is fitted through: a control from the back into its cavity and its bushing
@@ -46,17 +47,17 @@ final class Passages {
     }
 
     private void add(Feature feature, String says, Reckoning room, Point at, String cure) {
-        rules.add(new Rule(
-                "passes",
-                Rule.About.CAVITIES,
-                feature,
-                says,
-                room,
-                0,
-                Double.POSITIVE_INFINITY,
-                SNUG,
-                Optional.of(at),
-                cure));
+        rules.add(rule(feature, says, room, at, cure).build());
+    }
+
+    private static Rule.Builder rule(Feature feature, String says, Reckoning room, Point at, String cure) {
+        return Rule.of("cavity", "passes", Rule.About.CAVITIES)
+                .on(feature)
+                .at(at)
+                .says(says)
+                .atLeast(room, 0)
+                .tight(SNUG)
+                .cure(cure);
     }
 
     private Fact size(Feature feature, Part part, PartSize size) {
@@ -64,7 +65,7 @@ final class Passages {
     }
 
     private void control(Control control) {
-        String said = control.id().replace('-', ' ') + " " + control.kind().word();
+        String said = control.said();
         build.design().controlCavity().ifPresent(pit -> intoCavity(control, said, pit));
         build.drawn().controls().stream()
                 .filter(c -> c.id().equals(control.id()) && control.kind() != Control.Kind.BLADE_SWITCH)
@@ -92,14 +93,22 @@ final class Passages {
         Region out = body.minus(mouth);
         Point[] ends = body.nearestToEdge(mouth);
         double room = out.isEmpty() ? ends[0].distance(ends[1]) : -out.reachesBeyond(mouth);
-        add(
-                control.feature(),
-                "The " + said + " goes through the cavity's mouth to its place.",
-                Reckoning.of("room beside the " + said, Quantity.LENGTH)
-                        .length("to the nearest wall, less than nought beyond it", room)
-                        .is(room, "to the nearest wall, less than nought beyond it"),
-                control.at(),
-                "Move it, or widen the cavity there.");
+        rules.add(rule(
+                        control.feature(),
+                        "The " + said + " goes through the cavity's mouth to its place.",
+                        Reckoning.of("room beside the " + said, Quantity.LENGTH)
+                                .length("to the nearest wall, less than nought beyond it", room)
+                                .is(room, "to the nearest wall, less than nought beyond it"),
+                        control.at(),
+                        "Move it, or widen the cavity there.")
+                .fails(() -> Finding.stops("cavity", "control-outside")
+                        .on(control.feature())
+                        .at(control.at())
+                        .says(
+                                "The body of the " + control.id() + " "
+                                        + control.kind().word() + " does not fit in the control cavity.",
+                                "Move it, or widen the cavity there."))
+                .build());
     }
 
     private void pickup(Pickup pickup) {
