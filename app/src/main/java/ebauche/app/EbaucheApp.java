@@ -1,5 +1,6 @@
 package ebauche.app;
 
+import ebauche.core.memo.Memo;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -10,10 +11,19 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class EbaucheApp {
+    /** Of the memory, areas and wood may take one part in so many; plans, pages and what is reckoned just now need the rest. */
+    private static final int SHARE = 3;
+
     /** The one clock that everything asks. */
     @Bean
     Clock clock() {
         return Clock.systemUTC();
+    }
+
+    /** What was reckoned before, for all that this server does. */
+    @Bean
+    Memo memo() {
+        return Memo.of(Runtime.getRuntime().maxMemory() / SHARE);
     }
 
     public static void main(String[] args) {

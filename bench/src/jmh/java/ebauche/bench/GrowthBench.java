@@ -1,8 +1,9 @@
 package ebauche.bench;
 
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.job.Build;
 import ebauche.core.design.Measurand;
+import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.DemoBodies;
@@ -30,6 +31,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 3, time = 3)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class GrowthBench {
+    private final Memo memo = Memo.of(256L << 20);
+
     @Param({"0", "100", "1000", "20000"})
     public int readings;
 
@@ -49,6 +52,6 @@ public class GrowthBench {
 
     @Benchmark
     public BuildPlan plan() {
-        return Planner.plan(build);
+        return memo.during(() -> Planner.plan(build));
     }
 }

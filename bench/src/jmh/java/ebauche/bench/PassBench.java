@@ -2,6 +2,7 @@ package ebauche.bench;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.memo.Memo;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
@@ -36,6 +37,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 3, time = 2)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class PassBench {
+    private final Memo memo = Memo.of(256L << 20);
+
     @Param({"8", "60", "240"})
     public int bits;
 
@@ -59,13 +62,13 @@ public class PassBench {
             all.add(Bit.usual("bit " + i, bearing, diameter, length, random.nextBoolean() ? 6.35 : 12.7));
         }
         crib = Shop.starter(Shop.STARTER).crib().only(all);
-        body = Planner.plan(DemoBodies.read("tussock").build());
+        body = memo.during(() -> Planner.plan(DemoBodies.read("tussock").build()));
     }
 
     /** Baseline: the whole of a body's plan. */
     @Benchmark
     public BuildPlan planBody() {
-        return Planner.plan(body.build());
+        return memo.during(() -> Planner.plan(body.build()));
     }
 
     /** The cheapest plan and two alternatives. */

@@ -2,8 +2,10 @@ package ebauche.bench;
 
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
+import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.core.stock.WoodLeft;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
@@ -34,15 +36,15 @@ public class PlanBench {
 
     private byte[] bytes;
     private Build build;
-    private List<History.Deed> deeds;
+    private Memo memo;
+    private List<History.Step> steps;
 
     @Setup
     public void read() {
         bytes = DemoBodies.bytes(body);
         build = BuildFile.read(bytes).build();
-        deeds = Planner.plan(build).history().steps().stream()
-                .map(History.Step::deed)
-                .toList();
+        memo = Memo.of(256L << 20);
+        steps = plan().history().steps();
     }
 
     /** Baseline: the file parsed as a tree and no more. */
@@ -54,18 +56,31 @@ public class PlanBench {
     /** A build already read, planned: what follows from one reading. */
     @Benchmark
     public BuildPlan plan() {
-        return Planner.plan(build);
+        return memo.during(() -> Planner.plan(build));
+    }
+
+    /** Its steps, links and minutes alone. */
+    @Benchmark
+    public Schedule schedule() {
+        return memo.during(() -> Planner.schedule(build));
+    }
+
+    /** A plan, and the wood after its last step weighed. */
+    @Benchmark
+    public double planAndWood() {
+        return memo.during(
+                () -> Planner.plan(build).history().finished().balance().grams());
     }
 
     /** Of a plan, what is asked about the wood left between voids, faces and edge, in every direction. */
     @Benchmark
     public List<WoodLeft.Thin> thinnest() {
-        return History.thinnest(build, deeds);
+        return new History(build, steps, memo).thinnest();
     }
 
     /** The file read and planned: what follows from an edited design. */
     @Benchmark
     public BuildPlan readAndPlan() {
-        return Planner.plan(BuildFile.read(bytes).build());
+        return memo.during(() -> Planner.plan(BuildFile.read(bytes).build()));
     }
 }

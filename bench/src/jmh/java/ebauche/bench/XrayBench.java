@@ -1,5 +1,6 @@
 package ebauche.bench;
 
+import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.plan.SideBySide;
@@ -31,6 +32,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 4, time = 3)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class XrayBench {
+    private final Memo memo = Memo.of(256L << 20);
+
     @Param({"tussock", "sedge", "marram"})
     public String body;
 
@@ -44,7 +47,7 @@ public class XrayBench {
     public void read() {
         byte[] bytes = DemoBodies.bytes(body);
         today = BuildFile.read(bytes);
-        plan = Planner.plan(today.build());
+        plan = memo.during(() -> Planner.plan(today.build()));
         String text = new String(bytes, StandardCharsets.UTF_8);
         int pickups = text.indexOf("\"bridge\"", text.indexOf("\"pickups\""));
         int y = text.indexOf("\"y\" : \"", pickups) + 7;
@@ -63,13 +66,13 @@ public class XrayBench {
     /** Baseline: the body planned as it is, once more: every area and tile is remembered. */
     @Benchmark
     public BuildPlan planAsItIs() {
-        return Planner.plan(today.build());
+        return memo.during(() -> Planner.plan(today.build()));
     }
 
     /** The edit, with all that the X-ray tells of it. */
     @Benchmark
     public double editToXray() {
-        BuildPlan then = Planner.plan(BuildFile.read(edited()).build());
+        BuildPlan then = memo.during(() -> Planner.plan(BuildFile.read(edited()).build()));
         SideBySide beside = SideBySide.of(plan, then);
         double flat = then.history().finished().flat(then.build().faces().frontFinished(), true);
         return flat

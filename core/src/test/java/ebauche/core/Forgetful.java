@@ -1,6 +1,5 @@
 package ebauche.core;
 
-import ebauche.core.geometry.Remembered;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
@@ -11,6 +10,6 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class Forgetful implements BeforeEachCallback {
     @Override
     public void beforeEach(ExtensionContext test) {
-        Remembered.forgetAll();
+        TestBody.MEMO.forget();
     }
 }

@@ -23,6 +23,7 @@ import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.memo.Memo;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
@@ -35,6 +36,9 @@ import java.util.Set;
 
 /** A sound body for tests to change one thing of: a rounded slab with the numbers of C1's second worked example. */
 public final class TestBody {
+    /** What the tests of one run reckoned before; nothing hangs on it. */
+    static final Memo MEMO = Memo.of(256L << 20);
+
     public double thickness = 44.5;
     public double scale = 640;
     public String outline = "M -100 -150 L 100 -150 A 60 60 0 0 1 160 -90 L 160 180 A 60 60 0 0 1 100 240"
@@ -190,7 +194,7 @@ public final class TestBody {
     }
 
     public BuildPlan plan() {
-        return Planner.plan(build());
+        return MEMO.during(() -> Planner.plan(build()));
     }
 
     /** A shop that has a machine besides. */

@@ -41,10 +41,31 @@ public class BodyStore {
         this.sql = sql;
     }
 
-    public List<Body> all(long shop) {
-        return sql.sql("select shop, id, public_id, number from body where shop = :shop order by number desc")
+    /**
+     * A body with how far it has come: both numbers only ever grow, so together they name its state.
+     *
+     * @param revision the newest
+     * @param entries of its record
+     */
+    public record Standing(Body body, int revision, int entries) {}
+
+    /** Every body of a shop with how far it has come, the newest first. */
+    public List<Standing> standing(long shop) {
+        return sql.sql("""
+                select b.shop, b.id, b.public_id, b.number,
+                    (select max(r.number) from revision r where r.shop = b.shop and r.body = b.id) as revision,
+                    (select count(*) from entry e where e.shop = b.shop and e.body = b.id) as entries
+                from body b where b.shop = :shop order by b.number desc
+                """)
                 .param("shop", shop)
-                .query(Body.class)
+                .query((row, n) -> new Standing(
+                        new Body(
+                                row.getLong("shop"),
+                                row.getLong("id"),
+                                row.getString("public_id"),
+                                row.getInt("number")),
+                        row.getInt("revision"),
+                        row.getInt("entries")))
                 .list();
     }
 

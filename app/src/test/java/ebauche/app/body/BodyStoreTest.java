@@ -117,9 +117,9 @@ class BodyStoreTest extends WithApp {
         Shop mine = openShop(LengthUnit.INCH);
         assertThatThrownBy(() -> bodies.find(mine.maker().shop(), other.publicId()))
                 .isInstanceOf(NotHere.class);
-        assertThat(bodies.all(mine.maker().shop()))
+        assertThat(bodies.standing(mine.maker().shop()))
                 .hasSize(DemoBodies.NAMES.size())
-                .allMatch(b -> b.shop() == mine.maker().shop());
+                .allMatch(b -> b.body().shop() == mine.maker().shop());
         assertThat(bodies.newest(mine.maker().shop(), 1000))
                 .allMatch(l -> l.body().shop() == mine.maker().shop());
     }

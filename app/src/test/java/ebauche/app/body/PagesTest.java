@@ -277,7 +277,7 @@ class PagesTest extends WithVisitor {
                 me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("Nothing was taken on");
-        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
+        assertThat(bodies.standing(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
     }
 
     @Test
@@ -288,7 +288,7 @@ class PagesTest extends WithVisitor {
         byte[] deep = ("[".repeat(200_000) + "]".repeat(200_000)).getBytes(StandardCharsets.UTF_8);
         assertThat(me.upload("/bodies/take-on", "/bodies/from-file", deep).statusCode())
                 .isEqualTo(422);
-        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
+        assertThat(bodies.standing(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
     }
 
     @Test
@@ -305,7 +305,7 @@ class PagesTest extends WithVisitor {
         HttpResponse<String> back =
                 me.upload("/bodies/take-on", "/bodies/from-file", file.body().getBytes(StandardCharsets.UTF_8));
         assertThat(back.statusCode()).isEqualTo(302);
-        assertThat(bodies.all(shop.maker().shop())).hasSize(DemoBodies.NAMES.size() + 1);
+        assertThat(bodies.standing(shop.maker().shop())).hasSize(DemoBodies.NAMES.size() + 1);
         String again = me.get(
                         back.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "") + "/file")
                 .body();

@@ -20,13 +20,17 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
     public static final Feature THICKNESS = of(FeatureKind.THICKNESS);
 
     public Feature {
+        boolean one = kind != FeatureKind.UNKNOWN && id.isEmpty() && !kind.many();
+        if (!one && !explains(kind, id)) {
+            throw new Refusal("feature", "“" + word(kind, id) + "” is no feature's name");
+        }
+    }
+
+    private static boolean explains(FeatureKind kind, String id) {
         String word = word(kind, id);
-        Refusal.unless(
-                kind == FeatureKind.UNKNOWN
-                        ? !isWord(word) || FeatureKind.of(word) == kind
-                        : isWord(word) && FeatureKind.of(word) == kind && id.isEmpty() != kind.many(),
-                "feature",
-                "“" + word + "” is no feature's name");
+        return kind == FeatureKind.UNKNOWN
+                ? !isWord(word) || FeatureKind.of(word) == kind
+                : isWord(word) && FeatureKind.of(word) == kind && id.isEmpty() != kind.many();
     }
 
     /** The feature of a kind that a body has once. */

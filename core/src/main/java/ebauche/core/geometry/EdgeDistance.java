@@ -33,6 +33,11 @@ public final class EdgeDistance {
         this.buckets = buckets;
     }
 
+    /** What it takes of the memory, nearly. */
+    public long bytes() {
+        return Arrays.stream(buckets).mapToLong(b -> 24L + 8L * b.length).sum();
+    }
+
     /** Distances up to {@code reach} inside a region, mm. */
     public static EdgeDistance of(Region region, double reach) {
         List<double[]> rings = new ArrayList<>();

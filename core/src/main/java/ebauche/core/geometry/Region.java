@@ -1,10 +1,12 @@
 package ebauche.core.geometry;
 
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -31,11 +33,20 @@ public final class Region {
     /** Chords per quarter circle; an offset of 20 mm is then within 0.02 mm of true. */
     private static final int QUARTER = 24;
 
-    /** Areas that were made of others lately; a body has some hundreds. */
-    private static final Remembered<Asked, Region> LAST = new Remembered<>(3000);
-
     /** What was done to an area, with another or by a distance. */
     private record Asked(char what, Region one, Object by) {}
+
+    private record Disc(Point centre, double diameter) {}
+
+    private record Rectangle(Point centre, double across, double along, double radius, double turned) {}
+
+    /** A corner with its place in the indexes, bytes. */
+    private static final int CORNER = 250;
+
+    /** Areas are made of the same others again and again: a body has some hundreds. */
+    private static Region remember(Object question, Supplier<Region> made) {
+        return Memo.here().get(question, made, r -> (long) CORNER * r.geometry.getNumPoints());
+    }
 
     private final Geometry geometry;
     /** What was taken away to make this region, if it was made so: it shares nothing with that, nor with any part of it. */
@@ -132,8 +143,10 @@ public final class Region {
     }
 
     public static Region disc(Point centre, double diameter) {
-        Geometry at = FACTORY.createPoint(new Coordinate(centre.x(), centre.y()));
-        return of(at.buffer(diameter / 2, QUARTER)).remembered();
+        return remember(new Disc(centre, diameter), () -> {
+            Geometry at = FACTORY.createPoint(new Coordinate(centre.x(), centre.y()));
+            return of(at.buffer(diameter / 2, QUARTER)).remembered();
+        });
     }
 
     /**
@@ -145,6 +158,12 @@ public final class Region {
      * @param turned degrees anticlockwise about its centre
      */
     public static Region rectangle(Point centre, double across, double along, double radius, double turned) {
+        return remember(
+                new Rectangle(centre, across, along, radius, turned),
+                () -> rounded(centre, across, along, radius, turned));
+    }
+
+    private static Region rounded(Point centre, double across, double along, double radius, double turned) {
         double r = Math.max(0, Math.min(radius, Math.min(across, along) / 2 - 1e-6));
         double w = across / 2 - r;
         double h = along / 2 - r;
@@ -212,12 +231,12 @@ public final class Region {
 
     /** The same area, as the object that stood for it before if there was one: its indexes are made already. */
     Region remembered() {
-        return LAST.get(new Asked('=', this, ""), () -> this);
+        return remember(new Asked('=', this, ""), () -> this);
     }
 
     /** Grown (or shrunk, if negative) by a distance, with round corners. */
     public Region grown(double distance) {
-        return LAST.get(new Asked('g', this, distance), () -> {
+        return remember(new Asked('g', this, distance), () -> {
             BufferParameters round = new BufferParameters(QUARTER);
             return of(BufferOp.bufferOp(geometry, distance, round));
         });
@@ -232,7 +251,7 @@ public final class Region {
         if (isEmpty() || other.isEmpty()) {
             return isEmpty() ? other : this;
         }
-        return LAST.get(
+        return remember(
                 new Asked('+', this, other),
                 () -> areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION)));
     }
@@ -241,7 +260,7 @@ public final class Region {
         if (isEmpty() || other.isEmpty() || apart(other)) {
             return this;
         }
-        return LAST.get(new Asked('-', this, other), () -> {
+        return remember(new Asked('-', this, other), () -> {
             Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
             return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
         });
@@ -256,7 +275,7 @@ public final class Region {
         if (isEmpty() || other.isEmpty() || farApart(other)) {
             return EMPTY;
         }
-        return LAST.get(new Asked('x', this, other), () -> cutTo(other));
+        return remember(new Asked('x', this, other), () -> cutTo(other));
     }
 
     private Region cutTo(Region other) {
@@ -317,7 +336,11 @@ public final class Region {
     public boolean contains(Region other) {
         boolean may = area() >= other.area() * (1 - 1e-9)
                 && geometry.getEnvelopeInternal().covers(other.geometry.getEnvelopeInternal());
-        return this == other || this == other.within || (may && prepared().covers(other.geometry));
+        return this == other || this == other.within || (may && holds(other));
+    }
+
+    private boolean holds(Region other) {
+        return Memo.here().get(new Asked('c', this, other), () -> prepared().covers(other.geometry), known -> 0);
     }
 
     public boolean contains(Point p) {

@@ -5,6 +5,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,15 +18,40 @@ import java.util.Set;
  * What was done and measured, in the order in which it happened. Nothing is ever taken out: a slip of the pen is
  * withdrawn by a later entry.
  */
-public record AsBuilt(List<Entry> timeline) {
+public final class AsBuilt {
     public static final AsBuilt NOTHING_YET = new AsBuilt(List.of());
 
-    public AsBuilt {
-        timeline = List.copyOf(timeline);
+    private final List<Entry> timeline;
+    private final List<Entry> standing;
+    private final Map<StepKey, Done> steps = new LinkedHashMap<>();
+    private final Map<Measurand, Reading> latest = new HashMap<>();
+
+    public AsBuilt(List<? extends Entry> timeline) {
+        this.timeline = List.copyOf(timeline);
         Set<String> ids = new HashSet<>();
+        Set<String> gone = new HashSet<>();
         for (Entry entry : timeline) {
             Refusal.unless(ids.add(entry.id()), "id", "the entry “" + entry.id() + "” stands twice in the record");
+            if (entry instanceof Withdrawn w) {
+                gone.add(w.entry());
+            }
         }
+        this.standing = this.timeline.stream()
+                .filter(e -> !(e instanceof Withdrawn) && !gone.contains(e.id()))
+                .toList();
+        for (Entry entry : standing) {
+            if (entry instanceof Done d) {
+                steps.remove(d.operation());
+                steps.put(d.operation(), d);
+            } else if (entry instanceof Reading r) {
+                latest.put(r.measures(), r);
+            }
+        }
+    }
+
+    /** Every entry, withdrawn ones and withdrawals too, in the order in which they were made. */
+    public List<Entry> timeline() {
+        return timeline;
     }
 
     /** One line of the record. */
@@ -96,31 +123,17 @@ public record AsBuilt(List<Entry> timeline) {
 
     /** The entries that stand: neither withdrawn nor withdrawals. */
     public List<Entry> standing() {
-        Set<String> gone = new HashSet<>();
-        for (Entry entry : timeline) {
-            if (entry instanceof Withdrawn w) {
-                gone.add(w.entry());
-            }
-        }
-        return timeline.stream()
-                .filter(e -> !(e instanceof Withdrawn) && !gone.contains(e.id()))
-                .toList();
+        return standing;
     }
 
-    /** The steps that are done and stand, by key. */
+    /** The step's last record, if it is done and stands. */
     public Optional<Done> done(StepKey operation) {
-        return standing().stream()
-                .filter(e -> e instanceof Done d && d.operation().equals(operation))
-                .map(Done.class::cast)
-                .reduce((a, b) -> b);
+        return Optional.ofNullable(steps.get(operation));
     }
 
     /** The latest standing reading of a measurand. */
     public Optional<Reading> latest(Measurand measurand) {
-        return standing().stream()
-                .filter(e -> e instanceof Reading r && r.measures().equals(measurand))
-                .map(Reading.class::cast)
-                .reduce((a, b) -> b);
+        return Optional.ofNullable(latest.get(measurand));
     }
 
     /**
@@ -155,13 +168,16 @@ public record AsBuilt(List<Entry> timeline) {
 
     /** Every standing step by its key, in the order of doing; the last record of a step counts. */
     public Map<StepKey, Done> steps() {
-        Map<StepKey, Done> done = new LinkedHashMap<>();
-        for (Entry entry : standing()) {
-            if (entry instanceof Done d) {
-                done.remove(d.operation());
-                done.put(d.operation(), d);
-            }
-        }
-        return done;
+        return Collections.unmodifiableMap(steps);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof AsBuilt that && that.timeline.equals(timeline);
+    }
+
+    @Override
+    public int hashCode() {
+        return timeline.hashCode();
     }
 }

@@ -16,8 +16,10 @@ public record StepKey(Feature feature, StepKind kind, String word) implements Co
     private static final Pattern WRITTEN = Pattern.compile("([^:]*):([^:]*)");
 
     public StepKey {
-        Refusal.unless(
-                WORD.matcher(word).matches() && StepKind.of(word) == kind, "step", "“" + word + "” names no step");
+        boolean itsOwn = kind != StepKind.UNKNOWN && word.equals(kind.word());
+        if (!itsOwn && !(WORD.matcher(word).matches() && StepKind.of(word) == kind)) {
+            throw new Refusal("step", "“" + word + "” names no step");
+        }
     }
 
     public static StepKey of(Feature feature, StepKind kind) {

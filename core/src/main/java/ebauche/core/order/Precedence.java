@@ -6,11 +6,14 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
-import java.util.IdentityHashMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Derives, from what each operation needs, gives and spoils, which must come before which.
@@ -23,19 +26,62 @@ import java.util.Map;
 @SuppressWarnings("ReferenceEquality") // a step is not its own giver or spoiler; two that read alike are two
 public final class Precedence {
     private final List<Operation> operations;
-    private final Map<String, Link> links = new LinkedHashMap<>();
+    /** What each of them does to the wood: finished steps count by what they really did. */
+    private final List<List<Change>> changes;
+
+    private final Set<StepKey> done;
+    private final Map<Pair, Link> links = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
-    /** Answers already found; operations of one feature share their conditions. */
-    private final IdentityHashMap<Condition, Map<Change, Boolean>> spoiled = new IdentityHashMap<>();
+    /** Which operations spoil a condition and which give it, as far as that was asked; many share their conditions. */
+    private final Map<Condition, Spoilers> spoilers = new HashMap<>();
 
-    private final IdentityHashMap<Condition, List<Operation>> givers = new IdentityHashMap<>();
+    private final Map<Condition, BitSet> givers = new HashMap<>();
 
-    /** What finished steps really did, by their keys. */
-    private final Map<StepKey, List<Change>> done;
+    private record Pair(StepKey before, StepKey after) {}
 
     private Precedence(List<Operation> operations, Map<StepKey, List<Change>> done) {
         this.operations = operations;
-        this.done = done;
+        this.done = done.keySet();
+        this.changes = operations.stream()
+                .map(o -> done.getOrDefault(o.key(), o.changes()))
+                .toList();
+    }
+
+    /** Whether each operation spoils one condition, found out when it is asked. */
+    private final class Spoilers {
+        private static final byte YES = 1;
+        private static final byte NO = 2;
+
+        private final Condition condition;
+        private final byte[] known = new byte[operations.size()];
+
+        Spoilers(Condition condition) {
+            this.condition = condition;
+        }
+
+        boolean spoils(int operation) {
+            if (known[operation] == 0) {
+                known[operation] = find(operation) ? YES : NO;
+            }
+            return known[operation] == YES;
+        }
+
+        private boolean find(int operation) {
+            for (Change change : changes.get(operation)) {
+                if (condition.spoiledBy(change)) {
+                    return true;
+                }
+            }
+            return operations.get(operation).spoils().contains(condition);
+        }
+
+        long count() {
+            return IntStream.range(0, known.length).filter(this::spoils).count();
+        }
+    }
+
+    private Spoilers spoilers(Condition condition) {
+        return spoilers.computeIfAbsent(condition, Spoilers::new);
     }
 
     /** The links between steps of which none is done. */
@@ -83,13 +129,15 @@ public final class Precedence {
 
     private void afterGivers(Operation needer, Condition need) {
         boolean given = false;
-        for (Operation giver : givers(need)) {
+        BitSet all = givers(need);
+        for (int i = all.nextSetBit(0); i >= 0; i = all.nextSetBit(i + 1)) {
+            Operation giver = operations.get(i);
             if (giver != needer) {
                 given = true;
                 link(giver, needer, "needs " + need.words() + ", which “" + giver.title() + "” gives", false);
             }
         }
-        if (!given && !done.containsKey(needer.key())) {
+        if (!given && !done.contains(needer.key())) {
             findings.add(Finding.thinkAgain(needer.station(), "nobody-gives")
                     .on(needer.feature())
                     .says(
@@ -98,31 +146,42 @@ public final class Precedence {
         }
     }
 
-    /** The operations that give a need, in the order given. */
-    private List<Operation> givers(Condition need) {
-        return givers.computeIfAbsent(
-                need,
-                n -> operations.stream()
-                        .filter(o -> o.gives().stream().anyMatch(g -> g.answers(n)))
-                        .toList());
+    /** Which operations give a need. */
+    private BitSet givers(Condition need) {
+        return givers.computeIfAbsent(need, n -> {
+            BitSet found = new BitSet();
+            for (int i = 0; i < operations.size(); i++) {
+                for (Condition given : operations.get(i).gives()) {
+                    if (given.answers(n)) {
+                        found.set(i);
+                        break;
+                    }
+                }
+            }
+            return found;
+        });
     }
 
     private void beforeSpoilers(Operation needer, Condition need, String words) {
-        for (Operation spoiler : operations) {
-            boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
+        boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
+        Spoilers asked = spoilers(need);
+        BitSet given = givers(need);
+        for (int i = 0; i < operations.size(); i++) {
+            Operation spoiler = operations.get(i);
             if (spoiler == needer || (ofWood && joined(spoiler, needer))) {
                 continue;
             }
-            if (!givers(need).contains(spoiler) && spoils(spoiler, need)) {
+            if (asked.spoils(i) && !given.get(i)) {
                 link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs", true);
             }
         }
     }
 
     private void afterChangers(Operation needer, Condition settled) {
-        for (Operation changer : operations) {
-            boolean settlesToo = changer.needs().contains(settled);
-            if (changer != needer && !settlesToo && spoils(changer, settled)) {
+        Spoilers asked = spoilers(settled);
+        for (int i = 0; i < operations.size(); i++) {
+            Operation changer = operations.get(i);
+            if (changer != needer && !changer.needs().contains(settled) && asked.spoils(i)) {
                 link(
                         changer,
                         needer,
@@ -132,19 +191,6 @@ public final class Precedence {
         }
     }
 
-    private boolean spoils(Operation operation, Condition condition) {
-        if (operation.spoils().contains(condition)) {
-            return true;
-        }
-        Map<Change, Boolean> asked = spoiled.computeIfAbsent(condition, c -> new IdentityHashMap<>());
-        for (Change change : done.getOrDefault(operation.key(), operation.changes())) {
-            if (asked.computeIfAbsent(change, c -> condition.spoiledBy(c))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private static boolean joined(Operation a, Operation b) {
         return a.feature().equals(b.feature())
                 || a.joins().contains(b.feature())
@@ -152,7 +198,7 @@ public final class Precedence {
     }
 
     private List<Condition.Wood> kept(Operation needer, Condition.AtLeast some) {
-        if (some.of().size() < some.count() && !done.containsKey(needer.key())) {
+        if (some.of().size() < some.count() && !done.contains(needer.key())) {
             findings.add(Finding.thinkAgain(needer.station(), "too-few-seats")
                     .on(needer.feature())
                     .says(
@@ -161,15 +207,14 @@ public final class Precedence {
                             "Hold the template with tape, or screw it where a later pocket takes the hole away."));
         }
         return some.of().stream()
-                .sorted(Comparator.comparingLong(
-                        w -> operations.stream().filter(o -> spoils(o, w)).count()))
+                .sorted(Comparator.comparingLong(w -> spoilers(w).count()))
                 .limit(some.count())
                 .toList();
     }
 
     private void link(Operation before, Operation after, String because, boolean takesAway) {
         links.putIfAbsent(
-                before.key() + " > " + after.key(),
+                new Pair(before.key(), after.key()),
                 new Link(before.key(), after.key(), because, takesAway, before.waitMinutes()));
     }
 }

@@ -1,5 +1,6 @@
 package ebauche.core.plan;
 
+import ebauche.core.memo.Memo;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Supplier;
@@ -16,7 +17,8 @@ final class Aside<T> {
     }
 
     static <T> Aside<T> of(Supplier<T> work) {
-        return new Aside<>(CompletableFuture.supplyAsync(work));
+        Memo memo = Memo.here();
+        return new Aside<>(CompletableFuture.supplyAsync(() -> memo.during(work)));
     }
 
     T get() {

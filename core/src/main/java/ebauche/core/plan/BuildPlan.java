@@ -19,31 +19,40 @@ import java.util.Optional;
 /**
  * Everything that follows from a build.
  *
- * @param build what it follows from
+ * @param schedule its steps in their order
  * @param findings gravest first
  * @param rules of the trade, each with this body's number; the findings of those that do not hold are among the findings
- * @param steps in order, each with the wood after it
- * @param links the reasons for the order, those that follow from others left out
  * @param reckonings the numbers a maker asks about
- * @param stillOpen how long each undecided choice stays open
  */
-public record BuildPlan(
-        Build build,
-        List<Finding> findings,
-        List<Rule> rules,
-        List<PlanStep> steps,
-        History history,
-        List<Link> links,
-        List<Reckoning> reckonings,
-        List<StillOpen> stillOpen) {
+public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> rules, List<Reckoning> reckonings) {
 
     public BuildPlan {
         findings = List.copyOf(findings);
         rules = List.copyOf(rules);
-        steps = List.copyOf(steps);
-        links = List.copyOf(links);
         reckonings = List.copyOf(reckonings);
-        stillOpen = List.copyOf(stillOpen);
+    }
+
+    /** What it follows from. */
+    public Build build() {
+        return schedule.build();
+    }
+
+    public List<PlanStep> steps() {
+        return schedule.steps();
+    }
+
+    /** The reasons for the order, those that follow from others left out. */
+    public List<Link> links() {
+        return schedule.links();
+    }
+
+    /** How long each undecided choice stays open. */
+    public List<StillOpen> stillOpen() {
+        return schedule.stillOpen();
+    }
+
+    public History history() {
+        return schedule.history();
     }
 
     /**
@@ -76,7 +85,7 @@ public record BuildPlan(
 
     /** Floors and walls of the finished body, thinnest first. */
     public List<WoodLeft.Thin> thinnest() {
-        return history.thinnest();
+        return history().thinnest();
     }
 
     /** Whether something stops the build. */
@@ -86,11 +95,11 @@ public record BuildPlan(
 
     /** The first step that is not done. */
     public Optional<PlanStep> next() {
-        return steps.stream().filter(s -> !s.done()).findFirst();
+        return schedule.next();
     }
 
     public Optional<PlanStep> step(StepKey key) {
-        return steps.stream().filter(s -> s.operation().key().equals(key)).findFirst();
+        return schedule.step(key);
     }
 
     /** The step that an address or a form names. */
@@ -99,25 +108,22 @@ public record BuildPlan(
     }
 
     public int indexOf(PlanStep step) {
-        return steps.indexOf(step);
+        return steps().indexOf(step);
     }
 
     /** Hands-on minutes of the whole build. */
     public int totalMinutes() {
-        return steps.stream().mapToInt(s -> s.operation().handsOnMinutes()).sum();
+        return schedule.totalMinutes();
     }
 
     /** Hands-on minutes of what is done. */
     public int doneMinutes() {
-        return steps.stream()
-                .filter(PlanStep::done)
-                .mapToInt(s -> s.operation().handsOnMinutes())
-                .sum();
+        return schedule.doneMinutes();
     }
 
     /** The reasons why a step stands after others. */
     public List<Link> reasons(StepKey key) {
-        return links.stream().filter(l -> l.after().equals(key)).toList();
+        return schedule.reasons(key);
     }
 
     /** A named number of the plan. */

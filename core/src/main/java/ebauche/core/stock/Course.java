@@ -3,7 +3,7 @@ package ebauche.core.stock;
 import ebauche.core.geometry.EdgeDistance;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.geometry.Remembered;
+import ebauche.core.memo.Memo;
 import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 
@@ -85,21 +85,20 @@ public sealed interface Course {
     /**
      * All round, from a line so far inside the outline.
      *
-     * <p>Distances from an outline are dear and the same for every plan of one body: the last few rims are remembered with
+     * <p>Distances from an outline are dear and the same for every plan of one body: rims are remembered with
      * what was reckoned of them, which changes no answer.
      */
     final class Rim implements Course {
-        private static final int REMEMBERED = 4;
-        private static final Remembered<Key, Rim> LAST = new Remembered<>(REMEMBERED);
+        private static final int CELLS_PER_MM2 = 4;
 
         private record Key(Region outline, double width) {}
+
+        private record Farthest(Key rim, Region over) {}
 
         private final Region outline;
         private final double width;
         private final EdgeDistance edge;
         private volatile Cells cells;
-        /** Its farthest places in the areas that were asked for: every cut of a body asks for its own. */
-        private final Remembered<Region, Point> farthest = new Remembered<>(1000);
 
         private Rim(Region outline, double width) {
             this.outline = outline;
@@ -109,7 +108,13 @@ public sealed interface Course {
 
         /** The rim of an outline, so far in. */
         public static Rim of(Region outline, double width) {
-            return LAST.get(new Key(outline, width), () -> new Rim(outline, width));
+            return Memo.here().get(new Key(outline, width), () -> new Rim(outline, width), Rim::bytes);
+        }
+
+        /** With the cells of one grid over it, at the pitch that the wood of most bodies is told on. */
+        private long bytes() {
+            double box = (outline.maxX() - outline.minX()) * (outline.maxY() - outline.minY());
+            return edge.bytes() + (long) (Float.BYTES * box * CELLS_PER_MM2);
         }
 
         /** How far a profile has fallen in the cells of one grid, each reckoned when it is first asked for. */
@@ -159,10 +164,11 @@ public sealed interface Course {
             return width - edge.at(x, y);
         }
 
-        /** The area's place that lies nearest to the outline. */
+        /** The area's place that lies nearest to the outline: every cut of a body asks for its own. */
         @Override
         public Point farthest(Region over) {
-            return farthest.get(over, () -> over.nearestToEdge(outline)[0]);
+            return Memo.here()
+                    .get(new Farthest(new Key(outline, width), over), () -> over.nearestToEdge(outline)[0], p -> 0);
         }
 
         @Override

@@ -1,8 +1,7 @@
 package ebauche.core.stock;
 
 import ebauche.core.geometry.Point;
-import ebauche.core.geometry.Remembered;
-import java.lang.ref.SoftReference;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -21,9 +20,7 @@ public final class Stock {
     /** A pocket's few rows of tiles are done before another core could begin. */
     private static final int FEW_ROWS = 10;
 
-    /** What the last changes did to which tiles; a body edited a little goes through nearly the same stocks again. */
-    private static final Remembered<Asked, Done> LAST = new Remembered<>(400);
-
+    /** What a change does to tiles; a body edited a little goes through nearly the same stocks again. */
     private record Asked(Grid grid, Change change, byte material) {}
 
     private final Grid grid;
@@ -76,43 +73,75 @@ public final class Stock {
             }
             material = (byte) kinds.indexOf(add.material());
         }
-        Done last = LAST.get(new Asked(grid, change, material), Done::new);
+        Memo memo = Memo.here();
+        Asked asked = new Asked(grid, change, material);
         Tile[] changed = tiles.clone();
-        BitSet open = last.again(tiles, changed);
+        Done last = memo.known(asked, Done.class).orElse(null);
+        BitSet open = last == null ? all() : last.again(tiles, changed);
         if (!open.isEmpty()) {
-            new Sweep(change, material, changed, open).run();
-            last.was(tiles, changed);
+            BitSet swept = new Sweep(change, material, changed, open).run();
+            Done now = Done.of(last == null ? swept : last.touched(), tiles, changed);
+            memo.put(asked, now, now.bytes());
         }
         return new Stock(grid, changed, List.copyOf(kinds));
     }
 
-    /**
-     * What one change did when it was last made: the very same tile comes out the same. Held only while memory allows, since the tiles
-     * of a carve are large.
-     */
+    private BitSet all() {
+        BitSet all = new BitSet();
+        all.set(0, tiles.length);
+        return all;
+    }
+
+    /** What one change did when it was last made, tile by tile of those that it touches: the very same tile comes out the same. */
     private static final class Done {
-        private volatile SoftReference<Tile[][]> last = new SoftReference<>(null);
+        private final int[] indexes;
+        private final Tile[] before;
+        private final Tile[] after;
+
+        private Done(int[] indexes, Tile[] before, Tile[] after) {
+            this.indexes = indexes;
+            this.before = before;
+            this.after = after;
+        }
+
+        static Done of(BitSet touched, Tile[] before, Tile[] after) {
+            int[] indexes = touched.stream().toArray();
+            Tile[] from = new Tile[indexes.length];
+            Tile[] to = new Tile[indexes.length];
+            for (int i = 0; i < indexes.length; i++) {
+                from[i] = before[indexes[i]];
+                to[i] = after[indexes[i]];
+            }
+            return new Done(indexes, from, to);
+        }
 
         /** Fills in what is known; which tiles are still to be swept. */
-        BitSet again(Tile[] before, Tile[] out) {
+        BitSet again(Tile[] tiles, Tile[] out) {
             BitSet open = new BitSet();
-            Tile[][] known = last.get();
-            if (known == null) {
-                open.set(0, before.length);
-                return open;
-            }
-            for (int i = 0; i < before.length; i++) {
-                if (before[i] == known[0][i]) {
-                    out[i] = known[1][i];
+            for (int i = 0; i < indexes.length; i++) {
+                if (tiles[indexes[i]] == before[i]) {
+                    out[indexes[i]] = after[i];
                 } else {
-                    open.set(i);
+                    open.set(indexes[i]);
                 }
             }
             return open;
         }
 
-        void was(Tile[] before, Tile[] after) {
-            last = new SoftReference<>(new Tile[][] {before, after});
+        BitSet touched() {
+            BitSet touched = new BitSet();
+            for (int index : indexes) {
+                touched.set(index);
+            }
+            return touched;
+        }
+
+        long bytes() {
+            long bytes = 0;
+            for (int i = 0; i < after.length; i++) {
+                bytes += 12 + (after[i] == before[i] ? 0 : after[i].bytes());
+            }
+            return bytes;
         }
     }
 
@@ -149,22 +178,32 @@ public final class Stock {
             this.bottoms = solid instanceof Solid.Prism p ? p.bottom().over(grid) : null;
         }
 
-        /** Rows of tiles know nothing of each other: many of them are swept on all cores. */
-        void run() {
+        /** Rows of tiles know nothing of each other: many of them are swept on all cores. Which tiles the change lies over. */
+        BitSet run() {
             int first = raster.firstRow() / Tile.SIDE;
             int end = (raster.endRow() + Tile.SIDE - 1) / Tile.SIDE;
             IntStream rows = IntStream.range(first, Math.max(first, end));
-            (end - first > FEW_ROWS ? rows.parallel() : rows).forEach(this::row);
+            BitSet[] covered = (end - first > FEW_ROWS ? rows.parallel() : rows)
+                    .mapToObj(this::row)
+                    .toArray(BitSet[]::new);
+            BitSet all = new BitSet();
+            for (BitSet row : covered) {
+                all.or(row);
+            }
+            return all;
         }
 
-        private void row(int tr) {
+        private BitSet row(int tr) {
+            BitSet over = new BitSet();
             for (int tc = 0; tc < tilesAcross; tc++) {
                 int index = tr * tilesAcross + tc;
                 int covered = open.get(index) ? covered(tr, tc) : 0;
                 if (covered > 0) {
+                    over.set(index);
                     out[index] = swept(out[index], tr, tc, covered == Tile.CELLS);
                 }
             }
+            return over;
         }
 
         private int covered(int tr, int tc) {
@@ -249,6 +288,15 @@ public final class Stock {
             }
             return work;
         }
+    }
+
+    /** What its tiles take of the memory that another stock's do not, nearly. */
+    public long bytesBeyond(Stock other) {
+        long bytes = 16 + 4L * tiles.length;
+        for (int i = 0; i < tiles.length; i++) {
+            bytes += other != null && other.tiles[i] == tiles[i] ? 0 : tiles[i].bytes();
+        }
+        return bytes;
     }
 
     /** The solid intervals over a plan point: top, bottom, top, bottom..., front to back; empty outside the wood. */

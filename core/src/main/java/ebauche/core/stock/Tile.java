@@ -25,6 +25,11 @@ final class Tile {
         this.materials = materials;
     }
 
+    /** What it takes of the memory, nearly. */
+    long bytes() {
+        return 80L + (long) Float.BYTES * depths.length + materials.length;
+    }
+
     boolean isUniform() {
         return materials.length == slots;
     }

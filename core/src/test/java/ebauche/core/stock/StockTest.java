@@ -10,6 +10,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -108,6 +109,13 @@ class StockTest {
     @ParameterizedTest
     @ValueSource(longs = {11, 12, 13, 14, 15, 16})
     void an_edited_stock_is_the_one_that_is_made_anew(long seed) {
+        Memo.of(64L << 20).during(() -> {
+            edited(seed);
+            return null;
+        });
+    }
+
+    private static void edited(long seed) {
         Random r = new Random(seed);
         List<Solid> cuts = new ArrayList<>();
         for (int i = 0; i < 10; i++) {

@@ -1,0 +1,2 @@
+/** What was reckoned before, kept by weight. */
+package ebauche.core.memo;

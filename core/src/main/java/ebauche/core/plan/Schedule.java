@@ -1,0 +1,54 @@
+package ebauche.core.plan;
+
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
+import ebauche.core.operation.StepKey;
+import ebauche.core.order.Link;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The steps of a build in their order, with their reasons and minutes: what can be told without looking at the wood.
+ *
+ * @param build what it follows from
+ * @param steps in order
+ * @param links the reasons for the order, those that follow from others left out
+ * @param stillOpen how long each undecided choice stays open
+ * @param history what each step does; its wood is there when it is asked for
+ */
+public record Schedule(
+        Build build, List<BuildPlan.PlanStep> steps, List<Link> links, List<StillOpen> stillOpen, History history) {
+
+    public Schedule {
+        steps = List.copyOf(steps);
+        links = List.copyOf(links);
+        stillOpen = List.copyOf(stillOpen);
+    }
+
+    /** The first step that is not done. */
+    public Optional<BuildPlan.PlanStep> next() {
+        return steps.stream().filter(s -> !s.done()).findFirst();
+    }
+
+    public Optional<BuildPlan.PlanStep> step(StepKey key) {
+        return steps.stream().filter(s -> s.operation().key().equals(key)).findFirst();
+    }
+
+    /** Hands-on minutes of the whole build. */
+    public int totalMinutes() {
+        return steps.stream().mapToInt(s -> s.operation().handsOnMinutes()).sum();
+    }
+
+    /** Hands-on minutes of what is done. */
+    public int doneMinutes() {
+        return steps.stream()
+                .filter(BuildPlan.PlanStep::done)
+                .mapToInt(s -> s.operation().handsOnMinutes())
+                .sum();
+    }
+
+    /** The reasons why a step stands after others. */
+    public List<Link> reasons(StepKey key) {
+        return links.stream().filter(l -> l.after().equals(key)).toList();
+    }
+}
