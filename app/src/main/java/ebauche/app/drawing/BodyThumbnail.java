@@ -9,6 +9,7 @@ public final class BodyThumbnail {
     private static final double WIDTH = 300;
     private static final double HEIGHT = 200;
     private static final double MARGIN = 10;
+    private static final double HALF_A_PIXEL = 0.5;
 
     private BodyThumbnail() {}
 
@@ -18,10 +19,11 @@ public final class BodyThumbnail {
                 (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()),
                 (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
         Frame frame = new Frame(
-                scale,
-                WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale,
-                HEIGHT / 2 - (body.maxX() + body.minX()) / 2 * scale,
-                Face.FRONT);
+                        scale,
+                        WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale,
+                        HEIGHT / 2 - (body.maxX() + body.minX()) / 2 * scale,
+                        Face.FRONT)
+                .within(HALF_A_PIXEL);
         int next = plan.next().map(plan::indexOf).orElse(plan.steps().size());
         String name = plan.build().design().name();
         Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", name + " from the front, as far as it has come");

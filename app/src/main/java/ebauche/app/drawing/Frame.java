@@ -12,8 +12,18 @@ import ebauche.core.geometry.Region;
  * @param left x in the drawing of the body's y = 0
  * @param middle y in the drawing of the centre line
  * @param up the face that is seen
+ * @param coarse edges may be drawn so far off, mm: nought as they are
  */
-record Frame(double scale, double left, double middle, Face up) {
+record Frame(double scale, double left, double middle, Face up, double coarse) {
+    Frame(double scale, double left, double middle, Face up) {
+        this(scale, left, middle, up, 0);
+    }
+
+    /** The same for a small picture: no edge is drawn more than so much off, in units of the drawing, and takes few corners. */
+    Frame within(double units) {
+        return new Frame(scale, left, middle, up, units / scale);
+    }
+
     /** A body in the middle of a sheet so wide, as large as it and the height that is left for it allow. */
     static Frame holding(Region body, double width, double tallest, double margin, Face up) {
         double along = body.maxY() - body.minY();
@@ -41,7 +51,8 @@ record Frame(double scale, double left, double middle, Face up) {
 
     String path(Region region) {
         StringBuilder data = new StringBuilder();
-        region.forEachRing(ring -> {
+        Region drawn = coarse > 0 ? region.coarser(coarse) : region;
+        drawn.forEachRing(ring -> {
             for (int i = 0; i < ring.length - 2; i += 2) {
                 data.append(i == 0 ? 'M' : 'L')
                         .append(Svg.n(x(ring[i + 1])))
