@@ -3,14 +3,21 @@ package ebauche.app.shopfloor;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
+import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.ways.WaysStore;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Optional;
+import ebauche.app.web.Figures;
+import ebauche.core.measure.LengthUnit;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
 
-/** The cards of the floor. A body is planned for its card once in each of its states; the card is kept, the plan is not. */
+/**
+ * The cards of the floor. A body is planned for its card once in each of its states, and the card written once in each unit; the card
+ * is kept, the plan is not.
+ */
 @Component
 class FloorCards {
     private static final int CARDS_KEPT = 5_000;
@@ -21,55 +28,57 @@ class FloorCards {
     private final Bodies bodies;
     private final BodyStore store;
     private final WaysStore ways;
-    private final Cache<State, FloorCard> known =
+    private final SpringTemplateEngine templates;
+    private final Cache<State, String> known =
             Caffeine.newBuilder().maximumSize(CARDS_KEPT).build();
 
-    FloorCards(Bodies bodies, BodyStore store, WaysStore ways) {
+    FloorCards(Bodies bodies, BodyStore store, WaysStore ways, SpringTemplateEngine templates) {
         this.bodies = bodies;
         this.store = store;
         this.ways = ways;
+        this.templates = templates;
     }
 
-    private record State(long shop, long body, int revision, int entries, int ways) {}
+    private record State(long shop, long body, int revision, int entries, int ways, LengthUnit unit) {}
 
-    /** A place on the floor: its card, if that is known or was made now. */
-    public record Place(BodyStore.Standing standing, Optional<FloorCard> card) {}
-
-    /** The floor of a shop, the newest body first. */
-    List<Place> floor(long shop) {
+    /** The floor of a shop as it is written in a page, the newest body first. */
+    String floor(long shop, Figures fig) {
         int shopWays = ways.of(shop).number();
-        List<Place> floor = new ArrayList<>();
+        StringBuilder floor = new StringBuilder();
         int made = 0;
         for (BodyStore.Standing standing : store.standing(shop)) {
-            FloorCard card = known.getIfPresent(state(standing, shopWays));
+            State state = state(standing, shopWays, fig);
+            String card = known.getIfPresent(state);
             if (card == null && made < AT_ONCE) {
-                card = make(standing, shopWays);
+                card = written(FloorCard.of(bodies.current(standing.body())), fig);
+                known.put(state, card);
                 made++;
             }
-            floor.add(new Place(standing, Optional.ofNullable(card)));
+            floor.append(card == null ? waiting(standing.body()) : card);
         }
-        return floor;
+        return floor.toString();
     }
 
     /** The card of one body as it stands now. */
-    FloorCard card(long shop, String publicId) {
+    String card(long shop, String publicId, Figures fig) {
         Bodies.Current current = bodies.current(shop, publicId);
         BodyStore.Standing standing = new BodyStore.Standing(
                 current.body(),
                 current.revision().number(),
                 current.plan().build().asBuilt().timeline().size());
-        State state = state(standing, current.ways().number());
-        return known.get(state, s -> FloorCard.of(current));
+        return known.get(state(standing, current.ways().number(), fig), s -> written(FloorCard.of(current), fig));
     }
 
-    private FloorCard make(BodyStore.Standing standing, int shopWays) {
-        FloorCard card = FloorCard.of(bodies.current(standing.body()));
-        known.put(state(standing, shopWays), card);
-        return card;
+    private static State state(BodyStore.Standing standing, int shopWays, Figures fig) {
+        Body body = standing.body();
+        return new State(body.shop(), body.id(), standing.revision(), standing.entries(), shopWays, fig.unit());
     }
 
-    private static State state(BodyStore.Standing standing, int shopWays) {
-        return new State(
-                standing.body().shop(), standing.body().id(), standing.revision(), standing.entries(), shopWays);
+    private String written(FloorCard card, Figures fig) {
+        return templates.process("shopfloor/card", new Context(Locale.ROOT, Map.of("card", card, "fig", fig)));
+    }
+
+    private String waiting(Body body) {
+        return templates.process("shopfloor/waiting", new Context(Locale.ROOT, Map.of("body", body)));
     }
 }
