@@ -12,7 +12,11 @@ import ebauche.core.neck.PocketState;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
+import ebauche.exchange.Additions;
 import ebauche.exchange.BuildFileException;
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.Field;
+import ebauche.exchange.JsonPaths;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -112,7 +116,7 @@ class DesignController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Draft draft = draft(current, base, leaveOut, typed, fig);
         if (!add.isEmpty()) {
-            NewParts.add(draft.design(), add);
+            Additions.add(draft.design(), add);
             return again(current, draft, fig, model);
         }
         Draft judged = draft.with(troubles(current, draft));
@@ -140,44 +144,13 @@ class DesignController {
             Bodies.Current current, int base, List<String> leaveOut, Map<String, String> typed, Figures fig) {
         ObjectNode from =
                 store.revision(current.body(), base).orElseThrow(NotHere::new).design();
-        ObjectNode skeleton = withAdded(from, typed);
+        ObjectNode skeleton = Additions.shown(from, typed);
         return new Draft(
                 DesignEdit.apply(skeleton, typed, fig.unit()),
                 base,
                 leaveOut,
                 typed,
                 DesignEdit.troubles(skeleton, typed, fig.unit()));
-    }
-
-    /** Parts that were added in the form since, so that their fields have a place. */
-    private static ObjectNode withAdded(ObjectNode from, Map<String, String> typed) {
-        ObjectNode out = from.deepCopy();
-        Map<String, String> places = Map.of(
-                "studs", "bridge.studs.",
-                "vibrato", "bridge.vibrato.",
-                "stringThrough", "bridge.stringThrough.",
-                "heel", "neck.heel.",
-                "neckFerrules", "neck.ferrule.",
-                "scratchPlate", "neck.scratchPlate.",
-                "controlCavity", "controlCavity.",
-                "jack", "jack.");
-        for (Map.Entry<String, String> place : places.entrySet()) {
-            String kind = place.getKey();
-            String prefix = place.getValue();
-            if (typed.keySet().stream().anyMatch(k -> k.startsWith(prefix))) {
-                NewParts.add(out, kind);
-            }
-        }
-        for (int i = out.path("pickups").size(); typed.containsKey("pickups." + i + ".id") && i < 40; i++) {
-            NewParts.add(out, "pickup");
-        }
-        for (int i = out.path("controls").size(); typed.containsKey("controls." + i + ".id") && i < 40; i++) {
-            NewParts.add(out, typed.getOrDefault("controls." + i + ".part.kind", "pot"));
-        }
-        for (int i = out.path("holes").size(); typed.containsKey("holes." + i + ".id") && i < 40; i++) {
-            NewParts.add(out, typed.getOrDefault("holes." + i + ".part.kind", "insert"));
-        }
-        return out;
     }
 
     private static ObjectNode file(Bodies.Current current, ObjectNode design) {
@@ -240,17 +213,17 @@ class DesignController {
 
     private static void form(Bodies.Current current, Draft draft, Model model) {
         Map<String, String> values = new LinkedHashMap<>();
-        List<DesignFields.Section> sections =
-                DesignFields.of(draft.design(), current.ways().timbers());
+        List<DesignCatalogue.Section> sections =
+                DesignCatalogue.sections(draft.design(), current.ways().timbers());
         sections.forEach(s -> s.fields()
                 .forEach(f -> values.put(
                         f.path(),
                         draft.troubles().containsKey(f.path())
                                 ? draft.typed().getOrDefault(f.path(), "")
-                                : DesignEdit.at(draft.design(), f.path()))));
+                                : JsonPaths.text(draft.design(), f.path()))));
         List<String> shown = sections.stream()
                 .flatMap(s -> s.fields().stream())
-                .map(DesignFields.Field::path)
+                .map(Field.Input::path)
                 .toList();
         model.addAttribute("current", current);
         model.addAttribute("sections", sections);
@@ -264,15 +237,11 @@ class DesignController {
                         .toList());
         Map<String, AsBuilt.Reading> measured = new LinkedHashMap<>();
         AsBuilt record = current.plan().build().asBuilt();
-        DesignFields.measurable(draft.design())
+        DesignCatalogue.measurable(draft.design())
                 .forEach((path, size) -> record.latest(size).ifPresent(reading -> measured.put(path, reading)));
         model.addAttribute("measured", measured);
         model.addAttribute("leaveOut", draft.leaveOut());
-        model.addAttribute(
-                "addable",
-                NewParts.KINDS.stream()
-                        .filter(k -> !NewParts.has(draft.design(), k))
-                        .toList());
+        model.addAttribute("addable", Additions.to(draft.design()));
     }
 
     private static void trial(Bodies.Current current, Draft draft, Figures fig, Model model) {

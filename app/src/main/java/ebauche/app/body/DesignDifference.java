@@ -1,5 +1,7 @@
 package ebauche.app.body;
 
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.Field;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -115,8 +117,8 @@ final class DesignDifference {
     /** The form's labels by the places of its fields. */
     private static Map<List<String>, String> labels(ObjectNode design) {
         Map<List<String>, String> labels = new LinkedHashMap<>();
-        for (DesignFields.Section section : DesignFields.of(design)) {
-            for (DesignFields.Field field : section.fields()) {
+        for (DesignCatalogue.Section section : DesignCatalogue.sections(design)) {
+            for (Field.Input field : section.fields()) {
                 List<String> path = new ArrayList<>();
                 JsonNode at = design;
                 for (String key : field.path().split("\\.")) {

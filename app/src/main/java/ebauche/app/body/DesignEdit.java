@@ -1,8 +1,12 @@
 package ebauche.app.body;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.Field;
+import ebauche.exchange.JsonPaths;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -12,30 +16,14 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Carries what was typed into a design's JSON, and reads what stands there. Nothing typed is lost, right or wrong. */
-final class DesignEdit {
+public final class DesignEdit {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private DesignEdit() {}
-
-    /** The text at a place of the design, empty if nothing is there. */
-    static String at(JsonNode design, String path) {
-        JsonNode node = find(design, path);
-        return node == null || node.isNull() || node.isMissingNode() ? "" : node.asString("");
-    }
-
-    /** What stands at a place of the design; a missing node if nothing does. */
-    static JsonNode find(JsonNode design, String path) {
-        JsonNode node = design;
-        for (String key : path.split("\\.")) {
-            node = node.isArray() && key.matches("\\d{1,6}") ? node.path(Integer.parseInt(key)) : node.path(key);
-        }
-        return node;
-    }
 
     /**
      * A copy of the design with every field that was typed put in its place; an empty one is taken out, so that its usual
@@ -45,8 +33,8 @@ final class DesignEdit {
      */
     static ObjectNode apply(ObjectNode design, Map<String, String> typed, LengthUnit bare) {
         ObjectNode out = design.deepCopy();
-        for (DesignFields.Section section : DesignFields.of(design)) {
-            for (DesignFields.Field field : section.fields()) {
+        for (DesignCatalogue.Section section : DesignCatalogue.sections(design)) {
+            for (Field.Input field : section.fields()) {
                 String text = typed.get(field.path());
                 if (text != null) {
                     put(out, field, text.strip(), bare);
@@ -56,15 +44,14 @@ final class DesignEdit {
         return out;
     }
 
-    private static void put(ObjectNode design, DesignFields.Field field, String text, LengthUnit bare) {
-        int dot = field.path().lastIndexOf('.');
-        JsonNode parent = dot < 0 ? design : find(design, field.path().substring(0, dot));
-        String key = field.path().substring(dot + 1);
+    private static void put(ObjectNode design, Field.Input field, String text, LengthUnit bare) {
+        JsonNode parent = JsonPaths.parent(design, field.path());
+        String key = JsonPaths.key(field.path());
         if (!(parent instanceof ObjectNode object)) {
             return;
         }
         // A browser sends the first of a choice where nothing was chosen: that is its usual value, and stays unsaid.
-        boolean unsaid = field.kind() == DesignFields.Kind.CHOICE
+        boolean unsaid = field.kind() == Field.Kind.CHOICE
                 && !object.has(key)
                 && text.equals(field.options().get(0));
         if (text.isEmpty()) {
@@ -74,7 +61,7 @@ final class DesignEdit {
         }
     }
 
-    private static JsonNode value(DesignFields.Field field, String text, LengthUnit bare) {
+    private static JsonNode value(Field.Input field, String text, LengthUnit bare) {
         return switch (field.kind()) {
             case LENGTH -> {
                 try {
@@ -100,10 +87,10 @@ final class DesignEdit {
     /** Lengths that are none, by field: all of them at once, before anything is reckoned. */
     static Map<String, String> troubles(ObjectNode design, Map<String, String> typed, LengthUnit bare) {
         Map<String, String> troubles = new LinkedHashMap<>();
-        for (DesignFields.Section section : DesignFields.of(design)) {
-            for (DesignFields.Field field : section.fields()) {
+        for (DesignCatalogue.Section section : DesignCatalogue.sections(design)) {
+            for (Field.Input field : section.fields()) {
                 String text = typed.getOrDefault(field.path(), "").strip();
-                if (field.kind() == DesignFields.Kind.LENGTH && !text.isEmpty()) {
+                if (field.kind() == Field.Kind.LENGTH && !text.isEmpty()) {
                     try {
                         Length.parse(text, bare);
                     } catch (LengthFormatException e) {
@@ -125,24 +112,28 @@ final class DesignEdit {
     /** A copy without some of its optional parts; what is no such part is left alone. */
     static ObjectNode without(ObjectNode design, Collection<String> parts) {
         ObjectNode out = design.deepCopy();
-        List<DesignFields.Section> sections = new ArrayList<>(DesignFields.of(design));
+        List<DesignCatalogue.Section> sections = new ArrayList<>(DesignCatalogue.sections(design));
         Collections.reverse(sections); // later entries of a list first, so that none moves before it is taken out
-        for (DesignFields.Section section : sections) {
+        for (DesignCatalogue.Section section : sections) {
             if (section.optional() && parts.contains(section.path())) {
-                takeOut(out, section.path());
+                JsonPaths.remove(out, section.path());
             }
         }
         return out;
     }
 
-    private static void takeOut(ObjectNode design, String path) {
-        int dot = path.lastIndexOf('.');
-        JsonNode parent = dot < 0 ? design : find(design, path.substring(0, dot));
-        String key = path.substring(dot + 1);
-        if (parent instanceof ArrayNode list) {
-            list.remove(Integer.parseInt(key));
-        } else if (parent instanceof ObjectNode object) {
-            object.remove(key);
+    /** Leaves a feature undecided, or decides on it. */
+    public static void undecided(ObjectNode design, Feature feature, boolean open) {
+        List<String> all = new ArrayList<>();
+        design.path("undecided").forEach(f -> all.add(f.asString("")));
+        all.remove(feature.word());
+        if (open) {
+            all.add(feature.word());
+        }
+        if (all.isEmpty()) {
+            design.remove("undecided");
+        } else {
+            all.forEach(design.putArray("undecided")::add);
         }
     }
 }

@@ -1,5 +1,8 @@
 package ebauche.app.body;
 
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.Field;
+import ebauche.exchange.JsonPaths;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,17 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
  * other does not move mine onto its neighbour; a part that is gone over there and was changed here comes back whole.
  */
 final class DesignMerge {
-    private static final Pattern LIST_PART = Pattern.compile("(pickups|controls|holes)\\.(\\d+)(\\..+)?");
-    private static final List<String> OBJECT_PARTS = List.of(
-            "controlCavity",
-            "jack",
-            "bridge.studs",
-            "bridge.vibrato",
-            "bridge.stringThrough",
-            "neck.heel",
-            "neck.ferrule",
-            "neck.scratchPlate");
-
+    private static final Pattern LIST_PART = Pattern.compile("(\\w+)\\.(\\d+)(\\..+)?");
     private final ObjectNode mine;
     private final ObjectNode merged;
     private final Set<String> wholeParts = new LinkedHashSet<>();
@@ -45,21 +38,20 @@ final class DesignMerge {
     static ObjectNode of(ObjectNode from, ObjectNode mine, ObjectNode theirs) {
         DesignMerge merge = new DesignMerge(mine, theirs);
         changes(from, mine).forEach(merge::carry);
-        for (String element : elements(mine)) {
-            samePlace(mine, from, element)
-                    .filter(was -> !kind(from, was).equals(kind(mine, element)))
-                    .ifPresent(was -> merge.exchange(element));
-        }
+        DesignCatalogue.slots(mine)
+                .forEach((element, key) -> samePlace(mine, from, element)
+                        .filter(was -> !kind(from, was, key).equals(kind(mine, element, key)))
+                        .ifPresent(was -> merge.exchange(element)));
         return merge.merged;
     }
 
     /** Paths in {@code to} whose text differs from the same part's in {@code from}. */
     private static List<String> changes(ObjectNode from, ObjectNode to) {
         List<String> changed = new ArrayList<>();
-        for (DesignFields.Section section : DesignFields.of(to)) {
-            for (DesignFields.Field field : section.fields()) {
+        for (DesignCatalogue.Section section : DesignCatalogue.sections(to)) {
+            for (Field.Input field : section.fields()) {
                 Optional<String> there = samePlace(to, from, field.path());
-                if (there.isEmpty() || !DesignEdit.at(from, there.get()).equals(DesignEdit.at(to, field.path()))) {
+                if (there.isEmpty() || !JsonPaths.text(from, there.get()).equals(JsonPaths.text(to, field.path()))) {
                     changed.add(field.path());
                 }
             }
@@ -70,36 +62,24 @@ final class DesignMerge {
     private void carry(String path) {
         Optional<String> there = samePlace(mine, merged, path);
         if (there.isPresent()) {
-            put(there.get(), DesignEdit.find(mine, path));
-        } else if (wholeParts.add(partOf(path))) {
-            bringBack(partOf(path));
+            put(there.get(), JsonPaths.find(mine, path));
+        } else if (wholeParts.add(DesignCatalogue.optionalPart(path))) {
+            bringBack(DesignCatalogue.optionalPart(path));
         }
-    }
-
-    /** What a part can be put into. */
-    private static List<String> elements(ObjectNode design) {
-        List<String> elements = new ArrayList<>(List.of("bridge", "controlCavity", "jack"));
-        for (String list : List.of("pickups", "controls", "holes")) {
-            for (int i = 0; i < design.path(list).size(); i++) {
-                elements.add(list + "." + i);
-            }
-        }
-        return elements;
     }
 
     /** The kind of part in an element, empty where its sizes are drawn. */
-    private static String kind(ObjectNode design, String element) {
-        JsonNode of = DesignEdit.find(design, element);
-        return of.path(of.has("cover") ? "cover" : "part").path("kind").asString("");
+    private static String kind(ObjectNode design, String element, String key) {
+        return JsonPaths.find(design, element).path(key).path("kind").asString("");
     }
 
     /** A part exchanged here stands whole, with what comes and goes with it; where it stands is left as it is. */
     private void exchange(String element) {
         Optional<String> there = samePlace(mine, merged, element);
         if (there.isPresent()
-                && DesignEdit.find(merged, there.get()) instanceof ObjectNode theirs
-                && DesignEdit.find(mine, element) instanceof ObjectNode own) {
-            for (String key : Altered.GOES_WITH_PART) {
+                && JsonPaths.find(merged, there.get()) instanceof ObjectNode theirs
+                && JsonPaths.find(mine, element) instanceof ObjectNode own) {
+            for (String key : DesignCatalogue.goWithPart(mine, element)) {
                 if (own.has(key)) {
                     theirs.set(key, own.get(key).deepCopy());
                 } else {
@@ -110,9 +90,9 @@ final class DesignMerge {
     }
 
     private void bringBack(String part) {
-        JsonNode whole = DesignEdit.find(mine, part).deepCopy();
+        JsonNode whole = JsonPaths.find(mine, part).deepCopy();
         Matcher list = LIST_PART.matcher(part);
-        if (list.matches()) {
+        if (isMember(list)) {
             ArrayNode parts = merged.get(list.group(1)) instanceof ArrayNode a ? a : merged.putArray(list.group(1));
             parts.add(whole);
         } else {
@@ -121,22 +101,25 @@ final class DesignMerge {
     }
 
     private void put(String path, JsonNode value) {
-        int dot = path.lastIndexOf('.');
-        JsonNode parent = dot < 0 ? merged : DesignEdit.find(merged, path.substring(0, dot));
+        JsonNode parent = JsonPaths.parent(merged, path);
         if (parent instanceof ObjectNode object) {
             if (value.isMissingNode()) {
-                object.remove(path.substring(dot + 1));
+                object.remove(JsonPaths.key(path));
             } else {
-                object.set(path.substring(dot + 1), value);
+                object.set(JsonPaths.key(path), value);
             }
         }
+    }
+
+    private static boolean isMember(Matcher place) {
+        return place.matches() && DesignCatalogue.isList(place.group(1));
     }
 
     /** Where a path of one design stands in another; empty if its part is not there. */
     static Optional<String> samePlace(ObjectNode one, ObjectNode other, String path) {
         Matcher list = LIST_PART.matcher(path);
-        if (list.matches()) {
-            String id = DesignEdit.at(one, list.group(1) + "." + list.group(2) + ".id");
+        if (isMember(list)) {
+            String id = JsonPaths.text(one, list.group(1) + "." + list.group(2) + ".id");
             JsonNode parts = other.path(list.group(1));
             for (int i = 0; i < parts.size(); i++) {
                 if (parts.get(i).path("id").asString("").equals(id)) {
@@ -145,19 +128,7 @@ final class DesignMerge {
             }
             return Optional.empty();
         }
-        String part = partOf(path);
-        return part.isEmpty() || DesignEdit.find(other, part).isObject() ? Optional.of(path) : Optional.empty();
-    }
-
-    /** The optional part that a path belongs to, empty for the rest of the design. */
-    private static String partOf(String path) {
-        Matcher list = LIST_PART.matcher(path);
-        if (list.matches()) {
-            return list.group(1) + "." + list.group(2);
-        }
-        return OBJECT_PARTS.stream()
-                .filter(p -> path.equals(p) || path.startsWith(p + "."))
-                .findFirst()
-                .orElse("");
+        String part = DesignCatalogue.optionalPart(path);
+        return part.isEmpty() || JsonPaths.find(other, part).isObject() ? Optional.of(path) : Optional.empty();
     }
 }

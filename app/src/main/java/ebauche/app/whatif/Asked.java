@@ -1,12 +1,14 @@
 package ebauche.app.whatif;
 
-import ebauche.app.body.Altered;
+import ebauche.app.body.DesignEdit;
 import ebauche.app.box.Box;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.FeatureMove;
+import ebauche.exchange.PartExchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -105,7 +107,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         Optional<Box.InBox> found = box.find(value);
         if (found.isEmpty()) {
             troubles.put(key, "that part is no longer in the box");
-        } else if (!Altered.part(design, named(key), found.get().part())) {
+        } else if (!PartExchange.put(design, named(key), found.get().part())) {
             troubles.put(key, "this design has nothing to put it in");
         }
     }
@@ -117,7 +119,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
         } else if (!value.equals("yes") && !value.equals("no")) {
             troubles.put(key, "say yes to leave it open, or no");
         } else {
-            Altered.undecided(design, feature, value.equals("yes"));
+            DesignEdit.undecided(design, feature, value.equals("yes"));
         }
     }
 
@@ -128,7 +130,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
                 && NUMBER.matcher(by[1]).matches();
         if (!numbers || Math.hypot(Double.parseDouble(by[0]), Double.parseDouble(by[1])) > FARTHEST) {
             troubles.put(key, "“" + value + "” is no move: write millimetres across and along, like 2,-1.5");
-        } else if (!Altered.move(design, named(key), Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
+        } else if (!FeatureMove.move(design, named(key), Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
             troubles.put(key, "there is nothing of that name that can be moved");
         }
     }

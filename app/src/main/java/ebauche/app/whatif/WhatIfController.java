@@ -1,7 +1,6 @@
 package ebauche.app.whatif;
 
 import ebauche.app.account.Maker;
-import ebauche.app.body.Altered;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.box.Box;
@@ -15,6 +14,8 @@ import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.SideBySide;
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.PartExchange;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -102,13 +103,13 @@ class WhatIfController {
         Box box = Box.of(current.ways());
         BodyDesign design = current.plan().build().drawn();
         List<Choice> choices = new ArrayList<>();
-        for (Feature feature : Altered.fitted(current.revision().design())) {
+        for (Feature feature : DesignCatalogue.fitted(current.revision().design())) {
             Part now = design.parts().get(feature);
             choices.add(new Choice(
                     feature,
                     feature.part(),
                     now == null ? "as drawn" : now.name(),
-                    box.insteadOf(now == null ? Altered.kind(feature) : now.kind())));
+                    box.insteadOf(now == null ? PartExchange.usualKind(feature) : now.kind())));
         }
         return choices;
     }

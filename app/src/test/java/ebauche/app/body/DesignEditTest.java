@@ -7,9 +7,15 @@ import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.Additions;
 import ebauche.exchange.BoxFile;
 import ebauche.exchange.BuildFile;
 import ebauche.exchange.DemoBodies;
+import ebauche.exchange.DesignCatalogue;
+import ebauche.exchange.FeatureMove;
+import ebauche.exchange.Field;
+import ebauche.exchange.JsonPaths;
+import ebauche.exchange.PartExchange;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -32,8 +38,8 @@ class DesignEditTest {
 
     private static Map<String, String> form(ObjectNode design) {
         Map<String, String> typed = new HashMap<>();
-        DesignFields.of(design)
-                .forEach(s -> s.fields().forEach(f -> typed.put(f.path(), DesignEdit.at(design, f.path()))));
+        DesignCatalogue.sections(design)
+                .forEach(s -> s.fields().forEach(f -> typed.put(f.path(), JsonPaths.text(design, f.path()))));
         return typed;
     }
 
@@ -55,9 +61,9 @@ class DesignEditTest {
     void a_choice_that_nobody_made_stays_unsaid(String name) {
         ObjectNode before = DemoBodies.read(name).design();
         Map<String, String> sent = form(before);
-        DesignFields.of(before)
+        DesignCatalogue.sections(before)
                 .forEach(s -> s.fields().stream()
-                        .filter(f -> f.kind() == DesignFields.Kind.CHOICE)
+                        .filter(f -> f.kind() == Field.Kind.CHOICE)
                         .filter(f -> sent.get(f.path()).isEmpty())
                         .forEach(f -> sent.put(f.path(), f.options().get(0))));
         assertThat(sent).containsEntry("hand", "right");
@@ -79,12 +85,12 @@ class DesignEditTest {
     })
     void what_is_typed_lands_in_its_place_as_it_was_written(String path, String typed, LengthUnit unit, String kept) {
         ObjectNode after = DesignEdit.apply(design, Map.of(path, typed), unit);
-        assertThat(DesignEdit.at(after, path)).isEqualTo(kept);
+        assertThat(JsonPaths.text(after, path)).isEqualTo(kept);
         assertThat(DesignDifference.between(design, after))
                 .singleElement()
                 .satisfies(
                         p -> assertThat(DesignDifference.text(after, p.path())).isEqualTo(kept));
-        assertThat(DesignEdit.at(design, path))
+        assertThat(JsonPaths.text(design, path))
                 .as("the old design is left alone")
                 .isNotEqualTo(kept);
     }
@@ -152,26 +158,26 @@ class DesignEditTest {
             plain.remove(part);
         }
         ((ObjectNode) plain.get("bridge")).remove("studs");
-        int before = DesignFields.of(plain).size();
-        NewParts.add(plain, kind);
-        assertThat(DesignFields.of(plain)).hasSize(before + 1);
+        int before = DesignCatalogue.sections(plain).size();
+        Additions.add(plain, kind);
+        assertThat(DesignCatalogue.sections(plain)).hasSize(before + 1);
         ObjectNode file = DemoBodies.read("marram").withoutRecord();
         file.set("design", plain);
         BuildFile.of(file);
-        DesignFields.Section added = DesignFields.of(plain).stream()
-                .filter(DesignFields.Section::optional)
+        DesignCatalogue.Section added = DesignCatalogue.sections(plain).stream()
+                .filter(DesignCatalogue.Section::optional)
                 .findFirst()
                 .orElseThrow();
-        assertThat(DesignFields.of(DesignEdit.without(plain, List.of(added.path()))))
+        assertThat(DesignCatalogue.sections(DesignEdit.without(plain, List.of(added.path()))))
                 .hasSize(before);
     }
 
     @Test
     void two_added_parts_have_two_names() {
-        NewParts.add(design, "pickup");
-        NewParts.add(design, "pickup");
-        assertThat(DesignEdit.at(design, "pickups.2.id")).isEqualTo("pickup");
-        assertThat(DesignEdit.at(design, "pickups.3.id")).isEqualTo("pickup-2");
+        Additions.add(design, "pickup");
+        Additions.add(design, "pickup");
+        assertThat(JsonPaths.text(design, "pickups.2.id")).isEqualTo("pickup");
+        assertThat(JsonPaths.text(design, "pickups.3.id")).isEqualTo("pickup-2");
     }
 
     @Test
@@ -179,7 +185,7 @@ class DesignEditTest {
         ObjectNode after = DesignEdit.apply(
                 design, Map.of("neck.colour", "red", "__proto__", "x", "pickups.99.depth", "3 mm"), LengthUnit.INCH);
         assertThat(after).isEqualTo(design);
-        NewParts.add(after, "engine");
+        Additions.add(after, "engine");
         assertThat(DesignEdit.without(after, List.of("pickups.99", "neck", "name")))
                 .isEqualTo(design);
     }
@@ -187,7 +193,7 @@ class DesignEditTest {
     @Test
     void several_parts_left_out_at_once_are_the_ones_that_were_marked() {
         for (int i = 0; i < 10; i++) {
-            NewParts.add(design, "pickup");
+            Additions.add(design, "pickup");
         }
         ObjectNode left = DesignEdit.without(design, List.of("pickups.1", "pickups.2", "pickups.10", "jack"));
         List<String> ids = new ArrayList<>();
@@ -209,9 +215,9 @@ class DesignEditTest {
         ObjectNode mine = changed(design, "thickness", "1 5/8 in", "scale", "25 in");
         ObjectNode theirs = changed(design, "thickness", "1 1/2 in", "neck.fretHeight", "0.05 in");
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
-        assertThat(DesignEdit.at(merged, "thickness")).isEqualTo("1 5/8 in");
-        assertThat(DesignEdit.at(merged, "scale")).isEqualTo("25 in");
-        assertThat(DesignEdit.at(merged, "neck.fretHeight")).isEqualTo("0.05 in");
+        assertThat(JsonPaths.text(merged, "thickness")).isEqualTo("1 5/8 in");
+        assertThat(JsonPaths.text(merged, "scale")).isEqualTo("25 in");
+        assertThat(JsonPaths.text(merged, "neck.fretHeight")).isEqualTo("0.05 in");
         assertThat(DesignMerge.of(design, design, theirs)).isEqualTo(theirs);
         assertThat(DesignMerge.of(design, mine, design)).isEqualTo(mine);
     }
@@ -222,8 +228,8 @@ class DesignEditTest {
         ObjectNode theirs = DesignEdit.without(design, List.of("pickups.0"));
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(merged.path("pickups").size()).isEqualTo(1);
-        assertThat(DesignEdit.at(merged, "pickups.0.id")).isEqualTo("bridge");
-        assertThat(DesignEdit.at(merged, "pickups.0.part.sizes.height")).isEqualTo("3/4 in");
+        assertThat(JsonPaths.text(merged, "pickups.0.id")).isEqualTo("bridge");
+        assertThat(JsonPaths.text(merged, "pickups.0.part.sizes.height")).isEqualTo("3/4 in");
     }
 
     @Test
@@ -238,9 +244,9 @@ class DesignEditTest {
     @Test
     void parts_added_on_both_sides_are_all_there() {
         ObjectNode mine = design.deepCopy();
-        NewParts.add(mine, "pickup");
+        Additions.add(mine, "pickup");
         ObjectNode theirs = design.deepCopy();
-        NewParts.add(theirs, "toggle-switch");
+        Additions.add(theirs, "toggle-switch");
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
         assertThat(merged.path("pickups").size()).isEqualTo(3);
         assertThat(merged.path("controls").size())
@@ -251,15 +257,15 @@ class DesignEditTest {
     @Test
     void a_part_exchanged_here_and_moved_there_is_both() {
         ObjectNode mine = design.deepCopy();
-        Altered.part(mine, Feature.parse("bridge"), part("posts-metric"));
-        Altered.part(mine, Feature.parse("pickup-neck"), part("coil-double"));
+        PartExchange.put(mine, Feature.parse("bridge"), part("posts-metric"));
+        PartExchange.put(mine, Feature.parse("pickup-neck"), part("coil-double"));
         ObjectNode theirs = changed(design, "bridge.footprintY", "-1/2 in", "pickups.0.at.y", "5 1/4 in");
         ObjectNode merged = DesignMerge.of(design, mine, theirs);
-        assertThat(DesignEdit.at(merged, "bridge.part.kind")).isEqualTo("post-bridge");
-        assertThat(DesignEdit.at(merged, "bridge.footprintY")).isEqualTo("-1/2 in");
-        assertThat(DesignEdit.at(merged, "bridge.studs.y")).isEqualTo("4 mm");
-        assertThat(DesignEdit.at(merged, "pickups.0.part.name")).contains("double coil");
-        assertThat(DesignEdit.at(merged, "pickups.0.at.y")).isEqualTo("5 1/4 in");
+        assertThat(JsonPaths.text(merged, "bridge.part.kind")).isEqualTo("post-bridge");
+        assertThat(JsonPaths.text(merged, "bridge.footprintY")).isEqualTo("-1/2 in");
+        assertThat(JsonPaths.text(merged, "bridge.studs.y")).isEqualTo("4 mm");
+        assertThat(JsonPaths.text(merged, "pickups.0.part.name")).contains("double coil");
+        assertThat(JsonPaths.text(merged, "pickups.0.at.y")).isEqualTo("5 1/4 in");
         BuildFile.of(DemoBodies.read("tussock").withoutRecord().set("design", merged));
     }
 
@@ -276,14 +282,14 @@ class DesignEditTest {
     void every_generic_part_fits_into_every_design_where_its_kind_belongs(String name) {
         ObjectNode file = DemoBodies.read(name).withoutRecord();
         for (BoxFile.Generic generic : BoxFile.SHIPPED) {
-            for (Feature feature : Altered.fitted(file.path("design"))) {
+            for (Feature feature : DesignCatalogue.fitted(file.path("design"))) {
                 var kind = generic.part().kind();
-                var wanted = Altered.kind(feature);
+                var wanted = PartExchange.usualKind(feature);
                 if (kind == wanted
                         || (kind.isBridge() && wanted.isBridge())
                         || (kind.isControl() && wanted.isControl())) {
                     ObjectNode other = file.deepCopy();
-                    assertThat(Altered.part(other.withObject("/design"), feature, generic.part()))
+                    assertThat(PartExchange.put(other.withObject("/design"), feature, generic.part()))
                             .isTrue();
                     assertThat(BuildFile.of(other).build().drawn().parts()).containsKey(feature);
                 }
@@ -296,12 +302,12 @@ class DesignEditTest {
     void a_feature_moved_there_and_back_stands_where_it_was(String named, String place) {
         Feature feature = Feature.parse(named);
         ObjectNode moved = design.deepCopy();
-        assertThat(Altered.move(moved, feature, 3, -2)).isTrue();
-        double x = Length.parse(DesignEdit.at(design, place + ".x")).millimetres();
-        assertThat(Length.parse(DesignEdit.at(moved, place + ".x")).millimetres())
+        assertThat(FeatureMove.move(moved, feature, 3, -2)).isTrue();
+        double x = Length.parse(JsonPaths.text(design, place + ".x")).millimetres();
+        assertThat(Length.parse(JsonPaths.text(moved, place + ".x")).millimetres())
                 .isCloseTo(x + 3, within(1e-6));
-        Altered.move(moved, feature, -3, 2);
-        assertThat(Length.parse(DesignEdit.at(moved, place + ".y")).millimetres())
-                .isCloseTo(Length.parse(DesignEdit.at(design, place + ".y")).millimetres(), within(1e-6));
+        FeatureMove.move(moved, feature, -3, 2);
+        assertThat(Length.parse(JsonPaths.text(moved, place + ".y")).millimetres())
+                .isCloseTo(Length.parse(JsonPaths.text(design, place + ".y")).millimetres(), within(1e-6));
     }
 }

@@ -68,8 +68,19 @@ public record NeckJoint(
     private static final double STEEPEST = 10;
 
     public enum Kind {
-        BOLT_ON,
-        SET
+        BOLT_ON("bolt-on"),
+        SET("set");
+
+        private final String key;
+
+        Kind(String key) {
+            this.key = key;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
     }
 
     public NeckJoint {

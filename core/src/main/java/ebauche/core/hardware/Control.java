@@ -37,20 +37,26 @@ public record Control(
         double below,
         OptionalDouble woodOver,
         Optional<Part> part) {
-
     public enum Kind {
-        POT("pot"),
-        TOGGLE_SWITCH("toggle switch"),
-        BLADE_SWITCH("blade switch");
+        POT("pot", "pot"),
+        TOGGLE_SWITCH("toggle-switch", "toggle switch"),
+        BLADE_SWITCH("blade-switch", "blade switch");
 
+        private final String key;
         private final String word;
 
-        Kind(String word) {
+        Kind(String key, String word) {
+            this.key = key;
             this.word = word;
         }
 
         public String word() {
             return word;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

@@ -18,9 +18,20 @@ import java.util.Optional;
 public record PartHole(String id, Part part, Point at, Side from, Optional<Point> aim) {
     /** The side that a hole is drilled from. */
     public enum Side {
-        FRONT,
-        BACK,
-        EDGE
+        FRONT("front"),
+        BACK("back"),
+        EDGE("edge");
+
+        private final String key;
+
+        Side(String key) {
+            this.key = key;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
     }
 
     public PartHole {
