@@ -258,15 +258,16 @@ public final class Ledger {
                 .length("front out of flat", outOfFlat(Face.FRONT));
         if (backOutOfFlat().isEmpty()) {
             return Optional.of(sum.length("thinnest spot", lowNow())
-                    .is(missing, "wanted + clean up + out of flat - thinnest spot"));
+                    .is(missing, "wanted before sanding + clean up of both faces + front out of flat − thinnest spot"));
         }
-        return Optional.of(
-                sum.length("back out of flat", outOfFlat(Face.BACK))
-                        .length("thinnest spot", lowNow())
-                        .length("thickest spot", highNow())
-                        .is(
-                                missing,
-                                "wanted + clean up - the larger of (thinnest - the flatter face's) and (thickest - both faces')"));
+        String flatter = outOfFlat(Face.FRONT).value() <= outOfFlat(Face.BACK).value() ? "front" : "back";
+        return Optional.of(sum.length("back out of flat", outOfFlat(Face.BACK))
+                .length("thinnest spot", lowNow())
+                .length("thickest spot", highNow())
+                .is(
+                        missing,
+                        "wanted before sanding + clean up of both faces − the larger of (thinnest spot − " + flatter
+                                + " out of flat) and (thickest spot − front out of flat − back out of flat)"));
     }
 
     /**
@@ -282,7 +283,9 @@ public final class Ledger {
                 .length("out of flat over the blank", outOfFlat(Face.FRONT))
                 .length("blank's width", Fact.typed(blank))
                 .length("body's width", Fact.typed(body))
-                .is(outOfFlat(Face.FRONT).value() * share * share, "out of flat x (body's width / blank's width)²");
+                .is(
+                        outOfFlat(Face.FRONT).value() * share * share,
+                        "out of flat over the blank × (body's width / blank's width)²");
     }
 
     /** What the front's high spot has lost by now. */
@@ -311,7 +314,7 @@ public final class Ledger {
             return Reckoning.of("top before sanding", Quantity.LENGTH)
                     .length("top as glued on", Fact.typed(top.thickness()))
                     .length("off the front in all", off)
-                    .is(Math.max(0, top.thickness() - off), "as glued on - off the front");
+                    .is(Math.max(0, top.thickness() - off), "top as glued on − off the front in all");
         });
     }
 
