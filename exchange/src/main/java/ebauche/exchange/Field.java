@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -252,9 +253,13 @@ public final class Field<T> {
         return elsewhere(of(key, (spot, k) -> null, false, List.of(), ref(definition)));
     }
 
-    /** The value where none is said. */
+    /** The value where none is said: of words the first. */
     Field<T> usually(T value) {
-        return new Field<>(key, reader, Optional.of(value), false, with, inputs, schema);
+        ObjectNode said = schema.deepCopy();
+        if (said.get("enum") instanceof ArrayNode words) {
+            said.set("default", words.get(0));
+        }
+        return new Field<>(key, reader, Optional.of(value), false, with, inputs, said);
     }
 
     /** May be left out; what that means its reader says. */
