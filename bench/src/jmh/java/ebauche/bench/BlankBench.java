@@ -4,7 +4,7 @@ import ebauche.core.blank.BlankNeed;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.OnRack;
-import ebauche.core.layout.Taste;
+import ebauche.core.layout.Preference;
 import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
@@ -56,9 +56,9 @@ public class BlankBench {
     public void stockTheRack() {
         body = memo.during(() -> Planner.plan(DemoBodies.read("tussock").build()));
         Need need = BlankNeed.whole(body.build(), body.history());
-        request = new BlankPlanner.Request(rack(boards), need, Cutting.USUAL, false, 7, Taste.BALANCED);
+        request = new BlankPlanner.Request(rack(boards), need, Cutting.USUAL, false, 7, Preference.BALANCED);
         Need thin = BlankNeed.top(body.build(), body.history(), 6);
-        top = new BlankPlanner.Request(rack(boards), thin, Cutting.USUAL, false, 7, Taste.BALANCED);
+        top = new BlankPlanner.Request(rack(boards), thin, Cutting.USUAL, false, 7, Preference.BALANCED);
     }
 
     private static List<OnRack> rack(int boards) {

@@ -39,7 +39,7 @@ public final class BlankReader {
 
     private BlankReader() {}
 
-    static Blank read(Spot spot, Outline outline, Timbers timbers) {
+    static Blank read(JsonPlace spot, Outline outline, Timbers timbers) {
         double middle = (outline.region().minY() + outline.region().maxY()) / 2;
         double across = spot.length("across");
         return new Blank(
@@ -51,7 +51,7 @@ public final class BlankReader {
                 spot.optionalObject("top", s -> layer(s, across, timbers)));
     }
 
-    private static BlankLayer layer(Spot spot, double across, Timbers timbers) {
+    private static BlankLayer layer(JsonPlace spot, double across, Timbers timbers) {
         Species species = spot.parsed("species", MOST_TEXT, timbers::of);
         List<Strip> strips = spot.list("strips", BlankLayer.MOST_STRIPS, s -> s.asObject(BlankReader::strip));
         int pieces = strips.isEmpty() || spot.has("pieces") ? spot.whole("pieces") : strips.size();
@@ -67,7 +67,7 @@ public final class BlankReader {
                         species, strips, thickness, spot.list("flaws", MOST_FLAWS, s -> s.asObject(BlankReader::flaw)));
     }
 
-    private static Strip strip(Spot spot) {
+    private static Strip strip(JsonPlace spot) {
         return new Strip(
                 spot.length("width"),
                 spot.text("board", 40, ""),
@@ -79,7 +79,7 @@ public final class BlankReader {
                 spot.number("grainAngle", 0));
     }
 
-    private static Flaw flaw(Spot spot) {
+    private static Flaw flaw(JsonPlace spot) {
         return new Flaw(
                 spot.word("kind", KINDS),
                 spot.length("minX"),

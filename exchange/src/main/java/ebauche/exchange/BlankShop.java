@@ -28,7 +28,7 @@ public final class BlankShop {
 
     private BlankShop() {}
 
-    static Cutting cutting(Spot spot, Cutting usual) {
+    static Cutting cutting(JsonPlace spot, Cutting usual) {
         return new Cutting(
                 spot.length("ripKerf", usual.ripKerf()),
                 spot.length("resawKerf", usual.resawKerf()),
@@ -46,7 +46,7 @@ public final class BlankShop {
                 spot.number("readyWithin", usual.readyWithin()));
     }
 
-    static Gluing gluing(Spot spot, Gluing usual) {
+    static Gluing gluing(JsonPlace spot, Gluing usual) {
         return new Gluing(
                 spot.has("glue") ? spot.word("glue", GLUES) : usual.glue(),
                 spot.has("edges") ? spot.word("edges", EDGES) : usual.edges(),
@@ -56,7 +56,7 @@ public final class BlankShop {
                 spot.has("cauls") ? spot.list("cauls", MOST, s -> s.asObject(BlankShop::caul)) : usual.cauls());
     }
 
-    private static Clamp clamp(Spot spot) {
+    private static Clamp clamp(JsonPlace spot) {
         return new Clamp(
                 spot.text("name", 60),
                 spot.whole("count"),
@@ -66,7 +66,7 @@ public final class BlankShop {
                 spot.number("force"));
     }
 
-    private static Caul caul(Spot spot) {
+    private static Caul caul(JsonPlace spot) {
         return new Caul(
                 spot.text("name", 60),
                 spot.whole("count"),
@@ -76,7 +76,7 @@ public final class BlankShop {
                 spot.has("crowned") && spot.word("crowned", YES_NO));
     }
 
-    static Species timber(Spot spot) {
+    static Species timber(JsonPlace spot) {
         return new Species(
                 spot.text("key", 40),
                 spot.text("name", 60),
@@ -87,7 +87,7 @@ public final class BlankShop {
                 spot.text("dust", 400, ""));
     }
 
-    private static Fact sourced(Spot spot, String value, String from) {
+    private static Fact sourced(JsonPlace spot, String value, String from) {
         return Fact.rule(spot.number(value), spot.text(from, 200));
     }
 
@@ -161,7 +161,7 @@ public final class BlankShop {
     }
 
     /** What a list of the shop's own timbers means. */
-    static List<Species> timbers(Spot spot) {
+    static List<Species> timbers(JsonPlace spot) {
         return spot.list("timbers", MOST, s -> s.asObject(BlankShop::timber));
     }
 }

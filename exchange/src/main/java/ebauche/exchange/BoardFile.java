@@ -35,10 +35,10 @@ public final class BoardFile {
      * @throws BuildFileException naming the field and the reason
      */
     public static Board read(ObjectNode json, Timbers timbers, List<MoistureReading> readings) {
-        return Spot.root(json).asObject(s -> board(s, timbers, readings));
+        return JsonPlace.root(json).asObject(s -> board(s, timbers, readings));
     }
 
-    private static Board board(Spot spot, Timbers timbers, List<MoistureReading> readings) {
+    private static Board board(JsonPlace spot, Timbers timbers, List<MoistureReading> readings) {
         return new Board(
                 spot.text("name", 40),
                 spot.parsed("species", 40, timbers::of),
@@ -55,7 +55,7 @@ public final class BoardFile {
                 spot.list("defects", MOST_DEFECTS, s -> s.asObject(BoardFile::defect)));
     }
 
-    private static Defect defect(Spot spot) {
+    private static Defect defect(JsonPlace spot) {
         return new Defect(
                 spot.word("kind", BlankReader.KINDS),
                 spot.length("fromEnd"),

@@ -125,12 +125,12 @@ final class BodyElements {
 
     private BodyElements() {}
 
-    static TemplateMade template(Spot spot) {
+    static TemplateMade template(JsonPlace spot) {
         return new TemplateMade(TEMPLATE_OF.of(spot), TEMPLATE_THICKNESS.of(spot), MATERIAL.of(spot), HOLD.of(spot));
     }
 
     /** A contour that can be laid on the outline; which one cannot is told at its place. */
-    static Contour contour(Spot spot, Outline outline) {
+    static Contour contour(JsonPlace spot, Outline outline) {
         Contour contour = new Contour(
                 ID.of(spot),
                 FACE.of(spot),

@@ -144,7 +144,7 @@ final class BridgeElements {
         }
     }
 
-    static Bridge bridge(Spot spot) {
+    static Bridge bridge(JsonPlace spot) {
         if (spot.has("part")) {
             return bridge(spot, spot.object("part", PartFile::read));
         }
@@ -170,7 +170,7 @@ final class BridgeElements {
                 Optional.empty());
     }
 
-    private static Bridge bridge(Spot spot, Part part) {
+    private static Bridge bridge(JsonPlace spot, Part part) {
         return new Bridge(
                 spot.text("name", MOST_TEXT, part.name()),
                 bare(spot, part, PartSize.LOWEST_SADDLE),
@@ -202,7 +202,7 @@ final class BridgeElements {
                 Optional.of(part));
     }
 
-    private static Bridge.Vibrato vibrato(Spot spot, double block, double clearance, double across, double along) {
+    private static Bridge.Vibrato vibrato(JsonPlace spot, double block, double clearance, double across, double along) {
         return new Bridge.Vibrato(
                 block,
                 clearance,
@@ -215,11 +215,11 @@ final class BridgeElements {
                 SPRINGS_DEPTH.of(spot));
     }
 
-    private static Bridge.StringThrough stringThrough(Spot spot) {
+    private static Bridge.StringThrough stringThrough(JsonPlace spot) {
         return new Bridge.StringThrough(ROW_Y.of(spot), STRING_HOLE.of(spot), FERRULE.of(spot));
     }
 
-    private static double bare(Spot spot, Part part, PartSize size) {
+    private static double bare(JsonPlace spot, Part part, PartSize size) {
         return part.size(size)
                 .orElseThrow(() -> spot.trouble(
                         "a " + part.kind().word() + " has none, or its part lacks “" + size.words() + "”"));

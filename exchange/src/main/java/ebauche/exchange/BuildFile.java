@@ -60,7 +60,7 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
 
     /** Reads a build file that is parsed already. */
     public static BuildFile of(JsonNode tree) {
-        return Spot.root(tree).asObject(BuildFile::file);
+        return JsonPlace.root(tree).asObject(BuildFile::file);
     }
 
     /** The same file with nothing done yet: what a revision of the design keeps. */
@@ -77,7 +77,7 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         return MAPPER.createObjectNode().put("format", FORMAT).put("version", VERSION);
     }
 
-    private static BuildFile file(Spot root) {
+    private static BuildFile file(JsonPlace root) {
         if (!root.text("format", 60).equals(FORMAT)) {
             throw root.at("format").trouble("must be “" + FORMAT + "”: this is another kind of file");
         }
@@ -155,7 +155,7 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
         try {
             JsonNode tree = tree(json.getBytes(StandardCharsets.UTF_8));
             id = tree.path("id").asString(otherId);
-            return Timeline.read(Spot.root(tree));
+            return Timeline.read(JsonPlace.root(tree));
         } catch (BuildFileException unreadable) {
             return new AsBuilt.Unreadable(id, "", "", unreadable.inWords());
         }
@@ -163,7 +163,7 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
 
     /** Reads one entry of the record. */
     public static AsBuilt.Entry entry(ObjectNode entry) {
-        return Timeline.read(Spot.root(entry));
+        return Timeline.read(JsonPlace.root(entry));
     }
 
     /**

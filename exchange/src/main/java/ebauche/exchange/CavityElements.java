@@ -152,7 +152,7 @@ final class CavityElements {
         }
     }
 
-    static Pickup pickup(Spot spot) {
+    static Pickup pickup(JsonPlace spot) {
         Set<Feature> joins = JOINS.of(spot);
         if (spot.has("part")) {
             return Pickup.of(
@@ -174,7 +174,7 @@ final class CavityElements {
                 joins);
     }
 
-    static Control control(Spot spot) {
+    static Control control(JsonPlace spot) {
         OptionalDouble woodOver = WOOD_OVER.of(spot);
         if (spot.has("part")) {
             return Control.of(ID.of(spot), AT.of(spot), woodOver, spot.object("part", PartFile::read));
@@ -194,7 +194,7 @@ final class CavityElements {
                 woodOver);
     }
 
-    static ControlCavity cavity(Spot spot) {
+    static ControlCavity cavity(JsonPlace spot) {
         Optional<Part> cover = spot.optionalObject("cover", PartFile::read);
         return new ControlCavity(
                 OUTLINE.of(spot),
@@ -205,7 +205,7 @@ final class CavityElements {
                 cover);
     }
 
-    static PartHole hole(Spot spot) {
+    static PartHole hole(JsonPlace spot) {
         return new PartHole(
                 ID.of(spot),
                 spot.object("part", PartFile::read),
@@ -216,7 +216,7 @@ final class CavityElements {
                         : Optional.empty());
     }
 
-    static Jack jack(Spot spot) {
+    static Jack jack(JsonPlace spot) {
         Optional<Part> part = spot.optionalObject("part", PartFile::read);
         return new Jack(
                 ENTRY.of(spot),

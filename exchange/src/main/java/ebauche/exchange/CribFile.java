@@ -72,7 +72,7 @@ public final class CribFile {
 
     private CribFile() {}
 
-    static Router router(Spot spot) {
+    static Router router(JsonPlace spot) {
         Router usual = Router.usual(spot.text("name", 80), spot.length("baseDiameter"), spot.length("plunge"));
         return new Router(
                 usual.name(),
@@ -81,13 +81,13 @@ public final class CribFile {
                 usual.baseDiameter(),
                 spot.length("flat", usual.flat()),
                 usual.plunge(),
-                spot.has("collets") ? spot.list("collets", MOST_COLLETS, Spot::asLength) : usual.collets(),
+                spot.has("collets") ? spot.list("collets", MOST_COLLETS, JsonPlace::asLength) : usual.collets(),
                 spot.length("colletGap", usual.colletGap()),
                 spot.has("leastTurns") ? spot.whole("leastTurns") : usual.leastTurns(),
                 spot.has("mostTurns") ? spot.whole("mostTurns") : usual.mostTurns());
     }
 
-    static Bit bit(Spot spot) {
+    static Bit bit(JsonPlace spot) {
         Bit usual = Bit.usual(
                 spot.text("name", 80),
                 spot.word("bearing", BEARING),
@@ -112,31 +112,31 @@ public final class CribFile {
                 word(spot, "bearingSound", YES_NO, usual.bearingSound()));
     }
 
-    static Drill drill(Spot spot) {
+    static Drill drill(JsonPlace spot) {
         Drill usual = Drill.usual(
                 spot.text("name", 80), spot.word("kind", DRILL), spot.length("diameter"), spot.length("spur", 1));
         return new Drill(
                 usual.name(), usual.kind(), usual.diameter(), usual.spur(), spot.length("reach", usual.reach()));
     }
 
-    static Saw saw(Spot spot) {
+    static Saw saw(JsonPlace spot) {
         Saw usual = Saw.usual(spot.text("name", 80), spot.word("kind", SAW), spot.length("blade"));
         return new Saw(usual.name(), usual.kind(), usual.blade(), spot.length("kerf", usual.kerf()));
     }
 
-    static Drum drum(Spot spot) {
+    static Drum drum(JsonPlace spot) {
         return new Drum(spot.text("name", 80), spot.length("diameter"), spot.length("height"));
     }
 
-    static Aid aid(Spot spot) {
+    static Aid aid(JsonPlace spot) {
         return new Aid(spot.text("name", 80), spot.word("kind", AID), spot.length("size"));
     }
 
-    static Machine machine(Spot spot) {
+    static Machine machine(JsonPlace spot) {
         return new Machine(spot.text("name", 80), spot.word("kind", MACHINE), spot.length("size"));
     }
 
-    private static <T> T word(Spot spot, String key, Map<String, T> words, T usual) {
+    private static <T> T word(JsonPlace spot, String key, Map<String, T> words, T usual) {
         return spot.has(key) ? spot.word(key, words) : usual;
     }
 

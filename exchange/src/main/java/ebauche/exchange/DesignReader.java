@@ -19,7 +19,7 @@ final class DesignReader {
 
     private DesignReader() {}
 
-    static BodyDesign read(Spot spot, Timbers timbers) {
+    static BodyDesign read(JsonPlace spot, Timbers timbers) {
         Outline outline = BodyElements.OUTLINE.of(spot);
         Hand hand = BodyElements.HAND.of(spot);
         return new BodyDesign(
@@ -45,7 +45,8 @@ final class DesignReader {
                 BodyElements.UNDECIDED.of(spot));
     }
 
-    private static <T> List<T> distinct(Spot spot, String key, Function<Spot, T> reader, Function<T, String> id) {
+    private static <T> List<T> distinct(
+            JsonPlace spot, String key, Function<JsonPlace, T> reader, Function<T, String> id) {
         List<T> parts = spot.list(key, MOST_PARTS, s -> s.asObject(reader));
         Set<String> seen = new HashSet<>();
         for (T part : parts) {

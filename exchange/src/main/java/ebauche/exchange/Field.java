@@ -60,7 +60,7 @@ public final class Field<T> {
     private static final Map<String, LengthUnit> UNITS = units();
 
     private final String key;
-    private final BiFunction<Spot, String, T> reader;
+    private final BiFunction<JsonPlace, String, T> reader;
     private final Optional<T> usual;
     private final boolean needed;
     private final With with;
@@ -69,7 +69,7 @@ public final class Field<T> {
 
     private Field(
             String key,
-            BiFunction<Spot, String, T> reader,
+            BiFunction<JsonPlace, String, T> reader,
             Optional<T> usual,
             boolean needed,
             With with,
@@ -85,7 +85,11 @@ public final class Field<T> {
     }
 
     private static <T> Field<T> of(
-            String key, BiFunction<Spot, String, T> reader, boolean needed, List<Input> inputs, ObjectNode schema) {
+            String key,
+            BiFunction<JsonPlace, String, T> reader,
+            boolean needed,
+            List<Input> inputs,
+            ObjectNode schema) {
         return new Field<>(key, reader, Optional.empty(), needed, With.ALWAYS, inputs, schema);
     }
 
@@ -110,7 +114,7 @@ public final class Field<T> {
 
     /** A length, in millimetres. */
     static Field<Double> length(String key, String label) {
-        return of(key, Spot::length, true, List.of(input(key, label, Kind.LENGTH)), ref("length"));
+        return of(key, JsonPlace::length, true, List.of(input(key, label, Kind.LENGTH)), ref("length"));
     }
 
     /** A length that may be left open. */
@@ -124,7 +128,7 @@ public final class Field<T> {
     }
 
     static Field<Double> number(String key, String label) {
-        return of(key, Spot::number, true, List.of(input(key, label, Kind.NUMBER)), json().put("type", "number"));
+        return of(key, JsonPlace::number, true, List.of(input(key, label, Kind.NUMBER)), json().put("type", "number"));
     }
 
     /** A number of which core refuses what is not between two others. */
@@ -135,7 +139,7 @@ public final class Field<T> {
     static Field<Integer> whole(String key, String label, int least, int most) {
         return of(
                 key,
-                Spot::whole,
+                JsonPlace::whole,
                 true,
                 List.of(input(key, label, Kind.NUMBER)),
                 json().put("type", "integer").put("minimum", least).put("maximum", most));
@@ -155,7 +159,7 @@ public final class Field<T> {
         return of("id", (spot, k) -> id(spot), true, List.of(input("id", "called", Kind.TEXT)), ref("id"));
     }
 
-    private static String id(Spot spot) {
+    private static String id(JsonPlace spot) {
         String id = spot.text("id", 30);
         if (!id.matches("[a-z0-9-]+")) {
             throw spot.at("id").trouble("“" + id + "” may hold small letters, digits and dashes only");
@@ -174,7 +178,7 @@ public final class Field<T> {
     static Field<Point> point(String key, String across, String along) {
         return of(
                 key,
-                Spot::point,
+                JsonPlace::point,
                 true,
                 List.of(input(key + ".x", across, Kind.LENGTH), input(key + ".y", along, Kind.LENGTH)),
                 ref("point"));
@@ -192,7 +196,7 @@ public final class Field<T> {
                 ref("outline"));
     }
 
-    private static Outline outline(Spot spot) {
+    private static Outline outline(JsonPlace spot) {
         LengthUnit unit = spot.word("unit", UNITS);
         return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
     }
@@ -205,7 +209,7 @@ public final class Field<T> {
     static Field<List<Point>> points(String key) {
         ObjectNode schema = json().put("type", "array").put("maxItems", MOST_PARTS);
         schema.set("items", ref("point"));
-        return of(key, (spot, k) -> spot.list(k, MOST_PARTS, Spot::asPoint), false, List.of(), schema);
+        return of(key, (spot, k) -> spot.list(k, MOST_PARTS, JsonPlace::asPoint), false, List.of(), schema);
     }
 
     /** Features named in a list; a word that is none is kept. */
@@ -311,7 +315,7 @@ public final class Field<T> {
     }
 
     /** The value in an object. */
-    T of(Spot spot) {
+    T of(JsonPlace spot) {
         return usual.isPresent() && !spot.has(key) ? usual.get() : reader.apply(spot, key);
     }
 

@@ -142,7 +142,7 @@ final class NeckElements {
 
     private NeckElements() {}
 
-    static NeckJoint neck(Spot spot) {
+    static NeckJoint neck(JsonPlace spot) {
         return new NeckJoint(
                 KIND.of(spot),
                 HEEL_THICKNESS.of(spot),
@@ -165,12 +165,12 @@ final class NeckElements {
                 spot.optionalObject("scratchPlate", s -> new ScratchPlate(PLATE_THICKNESS.of(s), PLATE_RUNS.of(s))));
     }
 
-    private static Heel heel(Spot spot) {
+    private static Heel heel(JsonPlace spot) {
         return new Heel(
                 HEEL_AT_END.of(spot), HEEL_AT_MOUTH.of(spot), HEEL_LENGTH.of(spot), MADE.of(spot), JIG.of(spot));
     }
 
-    static StringSetup strings(Spot spot, Hand hand) {
+    static StringSetup strings(JsonPlace spot, Hand hand) {
         return new StringSetup(
                 COUNT.of(spot),
                 SPREAD.of(spot),

@@ -28,13 +28,13 @@ public final class PartFile {
 
     private PartFile() {}
 
-    static Part read(Spot spot) {
+    static Part read(JsonPlace spot) {
         PartKind kind = spot.word("kind", KINDS);
         String name = spot.text("name", 80, kind.word());
         return spot.object("sizes", sizes -> new Part(kind, name, sizes(sizes, kind)));
     }
 
-    private static Map<PartSize, Double> sizes(Spot spot, PartKind kind) {
+    private static Map<PartSize, Double> sizes(JsonPlace spot, PartKind kind) {
         Map<PartSize, Double> sizes = new EnumMap<>(PartSize.class);
         for (PartSize size : kind.sizes()) {
             if (spot.has(size.key())) {

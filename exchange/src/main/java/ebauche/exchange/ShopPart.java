@@ -63,7 +63,7 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
      * @throws BuildFileException with the place and the reason
      */
     public static ShopPart read(ObjectNode json) {
-        return Spot.root(json).asObject(ShopReader::read);
+        return JsonPlace.root(json).asObject(ShopReader::read);
     }
 
     /** The schools and allowances, every one written out. */

@@ -19,7 +19,7 @@ final class ShopReader {
 
     private ShopReader() {}
 
-    static ShopPart read(Spot spot) {
+    static ShopPart read(JsonPlace spot) {
         int version = spot.has("starter") ? spot.whole("starter") : Shop.STARTER;
         if (version != Shop.STARTER) {
             throw spot.at("starter").trouble("there is no starter shop " + version + "; the newest is " + Shop.STARTER);
@@ -44,7 +44,7 @@ final class ShopReader {
                 spot.list("box", MOST_TOOLS, s -> s.asObject(PartFile::read)));
     }
 
-    private static Crib crib(Spot spot, Crib starter) {
+    private static Crib crib(JsonPlace spot, Crib starter) {
         return new Crib(
                 spot.has("routers")
                         ? spot.list("routers", MOST_TOOLS, s -> s.asObject(CribFile::router))
@@ -53,8 +53,10 @@ final class ShopReader {
                 spot.has("drills")
                         ? spot.list("drills", MOST_TOOLS, s -> s.asObject(CribFile::drill))
                         : starter.drills(),
-                spot.has("templates") ? spot.list("templates", MOST_THICKNESSES, Spot::asLength) : starter.templates(),
-                spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, Spot::asLength) : starter.spacers(),
+                spot.has("templates")
+                        ? spot.list("templates", MOST_THICKNESSES, JsonPlace::asLength)
+                        : starter.templates(),
+                spot.has("spacers") ? spot.list("spacers", MOST_THICKNESSES, JsonPlace::asLength) : starter.spacers(),
                 spot.has("saws") ? spot.list("saws", MOST_TOOLS, s -> s.asObject(CribFile::saw)) : starter.saws(),
                 spot.has("drums") ? spot.list("drums", MOST_TOOLS, s -> s.asObject(CribFile::drum)) : starter.drums(),
                 spot.has("aids") ? spot.list("aids", MOST_TOOLS, s -> s.asObject(CribFile::aid)) : starter.aids(),
@@ -63,7 +65,7 @@ final class ShopReader {
                         : starter.machines());
     }
 
-    private static Practice practice(Spot spot, Practice usual) {
+    private static Practice practice(JsonPlace spot, Practice usual) {
         return new Practice(
                 spot.has("thicknessing") ? spot.word("thicknessing", ShopPart.THICKNESSING) : usual.thicknessing(),
                 spot.has("holdDown") ? spot.word("holdDown", ShopPart.HOLD_DOWN) : usual.holdDown(),
@@ -98,7 +100,7 @@ final class ShopReader {
         return out;
     }
 
-    private static Clearances clearances(Spot spot, Clearances usual) {
+    private static Clearances clearances(JsonPlace spot, Clearances usual) {
         return new Clearances(
                 spot.length("pickupSide", usual.pickupSide()),
                 spot.length("pickupUnder", usual.pickupUnder()),
@@ -119,7 +121,7 @@ final class ShopReader {
                 .put("neck", Lengths.written(room.neck()));
     }
 
-    private static Limits limits(Spot spot, Limits usual) {
+    private static Limits limits(JsonPlace spot, Limits usual) {
         return new Limits(
                 spot.length("thinnestFloor", usual.thinnestFloor()),
                 spot.length("thinnestWall", usual.thinnestWall()),

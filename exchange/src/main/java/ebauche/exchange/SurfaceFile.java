@@ -35,11 +35,11 @@ final class SurfaceFile {
 
     private SurfaceFile() {}
 
-    static Surface read(Spot spot) {
+    static Surface read(JsonPlace spot) {
         return spot.node().isObject() ? spot.asObject(SurfaceFile::carve) : plane(spot);
     }
 
-    private static Plane plane(Spot spot) {
+    private static Plane plane(JsonPlace spot) {
         double[] p = spot.numbers(3, FARTHEST);
         if (p.length != 3) {
             throw spot.trouble("must be a depth and its two slopes, or a carve");
@@ -50,7 +50,7 @@ final class SurfaceFile {
         return new Plane(p[0], p[1], p[2]);
     }
 
-    private static Carve carve(Spot spot) {
+    private static Carve carve(JsonPlace spot) {
         double width = spot.number("width", 0.1, FARTHEST);
         return new Carve(
                 spot.word("face", FACES),
@@ -59,7 +59,7 @@ final class SurfaceFile {
                 new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
     }
 
-    private static Course line(Spot spot) {
+    private static Course line(JsonPlace spot) {
         double[] p = spot.numbers(4, FARTHEST);
         if (p.length != 4) {
             throw spot.trouble("must be x, y, x, y of its two ends");
@@ -71,7 +71,7 @@ final class SurfaceFile {
     }
 
     /** An area on the plan, as its rings. */
-    static Region region(Spot spot, String key) {
+    static Region region(JsonPlace spot, String key) {
         List<double[]> rings = spot.list(key, MOST_RINGS, SurfaceFile::ring);
         Region.troubleOf(rings).ifPresent(trouble -> {
             throw spot.at(key).trouble(trouble);
@@ -79,7 +79,7 @@ final class SurfaceFile {
         return Region.ofRings(rings);
     }
 
-    private static double[] ring(Spot spot) {
+    private static double[] ring(JsonPlace spot) {
         double[] ring = spot.numbers(MOST_COORDINATES, FARTHEST);
         boolean closed = ring.length >= 8
                 && ring.length % 2 == 0

@@ -34,11 +34,11 @@ public final class Timeline {
 
     private Timeline() {}
 
-    static AsBuilt.Entry read(Spot entry) {
+    static AsBuilt.Entry read(JsonPlace entry) {
         return entry.asObject(Timeline::entry);
     }
 
-    private static AsBuilt.Entry entry(Spot spot) {
+    private static AsBuilt.Entry entry(JsonPlace spot) {
         String id = spot.text("id", 80);
         String at = spot.moment("at");
         String by = spot.text("by", 80, "");
@@ -60,7 +60,7 @@ public final class Timeline {
         };
     }
 
-    private static Optional<StepKey> operationIfAny(Spot spot) {
+    private static Optional<StepKey> operationIfAny(JsonPlace spot) {
         return spot.text("operation", 80, "").isEmpty()
                 ? Optional.empty()
                 : Optional.of(spot.parsed("operation", 80, StepKey::parse));
@@ -70,13 +70,13 @@ public final class Timeline {
         return operation.map(StepKey::written).orElse("");
     }
 
-    private static AsBuilt.Reading reading(Spot spot, String id, String at, String by) {
+    private static AsBuilt.Reading reading(JsonPlace spot, String id, String at, String by) {
         Measurand measures = spot.parsed("measures", 80, Measurand::parse);
         double value = measures.quantity() == Quantity.LENGTH ? spot.length("value") : spot.number("value");
         return new AsBuilt.Reading(id, at, by, operationIfAny(spot), measures, value);
     }
 
-    private static Map<Measurand, Double> expected(Spot spot) {
+    private static Map<Measurand, Double> expected(JsonPlace spot) {
         Map<Measurand, Double> expected = new LinkedHashMap<>();
         for (String key : spot.keys()) {
             try {
@@ -88,7 +88,7 @@ public final class Timeline {
         return expected;
     }
 
-    private static Change change(Spot spot) {
+    private static Change change(JsonPlace spot) {
         Feature feature = spot.parsed("feature", 60, Feature::parse);
         Workpiece piece = spot.has("workpiece")
                 ? spot.word(
@@ -104,7 +104,7 @@ public final class Timeline {
     }
 
     /** The timber with its density; a record from before densities were kept takes the table's. */
-    private static Material material(Spot spot) {
+    private static Material material(JsonPlace spot) {
         if (spot.has("density")) {
             return new Material(spot.text("species", 60), spot.number("density", 1, 3000));
         }
@@ -112,7 +112,7 @@ public final class Timeline {
         return new Material(species.key(), species.density().value());
     }
 
-    private static Solid solid(Spot spot) {
+    private static Solid solid(JsonPlace spot) {
         return switch (spot.text("kind", 20)) {
             case "prism" ->
                 new Solid.Prism(
@@ -124,7 +124,7 @@ public final class Timeline {
         };
     }
 
-    private static Solid bore(Spot spot) {
+    private static Solid bore(JsonPlace spot) {
         Point from = point(spot.at("from"));
         Point to = point(spot.at("to"));
         if (from.distance(to) < SHORTEST) {
@@ -137,7 +137,7 @@ public final class Timeline {
                 spot.number("diameter", SHORTEST, WIDEST));
     }
 
-    private static Point point(Spot spot) {
+    private static Point point(JsonPlace spot) {
         double[] p = spot.numbers(2, SurfaceFile.FARTHEST);
         if (p.length != 2) {
             throw spot.trouble("must be x and y");

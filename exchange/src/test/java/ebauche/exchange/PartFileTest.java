@@ -30,7 +30,7 @@ class PartFileTest {
     void every_part_of_a_demo_body_is_the_same_when_written_and_read_again(String name) {
         for (Part part : DemoBodies.read(name).build().drawn().parts().values()) {
             ObjectNode written = PartFile.write(part);
-            Part again = Spot.root(written).asObject(PartFile::read);
+            Part again = JsonPlace.root(written).asObject(PartFile::read);
             assertThat(again.kind()).isEqualTo(part.kind());
             assertThat(again.sizes().keySet()).isEqualTo(part.sizes().keySet());
             for (PartSize size : part.sizes().keySet()) {

@@ -22,7 +22,7 @@ import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
 import ebauche.core.plan.Moved;
 import ebauche.core.plan.Planner;
-import ebauche.core.realism.ShopWay;
+import ebauche.core.realism.ToolChoice;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
@@ -103,7 +103,7 @@ class BenchController {
         model.addAttribute("stops", BearingGap.at(plan, step.operation()));
         model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
-                "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
+                "instead", ToolChoice.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("index", index);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute(

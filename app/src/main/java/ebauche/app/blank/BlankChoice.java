@@ -3,7 +3,7 @@ package ebauche.app.blank;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.job.Build;
-import ebauche.core.layout.Taste;
+import ebauche.core.layout.Preference;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
@@ -29,7 +29,7 @@ import java.util.OptionalDouble;
 public record BlankChoice(
         String timber,
         Integer most,
-        Taste taste,
+        Preference taste,
         Boolean ready,
         String top,
         String topTimber,
@@ -73,8 +73,8 @@ public record BlankChoice(
         return most == null ? USUAL_PIECES : Math.max(1, Math.min(7, most));
     }
 
-    public Taste tasteOrUsual() {
-        return taste == null ? Taste.BALANCED : taste;
+    public Preference tasteOrUsual() {
+        return taste == null ? Preference.BALANCED : taste;
     }
 
     public boolean onlyReady() {

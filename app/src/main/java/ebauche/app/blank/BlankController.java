@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.BlankDrawing;
 import ebauche.app.timber.BoardStore;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.job.Build;
@@ -13,7 +13,7 @@ import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Need;
-import ebauche.core.layout.Taste;
+import ebauche.core.layout.Preference;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Species;
 import jakarta.servlet.http.HttpServletResponse;
@@ -80,7 +80,7 @@ class BlankController {
         model.addAttribute("timbers", timbers(current));
         model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());
         model.addAttribute("begun", BlankProgress.begun(build).orElse(null));
-        model.addAttribute("tastes", Taste.values());
+        model.addAttribute("tastes", Preference.values());
         model.addAttribute("kept", cutPlans.latest(current.body()).orElse(null));
         BlankPlanning.Planned planned;
         try {
@@ -196,7 +196,7 @@ class BlankController {
         try {
             keeping.keep(current, base, planned, maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
             page(bodies.current(maker.shop(), id), choice, fig, model, response);
             return "blank/planner";
         }

@@ -2,8 +2,8 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.timber.Timbers;
@@ -64,7 +64,7 @@ class CutController {
             }
             plans.cut(current.body(), latest, maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was changed; lay the blank out again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was changed; lay the blank out again.", model, response);
             return list(maker, id, fig, model);
         }
         return "redirect:/bodies/" + id + "/cut-list";

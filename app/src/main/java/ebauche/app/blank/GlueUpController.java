@@ -6,8 +6,8 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.ClampDrawing;
 import ebauche.app.timber.ClimateStore;
 import ebauche.app.timber.Rack;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
@@ -89,7 +89,7 @@ class GlueUpController {
         try {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
             page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
             return "blank/glue-up";
         }

@@ -51,7 +51,7 @@ class LedgerController {
     }
 
     /** A reading that the ledger asks for. */
-    public record Asked(Measurand measurand, String label, String hint, String entry) {}
+    public record WantedReading(Measurand measurand, String label, String hint, String entry) {}
 
     /** A pass that was taken: what the high spot was before and after. */
     public record Taken(int number, double before, double after, String at) {
@@ -134,7 +134,7 @@ class LedgerController {
         return taken;
     }
 
-    private static List<Asked> asked(Ledger ledger) {
+    private static List<WantedReading> asked(Ledger ledger) {
         return List.of(
                 asked(
                         Dimension.BLANK_THICKEST,
@@ -147,7 +147,7 @@ class LedgerController {
                 asked(Dimension.BODY_THICKNESS, "finished thickness", "when the back is done"));
     }
 
-    private static Asked asked(Measurand measurand, String label, String hint) {
-        return new Asked(measurand, label, hint, UUID.randomUUID().toString());
+    private static WantedReading asked(Measurand measurand, String label, String hint) {
+        return new WantedReading(measurand, label, hint, UUID.randomUUID().toString());
     }
 }

@@ -11,7 +11,7 @@ import ebauche.core.plan.BearingGap;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.CornersLeft;
-import ebauche.core.realism.ShopWay;
+import ebauche.core.realism.ToolChoice;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -64,7 +64,7 @@ class BodyController {
         model.addAttribute("stops", BearingGap.at(plan, step.operation()));
         model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
         model.addAttribute(
-                "instead", ShopWay.instead(plan, step.operation().key()).orElse(null));
+                "instead", ToolChoice.instead(plan, step.operation().key()).orElse(null));
         model.addAttribute("chosen", chosen);
         model.addAttribute("face", face);
         model.addAttribute("lines", lines);

@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.drawing.PartDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.hardware.PartKind;
@@ -137,7 +137,7 @@ class BoxController {
             store.keep(maker.shop(), base, ways, maker.name());
             return true;
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
             return false;
         }
     }

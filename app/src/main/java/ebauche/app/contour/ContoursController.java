@@ -5,8 +5,8 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.drawing.ContourDrawing;
 import ebauche.app.drawing.ContourSection;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.UsualContour;
@@ -191,7 +191,7 @@ class ContoursController {
             }
         } catch (Stale stale) {
             attempt(current, form, fig, model);
-            Meanwhile.tell(
+            ConflictNotice.tell(
                     stale, "What you typed is still below, laid on their design; keep it again.", model, response);
         }
         return "contour/contours";

@@ -5,8 +5,8 @@ import ebauche.app.drawing.BitDrawing;
 import ebauche.app.drawing.ReachDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.crib.Bit;
@@ -199,7 +199,7 @@ class CribController {
         try {
             store.keep(maker.shop(), base, ways, maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
             return again.page();
         }
         return "redirect:/crib";

@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.drawing.CavityDrawing;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
@@ -80,7 +80,7 @@ class CavityController {
             model.addAttribute("trouble", e.getMessage());
             return "depth/cavity";
         }
-        chosen.flatMap(b -> CavityFromParts.of(build, new CavityFromParts.Asked(b.diameter(), wide)))
+        chosen.flatMap(b -> CavityFromParts.of(build, new CavityFromParts.CavityWanted(b.diameter(), wide)))
                 .ifPresent(proposed -> {
                     model.addAttribute("proposed", proposed);
                     model.addAttribute("drawing", CavityDrawing.of(current.plan(), proposed));
@@ -163,7 +163,7 @@ class CavityController {
             keeping.keep(current, base, file(current, proposed, chosen.get(), lip(lip, build, fig)), maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "The proposal below is made from their design; keep it again.", model, response);
+            ConflictNotice.tell(stale, "The proposal below is made from their design; keep it again.", model, response);
             return "depth/cavity";
         }
     }

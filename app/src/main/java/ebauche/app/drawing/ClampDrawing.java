@@ -103,7 +103,7 @@ public final class ClampDrawing {
                 blank.along() * frame.scale(),
                 blank.across() * frame.scale());
         svg.line("centre", frame.x(plan.minY()) - 16, frame.y(0), frame.x(plan.maxY()) + 16, frame.y(0));
-        for (TopPress.Laid laid : press.cauls()) {
+        for (TopPress.PlacedCaul laid : press.cauls()) {
             double w = laid.caul().width() * frame.scale();
             double over = (laid.caul().length() - blank.across()) / 2 * frame.scale();
             double y0 = frame.y(plan.minX()) - over;

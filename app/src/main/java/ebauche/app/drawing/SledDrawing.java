@@ -5,8 +5,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.measure.Rounding;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.thickness.Ledger;
-import ebauche.core.thickness.Pass;
 import ebauche.core.thickness.PlaningWays;
+import ebauche.core.thickness.ThicknessingPass;
 import ebauche.core.thickness.Tracks;
 import java.util.List;
 
@@ -55,7 +55,7 @@ public final class SledDrawing {
         double keepTop = END_TOP + front * perMm;
         double top = END_TOP;
         double bottom = keepTop + KEPT_HEIGHT + back * perMm;
-        for (Pass pass : ledger.passes()) {
+        for (ThicknessingPass pass : ledger.passes()) {
             double h = pass.bite() * perMm;
             boolean onFront = pass.face() == Face.FRONT;
             double y = onFront ? top : bottom - h;

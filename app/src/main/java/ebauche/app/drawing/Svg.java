@@ -112,9 +112,9 @@ final class Svg {
     }
 
     /** Text whose fractions are set as fractions. */
-    Svg figure(String cssClass, double x, double y, String anchor, List<Figures.Part> parts) {
+    Svg figure(String cssClass, double x, double y, String anchor, List<Figures.TextPart> parts) {
         open("text", "class", cssClass, "x", n(x), "y", n(y), "text-anchor", anchor);
-        for (Figures.Part part : parts) {
+        for (Figures.TextPart part : parts) {
             open("tspan", "class", part.fraction() ? "frac" : "plain");
             write(() -> xml.writeCharacters(part.text()));
             close();

@@ -5,8 +5,8 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.drawing.OutlineDrawing;
 import ebauche.app.drawing.ShapeDrawing;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
@@ -129,7 +129,7 @@ class DrawingInController {
      * @param dx moved to the treble side from the middle of the old outline, a typed length
      * @param dy moved to the neck
      */
-    record Laid(
+    record LaidOutline(
             String path, String perUnit, ShapePlacing.Neck neck, boolean fromBack, String dx, String dy, Boolean keep) {
         String moved(boolean across) {
             String typed = across ? dx : dy;
@@ -142,7 +142,7 @@ class DrawingInController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
-            Laid laid,
+            LaidOutline laid,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -174,13 +174,13 @@ class DrawingInController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", e.getMessage());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Look at the outline over it, and keep it again.", model, response);
+            ConflictNotice.tell(stale, "Look at the outline over it, and keep it again.", model, response);
             model.addAttribute("base", bodies.current(current.body()).revision().number());
         }
         return "template/place";
     }
 
-    private static Outline outline(Bodies.Current current, Laid laid, LengthUnit unit) {
+    private static Outline outline(Bodies.Current current, LaidOutline laid, LengthUnit unit) {
         double perUnit = perUnit(laid.perUnit());
         List<Segment> segments = PathData.parse(laid.path(), 1);
         double dx = Length.parse(laid.moved(true), unit).millimetres();

@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.drawing.FeedDrawing;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Strip;
@@ -103,13 +103,13 @@ class FeedController {
         model.addAttribute("trial", grain.isPresent());
         model.addAttribute("grainTyped", look.grain());
         model.addAttribute("design", build.design());
-        FeedMapping.Asked asked = new FeedMapping.Asked(up, school, router, grain);
+        FeedMapping.FeedQuestion asked = new FeedMapping.FeedQuestion(up, school, router, grain);
         map(current, asked, look, fig, model);
         saw(build, model);
         model.addAttribute("flip", address(here, look, up.other(), look.with()));
     }
 
-    private void map(Bodies.Current current, FeedMapping.Asked asked, Look look, Figures fig, Model model) {
+    private void map(Bodies.Current current, FeedMapping.FeedQuestion asked, Look look, Figures fig, Model model) {
         Build build = current.plan().build();
         FeedPlan feed = FeedMapping.feed(build, asked.grain());
         FeedMap map = feed.map(asked.worked());
@@ -234,7 +234,7 @@ class FeedController {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
             page(current, look, fig, model, response);
-            Meanwhile.tell(stale, "The grain was not kept; look again.", model, response);
+            ConflictNotice.tell(stale, "The grain was not kept; look again.", model, response);
             return "template/feed";
         }
         return "redirect:/bodies/" + current.body().publicId() + "/feed";

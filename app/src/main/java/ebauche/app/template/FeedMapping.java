@@ -55,7 +55,7 @@ class FeedMapping {
      * @param up the face that lies up
      * @param grain degrees for every layer; empty for the grain as it is laid out
      */
-    record Asked(Face up, EdgeSchool school, Router router, OptionalDouble grain) {
+    record FeedQuestion(Face up, EdgeSchool school, Router router, OptionalDouble grain) {
         /** The face towards the router: on a table the one that lies down. */
         Face worked() {
             return school == EdgeSchool.TABLE ? up.other() : up;
@@ -95,7 +95,7 @@ class FeedMapping {
     }
 
     /** How the router stands, and with each remedy of the shop; the bare one first. */
-    List<Steadying> standings(BuildPlan plan, FeedMap map, Asked asked) {
+    List<Steadying> standings(BuildPlan plan, FeedMap map, FeedQuestion asked) {
         Build build = plan.build();
         Region body = build.design().outline().region();
         Region open = open(plan, asked.worked());

@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.drawing.OutlineSheet;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.crib.Bit;
 import ebauche.core.design.Hand;
@@ -170,7 +170,7 @@ class OutlineController {
             model.addAttribute("trouble", e.getMessage());
             return page;
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Your outline lies over it; look, and keep it again.", model, response);
+            ConflictNotice.tell(stale, "Your outline lies over it; look, and keep it again.", model, response);
             Bodies.Current now = bodies.current(current.body());
             return page(now, path, now.revision().number(), model);
         }

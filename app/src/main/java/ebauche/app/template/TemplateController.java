@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.drawing.OutlineDrawing;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
@@ -116,7 +116,7 @@ class TemplateController {
             } catch (BuildFileException e) {
                 troubles.put("thickness", e.getMessage());
             } catch (Stale stale) {
-                Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+                ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
                 return page(current, fig, model);
             }
         }

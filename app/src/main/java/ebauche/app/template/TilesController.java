@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.TileMap;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Length;
@@ -132,7 +132,7 @@ class TilesController {
                     "A bar of 100 mm that is off by more than a tenth was scaled to fit the page: print at 100 %, and measure"
                             + " again.");
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
             return page(bodies.current(current.body()), template, paper, fig, model);
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -4,8 +4,8 @@ import ebauche.app.account.Maker;
 import ebauche.app.drawing.MoistureDrawing;
 import ebauche.app.drawing.PlankDrawing;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
@@ -210,7 +210,7 @@ class BoardController {
         try {
             boards.keep(board, base, form.file(), board.place(), Optional.empty(), maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "Nothing of yours was kept; look at it as it is now.", model, response);
+            ConflictNotice.tell(stale, "Nothing of yours was kept; look at it as it is now.", model, response);
             return page(boards.find(maker.shop(), board.publicId()), typed, Map.of(), fig, model);
         }
         return "redirect:/timber/" + board.publicId();

@@ -1,8 +1,8 @@
 package ebauche.app.ways;
 
 import ebauche.app.account.Maker;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Glue;
@@ -125,7 +125,8 @@ class WaysController {
         try {
             store.keep(maker.shop(), base, form.ways(), maker.name());
         } catch (Stale stale) {
-            Meanwhile.tell(stale, "What you typed is below; look at it and keep it again, or leave.", model, response);
+            ConflictNotice.tell(
+                    stale, "What you typed is below; look at it and keep it again, or leave.", model, response);
             return page(now.number(), typed, Map.of(), model);
         }
         return "redirect:/ways?kept";

@@ -407,22 +407,22 @@ public record Figures(LengthUnit unit) {
     }
 
     /** A piece of text, a fraction or not. */
-    public record Part(String text, boolean fraction) {}
+    public record TextPart(String text, boolean fraction) {}
 
     /** Text cut where fractions stand, so that they can be set as such. */
-    public List<Part> parts(String text) {
-        List<Part> parts = new ArrayList<>();
+    public List<TextPart> parts(String text) {
+        List<TextPart> parts = new ArrayList<>();
         Matcher m = FRACTION.matcher(text);
         int from = 0;
         while (m.find()) {
             if (m.start() > from) {
-                parts.add(new Part(text.substring(from, m.start()), false));
+                parts.add(new TextPart(text.substring(from, m.start()), false));
             }
-            parts.add(new Part(m.group(), true));
+            parts.add(new TextPart(m.group(), true));
             from = m.end();
         }
         if (from < text.length()) {
-            parts.add(new Part(text.substring(from), false));
+            parts.add(new TextPart(text.substring(from), false));
         }
         return parts;
     }

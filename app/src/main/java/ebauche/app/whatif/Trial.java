@@ -18,9 +18,9 @@ import tools.jackson.databind.node.ObjectNode;
  * @param plan of it; today's where nothing is asked for or it cannot be read
  * @param troubles what is wrong, by field; empty for the design itself
  */
-public record Trial(Asked asked, ObjectNode file, BuildPlan plan, Map<String, String> troubles) {
+public record Trial(WhatIfQuestion asked, ObjectNode file, BuildPlan plan, Map<String, String> troubles) {
 
-    static Trial of(Bodies.Current current, Asked asked, LengthUnit bare) {
+    static Trial of(Bodies.Current current, WhatIfQuestion asked, LengthUnit bare) {
         ObjectNode file = DesignKeeping.file(current);
         if (asked.isEmpty()) {
             return new Trial(asked, file, current.plan(), Map.of());

@@ -20,7 +20,7 @@ public class Trials {
 
     private record Key(long body, int revision, int entries, int ways, LengthUnit bare, Map<String, String> asked) {}
 
-    public Trial of(Bodies.Current current, Asked asked, LengthUnit bare) {
+    public Trial of(Bodies.Current current, WhatIfQuestion asked, LengthUnit bare) {
         Key key = new Key(
                 current.body().id(),
                 current.revision().number(),

@@ -5,8 +5,8 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.DesignKeeping;
 import ebauche.app.box.Box;
 import ebauche.app.drawing.BoardDrawing;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Meanwhile;
 import ebauche.app.web.Stale;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
@@ -60,11 +60,11 @@ class WhatIfController {
             @RequestHeader(value = "HX-Request", required = false) String htmx,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        show(current, Asked.of(typed), fig, model);
+        show(current, WhatIfQuestion.of(typed), fig, model);
         return htmx == null ? "whatif/what-if" : "whatif/what-if :: compared";
     }
 
-    private Trial show(Bodies.Current current, Asked asked, Figures fig, Model model) {
+    private Trial show(Bodies.Current current, WhatIfQuestion asked, Figures fig, Model model) {
         Trial trial = trials.of(current, asked, fig.unit());
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
@@ -93,7 +93,7 @@ class WhatIfController {
     }
 
     /** Moves by hand, which come from the X-ray and stand in no field of this form. */
-    private static Map<String, String> moves(Asked asked) {
+    private static Map<String, String> moves(WhatIfQuestion asked) {
         return asked.fields().entrySet().stream()
                 .filter(e -> e.getKey().startsWith("move.") || e.getKey().startsWith("open."))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
@@ -125,7 +125,7 @@ class WhatIfController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Asked asked = Asked.of(typed);
+        WhatIfQuestion asked = WhatIfQuestion.of(typed);
         Trial trial = show(current, asked, fig, model);
         if (!trial.canBeKept()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -136,7 +136,7 @@ class WhatIfController {
             keeping.keep(current, base, trial.file(), maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {
-            Meanwhile.tell(
+            ConflictNotice.tell(
                     stale,
                     "Your what-if stands below over that design; nothing of either is lost. Look at what moves, then keep it.",
                     model,

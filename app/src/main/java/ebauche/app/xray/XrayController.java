@@ -6,9 +6,9 @@ import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.drawing.XrayDrawing;
 import ebauche.app.drawing.XrayDrawing.Cut;
 import ebauche.app.web.Figures;
-import ebauche.app.whatif.Asked;
 import ebauche.app.whatif.Trial;
 import ebauche.app.whatif.Trials;
+import ebauche.app.whatif.WhatIfQuestion;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -84,7 +84,7 @@ class XrayController {
             @RequestHeader(value = "HX-Request", required = false) String htmx,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Trial trial = trials.of(current, Asked.of(typed), fig.unit());
+        Trial trial = trials.of(current, WhatIfQuestion.of(typed), fig.unit());
         BuildPlan plan = trial.plan();
         int step = step(plan, look.step());
         boolean finished = step >= plan.steps().size();
@@ -128,7 +128,8 @@ class XrayController {
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        BuildPlan plan = trials.of(current, Asked.of(typed), fig.unit()).plan();
+        BuildPlan plan =
+                trials.of(current, WhatIfQuestion.of(typed), fig.unit()).plan();
         return XrayDrawing.section(plan, fig, step(plan, look.step()), cut(plan, look, List.of()));
     }
 
@@ -162,7 +163,7 @@ class XrayController {
         return Math.rint(place * 2) / 2 + 0.0;
     }
 
-    private static String address(String here, String step, Face face, Cut cut, Asked asked) {
+    private static String address(String here, String step, Face face, Cut cut, WhatIfQuestion asked) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(here + "/x-ray");
         if (step != null) {
             uri.queryParam("step", step);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.layout.Taste;
+import ebauche.core.layout.Preference;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Refusal;
 import org.junit.jupiter.api.Test;
@@ -21,7 +21,7 @@ class BlankChoiceTest {
     void what_is_left_out_is_chosen_sensibly() {
         BlankChoice nothing = choice(null, null, null, null);
         assertThat(nothing.mostPieces()).isEqualTo(5);
-        assertThat(nothing.tasteOrUsual()).isEqualTo(Taste.BALANCED);
+        assertThat(nothing.tasteOrUsual()).isEqualTo(Preference.BALANCED);
         assertThat(nothing.onlyReady()).isFalse();
         assertThat(nothing.right(LengthUnit.MILLIMETRE)).isZero();
         assertThat(nothing.topThickness(LengthUnit.MILLIMETRE, 44)).isEmpty();

@@ -31,13 +31,13 @@ public final class TopPress {
     private final Region plan;
     private final double topThickness;
     private final Gluing gluing;
-    private final List<Laid> cauls = new ArrayList<>();
+    private final List<PlacedCaul> cauls = new ArrayList<>();
     private final List<Press> presses = new ArrayList<>();
     private final double[][] pressure;
     private final Point weakest;
 
     /** A caul across the blank with its two clamps. */
-    public record Laid(Caul caul, double y, Clamp clamp) {}
+    public record PlacedCaul(Caul caul, double y, Clamp clamp) {}
 
     /** A clamp on a pad. */
     public record Press(Clamp clamp, Point at) {}
@@ -83,7 +83,7 @@ public final class TopPress {
         for (int i = 0; i < count; i++) {
             Clamp weaker = clamps.remove(0);
             Clamp other = clamps.remove(0);
-            cauls.add(new Laid(
+            cauls.add(new PlacedCaul(
                     kind.get(), plan.minY() + (i + 0.5) * pitch, weaker.force() < other.force() ? weaker : other));
         }
     }
@@ -104,7 +104,7 @@ public final class TopPress {
 
     private void addUp() {
         double across = plan.maxX() - plan.minX();
-        for (Laid laid : cauls) {
+        for (PlacedCaul laid : cauls) {
             double half = laid.caul().width() / 2 + topThickness;
             add(
                     plan.minX(),
@@ -164,7 +164,7 @@ public final class TopPress {
         return best;
     }
 
-    public List<Laid> cauls() {
+    public List<PlacedCaul> cauls() {
         return List.copyOf(cauls);
     }
 

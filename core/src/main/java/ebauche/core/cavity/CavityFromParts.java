@@ -67,7 +67,7 @@ public record CavityFromParts(
      * @param bit diameter of the bit that cuts it
      * @param lip how far the cover stands out beyond the cavity
      */
-    public record Asked(double bit, double lip) {}
+    public record CavityWanted(double bit, double lip) {}
 
     /**
      * A part that the walls leave no room for.
@@ -77,7 +77,7 @@ public record CavityFromParts(
     public record TooLittle(Control control, double missing) {}
 
     /** Proposes a cavity for all controls of a build; empty if it has none. */
-    public static Optional<CavityFromParts> of(Build build, Asked asked) {
+    public static Optional<CavityFromParts> of(Build build, CavityWanted asked) {
         List<Control> controls = build.design().controls();
         if (controls.isEmpty()) {
             return Optional.empty();

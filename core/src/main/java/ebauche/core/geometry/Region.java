@@ -34,7 +34,7 @@ public final class Region {
     private static final int QUARTER = 24;
 
     /** What was done to an area, with another or by a distance. */
-    private record Asked(char what, Region one, Object by) {}
+    private record Made(char what, Region one, Object by) {}
 
     private record Disc(Point centre, double diameter) {}
 
@@ -231,12 +231,12 @@ public final class Region {
 
     /** The same area, as the object that stood for it before if there was one: its indexes are made already. */
     Region remembered() {
-        return remember(new Asked('=', this, ""), () -> this);
+        return remember(new Made('=', this, ""), () -> this);
     }
 
     /** Grown (or shrunk, if negative) by a distance, with round corners. */
     public Region grown(double distance) {
-        return remember(new Asked('g', this, distance), () -> {
+        return remember(new Made('g', this, distance), () -> {
             BufferParameters round = new BufferParameters(QUARTER);
             return of(BufferOp.bufferOp(geometry, distance, round));
         });
@@ -252,7 +252,7 @@ public final class Region {
             return isEmpty() ? other : this;
         }
         return remember(
-                new Asked('+', this, other),
+                new Made('+', this, other),
                 () -> areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.UNION)));
     }
 
@@ -260,7 +260,7 @@ public final class Region {
         if (isEmpty() || other.isEmpty() || apart(other)) {
             return this;
         }
-        return remember(new Asked('-', this, other), () -> {
+        return remember(new Made('-', this, other), () -> {
             Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
             return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
         });
@@ -275,7 +275,7 @@ public final class Region {
         if (isEmpty() || other.isEmpty() || farApart(other)) {
             return EMPTY;
         }
-        return remember(new Asked('x', this, other), () -> cutTo(other));
+        return remember(new Made('x', this, other), () -> cutTo(other));
     }
 
     private Region cutTo(Region other) {
@@ -340,7 +340,7 @@ public final class Region {
     }
 
     private boolean holds(Region other) {
-        return Memo.here().get(new Asked('c', this, other), () -> prepared().covers(other.geometry), known -> 0);
+        return Memo.here().get(new Made('c', this, other), () -> prepared().covers(other.geometry), known -> 0);
     }
 
     public boolean contains(Point p) {

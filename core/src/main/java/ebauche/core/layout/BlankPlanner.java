@@ -19,7 +19,7 @@ import java.util.TreeMap;
  *
  * <p>For each timber and each number of pieces the two best of different boards are kept, so that a maker sees the kinds
  * side by side. {@link Pattern} says where seams may stand, {@link Search} gives strips to boards, {@link Laying} places
- * and turns them, {@link Points} counts. No clock decides: the budget is a number of tries, so that the same rack always
+ * and turns them, {@link Score} counts. No clock decides: the budget is a number of tries, so that the same rack always
  * gives the same answer.
  */
 public final class BlankPlanner {
@@ -46,7 +46,8 @@ public final class BlankPlanner {
      * @param snipes whether the blank goes through a machine that spoils its ends
      * @param mostPieces 1 to {@value Pattern#MOST_PIECES}
      */
-    public record Request(List<OnRack> rack, Need need, Cutting cutting, boolean snipes, int mostPieces, Taste taste) {
+    public record Request(
+            List<OnRack> rack, Need need, Cutting cutting, boolean snipes, int mostPieces, Preference taste) {
         public Request {
             rack = List.copyOf(rack);
             Refusal.between(mostPieces, 1, Pattern.MOST_PIECES, "mostPieces");
@@ -77,7 +78,7 @@ public final class BlankPlanner {
         List<Layout> layouts = new ArrayList<>();
         double mayBe = Double.POSITIVE_INFINITY;
         for (List<OnRack> rack : byTimber.values()) {
-            Yard yard = new Yard(rack, request.need(), request.cutting(), request.snipes());
+            RackCapacity yard = new RackCapacity(rack, request.need(), request.cutting(), request.snipes());
             for (Kind kind : Kind.upTo(request.mostPieces())) {
                 OneKind search = new OneKind(yard, show, request.taste(), kind);
                 layouts.addAll(search.run());
@@ -96,7 +97,7 @@ public final class BlankPlanner {
     }
 
     private static int tooShort(Request request) {
-        Yard yard = new Yard(request.rack(), request.need(), request.cutting(), request.snipes());
+        RackCapacity yard = new RackCapacity(request.rack(), request.need(), request.cutting(), request.snipes());
         int count = 0;
         for (int b = 0; b < yard.size(); b++) {
             count += yard.segments(b) == 0 ? 1 : 0;
@@ -119,9 +120,9 @@ public final class BlankPlanner {
 
     /** The best layouts of one number of pieces. */
     static final class OneKind {
-        private final Yard yard;
-        private final Taste taste;
-        private final Points points;
+        private final RackCapacity yard;
+        private final Preference taste;
+        private final Score points;
         private final Laying laying;
         private final Laying finer;
         private final Kind kind;
@@ -143,12 +144,12 @@ public final class BlankPlanner {
         /** A draft with the least that it can count. */
         private record Costed(Draft draft, double least) {}
 
-        private record Scored(Draft draft, Laid laid, double total) {}
+        private record Scored(Draft draft, PlacedPieces laid, double total) {}
 
-        OneKind(Yard yard, ShowMap show, Taste taste, Kind kind) {
+        OneKind(RackCapacity yard, ShowMap show, Preference taste, Kind kind) {
             this.yard = yard;
             this.taste = taste;
-            this.points = new Points(yard, taste);
+            this.points = new Score(yard, taste);
             this.laying = new Laying(yard, show, taste);
             this.finer = Laying.inFinerSteps(yard, show, taste);
             this.kind = kind;
@@ -197,7 +198,7 @@ public final class BlankPlanner {
         }
 
         private Scored scored(Draft draft, Laying how) {
-            Laid placed = how.lay(draft);
+            PlacedPieces placed = how.lay(draft);
             return new Scored(draft, placed, points.total(draft, placed));
         }
 
@@ -209,7 +210,7 @@ public final class BlankPlanner {
             }
         }
 
-        static OneKind of(Yard yard, ShowMap show, Taste taste, int pieces) {
+        static OneKind of(RackCapacity yard, ShowMap show, Preference taste, int pieces) {
             return new OneKind(yard, show, taste, new Kind(pieces, false));
         }
 
@@ -252,7 +253,7 @@ public final class BlankPlanner {
         }
 
         private Layout judged(Scored scored) {
-            Laid placed = scored.laid();
+            PlacedPieces placed = scored.laid();
             List<Judgement> judged = new ArrayList<>();
             placed.pieces()
                     .forEach(p -> p.flaws().forEach(f -> judged.add(Judgement.of(f, yard.need, placed.frontAt()))));

@@ -16,7 +16,7 @@ import java.util.OptionalDouble;
  * @param start of the first length, from the near end
  * @param lengths each with where its first strip starts and the rough widths of its strips
  */
-record BoardUse(Yard yard, int index, boolean bookMatched, Side from, double start, List<Length> lengths) {
+record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, double start, List<Length> lengths) {
 
     /** Smallest part of a fault that is worth a mark on an offcut, mm. */
     private static final double LEAST = 0.5;

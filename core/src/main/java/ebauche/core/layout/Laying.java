@@ -23,20 +23,20 @@ final class Laying {
 
     private final int stepsAlong;
     private final int stepsAcross;
-    private final Yard yard;
+    private final RackCapacity yard;
     private final ShowMap show;
-    private final Taste taste;
+    private final Preference taste;
 
-    Laying(Yard yard, ShowMap show, Taste taste) {
+    Laying(RackCapacity yard, ShowMap show, Preference taste) {
         this(yard, show, taste, STEPS_ALONG, STEPS_ACROSS);
     }
 
-    static Laying inFinerSteps(Yard yard, ShowMap show, Taste taste) {
+    static Laying inFinerSteps(RackCapacity yard, ShowMap show, Preference taste) {
         return new Laying(yard, show, taste, FINER_ALONG, FINER_ACROSS);
     }
 
     /** In other steps, to tell how much finer ones would find. */
-    Laying(Yard yard, ShowMap show, Taste taste, int stepsAlong, int stepsAcross) {
+    Laying(RackCapacity yard, ShowMap show, Preference taste, int stepsAlong, int stepsAcross) {
         this.stepsAlong = stepsAlong;
         this.stepsAcross = stepsAcross;
         this.yard = yard;
@@ -44,7 +44,7 @@ final class Laying {
         this.taste = taste;
     }
 
-    Laid lay(Draft draft) {
+    PlacedPieces lay(Draft draft) {
         return new One(draft, frontAt(draft)).lay();
     }
 
@@ -88,11 +88,11 @@ final class Laying {
             this.frontAt = frontAt;
         }
 
-        Laid lay() {
+        PlacedPieces lay() {
             return pattern.bookMatched() ? bookMatched() : sideBySide();
         }
 
-        private Laid sideBySide() {
+        private PlacedPieces sideBySide() {
             Piece[] pieces = new Piece[draft.pieces()];
             List<BoardUse> uses = new ArrayList<>();
             List<List<List<Integer>>> numbers = new ArrayList<>();
@@ -107,7 +107,7 @@ final class Laying {
             Turns turns = new Turns(pieces, p -> points(p, frontAt));
             List<Piece> turned = turns.cheapest();
             double faults = turned.stream().mapToDouble(p -> points(p, frontAt)).sum();
-            return new Laid(turned, false, frontAt, uses, numbers, faults);
+            return new PlacedPieces(turned, false, frontAt, uses, numbers, faults);
         }
 
         /** The pieces by board, and within it by length. */
@@ -227,17 +227,17 @@ final class Laying {
         }
 
         /** A board resawn and opened: along it and for either edge at the centre, the cheapest. */
-        private Laid bookMatched() {
+        private PlacedPieces bookMatched() {
             int board = draft.board()[0];
             double along = Math.max(0, yard.slackAlong(board, 1));
             int steps = sound(board) || along < 1 ? 1 : stepsAlong;
-            Laid best = null;
+            PlacedPieces best = null;
             double least = Double.POSITIVE_INFINITY;
             for (Side from : facesToSlice(board, List.of(List.of(0, 1)))) {
                 for (int i = 0; i < steps; i++) {
                     double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
                     for (boolean markedAtCentre : new boolean[] {true, false}) {
-                        Laid laid = opened(board, from, start, markedAtCentre);
+                        PlacedPieces laid = opened(board, from, start, markedAtCentre);
                         double cost = taste.perLitre() * laid.usedUp() + laid.faults();
                         if (cost < least - 1e-9) {
                             least = cost;
@@ -250,7 +250,7 @@ final class Laying {
         }
 
         /** Opened like a book: the sawn faces up, the halves mirrored about the centre line. */
-        private Laid opened(int board, Side from, double start, boolean markedAtCentre) {
+        private PlacedPieces opened(int board, Side from, double start, boolean markedAtCentre) {
             double widest = pattern.widest(yard.cutting);
             BoardUse use =
                     new BoardUse(yard, board, true, from, start, List.of(new BoardUse.Length(0, List.of(widest))));
@@ -262,7 +262,7 @@ final class Laying {
                 pieces.add(piece(p, use, 0, fromEdge, slice).turned(p == 0 ? Side.B : Side.A, markedAtCentre));
             }
             double faults = pieces.stream().mapToDouble(p -> points(p, frontAt)).sum();
-            return new Laid(pieces, true, frontAt, List.of(use), List.of(List.of(List.of(1))), faults);
+            return new PlacedPieces(pieces, true, frontAt, List.of(use), List.of(List.of(List.of(1))), faults);
         }
     }
 }

@@ -17,9 +17,9 @@ import java.util.function.Consumer;
  * the budget of {@code nodes} ran out makes the result the best that is known instead of the best there is.
  */
 final class Search {
-    private final Yard yard;
-    private final Taste taste;
-    private final Points points;
+    private final RackCapacity yard;
+    private final Preference taste;
+    private final Score points;
     private final Pattern pattern;
     private final double[] rough;
     private final int[] order;
@@ -61,10 +61,10 @@ final class Search {
         }
     }
 
-    Search(Yard yard, Taste taste, Pattern pattern, Kept kept, Budget budget, Consumer<Draft> found) {
+    Search(RackCapacity yard, Preference taste, Pattern pattern, Kept kept, Budget budget, Consumer<Draft> found) {
         this.yard = yard;
         this.taste = taste;
-        this.points = new Points(yard, taste);
+        this.points = new Score(yard, taste);
         this.pattern = pattern;
         this.kept = kept;
         this.budget = budget;
@@ -195,7 +195,7 @@ final class Search {
             Arrays.fill(leftInSegment[b], yard.board(b).width() + yard.cutting.ripKerf());
         }
         double more = (first && step > 0 ? taste.perBoard() : 0)
-                + (first && !yard.rack.get(b).ready() ? Taste.NOT_READY : 0)
+                + (first && !yard.rack.get(b).ready() ? Preference.NOT_READY : 0)
                 + (oddPartner(step, strip, b) ? taste.perOddPair() : 0);
         double wide = rough[strip] + yard.cutting.ripKerf();
         for (int s = 0; s < leftInSegment[b].length; s++) {

@@ -77,7 +77,8 @@ final class Turns {
     }
 
     static double neighbours(Piece left, Piece right) {
-        return (ringsAlike(left, right) ? Taste.RINGS_ALIKE : 0) + (planedApart(left, right) ? Taste.PLANED_APART : 0);
+        return (ringsAlike(left, right) ? Preference.RINGS_ALIKE : 0)
+                + (planedApart(left, right) ? Preference.PLANED_APART : 0);
     }
 
     /** Whether two neighbours cup the same way, so that the blank does as a whole. */

@@ -8,7 +8,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
-import ebauche.core.operation.Condition.Surface;
+import ebauche.core.operation.Condition.OuterSurface;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
@@ -45,8 +45,8 @@ final class SetNeck {
                 .needs(
                         neckIn,
                         Datum.BRIDGE_MARKED,
-                        new Condition.Settled(Surface.FRONT, build.faces().frontNow(), body),
-                        new Condition.Settled(Surface.BACK, build.faces().backNow(), body))
+                        new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
+                        new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body))
                 .caution(Caution.of(glue))
                 .takes(30, (int) Math.round(wait * 60), 0.01)
                 .build());

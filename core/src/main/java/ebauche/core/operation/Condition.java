@@ -227,14 +227,14 @@ public sealed interface Condition {
     }
 
     /** The surfaces of a body. */
-    enum Surface {
+    enum OuterSurface {
         FRONT,
         BACK,
         EDGE
     }
 
     /** A surface on which nothing more will be cut. */
-    record Settled(Surface surface, double depth, Region region) implements Condition {
+    record Settled(OuterSurface surface, double depth, Region region) implements Condition {
         @Override
         public String words() {
             return "the " + surface.name().toLowerCase(Locale.ROOT) + " settled: nothing more cut into it";

@@ -59,17 +59,17 @@ public final class Planner {
     }
 
     private BuildPlan plan() {
-        Aside<Checked> checked = Aside.of(this::check);
+        Concurrent<Checked> checked = Concurrent.of(this::check);
         Scheduling scheduling = new Scheduling(build);
         Map<?, AsBuilt.Done> done = scheduling.done();
         List<Operation> decided = scheduling.decided();
-        Aside<Map<Feature, Finding>> contradictions =
-                Aside.of(() -> Contradictions.find(build, decided, scheduling.done(), scheduling.cut()));
+        Concurrent<Map<Feature, Finding>> contradictions =
+                Concurrent.of(() -> Contradictions.find(build, decided, scheduling.done(), scheduling.cut()));
         Precedence precedence = scheduling.precedence();
         Sequence sequence = scheduling.sequence(precedence);
         Schedule schedule = scheduling.schedule(precedence, sequence, memo);
         History history = schedule.history();
-        Aside<?> thinnest = Aside.of(history::thinnest);
+        Concurrent<?> thinnest = Concurrent.of(history::thinnest);
         findings.addAll(checked.get().findings());
         Map<Feature, Finding> gone = contradictions.get();
         findings.addAll(gone.values());

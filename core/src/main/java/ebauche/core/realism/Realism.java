@@ -19,7 +19,7 @@ import java.util.List;
  * @param ways how each kind of step is done here
  * @param unmeasured parts that are not measured yet while their cavity can still be cut to them
  */
-public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasured) {
+public record Realism(List<Rule> rules, List<ToolChoice> ways, List<String> unmeasured) {
     public Realism {
         rules = List.copyOf(rules);
         ways = List.copyOf(ways);
@@ -31,7 +31,7 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
                 .filter(r -> !plan.build().design().undecided().contains(r.feature()))
                 .sorted(Comparator.comparing(Rule::about).thenComparing(Rule::verdict))
                 .toList();
-        return new Realism(rules, ShopWays.of(plan), unmeasured(plan));
+        return new Realism(rules, ToolSubstitutes.of(plan), unmeasured(plan));
     }
 
     /** Hardware of one nominal kind differs between makers and years: measure the part in hand before its cavity is cut. */
@@ -71,6 +71,6 @@ public record Realism(List<Rule> rules, List<ShopWay> ways, List<String> unmeasu
 
     /** How many kinds of step can be done here neither by a tool nor by hand. */
     public long impossible() {
-        return ways.stream().filter(w -> w.how() == ShopWay.How.NOT_HERE).count();
+        return ways.stream().filter(w -> w.how() == ToolChoice.How.NOT_HERE).count();
     }
 }

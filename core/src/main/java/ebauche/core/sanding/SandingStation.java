@@ -13,7 +13,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
-import ebauche.core.operation.Condition.Surface;
+import ebauche.core.operation.Condition.OuterSurface;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -61,9 +61,9 @@ public final class SandingStation implements Station {
     private static Condition[] settled(Build build) {
         Region body = build.design().outline().region();
         return new Condition[] {
-            new Condition.Settled(Surface.FRONT, build.faces().frontNow(), body),
-            new Condition.Settled(Surface.BACK, build.faces().backNow(), body),
-            new Condition.Settled(Surface.EDGE, 0, body)
+            new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
+            new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body),
+            new Condition.Settled(OuterSurface.EDGE, 0, body)
         };
     }
 

@@ -21,7 +21,7 @@ public final class Stock {
     private static final int FEW_ROWS = 10;
 
     /** What a change does to tiles; a body edited a little goes through nearly the same stocks again. */
-    private record Asked(Grid grid, Change change, byte material) {}
+    private record Sweeping(Grid grid, Change change, byte material) {}
 
     private final Grid grid;
     private final int tilesAcross;
@@ -74,13 +74,13 @@ public final class Stock {
             material = (byte) kinds.indexOf(add.material());
         }
         Memo memo = Memo.here();
-        Asked asked = new Asked(grid, change, material);
+        Sweeping asked = new Sweeping(grid, change, material);
         Tile[] changed = tiles.clone();
-        Done last = memo.known(asked, Done.class).orElse(null);
+        Swept last = memo.known(asked, Swept.class).orElse(null);
         BitSet open = last == null ? all() : last.again(tiles, changed);
         if (!open.isEmpty()) {
             BitSet swept = new Sweep(change, material, changed, open).run();
-            Done now = Done.of(last == null ? swept : last.touched(), tiles, changed);
+            Swept now = Swept.of(last == null ? swept : last.touched(), tiles, changed);
             memo.put(asked, now, now.bytes());
         }
         return new Stock(grid, changed, List.copyOf(kinds));
@@ -93,18 +93,18 @@ public final class Stock {
     }
 
     /** What one change did when it was last made, tile by tile of those that it touches: the very same tile comes out the same. */
-    private static final class Done {
+    private static final class Swept {
         private final int[] indexes;
         private final Tile[] before;
         private final Tile[] after;
 
-        private Done(int[] indexes, Tile[] before, Tile[] after) {
+        private Swept(int[] indexes, Tile[] before, Tile[] after) {
             this.indexes = indexes;
             this.before = before;
             this.after = after;
         }
 
-        static Done of(BitSet touched, Tile[] before, Tile[] after) {
+        static Swept of(BitSet touched, Tile[] before, Tile[] after) {
             int[] indexes = touched.stream().toArray();
             Tile[] from = new Tile[indexes.length];
             Tile[] to = new Tile[indexes.length];
@@ -112,7 +112,7 @@ public final class Stock {
                 from[i] = before[indexes[i]];
                 to[i] = after[indexes[i]];
             }
-            return new Done(indexes, from, to);
+            return new Swept(indexes, from, to);
         }
 
         /** Fills in what is known; which tiles are still to be swept. */

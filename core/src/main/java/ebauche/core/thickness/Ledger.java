@@ -180,8 +180,8 @@ public final class Ledger {
     }
 
     /** The passes still to take. */
-    public List<Pass> passes() {
-        List<Pass> passes = new ArrayList<>();
+    public List<ThicknessingPass> passes() {
+        List<ThicknessingPass> passes = new ArrayList<>();
         double high = highNow().value();
         int number = passesTaken();
         double taken = start() - high;
@@ -197,7 +197,7 @@ public final class Ledger {
                 : 0;
     }
 
-    private void addPasses(List<Pass> out, Face face, double off, double high, int before, double taken) {
+    private void addPasses(List<ThicknessingPass> out, Face face, double off, double high, int before, double taken) {
         if (off <= 1e-9) {
             return;
         }
@@ -211,7 +211,7 @@ public final class Ledger {
             double depth = last ? light : each;
             left -= depth;
             boolean flip = face == Face.BACK && i == 0 && !(frontDone() && backTaken() > 0);
-            out.add(new Pass(before + i + 1, face, depth, left, taken + high - left, last, flip));
+            out.add(new ThicknessingPass(before + i + 1, face, depth, left, taken + high - left, last, flip));
         }
     }
 

@@ -32,7 +32,7 @@ class TopPressTest {
     @Test
     void cauls_lie_across_at_even_distances_on_pairs_of_clamps() {
         TopPress press = press(10, List.of(STRONG, WEAK), CROWNED);
-        assertThat(press.cauls()).extracting(TopPress.Laid::y).containsExactly(-50.0, 150.0);
+        assertThat(press.cauls()).extracting(TopPress.PlacedCaul::y).containsExactly(-50.0, 150.0);
         assertThat(press.cauls()).extracting(l -> l.clamp().name()).containsExactly("weak", "strong");
         assertThat(press.presses()).isEmpty();
         // 40 + 2 x 10 wide, 300 long, two ends of 2 kN: 4000 / 18000.

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.cavity.CavityFromParts.Asked;
+import ebauche.core.cavity.CavityFromParts.CavityWanted;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class CavityFromPartsTest {
-    private static final Asked USUAL = new Asked(9.525, 5);
+    private static final CavityWanted USUAL = new CavityWanted(9.525, 5);
 
     private static TestBody with(Control... controls) {
         TestBody body = new TestBody();
@@ -69,7 +69,8 @@ class CavityFromPartsTest {
         TestBody body = anyPlaces(random);
         Build build = body.build();
         double bit = random.nextBoolean() ? 9.525 : 12.7;
-        CavityFromParts proposed = CavityFromParts.of(build, new Asked(bit, 5)).orElseThrow();
+        CavityFromParts proposed =
+                CavityFromParts.of(build, new CavityWanted(bit, 5)).orElseThrow();
         if (!proposed.isWhole()) {
             assertThat(proposed.shortOf().isEmpty() && proposed.onePiece()).isFalse();
             return;

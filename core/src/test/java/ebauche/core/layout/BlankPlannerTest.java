@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class BlankPlannerTest {
     private static final Cutting CUTTING = Cutting.USUAL;
 
-    private static BlankPlanner.Answer plan(List<OnRack> rack, Taste taste) {
+    private static BlankPlanner.Answer plan(List<OnRack> rack, Preference taste) {
         return BlankPlanner.plan(new BlankPlanner.Request(rack, Racks.need(), CUTTING, false, 7, taste));
     }
 
@@ -33,7 +33,7 @@ class BlankPlannerTest {
                         Racks.board("half", 1000, 180, 50),
                         Racks.board("thick", 480, 180, 97),
                         Racks.board("strip", 3000, 90, 50)),
-                Taste.BALANCED);
+                Preference.BALANCED);
         assertThat(answer.layouts().stream().map(Layout::kind))
                 .contains("One piece", "Two pieces", "Two pieces, book-matched", "Three pieces", "Five pieces");
         assertThat(answer.layouts().stream().map(l -> l.points().value())).isSorted();
@@ -43,7 +43,7 @@ class BlankPlannerTest {
     void a_book_matched_pair_mirrors_its_faults_about_the_seam() {
         // A knot right through the board, near the marked edge.
         Board thick = Racks.board("thick", 480, 180, 97, new Defect(Defect.Kind.KNOT, 100, 20, 30, 20, 0, 97));
-        Layout book = plan(rack(thick), Taste.BALANCED).layouts().stream()
+        Layout book = plan(rack(thick), Preference.BALANCED).layouts().stream()
                 .filter(Layout::bookMatched)
                 .findFirst()
                 .orElseThrow();
@@ -59,7 +59,7 @@ class BlankPlannerTest {
     @Test
     void nothing_is_offered_from_boards_that_are_too_thin_or_too_short_and_it_is_said() {
         BlankPlanner.Answer answer =
-                plan(rack(Racks.board("thin", 2000, 350, 40), Racks.board("short", 300, 350, 50)), Taste.BALANCED);
+                plan(rack(Racks.board("thin", 2000, 350, 40), Racks.board("short", 300, 350, 50)), Preference.BALANCED);
         assertThat(answer.layouts()).isEmpty();
         assertThat(answer.tooThin()).isEqualTo(1);
         assertThat(answer.tooShort()).isEqualTo(1);
@@ -69,14 +69,14 @@ class BlankPlannerTest {
     void a_knot_is_cut_round_where_the_board_has_room() {
         // The knot lies where the body would, if the piece were cut from the board's start.
         Board board = Racks.board("long", 1000, 350, 50, new Defect(Defect.Kind.KNOT, 200, 150, 40, 40, 0, 50));
-        Layout one = plan(rack(board), Taste.CLEANEST).layouts().get(0);
+        Layout one = plan(rack(board), Preference.CLEANEST).layouts().get(0);
         assertThat(one.kind()).isEqualTo("One piece");
         assertThat(one.judgements()).noneMatch(Judgement::bad);
     }
 
     @Test
     void neighbours_rings_alternate_and_partners_come_from_one_board() {
-        Layout three = plan(rack(Racks.board("a", 1600, 125, 50), Racks.board("b", 1600, 125, 50)), Taste.BALANCED)
+        Layout three = plan(rack(Racks.board("a", 1600, 125, 50), Racks.board("b", 1600, 125, 50)), Preference.BALANCED)
                 .layouts()
                 .stream()
                 .filter(l -> l.pieces().size() == 3)
@@ -93,8 +93,8 @@ class BlankPlannerTest {
     @Test
     void taste_decides_between_waste_and_seams() {
         List<OnRack> rack = rack(Racks.board("wide", 1200, 420, 60), Racks.board("half", 900, 180, 48));
-        assertThat(plan(rack, Taste.FEWEST_SEAMS).layouts().get(0).kind()).isEqualTo("One piece");
-        assertThat(plan(rack, Taste.LEAST_WASTE).layouts().get(0).kind()).startsWith("Two pieces");
+        assertThat(plan(rack, Preference.FEWEST_SEAMS).layouts().get(0).kind()).isEqualTo("One piece");
+        assertThat(plan(rack, Preference.LEAST_WASTE).layouts().get(0).kind()).startsWith("Two pieces");
     }
 
     @Test
@@ -105,7 +105,7 @@ class BlankPlannerTest {
                         List.of(
                                 new OnRack(a, java.util.OptionalDouble.of(8), true),
                                 new OnRack(b, java.util.OptionalDouble.of(13), false)),
-                        Taste.BALANCED)
+                        Preference.BALANCED)
                 .layouts()
                 .get(0);
         assertThat(apart.points().terms().stream().map(t -> t.name()))
@@ -116,15 +116,16 @@ class BlankPlannerTest {
     void the_lightest_taste_ranks_a_light_timber_first() {
         List<OnRack> rack =
                 rack(Racks.board("ash", 480, 350, 50), Racks.board("alder", TestTimber.ALDER, 480, 350, 50));
-        assertThat(plan(rack, Taste.LIGHTEST).layouts().get(0).species().key()).isEqualTo("alder");
+        assertThat(plan(rack, Preference.LIGHTEST).layouts().get(0).species().key())
+                .isEqualTo("alder");
     }
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
     void every_layout_can_be_cut(long seed) {
         Random random = new Random(seed);
-        for (Layout layout :
-                plan(Racks.random(20, random), Taste.values()[(int) (seed % 5)]).layouts()) {
+        for (Layout layout : plan(Racks.random(20, random), Preference.values()[(int) (seed % 5)])
+                .layouts()) {
             if (!layout.bookMatched()) {
                 piecesLieApartInTheirBoards(layout);
             }
@@ -175,7 +176,7 @@ class BlankPlannerTest {
 
     @Test
     void the_cut_list_leads_to_the_pieces() {
-        Layout two = plan(rack(Racks.board("half", 1000, 200, 50)), Taste.BALANCED)
+        Layout two = plan(rack(Racks.board("half", 1000, 200, 50)), Preference.BALANCED)
                 .layouts()
                 .get(0);
         List<String> said = new ArrayList<>();

@@ -19,13 +19,13 @@ class SearchOutsideTest {
     private static final Cutting CUTTING = Cutting.USUAL;
 
     /** Every assignment of strips to lengths of boards, one by one; feasible if the strips fit side by side. */
-    private static double exhaustive(Yard yard, ShowMap show, Taste taste, int pieces) {
+    private static double exhaustive(RackCapacity yard, ShowMap show, Preference taste, int pieces) {
         return exhaustive(yard, taste, pieces, new Laying(yard, show, taste), Double.POSITIVE_INFINITY);
     }
 
     /** The same with a laying of one's own; drafts that surely count more than {@code known} are not laid. */
-    private static double exhaustive(Yard yard, Taste taste, int pieces, Laying laying, double known) {
-        Points points = new Points(yard, taste);
+    private static double exhaustive(RackCapacity yard, Preference taste, int pieces, Laying laying, double known) {
+        Score points = new Score(yard, taste);
         double best = Double.POSITIVE_INFINITY;
         for (Pattern pattern : Pattern.of(pieces, false, yard.need, yard.cutting, yard.rack)) {
             int places = 0;
@@ -49,7 +49,7 @@ class SearchOutsideTest {
                 Draft draft = new Draft(pattern, board, segment);
                 if (fits(yard, draft)
                         && points.beforePlacing(draft) + taste.perLitre() * yard.leastUsed(draft) < known) {
-                    Laid laid = laying.lay(draft);
+                    PlacedPieces laid = laying.lay(draft);
                     assertThat(yard.leastUsed(draft)).isLessThanOrEqualTo(laid.usedUp() + 1e-9);
                     best = Math.min(best, points.total(draft, laid));
                 }
@@ -58,7 +58,7 @@ class SearchOutsideTest {
         return best;
     }
 
-    private static boolean fits(Yard yard, Draft draft) {
+    private static boolean fits(RackCapacity yard, Draft draft) {
         for (int i = 0; i < draft.pieces(); i++) {
             if (!yard.thickEnough(draft.board()[i], false)) {
                 return false;
@@ -91,8 +91,8 @@ class SearchOutsideTest {
 
     private static void theSearchFindsTheExhaustiveBest(Need need, long seed) {
         List<OnRack> rack = Racks.random(4, new Random(seed));
-        Taste taste = Taste.values()[(int) (seed % Taste.values().length)];
-        Yard yard = new Yard(rack, need, CUTTING, false);
+        Preference taste = Preference.values()[(int) (seed % Preference.values().length)];
+        RackCapacity yard = new RackCapacity(rack, need, CUTTING, false);
         ShowMap show = new ShowMap(need);
         for (int pieces : new int[] {1, 2, 3}) {
             double exhaustive = exhaustive(yard, show, taste, pieces);
@@ -113,13 +113,14 @@ class SearchOutsideTest {
     void on_small_racks_finer_steps_find_little_that_is_better() {
         List<Double> distances = new ArrayList<>();
         for (long seed = 100; seed < 112; seed++) {
-            Yard yard = new Yard(Racks.random(4, 14, new Random(seed)), Racks.need(), CUTTING, false);
+            RackCapacity yard = new RackCapacity(Racks.random(4, 14, new Random(seed)), Racks.need(), CUTTING, false);
             ShowMap show = new ShowMap(yard.need);
-            Laying fine = new Laying(yard, show, Taste.BALANCED, 97, 33);
+            Laying fine = new Laying(yard, show, Preference.BALANCED, 97, 33);
             for (int pieces : new int[] {1, 2, 3}) {
-                double found = BestOf.of(yard, show, Taste.BALANCED, pieces).total();
+                double found =
+                        BestOf.of(yard, show, Preference.BALANCED, pieces).total();
                 if (Double.isFinite(found)) {
-                    double best = Math.min(found, exhaustive(yard, Taste.BALANCED, pieces, fine, found));
+                    double best = Math.min(found, exhaustive(yard, Preference.BALANCED, pieces, fine, found));
                     distances.add(found / best - 1);
                 }
             }
@@ -135,7 +136,7 @@ class SearchOutsideTest {
 
     /** What the planner finds for one number of pieces, by its own total. */
     private record BestOf(double total, boolean proven) {
-        static BestOf of(Yard yard, ShowMap show, Taste taste, int pieces) {
+        static BestOf of(RackCapacity yard, ShowMap show, Preference taste, int pieces) {
             BlankPlanner.OneKind kind = BlankPlanner.OneKind.of(yard, show, taste, pieces);
             kind.run();
             return new BestOf(kind.bestTotal(), kind.notLookedAt() >= kind.bestTotal());

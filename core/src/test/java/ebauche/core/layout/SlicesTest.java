@@ -18,7 +18,7 @@ class SlicesTest {
     private static final Cutting CUTTING = Cutting.USUAL;
     private static final double ROUGH = Racks.top().rough();
 
-    private static List<Layout> plan(Taste taste, Cutting cutting, Board... boards) {
+    private static List<Layout> plan(Preference taste, Cutting cutting, Board... boards) {
         List<OnRack> rack = List.of(boards).stream().map(Racks::ready).toList();
         return BlankPlanner.plan(new BlankPlanner.Request(rack, Racks.top(), cutting, false, 7, taste))
                 .layouts();
@@ -33,7 +33,7 @@ class SlicesTest {
 
     @Test
     void a_slice_is_taken_and_the_rest_of_the_strip_goes_back() {
-        Layout two = first(plan(Taste.BALANCED, CUTTING, Racks.board("thick", 900, 171, 40)), false);
+        Layout two = first(plan(Preference.BALANCED, CUTTING, Racks.board("thick", 900, 171, 40)), false);
         assertThat(two.pieces()).hasSize(2).allMatch(p -> Math.abs(p.thickness() - ROUGH) < 1e-9);
         double rest = 40 - ROUGH - CUTTING.resawKerf();
         assertThat(two.offcuts().stream().filter(b -> Math.abs(b.thickness() - rest) < 1e-9))
@@ -55,7 +55,7 @@ class SlicesTest {
     @Test
     void book_matched_slices_lie_one_on_the_other_and_mirror_each_other() {
         Board board = Racks.board("thick", 480, 180, 44, new Defect(Defect.Kind.KNOT, 100, 20, 30, 20, 0, 44));
-        Layout book = first(plan(Taste.BALANCED, CUTTING, board), true);
+        Layout book = first(plan(Preference.BALANCED, CUTTING, board), true);
         Piece left = book.pieces().get(0);
         Piece right = book.pieces().get(1);
         assertThat(left.sliceBottom() + CUTTING.resawKerf()).isEqualTo(right.sliceTop(), within(1e-9));
@@ -71,7 +71,7 @@ class SlicesTest {
         // Stain 5 deep all over face A.
         Board stained = Racks.board("stained", 500, 171, 40, new Defect(Defect.Kind.STAIN, 0, 0, 500, 171, 0, 5));
         Board other = Racks.board("other", 500, 171, 40);
-        Layout two = plan(Taste.CLEANEST, CUTTING, stained, other).stream()
+        Layout two = plan(Preference.CLEANEST, CUTTING, stained, other).stream()
                 .filter(l -> l.pieces().size() == 2 && l.boards().size() == 2)
                 .findFirst()
                 .orElseThrow();
@@ -98,12 +98,12 @@ class SlicesTest {
     @Test
     void a_strip_that_the_saw_cannot_take_or_whose_rest_is_too_thin_stays_whole() {
         Board board = Racks.board("thick", 480, 180, 40);
-        for (Layout l : plan(Taste.BALANCED, resawHeight(150), board, Racks.board("b", 480, 180, 40))) {
+        for (Layout l : plan(Preference.BALANCED, resawHeight(150), board, Racks.board("b", 480, 180, 40))) {
             assertThat(l.bookMatched()).isFalse();
             assertThat(l.pieces()).allMatch(p -> p.roughWidth() <= 150 || p.thickness() == 40);
         }
         Board thin = Racks.board("thin", 900, 180, ROUGH + 1.6 + 5.9);
-        assertThat(plan(Taste.BALANCED, CUTTING, thin))
+        assertThat(plan(Preference.BALANCED, CUTTING, thin))
                 .isNotEmpty()
                 .allSatisfy(l -> assertThat(l.reasons()).doesNotContain("sliced off thicker stock"));
     }
@@ -135,9 +135,9 @@ class SlicesTest {
             List<OnRack> rack = List.of(
                     Racks.ready(Racks.board("thick", 1200, 300.0 + seed, 99)),
                     Racks.ready(Racks.board("wide", 480, 420, 97.5)));
-            Yard yard = new Yard(rack, need, CUTTING, false);
+            RackCapacity yard = new RackCapacity(rack, need, CUTTING, false);
             Pattern halves = Pattern.of(2, true, need, CUTTING, rack).get(0);
-            Laying laying = new Laying(yard, new ShowMap(need), Taste.BALANCED);
+            Laying laying = new Laying(yard, new ShowMap(need), Preference.BALANCED);
             for (int b = 0; b < 2; b++) {
                 Draft draft = new Draft(halves, new int[] {b, b}, new int[] {0, 0});
                 double used = laying.lay(draft).usedUp();
@@ -151,7 +151,7 @@ class SlicesTest {
     @ValueSource(longs = {31, 32, 33, 34, 35, 36, 37, 38})
     void whatever_is_sliced_adds_up(long seed) {
         Random random = new Random(seed);
-        Taste taste = Taste.values()[(int) (seed % 5)];
+        Preference taste = Preference.values()[(int) (seed % 5)];
         List<OnRack> rack = Racks.random(12, random);
         List<Layout> layouts = BlankPlanner.plan(new BlankPlanner.Request(rack, Racks.top(), CUTTING, false, 5, taste))
                 .layouts();

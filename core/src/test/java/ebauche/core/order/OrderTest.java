@@ -358,7 +358,7 @@ class OrderTest {
     @Test
     void a_settled_face_waits_for_all_who_cut_it_but_those_who_settle_it() {
         Region body = Region.rectangle(new Point(0, 0), 300, 300, 0, 0);
-        Condition.Settled settled = new Condition.Settled(Condition.Surface.FRONT, 0, body);
+        Condition.Settled settled = new Condition.Settled(Condition.OuterSurface.FRONT, 0, body);
         Change all = Change.Remove.fromBody(Feature.parse("sanding"), Solid.Prism.between(body, -1, 0.3));
         Change back = Change.Remove.fromBody(Feature.parse("rear"), Solid.Prism.between(HERE, 20, 46));
         List<Operation> operations = List.of(

@@ -133,10 +133,10 @@ class ContradictionsTest {
     @Test
     void a_failure_aside_is_the_failure_itself() {
         IllegalStateException wrong = new IllegalStateException("wrong");
-        Aside<String> failing = Aside.of(() -> {
+        Concurrent<String> failing = Concurrent.of(() -> {
             throw wrong;
         });
         assertThatThrownBy(failing::get).isSameAs(wrong);
-        assertThat(Aside.of(() -> "fine").get()).isEqualTo("fine");
+        assertThat(Concurrent.of(() -> "fine").get()).isEqualTo("fine");
     }
 }

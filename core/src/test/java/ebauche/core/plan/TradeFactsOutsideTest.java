@@ -17,7 +17,7 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.realism.Realism;
-import ebauche.core.realism.ShopWay;
+import ebauche.core.realism.ToolChoice;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
@@ -237,11 +237,11 @@ class TradeFactsOutsideTest {
         Crib c = body.shop.crib();
         body.shop = body.shop.with(c.only(
                 c.bits().stream().filter(b -> !b.name().startsWith("slot")).toList()));
-        assertThat(slot(body).how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(slot(body).how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(slot(body).with()).contains("knife");
     }
 
-    private static ShopWay slot(TestBody body) {
+    private static ToolChoice slot(TestBody body) {
         return Realism.of(body.plan()).ways().stream()
                 .filter(w -> w.work().contains("slot"))
                 .findFirst()

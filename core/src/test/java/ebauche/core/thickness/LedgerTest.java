@@ -57,7 +57,7 @@ class LedgerTest {
             double sum = 0;
             double left = high;
             int number = 0;
-            for (Pass pass : ledger.passes()) {
+            for (ThicknessingPass pass : ledger.passes()) {
                 assertThat(pass.bite())
                         .isPositive()
                         .isLessThanOrEqualTo(ledger.bite().most() + 1e-9);
@@ -71,7 +71,8 @@ class LedgerTest {
                 sum += pass.bite();
             }
             assertThat(sum).isEqualTo(high - ledger.target(), within(1e-9));
-            assertThat(ledger.passes().stream().filter(Pass::flipFirst)).hasSize(1);
+            assertThat(ledger.passes().stream().filter(ThicknessingPass::flipFirst))
+                    .hasSize(1);
         }
     }
 
@@ -83,7 +84,7 @@ class LedgerTest {
             Ledger ledger =
                     Ledger.of(body(school, 60).read("blank-thickest", high).build());
             for (Face face : Face.values()) {
-                List<Pass> passes =
+                List<ThicknessingPass> passes =
                         ledger.passes().stream().filter(p -> p.face() == face).toList();
                 for (int i = 1; i < passes.size(); i++) {
                     assertThat(passes.get(i).bite())
@@ -399,14 +400,14 @@ class LedgerTest {
         TestBody body =
                 body(Thicknessing.ROUTER_SLED, 52).read("blank-thickest", 52).read("out-of-flat:front", 2);
         Ledger start = Ledger.of(body.build());
-        List<Pass> all = start.passes();
+        List<ThicknessingPass> all = start.passes();
         assertThat(all.get(0).number()).isEqualTo(1);
         assertThat(all.get(0).below()).isEqualTo(52 - all.get(0).leaves(), within(1e-9));
-        assertThat(all.stream().filter(Pass::flipFirst)).hasSize(1);
-        assertThat(all.stream().filter(p -> p.face() == Face.FRONT)).noneMatch(Pass::flipFirst);
+        assertThat(all.stream().filter(ThicknessingPass::flipFirst)).hasSize(1);
+        assertThat(all.stream().filter(p -> p.face() == Face.FRONT)).noneMatch(ThicknessingPass::flipFirst);
         double aim = 52 - start.offFront().value();
         body.read("blank-thickest", 51.2);
-        List<Pass> begun = Ledger.of(body.build()).passes();
+        List<ThicknessingPass> begun = Ledger.of(body.build()).passes();
         assertThat(begun.get(0).number()).isEqualTo(2);
         assertThat(begun.get(0).below())
                 .as("under the first high spot")
@@ -418,12 +419,12 @@ class LedgerTest {
                         .leaves())
                 .isEqualTo(aim, within(1e-9));
         body.read("blank-thickest", aim).done("thickness:front");
-        List<Pass> turned = Ledger.of(body.build()).passes();
+        List<ThicknessingPass> turned = Ledger.of(body.build()).passes();
         assertThat(turned).allMatch(p -> p.face() == Face.BACK);
         assertThat(turned.get(0).flipFirst()).isTrue();
         assertThat(turned.get(0).below()).isEqualTo(turned.get(0).bite(), within(1e-9));
         body.read("blank-thickest", aim - 1);
-        List<Pass> half = Ledger.of(body.build()).passes();
+        List<ThicknessingPass> half = Ledger.of(body.build()).passes();
         assertThat(half.get(0).flipFirst())
                 .as("it lies with its back up already")
                 .isFalse();

@@ -12,7 +12,7 @@ final class SvgPath implements PathHandler {
     /** Two points of one curve nearer than this are one. */
     private static final double SAME = 1e-9;
 
-    private final List<Part> parts = new ArrayList<>();
+    private final List<SubPath> parts = new ArrayList<>();
     private final int most;
     private List<Segment> segments = new ArrayList<>();
     private int count;
@@ -24,13 +24,13 @@ final class SvgPath implements PathHandler {
     private Point quadHandle;
 
     /** One run of the pen. */
-    record Part(List<Segment> segments, boolean closed) {}
+    record SubPath(List<Segment> segments, boolean closed) {}
 
     private SvgPath(int most) {
         this.most = most;
     }
 
-    static List<Part> parts(String data, int most) {
+    static List<SubPath> parts(String data, int most) {
         SvgPath handler = new SvgPath(most);
         PathParser parser = new PathParser();
         parser.setPathHandler(handler);
@@ -69,7 +69,7 @@ final class SvgPath implements PathHandler {
     private void finish(boolean closed) {
         if (!segments.isEmpty()) {
             boolean meets = closed || (here.distance(first) <= SAME && segments.size() > 1);
-            parts.add(new Part(segments, meets));
+            parts.add(new SubPath(segments, meets));
             segments = new ArrayList<>();
         }
     }

@@ -244,7 +244,7 @@ final class SvgReader {
         if (data.isBlank()) {
             return;
         }
-        List<SvgPath.Part> parts;
+        List<SvgPath.SubPath> parts;
         try {
             parts = SvgPath.parts(data, DrawnFile.MOST_PIECES - pieces);
         } catch (ParseException | IllegalArgumentException e) {
@@ -254,7 +254,7 @@ final class SvgReader {
         String id = attribute(xml, "id");
         String name =
                 (id.isEmpty() ? "" : shorten(id) + ", ") + xml.getLocalName().toLowerCase(Locale.ROOT);
-        for (SvgPath.Part part : parts) {
+        for (SvgPath.SubPath part : parts) {
             List<Segment> placed = new ArrayList<>();
             part.segments().forEach(s -> placed.addAll(over.peek().of(s)));
             pieces += placed.size();

@@ -5,8 +5,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 
 /** Tells at the head of a page, shown once more, that somebody else was quicker: nothing was saved. */
-public final class Meanwhile {
-    private Meanwhile() {}
+public final class ConflictNotice {
+    private ConflictNotice() {}
 
     /**
      * Answers a stale save.

@@ -24,7 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
  * @param fields those that ask for a change
  * @param troubles what cannot be read, by field
  */
-public record Asked(Map<String, String> fields, Map<String, String> troubles) {
+public record WhatIfQuestion(Map<String, String> fields, Map<String, String> troubles) {
     private static final Map<String, String> LENGTHS = Map.of(
             "thickness", "thickness",
             "heel", "neck/heelThickness",
@@ -39,7 +39,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
     private static final int MOST_FIELDS = 80;
 
     /** Reads what is asked for out of a form's fields; those that are left empty ask for nothing. */
-    public static Asked of(Map<String, String> typed) {
+    public static WhatIfQuestion of(Map<String, String> typed) {
         Map<String, String> fields = new LinkedHashMap<>();
         typed.forEach((key, value) -> {
             boolean known = LENGTHS.containsKey(key)
@@ -51,7 +51,7 @@ public record Asked(Map<String, String> fields, Map<String, String> troubles) {
                 fields.put(key, value.strip());
             }
         });
-        return new Asked(fields, new LinkedHashMap<>());
+        return new WhatIfQuestion(fields, new LinkedHashMap<>());
     }
 
     public boolean isEmpty() {

@@ -24,7 +24,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Each kind of step against the crib, its machines and what hands are trusted with: the way round, or none. */
-class ShopWaysTest {
+class ToolSubstitutesTest {
     /** Other bits, saws, guides and machines in the crib. */
     private static void stock(TestBody body, List<Bit> bits, List<Saw> saws, List<Aid> aids, List<Machine> machines) {
         Crib c = body.shop.crib();
@@ -56,7 +56,7 @@ class ShopWaysTest {
         return body;
     }
 
-    private static ShopWay way(TestBody body, String work) {
+    private static ToolChoice way(TestBody body, String work) {
         return Realism.of(body.plan()).ways().stream()
                 .filter(w -> w.work().equals(work))
                 .findFirst()
@@ -71,31 +71,31 @@ class ShopWaysTest {
                 List.of(),
                 List.of(Saw.usual("jigsaw", Saw.Kind.JIG, 7)),
                 EnumSet.allOf(Practice.Skill.class));
-        ShopWay edges = way(body, "Joint mating edges");
-        assertThat(edges.how()).isEqualTo(ShopWay.How.STAND_IN);
+        ToolChoice edges = way(body, "Joint mating edges");
+        assertThat(edges.how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(edges.with()).isEqualTo("hand plane");
-        ShopWay saw = way(body, "Saw the outline");
-        assertThat(saw.how()).isEqualTo(ShopWay.How.STAND_IN);
+        ToolChoice saw = way(body, "Saw the outline");
+        assertThat(saw.how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(saw.mind()).contains("well outside the line");
-        ShopWay drill = way(body, "Drill upright");
+        ToolChoice drill = way(body, "Drill upright");
         assertThat(drill.with()).isEqualTo("a square beside the drill");
         assertThat(drill.steps()).extracting(StepKey::written).contains("control-volume:drill", "pickup-bridge:waste");
         assertThat(Realism.of(body.plan()).ways())
-                .extracting(ShopWay::work)
+                .extracting(ToolChoice::work)
                 .as("no press, so nothing lies beyond its reach")
                 .doesNotContain("Drill upright, farther in than the drill press reaches");
-        assertThat(way(body, "Bring the blank to thickness").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        assertThat(way(body, "Bring the blank to thickness").how()).isEqualTo(ToolChoice.How.AS_USUAL);
         StepKey joint = edges.steps().get(0);
-        assertThat(ShopWay.instead(body.plan(), joint)).contains(edges);
-        assertThat(ShopWay.instead(body.plan(), StepKey.parse("neck:fit"))).isEmpty();
+        assertThat(ToolChoice.instead(body.plan(), joint)).contains(edges);
+        assertThat(ToolChoice.instead(body.plan(), StepKey.parse("neck:fit"))).isEmpty();
     }
 
     @Test
     void what_neither_a_tool_nor_a_hand_can_do_is_said_to_be_impossible_here() {
         TestBody body = shop(new TestBody(), List.of(), List.of(), Set.of());
         Realism realism = Realism.of(body.plan());
-        assertThat(way(body, "Saw the outline").how()).isEqualTo(ShopWay.How.NOT_HERE);
-        assertThat(way(body, "Joint mating edges").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        assertThat(way(body, "Saw the outline").how()).isEqualTo(ToolChoice.How.NOT_HERE);
+        assertThat(way(body, "Joint mating edges").how()).isEqualTo(ToolChoice.How.NOT_HERE);
         assertThat(realism.impossible()).isGreaterThanOrEqualTo(3);
     }
 
@@ -110,8 +110,8 @@ class ShopWaysTest {
         List<Aid> aids = new ArrayList<>(c.aids());
         aids.add(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900));
         stock(body, c.bits(), c.saws(), aids, List.of());
-        ShopWay edges = way(body, "Joint mating edges");
-        assertThat(edges.how()).isEqualTo(ShopWay.How.STAND_IN);
+        ToolChoice edges = way(body, "Joint mating edges");
+        assertThat(edges.how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(edges.with()).isEqualTo("flush bit 1/2 along a straightedge");
     }
 
@@ -122,8 +122,8 @@ class ShopWaysTest {
         body.shop = body.shop.with(body.shop.practice().withThicknessing(Practice.Thicknessing.PLANER));
         for (double wide : new double[] {300, 345}) {
             machine(body, new Machine("planer", Machine.Kind.PLANER, wide));
-            ShopWay way = way(body, "Bring the blank to thickness");
-            assertThat(way.how()).isEqualTo(wide < 340 ? ShopWay.How.STAND_IN : ShopWay.How.AS_USUAL);
+            ToolChoice way = way(body, "Bring the blank to thickness");
+            assertThat(way.how()).isEqualTo(wide < 340 ? ToolChoice.How.STAND_IN : ToolChoice.How.AS_USUAL);
         }
     }
 
@@ -132,10 +132,10 @@ class ShopWaysTest {
     void a_small_drill_press_leaves_the_middle_of_the_body_to_a_square() {
         TestBody body = new TestBody();
         machine(body, new Machine("small press", Machine.Kind.DRILL_PRESS, 100));
-        ShopWay near = way(body, "Drill upright");
-        ShopWay far = way(body, "Drill upright, farther in than the drill press reaches");
+        ToolChoice near = way(body, "Drill upright");
+        ToolChoice far = way(body, "Drill upright, farther in than the drill press reaches");
         assertThat(near.steps()).extracting(StepKey::written).contains("control-volume:drill");
-        assertThat(far.how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(far.how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(far.steps())
                 .extracting(StepKey::written)
                 .contains("pickup-bridge:waste")
@@ -157,12 +157,12 @@ class ShopWaysTest {
             boolean slots = across >= 25.4 / 16 && across <= 25.4 * 3 / 32;
             assertThat(way(body, slot).how())
                     .as("%s mm", across)
-                    .isEqualTo(slots ? ShopWay.How.AS_USUAL : ShopWay.How.STAND_IN);
+                    .isEqualTo(slots ? ToolChoice.How.AS_USUAL : ToolChoice.How.STAND_IN);
         }
         assertThat(way(body, slot).with()).isEqualTo("knife between two drilled holes");
         assertThat(way(body, slot).steps()).allMatch(s -> s.feature().word().equals("control-selector"));
         body.controls.remove(body.controls.size() - 1);
-        assertThat(Realism.of(body.plan()).ways()).extracting(ShopWay::work).doesNotContain(slot);
+        assertThat(Realism.of(body.plan()).ways()).extracting(ToolChoice::work).doesNotContain(slot);
     }
 
     /** A contour without a big band saw: rasps, or some twenty hand-saw kerfs from line to line and a chisel: common practice. */
@@ -178,14 +178,14 @@ class ShopWaysTest {
                 Profile.Shape.STRAIGHT,
                 OptionalDouble.empty()));
         shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.CARVE));
-        assertThat(way(body, "Carve contours").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        assertThat(way(body, "Carve contours").how()).isEqualTo(ToolChoice.How.AS_USUAL);
         shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.SAW));
-        ShopWay kerfs = way(body, "Carve contours");
-        assertThat(kerfs.how()).isEqualTo(ShopWay.How.STAND_IN);
+        ToolChoice kerfs = way(body, "Carve contours");
+        assertThat(kerfs.how()).isEqualTo(ToolChoice.How.STAND_IN);
         assertThat(kerfs.with()).contains("twenty hand-saw kerfs");
         assertThat(kerfs.steps()).extracting(StepKey::written).containsExactly("contour-forearm:carve");
         shop(body, c.machines(), c.saws(), Set.of());
-        assertThat(way(body, "Carve contours").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        assertThat(way(body, "Carve contours").how()).isEqualTo(ToolChoice.How.NOT_HERE);
     }
 
     /** Where hands are not trusted with a router freehand, the table or a drum and block to the line: common practice. */
@@ -194,7 +194,7 @@ class ShopWaysTest {
         TestBody body = new TestBody();
         Crib c = body.shop.crib();
         shop(body, c.machines(), c.saws(), EnumSet.of(Practice.Skill.ROUT));
-        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.AS_USUAL);
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ToolChoice.How.AS_USUAL);
         shop(body, c.machines(), c.saws(), Set.of());
         List<Router> hand =
                 c.routers().stream().filter(r -> r.kind() != Router.Kind.TABLE).toList();
@@ -203,13 +203,13 @@ class ShopWaysTest {
                 "table", Router.Kind.TABLE, Router.Power.STRONG, 400, 200, 60, List.of(6.35, 12.7), 8, 8_000, 24_000));
         Drum drum = new Drum("spindle", 50, 90);
         outline(body, hand, List.of());
-        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.NOT_HERE);
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ToolChoice.How.NOT_HERE);
         outline(body, hand, List.of(drum));
         assertThat(way(body, "Rout the outline").with()).isEqualTo("drum and flat block to the line");
-        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ToolChoice.How.STAND_IN);
         outline(body, withTable, List.of(drum));
         assertThat(way(body, "Rout the outline").with()).isEqualTo("router table");
-        assertThat(way(body, "Rout the outline").how()).isEqualTo(ShopWay.How.STAND_IN);
+        assertThat(way(body, "Rout the outline").how()).isEqualTo(ToolChoice.How.STAND_IN);
     }
 
     private static void outline(TestBody body, List<Router> routers, List<Drum> drums) {
@@ -230,7 +230,7 @@ class ShopWaysTest {
                     .operation()
                     .setting()
                     .tool();
-            ShopWay way = way(body, "Bring the blank to thickness");
+            ToolChoice way = way(body, "Bring the blank to thickness");
             assertThat(way.wants()).isEqualTo(liked.words());
             assertThat(tool).startsWith(way.with().replaceFirst(",.*", ""));
         }

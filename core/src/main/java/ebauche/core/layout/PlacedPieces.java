@@ -9,7 +9,7 @@ import java.util.List;
  * @param numbers for each use, which pieces (counted from 1, left to right) come from each of its lengths
  * @param faults points of the pieces' faults, estimated on the show map
  */
-record Laid(
+record PlacedPieces(
         List<Piece> pieces,
         boolean bookMatched,
         double frontAt,

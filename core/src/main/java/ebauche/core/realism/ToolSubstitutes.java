@@ -27,23 +27,23 @@ import java.util.function.Predicate;
  * The steps of a plan against what the shop has and what its hands are trusted with. Each kind of step has its usual tool and,
  * where that is missing or too small, a stand-in: common practice of small shops.
  */
-final class ShopWays {
+final class ToolSubstitutes {
     /** A tool that reaches as far as the work but for this is long enough, mm. */
     private static final double NEARLY = 0.05;
 
     private final BuildPlan plan;
     private final Build build;
     private final Crib crib;
-    private final List<ShopWay> ways = new ArrayList<>();
+    private final List<ToolChoice> ways = new ArrayList<>();
 
-    private ShopWays(BuildPlan plan) {
+    private ToolSubstitutes(BuildPlan plan) {
         this.plan = plan;
         this.build = plan.build();
         this.crib = build.shop().crib();
     }
 
-    static List<ShopWay> of(BuildPlan plan) {
-        ShopWays ways = new ShopWays(plan);
+    static List<ToolChoice> of(BuildPlan plan) {
+        ToolSubstitutes ways = new ToolSubstitutes(plan);
         ways.edges();
         ways.thickness();
         ways.sawing();
@@ -77,17 +77,17 @@ final class ShopWays {
             return;
         }
         if (usual.can()) {
-            ways.add(new ShopWay(work, wants, ShopWay.How.AS_USUAL, usual.with(), usual.mind(), steps));
+            ways.add(new ToolChoice(work, wants, ToolChoice.How.AS_USUAL, usual.with(), usual.mind(), steps));
             return;
         }
         for (Option other : standIns) {
             if (other.can()) {
-                ways.add(new ShopWay(work, wants, ShopWay.How.STAND_IN, other.with(), other.mind(), steps));
+                ways.add(new ToolChoice(work, wants, ToolChoice.How.STAND_IN, other.with(), other.mind(), steps));
                 return;
             }
         }
         Option easiest = standIns.length > 0 ? standIns[0] : usual;
-        ways.add(new ShopWay(work, wants, ShopWay.How.NOT_HERE, easiest.with(), easiest.mind(), steps));
+        ways.add(new ToolChoice(work, wants, ToolChoice.How.NOT_HERE, easiest.with(), easiest.mind(), steps));
     }
 
     private Optional<Machine> machine(Machine.Kind kind, double size) {

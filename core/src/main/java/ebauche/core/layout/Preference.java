@@ -4,7 +4,7 @@ package ebauche.core.layout;
  * What a maker minds most in a blank, as points that count against a layout. The points are a scale of this program's own
  * (common practice decides only which way each counts); what matters is their proportion.
  */
-public enum Taste {
+public enum Preference {
     BALANCED("a bit of all", 1.5, 3, 2.5, 1.5, 1, 0.5),
     LEAST_WASTE("least timber used up", 5, 1.5, 1, 0.5, 0.7, 0.5),
     FEWEST_SEAMS("fewest seams", 1, 10, 3, 2, 1, 0.5),
@@ -34,7 +34,7 @@ public enum Taste {
     private final double perFault;
     private final double perKilogram;
 
-    Taste(
+    Preference(
             String words,
             double perLitre,
             double perSeam,

@@ -9,16 +9,16 @@ import java.util.function.Supplier;
  * A part of a plan that is reckoned on another core meanwhile. It depends on nothing that the rest changes, so a plan stays
  * a pure function; what it throws comes out where its result is asked for.
  */
-final class Aside<T> {
+final class Concurrent<T> {
     private final CompletableFuture<T> result;
 
-    private Aside(CompletableFuture<T> result) {
+    private Concurrent(CompletableFuture<T> result) {
         this.result = result;
     }
 
-    static <T> Aside<T> of(Supplier<T> work) {
+    static <T> Concurrent<T> of(Supplier<T> work) {
         Memo memo = Memo.here();
-        return new Aside<>(CompletableFuture.supplyAsync(() -> memo.during(work)));
+        return new Concurrent<>(CompletableFuture.supplyAsync(() -> memo.during(work)));
     }
 
     T get() {

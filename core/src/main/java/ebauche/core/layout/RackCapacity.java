@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /** What the rack's boards give for one need: how many lengths, how wide, and what a use of them uses up. */
-final class Yard {
+final class RackCapacity {
     final List<OnRack> rack;
     final Need need;
     final Cutting cutting;
@@ -18,7 +18,7 @@ final class Yard {
 
     private final int[] segments;
 
-    Yard(List<OnRack> rack, Need need, Cutting cutting, boolean snipes) {
+    RackCapacity(List<OnRack> rack, Need need, Cutting cutting, boolean snipes) {
         this.rack = rack;
         this.need = need;
         this.cutting = cutting;

@@ -22,7 +22,7 @@ import tools.jackson.databind.JsonNode;
  *
  * <p>An object's spot must be closed with {@link #noMore()}, which refuses keys that nobody read.
  */
-final class Spot {
+final class JsonPlace {
     private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
     private static final Instant LATEST = Instant.parse("2100-01-01T00:00:00Z");
 
@@ -30,13 +30,13 @@ final class Spot {
     private final String name;
     private final Set<String> read = new TreeSet<>();
 
-    private Spot(JsonNode node, String name) {
+    private JsonPlace(JsonNode node, String name) {
         this.node = node;
         this.name = name;
     }
 
-    static Spot root(JsonNode node) {
-        return new Spot(node, "");
+    static JsonPlace root(JsonNode node) {
+        return new JsonPlace(node, "");
     }
 
     String name() {
@@ -47,9 +47,9 @@ final class Spot {
         return new BuildFileException(name, reason);
     }
 
-    private Spot child(String key) {
+    private JsonPlace child(String key) {
         read.add(key);
-        return new Spot(node.get(key), name.isEmpty() ? key : name + "." + key);
+        return new JsonPlace(node.get(key), name.isEmpty() ? key : name + "." + key);
     }
 
     boolean has(String key) {
@@ -57,7 +57,7 @@ final class Spot {
         return node.isObject() && node.has(key) && !node.get(key).isNull();
     }
 
-    private Spot needed(String key) {
+    private JsonPlace needed(String key) {
         if (!has(key)) {
             throw child(key).trouble("is missing");
         }
@@ -65,15 +65,15 @@ final class Spot {
     }
 
     /** Reads an object and refuses what it holds beyond what was read. */
-    <T> T object(String key, Function<Spot, T> reader) {
+    <T> T object(String key, Function<JsonPlace, T> reader) {
         return needed(key).asObject(reader);
     }
 
-    <T> Optional<T> optionalObject(String key, Function<Spot, T> reader) {
+    <T> Optional<T> optionalObject(String key, Function<JsonPlace, T> reader) {
         return has(key) ? Optional.of(object(key, reader)) : Optional.empty();
     }
 
-    <T> T asObject(Function<Spot, T> reader) {
+    <T> T asObject(Function<JsonPlace, T> reader) {
         if (!node.isObject()) {
             throw trouble("must be an object in braces, and is " + kind());
         }
@@ -93,11 +93,11 @@ final class Spot {
     }
 
     /** Reads a list; a missing one is empty. */
-    <T> List<T> list(String key, int most, Function<Spot, T> reader) {
+    <T> List<T> list(String key, int most, Function<JsonPlace, T> reader) {
         if (!has(key)) {
             return List.of();
         }
-        Spot list = child(key);
+        JsonPlace list = child(key);
         if (!list.node.isArray()) {
             throw list.trouble("must be a list in brackets, and is " + list.kind());
         }
@@ -106,7 +106,7 @@ final class Spot {
         }
         List<T> values = new ArrayList<>();
         for (int i = 0; i < list.node.size(); i++) {
-            values.add(reader.apply(new Spot(list.node.get(i), list.name + "[" + (i + 1) + "]")));
+            values.add(reader.apply(new JsonPlace(list.node.get(i), list.name + "[" + (i + 1) + "]")));
         }
         return values;
     }
@@ -180,7 +180,7 @@ final class Spot {
     }
 
     int whole(String key) {
-        Spot spot = needed(key);
+        JsonPlace spot = needed(key);
         double value = spot.asNumber();
         if (value != Math.rint(value) || Math.abs(value) > 1e6) {
             throw spot.trouble("must be a whole number");
@@ -202,11 +202,11 @@ final class Spot {
     }
 
     Point point(String key) {
-        return object(key, Spot::asPointHere);
+        return object(key, JsonPlace::asPointHere);
     }
 
     Point asPoint() {
-        return asObject(Spot::asPointHere);
+        return asObject(JsonPlace::asPointHere);
     }
 
     private Point asPointHere() {
@@ -215,7 +215,7 @@ final class Spot {
 
     /** Runs a reader of text and says where the text stands that it refuses. */
     <T> T parsed(String key, int most, Function<String, T> parser) {
-        Spot spot = needed(key);
+        JsonPlace spot = needed(key);
         String text = spot.asText(most);
         try {
             return parser.apply(text);
@@ -231,14 +231,14 @@ final class Spot {
         }
         double[] out = new double[node.size()];
         for (int i = 0; i < out.length; i++) {
-            out[i] = new Spot(node.get(i), name + "[" + (i + 1) + "]").asNumber(-largest, largest);
+            out[i] = new JsonPlace(node.get(i), name + "[" + (i + 1) + "]").asNumber(-largest, largest);
         }
         return out;
     }
 
     /** A moment, as ISO 8601 writes it, in the years in which anybody can have written it. */
     String moment(String key) {
-        Spot spot = needed(key);
+        JsonPlace spot = needed(key);
         String text = spot.asText(40);
         try {
             Instant at = Instant.parse(text);
@@ -251,7 +251,7 @@ final class Spot {
         return text;
     }
 
-    Spot at(String key) {
+    JsonPlace at(String key) {
         return needed(key);
     }
 

@@ -11,11 +11,11 @@ import java.util.List;
 import java.util.function.BiPredicate;
 
 /** What counts against a layout, term by term; the search adds up the same terms, with faults estimated. */
-final class Points {
-    private final Yard yard;
-    private final Taste taste;
+final class Score {
+    private final RackCapacity yard;
+    private final Preference taste;
 
-    Points(Yard yard, Taste taste) {
+    Score(RackCapacity yard, Preference taste) {
         this.yard = yard;
         this.taste = taste;
     }
@@ -25,10 +25,10 @@ final class Points {
         return taste.perSeam() * (draft.pieces() - 1)
                 + taste.perBoard() * (boards(draft.board()) - 1)
                 + taste.perOddPair() * oddPairs(draft.board())
-                + Taste.NOT_READY * notReady(draft.board())
-                + Taste.PER_MOISTURE * apart(draft.board())
+                + Preference.NOT_READY * notReady(draft.board())
+                + Preference.PER_MOISTURE * apart(draft.board())
                 + taste.perKilogram() * kilograms(draft.board()[0])
-                + Taste.PER_GRAIN_DEGREE * grain(draft.board());
+                + Preference.PER_GRAIN_DEGREE * grain(draft.board());
     }
 
     double kilograms(int board) {
@@ -38,16 +38,16 @@ final class Points {
                 * 1e-9;
     }
 
-    double total(Draft draft, Laid laid) {
+    double total(Draft draft, PlacedPieces laid) {
         return beforePlacing(draft)
                 + taste.perLitre() * laid.usedUp()
                 + laid.faults()
-                + Taste.RINGS_ALIKE * ringsAlike(laid)
-                + Taste.PLANED_APART * planedApart(laid);
+                + Preference.RINGS_ALIKE * ringsAlike(laid)
+                + Preference.PLANED_APART * planedApart(laid);
     }
 
     /** The same as a sum that can say why, faults judged exactly. */
-    Reckoning reckoning(Draft draft, Laid laid, List<Judgement> judged) {
+    Reckoning reckoning(Draft draft, PlacedPieces laid, List<Judgement> judged) {
         double faults = taste.perFault()
                 * judged.stream().mapToDouble(Judgement::points).sum();
         Sum sum = new Sum();
@@ -55,18 +55,18 @@ final class Points {
         sum.term("seams", draft.pieces() - 1, taste.perSeam());
         sum.term("boards beyond the first", boards(draft.board()) - 1, taste.perBoard());
         sum.term("pairs from two boards", oddPairs(draft.board()), taste.perOddPair());
-        sum.term("boards not ready", notReady(draft.board()), Taste.NOT_READY);
-        sum.term("moisture apart beyond the limit, %", apart(draft.board()), Taste.PER_MOISTURE);
+        sum.term("boards not ready", notReady(draft.board()), Preference.NOT_READY);
+        sum.term("moisture apart beyond the limit, %", apart(draft.board()), Preference.PER_MOISTURE);
         sum.term("kilograms", kilograms(draft.board()[0]), taste.perKilogram());
-        sum.term("degrees of grain off the length, a piece", grain(draft.board()), Taste.PER_GRAIN_DEGREE);
-        sum.term("neighbours that cup alike", ringsAlike(laid), Taste.RINGS_ALIKE);
-        sum.term("neighbours planed in opposite ways", planedApart(laid), Taste.PLANED_APART);
+        sum.term("degrees of grain off the length, a piece", grain(draft.board()), Preference.PER_GRAIN_DEGREE);
+        sum.term("neighbours that cup alike", ringsAlike(laid), Preference.RINGS_ALIKE);
+        sum.term("neighbours planed in opposite ways", planedApart(laid), Preference.PLANED_APART);
         sum.term("faults", faults, 1);
         return sum.done();
     }
 
     /** The same in words, what speaks for it and what against. */
-    List<String> reasons(Draft draft, Laid laid, List<Judgement> judged) {
+    List<String> reasons(Draft draft, PlacedPieces laid, List<Judgement> judged) {
         List<String> said = new ArrayList<>();
         int boards = boards(draft.board());
         int seams = draft.pieces() - 1;
@@ -160,16 +160,16 @@ final class Points {
                 .orElse(0);
     }
 
-    private static int ringsAlike(Laid laid) {
+    private static int ringsAlike(PlacedPieces laid) {
         return neighbours(laid, Turns::ringsAlike);
     }
 
-    private static int planedApart(Laid laid) {
+    private static int planedApart(PlacedPieces laid) {
         return neighbours(laid, Turns::planedApart);
     }
 
     /** How many pairs of neighbours meet so; a book-matched pair is opened as it is, nothing of it is chosen. */
-    private static int neighbours(Laid laid, BiPredicate<Piece, Piece> meet) {
+    private static int neighbours(PlacedPieces laid, BiPredicate<Piece, Piece> meet) {
         int count = 0;
         for (int i = 1; i < laid.pieces().size() && !laid.bookMatched(); i++) {
             count += meet.test(laid.pieces().get(i - 1), laid.pieces().get(i)) ? 1 : 0;

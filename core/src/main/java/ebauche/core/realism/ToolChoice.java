@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param mind what the other way asks for
  * @param steps of the plan that are done so, their keys
  */
-public record ShopWay(String work, String wants, How how, String with, String mind, List<StepKey> steps) {
+public record ToolChoice(String work, String wants, How how, String with, String mind, List<StepKey> steps) {
     /** How a step can be done here. */
     public enum How {
         NOT_HERE("not here"),
@@ -34,13 +34,13 @@ public record ShopWay(String work, String wants, How how, String with, String mi
     }
 
     /** How a step is done here, if that is another way than usual or cannot be done. */
-    public static Optional<ShopWay> instead(BuildPlan plan, StepKey step) {
-        return ShopWays.of(plan).stream()
+    public static Optional<ToolChoice> instead(BuildPlan plan, StepKey step) {
+        return ToolSubstitutes.of(plan).stream()
                 .filter(w -> w.how() != How.AS_USUAL && w.steps().contains(step))
                 .findFirst();
     }
 
-    public ShopWay {
+    public ToolChoice {
         steps = List.copyOf(steps);
     }
 }

@@ -13,4 +13,5 @@ import ebauche.core.geometry.Face;
  * @param last whether it is the light one that leaves the surface
  * @param flipFirst whether the blank is turned over before it
  */
-public record Pass(int number, Face face, double bite, double leaves, double below, boolean last, boolean flipFirst) {}
+public record ThicknessingPass(
+        int number, Face face, double bite, double leaves, double below, boolean last, boolean flipFirst) {}
