@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.job.Finding;
 import ebauche.core.plan.Planner;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** What is found in the demo bodies is what their scenario means to show, and nothing that came in by the way. */
+@ExtendWith(Remembering.class)
 class DemoFindingsTest {
     @ParameterizedTest
     @CsvSource({

@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -30,6 +31,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * wood weighs what was planned, but for what the readings explain.
  */
 @Tag("slow")
+@ExtendWith(Remembering.class)
 class DoneInOrderTest {
     /** Where in its band a reading lies. */
     private enum Read {

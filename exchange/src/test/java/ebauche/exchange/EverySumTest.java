@@ -16,11 +16,13 @@ import java.util.List;
 import java.util.Set;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** No demo body carries a number that its own "Why?" does not give, worked out from the words on the screen. */
 @Tag("slow")
+@ExtendWith(Remembering.class)
 class EverySumTest {
     /** Told in prose because the arithmetic would hide the meaning; checked by tests of their own (ledger, blank). */
     private static final Set<String> IN_PROSE = Set.of("off the front's high spot", "flat");

@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -31,6 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
  * same figures and findings, every cut on the other side, the wood as heavy.
  */
 @Tag("slow")
+@ExtendWith(Remembering.class)
 class MirroredTest {
     /** The outline is written to ten thousandths of a millimetre, and the grid is not cut at the same places. */
     private static final double FINE = 0.005;

@@ -23,6 +23,7 @@ import ebauche.core.stock.Stock;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -32,6 +33,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * spur under it, and every single hole is bored into wood.
  */
 @Tag("slow")
+@ExtendWith(Remembering.class)
 class NoStepInAirTest {
     /** Of what a pass sweeps, at least so much is wood: drilling leaves a skin round the cavity. */
     private static final double PASS = 0.03;

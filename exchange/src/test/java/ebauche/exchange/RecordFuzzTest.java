@@ -14,6 +14,7 @@ import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -25,6 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
  * records go half way through the build, so that there is something to spoil.
  */
 @Tag("slow")
+@ExtendWith(Remembering.class)
 class RecordFuzzTest {
     private static final int MUTATIONS = 2000;
 

@@ -5,27 +5,28 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Reads and writes a closed path in the letters of SVG path data: M, L, H, V, C, A, Z and their relative forms.
+ * Reads and writes one closed path in the letters of SVG path data, as {@link PathReader} reads them.
  *
- * <p>A single pass over the characters; at most {@value #MOST_CHARACTERS} characters and {@value #MOST_SEGMENTS}
- * pieces, so that a hostile file costs no more than a long one. Arcs must be circular. The axes are the body's (y up).
+ * <p>At most {@value #MOST_CHARACTERS} characters and {@value #MOST_SEGMENTS} pieces, so that a hostile file costs no more than a long
+ * one. Arcs must be circular. The axes are the body's (y up).
  */
-public final class PathData {
+public final class PathData implements PathReader.Pen {
     public static final int MOST_CHARACTERS = 200_000;
     public static final int MOST_SEGMENTS = 5_000;
     /** Ends nearer than this are one point, mm. */
     private static final double SAME = 1e-6;
 
-    private final String text;
-    private final double scale;
+    /** A coordinate beyond this belongs to no body, mm. */
+    private static final double FARTHEST = 1e5;
+
+    private final PathReader reader;
     private final List<Segment> segments = new ArrayList<>();
-    private int next;
     private Point from;
     private Point first;
+    private boolean closed;
 
     private PathData(String text, double scale) {
-        this.text = text;
-        this.scale = scale;
+        this.reader = new PathReader(text, scale, FARTHEST, this);
     }
 
     /**
@@ -39,7 +40,7 @@ public final class PathData {
             throw new PathFormatException("the path has " + text.length() + " characters; at most " + MOST_CHARACTERS
                     + " are read. Simplify the curve");
         }
-        return new PathData(text, millimetresPerUnit).read();
+        return new PathData(text, millimetresPerUnit).segments();
     }
 
     /** Writes the path in millimetres, absolute letters, to a hundredth of {@link Segment#FLATNESS}. */
@@ -70,65 +71,51 @@ public final class PathData {
         return Decimals.plain(p.x(), decimals) + " " + Decimals.plain(p.y(), decimals);
     }
 
-    private List<Segment> read() {
-        skipSpace();
-        char command = next < text.length() ? text.charAt(next) : ' ';
-        if (command != 'M' && command != 'm') {
-            throw trouble("a path starts with M and its first point");
-        }
-        boolean closed = false;
-        while (next < text.length()) {
-            if (closed) {
-                throw trouble("an outline is one closed path; something follows its Z");
-            }
-            char letter = text.charAt(next);
-            if (Character.isLetter(letter)) {
-                command = letter;
-                next++;
-            } else if (command == 'M' || command == 'm') {
-                command = command == 'M' ? 'L' : 'l';
-            }
-            closed = step(command);
-            skipSpace();
-        }
-        if (!closed && (first == null || from.distance(first) > SAME)) {
-            throw trouble("the path is open: end it with Z, or bring it back to its first point");
+    private List<Segment> segments() {
+        reader.read();
+        if (!closed && from.distance(first) > SAME) {
+            throw reader.trouble("the path is open: end it with Z, or bring it back to its first point");
         }
         if (segments.size() < 2) {
-            throw trouble("the path encloses nothing");
+            throw reader.trouble("the path encloses nothing");
         }
         return List.copyOf(segments);
     }
 
-    /** Reads one command's arguments; true when it closed the path. */
-    private boolean step(char command) {
-        boolean relative = Character.isLowerCase(command);
-        switch (Character.toUpperCase(command)) {
-            case 'M' -> {
-                if (first != null) {
-                    throw trouble("an outline is one closed path; a second M begins another");
-                }
-                from = point(false);
-                first = from;
-            }
-            case 'L' -> line(point(relative));
-            case 'H' -> line(new Point(number() * scale + (relative ? from.x() : 0), from.y()));
-            case 'V' -> line(new Point(from.x(), number() * scale + (relative ? from.y() : 0)));
-            case 'C' -> add(new Segment.Cubic(from, point(relative), point(relative), point(relative)));
-            case 'A' -> arc(relative);
-            case 'Z' -> {
-                line(first);
-                return true;
-            }
-            default -> throw trouble("“" + command + "” is no letter that is read here (M L H V C A Z)");
+    private void unlessClosed() {
+        if (closed) {
+            throw reader.trouble("an outline is one closed path; something follows its Z");
         }
-        return false;
     }
 
-    private void line(Point to) {
+    @Override
+    public void move(Point to) {
+        unlessClosed();
+        if (first != null) {
+            throw reader.trouble("an outline is one closed path; a second M begins another");
+        }
+        from = to;
+        first = to;
+    }
+
+    @Override
+    public void line(Point to) {
+        unlessClosed();
         if (to.distance(from) > SAME) {
             add(new Segment.Line(from, to));
         }
+    }
+
+    @Override
+    public void cubic(Point one, Point two, Point to) {
+        unlessClosed();
+        add(new Segment.Cubic(from, one, two, to));
+    }
+
+    @Override
+    public void close() {
+        line(first);
+        closed = true;
     }
 
     private void add(Segment segment) {
@@ -141,22 +128,18 @@ public final class PathData {
     }
 
     /** The end-point form of an arc turned into centre and angles, SVG 1.1 appendix F.6.5, for equal radii. */
-    private void arc(boolean relative) {
-        double rx = Math.abs(number());
-        double ry = Math.abs(number());
-        number();
-        boolean large = flag();
-        boolean left = flag();
-        Point to = point(relative);
+    @Override
+    public void arc(double rx, double ry, double turned, boolean large, boolean left, Point to) {
+        unlessClosed();
         if (Math.abs(rx - ry) > 1e-9 * Math.max(rx, ry)) {
-            throw trouble("an arc here is part of a circle: both radii alike");
+            throw reader.trouble("an arc here is part of a circle: both radii alike");
         }
         double chord = from.distance(to);
         if (chord < SAME || rx == 0) {
             line(to);
             return;
         }
-        double radius = Math.max(rx * scale, chord / 2);
+        double radius = Math.max(rx, chord / 2);
         double rise = Math.sqrt(Math.max(0, radius * radius - chord * chord / 4));
         double side = large == left ? -1 : 1;
         Point middle = from.towards(to, 0.5);
@@ -172,62 +155,5 @@ public final class PathData {
         }
         add(new Segment.Arc(centre, radius, a0, sweep));
         from = to;
-    }
-
-    private Point point(boolean relative) {
-        double x = number() * scale;
-        double y = number() * scale;
-        return relative && from != null ? from.plus(x, y) : new Point(x, y);
-    }
-
-    private boolean flag() {
-        skipSpace();
-        if (next < text.length() && (text.charAt(next) == '0' || text.charAt(next) == '1')) {
-            return text.charAt(next++) == '1';
-        }
-        throw trouble("an arc's flag is 0 or 1");
-    }
-
-    private double number() {
-        skipSpace();
-        int begin = next;
-        boolean point = false;
-        while (next < text.length()) {
-            char c = text.charAt(next);
-            boolean sign = (c == '-' || c == '+') && (next == begin || isExponent(text.charAt(next - 1)));
-            boolean exponent = isExponent(c) && next > begin;
-            boolean dot = c == '.' && !point;
-            if (!(Character.isDigit(c) || sign || exponent || dot)) {
-                break;
-            }
-            point |= dot;
-            next++;
-        }
-        try {
-            double value = Double.parseDouble(text.substring(begin, next));
-            if (Math.abs(value * scale) <= 1e5) {
-                return value;
-            }
-        } catch (NumberFormatException e) {
-            next = begin;
-            throw trouble("a number is wanted");
-        }
-        throw trouble("a coordinate lies far outside any body");
-    }
-
-    private static boolean isExponent(char c) {
-        return c == 'e' || c == 'E';
-    }
-
-    private void skipSpace() {
-        while (next < text.length() && (Character.isWhitespace(text.charAt(next)) || text.charAt(next) == ',')) {
-            next++;
-        }
-    }
-
-    private PathFormatException trouble(String what) {
-        int until = Math.min(text.length(), next + 12);
-        String near = next >= text.length() ? "at its end" : "near “" + text.substring(next, until) + "”";
-        return new PathFormatException("path data, character " + (next + 1) + " " + near + ": " + what);
     }
 }

@@ -2,7 +2,6 @@ package ebauche.exchange.drawn;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
-import java.awt.geom.AffineTransform;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -20,8 +19,6 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
-import org.apache.batik.parser.AWTTransformProducer;
-import org.apache.batik.parser.ParseException;
 
 /**
  * Reads the closed shapes of an SVG drawing: paths, polygons, polylines, rectangles, circles and ellipses, with the transforms
@@ -139,10 +136,8 @@ final class SvgReader {
             return Affine.NONE;
         }
         try {
-            AffineTransform t = AWTTransformProducer.createAffineTransform(text);
-            return new Affine(
-                    t.getScaleX(), t.getShearY(), t.getShearX(), t.getScaleY(), t.getTranslateX(), t.getTranslateY());
-        } catch (ParseException e) {
+            return SvgTransform.of(text);
+        } catch (IllegalArgumentException e) {
             throw new DrawnFileException("SVG, line " + xml.getLocation().getLineNumber() + ": the transform “"
                     + shorten(text) + "” cannot be read");
         }
@@ -247,7 +242,7 @@ final class SvgReader {
         List<SvgPath.SubPath> parts;
         try {
             parts = SvgPath.parts(data, DrawnFile.MOST_PIECES - pieces);
-        } catch (ParseException | IllegalArgumentException e) {
+        } catch (IllegalArgumentException e) {
             throw new DrawnFileException("SVG, line " + xml.getLocation().getLineNumber() + ": the path “"
                     + shorten(data) + "…” cannot be read");
         }
