@@ -1,12 +1,13 @@
 package ebauche.exchange;
 
+import ebauche.core.design.Measurand;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What the file's JSON Schema says of a design, made from the catalogue. */
+/** What the file's JSON Schema says of a design and of what can be measured on it, made from the catalogue. */
 final class DesignSchema {
     private static final int MOST_MEMBERS = 40;
 
@@ -23,6 +24,11 @@ final class DesignSchema {
             }
         }
         return design;
+    }
+
+    /** The definition {@code measures}. */
+    static ObjectNode measures() {
+        return JsonNodeFactory.instance.objectNode().put("type", "string").put("pattern", Measurand.pattern());
     }
 
     private static ObjectNode object(Element element) {

@@ -28,10 +28,12 @@ class DesignSchemaTest {
         ObjectNode schema = (ObjectNode) BuildFile.tree(Files.readAllBytes(FILE));
         if ("write".equals(System.getProperty("schema"))) {
             schema.withObject("/$defs").set("design", DesignSchema.of());
+            schema.withObject("/$defs").set("measures", DesignSchema.measures());
             Files.writeString(FILE, written(schema, "") + "\n", StandardCharsets.UTF_8);
             Assumptions.abort("written anew: read what changed, then run again");
         }
         assertThat(schema.path("$defs").path("design")).isEqualTo(DesignSchema.of());
+        assertThat(schema.path("$defs").path("measures")).isEqualTo(DesignSchema.measures());
     }
 
     /** All that a form asks stands at a place that the schema knows, and what it cannot leave out the schema wants. */

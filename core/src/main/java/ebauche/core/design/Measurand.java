@@ -6,6 +6,8 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Refusal;
 import ebauche.core.measure.Rounding;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** What a reading can answer. Written as one word, such as {@code heel-thickness} or {@code depth:neck}. */
@@ -237,6 +239,23 @@ public sealed interface Measurand {
         public double most() {
             return 25;
         }
+    }
+
+    /** What every key looks like, as a regular expression. */
+    static String pattern() {
+        String feature = "[a-z0-9-]{1," + LONGEST + "}";
+        String faces = ":(" + Face.FRONT.word() + "|" + Face.BACK.word() + ")";
+        List<String> kinds = new ArrayList<>();
+        for (Dimension dimension : Dimension.values()) {
+            kinds.add(dimension.key());
+        }
+        kinds.addAll(List.of(
+                "depth:" + feature,
+                "thickness-at:" + feature,
+                "size:" + feature + "\\.[a-z-]{1,30}",
+                "sanded-off" + faces,
+                "out-of-flat" + faces));
+        return "^(" + String.join("|", kinds) + ")$";
     }
 
     /**
