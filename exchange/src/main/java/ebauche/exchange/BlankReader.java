@@ -23,19 +23,12 @@ public final class BlankReader {
     private static final int MOST_FLAWS = 200;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    private static final Map<String, Rings> RINGS =
-            Map.of("flat", Rings.FLAT, "rift", Rings.RIFT, "quartered", Rings.QUARTERED);
-    private static final Map<String, Side> SIDES = Map.of("A", Side.A, "B", Side.B);
+    private static final Map<String, Rings> RINGS = Words.of(Rings::key, Rings.values());
+    private static final Map<String, Side> SIDES = Words.of(Side::key, Side.values());
     private static final Map<String, Boolean> FAR_END_TO_NECK = Map.of("far", true, "near", false);
     private static final Map<String, Boolean> HEART_UP = Map.of("up", true, "down", false);
     private static final Map<String, Integer> PLANED = Map.of("towards-neck", 1, "from-neck", -1, "either", 0);
-    static final Map<String, Defect.Kind> KINDS = Map.of(
-            "hole", Defect.Kind.HOLE,
-            "knot", Defect.Kind.KNOT,
-            "split", Defect.Kind.SPLIT,
-            "stain", Defect.Kind.STAIN,
-            "wane", Defect.Kind.WANE,
-            "metal", Defect.Kind.METAL);
+    static final Map<String, Defect.Kind> KINDS = Words.of(Defect.Kind::key, Defect.Kind.values());
 
     private BlankReader() {}
 

@@ -18,12 +18,8 @@ public final class BlankShop {
     private static final int MOST = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    static final Map<String, Glue> GLUES = Map.of("pva", Glue.PVA, "hide", Glue.HIDE, "epoxy", Glue.EPOXY);
-    static final Map<String, Gluing.Edges> EDGES = Map.of(
-            "jointer", Gluing.Edges.JOINTER,
-            "hand-plane", Gluing.Edges.HAND_PLANE,
-            "table-saw", Gluing.Edges.TABLE_SAW,
-            "router", Gluing.Edges.ROUTER);
+    static final Map<String, Glue> GLUES = Words.of(Glue::key, Glue.values());
+    static final Map<String, Gluing.Edges> EDGES = Words.of(Gluing.Edges::key, Gluing.Edges.values());
     private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private BlankShop() {}

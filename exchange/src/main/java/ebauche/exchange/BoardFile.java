@@ -20,11 +20,9 @@ public final class BoardFile {
     private static final int MOST_DEFECTS = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    public static final Map<String, Rings> RINGS =
-            Map.of("flat", Rings.FLAT, "rift", Rings.RIFT, "quartered", Rings.QUARTERED);
-    public static final Map<String, Rise> RISE =
-            Map.of("level", Rise.LEVEL, "to-far-end", Rise.TO_FAR_END, "to-near-end", Rise.TO_NEAR_END);
-    public static final Map<String, Side> HEART = Map.of("A", Side.A, "B", Side.B);
+    public static final Map<String, Rings> RINGS = Words.of(Rings::key, Rings.values());
+    public static final Map<String, Rise> RISE = Words.of(Rise::key, Rise.values());
+    public static final Map<String, Side> HEART = Words.of(Side::key, Side.values());
     public static final Map<String, Boolean> KINDS = Map.of("board", false, "offcut", true);
 
     private BoardFile() {}

@@ -21,53 +21,16 @@ public final class CribFile {
     private static final int MOST_COLLETS = 8;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    static final Map<String, Bit.Bearing> BEARING = Map.of(
-            "none", Bit.Bearing.NONE,
-            "at-shank", Bit.Bearing.AT_SHANK,
-            "at-tip", Bit.Bearing.AT_TIP,
-            "both", Bit.Bearing.BOTH);
-    static final Map<String, Bit.Profile> PROFILE = Map.of(
-            "straight", Bit.Profile.STRAIGHT,
-            "round-over", Bit.Profile.ROUND_OVER,
-            "bowl", Bit.Profile.BOWL,
-            "rabbet", Bit.Profile.RABBET,
-            "bevel", Bit.Profile.BEVEL,
-            "surfacing", Bit.Profile.SURFACING);
-    static final Map<String, Bit.Spiral> SPIRAL = Map.of(
-            "none", Bit.Spiral.NONE,
-            "to-shank", Bit.Spiral.TO_SHANK,
-            "from-shank", Bit.Spiral.FROM_SHANK,
-            "both-ways", Bit.Spiral.BOTH_WAYS);
-    static final Map<String, Bit.Edge> EDGE =
-            Map.of("sharp", Bit.Edge.SHARP, "worn", Bit.Edge.WORN, "dull", Bit.Edge.DULL);
-    static final Map<String, Router.Kind> ROUTER = Map.of(
-            "hand", Router.Kind.HAND,
-            "trimmer", Router.Kind.TRIMMER,
-            "plunge", Router.Kind.PLUNGE,
-            "table", Router.Kind.TABLE);
-    static final Map<String, Router.Power> POWER = Map.of(
-            "light", Router.Power.LIGHT,
-            "middle", Router.Power.MIDDLE,
-            "strong", Router.Power.STRONG);
-    static final Map<String, Drill.Kind> DRILL = Map.of(
-            "forstner", Drill.Kind.FORSTNER,
-            "brad-point", Drill.Kind.BRAD_POINT,
-            "twist", Drill.Kind.TWIST,
-            "long", Drill.Kind.LONG);
-    static final Map<String, Saw.Kind> SAW =
-            Map.of("band", Saw.Kind.BAND, "jig", Saw.Kind.JIG, "coping", Saw.Kind.COPING);
-    static final Map<String, Aid.Kind> AID = Map.of(
-            "large-base", Aid.Kind.LARGE_BASE,
-            "offset-base", Aid.Kind.OFFSET_BASE,
-            "support-block", Aid.Kind.SUPPORT_BLOCK,
-            "edge-guide", Aid.Kind.EDGE_GUIDE,
-            "straightedge", Aid.Kind.STRAIGHTEDGE);
-    static final Map<String, Machine.Kind> MACHINE = Map.of(
-            "jointer", Machine.Kind.JOINTER,
-            "table-saw", Machine.Kind.TABLE_SAW,
-            "planer", Machine.Kind.PLANER,
-            "drum-sander", Machine.Kind.DRUM_SANDER,
-            "drill-press", Machine.Kind.DRILL_PRESS);
+    static final Map<String, Bit.Bearing> BEARING = Words.of(Bit.Bearing::key, Bit.Bearing.values());
+    static final Map<String, Bit.Profile> PROFILE = Words.of(Bit.Profile::key, Bit.Profile.values());
+    static final Map<String, Bit.Spiral> SPIRAL = Words.of(Bit.Spiral::key, Bit.Spiral.values());
+    static final Map<String, Bit.Edge> EDGE = Words.of(Bit.Edge::key, Bit.Edge.values());
+    static final Map<String, Router.Kind> ROUTER = Words.of(Router.Kind::key, Router.Kind.values());
+    static final Map<String, Router.Power> POWER = Words.of(Router.Power::key, Router.Power.values());
+    static final Map<String, Drill.Kind> DRILL = Words.of(Drill.Kind::key, Drill.Kind.values());
+    static final Map<String, Saw.Kind> SAW = Words.of(Saw.Kind::key, Saw.Kind.values());
+    static final Map<String, Aid.Kind> AID = Words.of(Aid.Kind::key, Aid.Kind.values());
+    static final Map<String, Machine.Kind> MACHINE = Words.of(Machine.Kind::key, Machine.Kind.values());
     private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private CribFile() {}

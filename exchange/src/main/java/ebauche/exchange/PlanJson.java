@@ -107,7 +107,7 @@ public final class PlanJson {
 
     private static ObjectNode setting(Setting setting) {
         ObjectNode out = JSON.objectNode();
-        out.put("kind", setting.getClass().getSimpleName().toLowerCase(Locale.ROOT));
+        out.put("kind", setting.kind());
         out.put("tool", setting.tool());
         if (setting instanceof Setting.Routed routed) {
             out.put("guide", routed.guide()).put("feed", word(routed.feed()));

@@ -23,37 +23,19 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
     /** The words by which a practice names its schools. */
-    public static final Map<String, Practice.Thicknessing> THICKNESSING = Map.of(
-            "planer", Practice.Thicknessing.PLANER,
-            "router-sled", Practice.Thicknessing.ROUTER_SLED,
-            "drum-sander", Practice.Thicknessing.DRUM_SANDER,
-            "hand-plane", Practice.Thicknessing.HAND_PLANE);
+    public static final Map<String, Practice.Thicknessing> THICKNESSING =
+            Words.of(Practice.Thicknessing::key, Practice.Thicknessing.values());
 
-    public static final Map<String, HoldDown> HOLD_DOWN = Map.of(
-            "screws-in-waste", HoldDown.SCREWS_IN_WASTE,
-            "pins", HoldDown.PINS,
-            "tape", HoldDown.TAPE,
-            "tape-and-ca", HoldDown.TAPE_AND_CA);
-    public static final Map<String, Practice.EdgeSchool> EDGE = Map.of(
-            "hand", Practice.EdgeSchool.HAND,
-            "table", Practice.EdgeSchool.TABLE,
-            "sand-to-line", Practice.EdgeSchool.SAND_TO_LINE);
-    public static final Map<String, Practice.Hand> HAND =
-            Map.of("new", Practice.Hand.NEW, "usual", Practice.Hand.USUAL, "steady", Practice.Hand.STEADY);
+    public static final Map<String, HoldDown> HOLD_DOWN = Words.of(HoldDown::key, HoldDown.values());
+    public static final Map<String, Practice.EdgeSchool> EDGE =
+            Words.of(Practice.EdgeSchool::key, Practice.EdgeSchool.values());
+    public static final Map<String, Practice.Hand> HAND = Words.of(Practice.Hand::key, Practice.Hand.values());
 
-    public static final Map<String, Practice.Skill> SKILL = Map.of(
-            "plane", Practice.Skill.PLANE,
-            "drill", Practice.Skill.DRILL,
-            "saw", Practice.Skill.SAW,
-            "carve", Practice.Skill.CARVE,
-            "rout", Practice.Skill.ROUT);
+    public static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
 
     /** Words for what a template is made of. */
-    public static final Map<String, TemplateMaterial> MATERIAL = Map.of(
-            "mdf", TemplateMaterial.MDF,
-            "hardboard", TemplateMaterial.HARDBOARD,
-            "plywood", TemplateMaterial.PLYWOOD,
-            "acrylic", TemplateMaterial.ACRYLIC);
+    public static final Map<String, TemplateMaterial> MATERIAL =
+            Words.of(TemplateMaterial::key, TemplateMaterial.values());
 
     public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED, List.of());
 

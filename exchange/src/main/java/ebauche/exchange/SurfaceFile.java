@@ -24,9 +24,8 @@ final class SurfaceFile {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     private static final int MOST_RINGS = 200;
     private static final int MOST_COORDINATES = 100_000;
-    static final Map<String, Face> FACES = Map.of("front", Face.FRONT, "back", Face.BACK);
-    static final Map<String, Profile.Shape> SHAPES =
-            Map.of("straight", Profile.Shape.STRAIGHT, "hollow", Profile.Shape.HOLLOW, "round", Profile.Shape.ROUND);
+    static final Map<String, Face> FACES = Words.of(Face::word, Face.values());
+    static final Map<String, Profile.Shape> SHAPES = Words.of(Profile.Shape::word, Profile.Shape.values());
 
     /** Nothing in a body lies farther from its bridge, mm. */
     static final double FARTHEST = 5000;

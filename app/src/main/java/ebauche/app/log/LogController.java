@@ -10,7 +10,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -73,7 +72,7 @@ class LogController {
     private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {
         AsBuilt.Entry entry = logged.entry();
         String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
-        String kind = entry.getClass().getSimpleName().toLowerCase(Locale.ROOT);
+        String kind = entry.kind();
         return new Line(logged.body(), name, entry.id(), kind, when, entry.by(), words(entry, fig), gone);
     }
 

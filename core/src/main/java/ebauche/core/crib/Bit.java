@@ -47,14 +47,16 @@ public record Bit(
 
     /** Where a bit's guide bearings sit. */
     public enum Bearing {
-        NONE("none"),
-        AT_SHANK("at the shank"),
-        AT_TIP("at the tip"),
-        BOTH("at shank and tip");
+        NONE("none", "none"),
+        AT_SHANK("at-shank", "at the shank"),
+        AT_TIP("at-tip", "at the tip"),
+        BOTH("both", "at shank and tip");
 
+        private final String key;
         private final String words;
 
-        Bearing(String words) {
+        Bearing(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
@@ -69,60 +71,86 @@ public record Bit(
         public boolean atTip() {
             return this == AT_TIP || this == BOTH;
         }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
     }
 
     /** What a bit leaves behind it. */
     public enum Profile {
-        STRAIGHT("straight"),
-        ROUND_OVER("round-over"),
-        BOWL("bowl"),
-        RABBET("rabbet"),
-        BEVEL("bevel"),
-        SURFACING("surfacing");
+        STRAIGHT("straight", "straight"),
+        ROUND_OVER("round-over", "round-over"),
+        BOWL("bowl", "bowl"),
+        RABBET("rabbet", "rabbet"),
+        BEVEL("bevel", "bevel"),
+        SURFACING("surfacing", "surfacing");
 
+        private final String key;
         private final String words;
 
-        Profile(String words) {
+        Profile(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 
     /** Where the flutes send the chips; named by that, since up and down depend on who holds the router. */
     public enum Spiral {
-        NONE("straight flutes"),
-        TO_SHANK("chips to the shank"),
-        FROM_SHANK("chips from the shank"),
-        BOTH_WAYS("compression");
+        NONE("none", "straight flutes"),
+        TO_SHANK("to-shank", "chips to the shank"),
+        FROM_SHANK("from-shank", "chips from the shank"),
+        BOTH_WAYS("both-ways", "compression");
 
+        private final String key;
         private final String words;
 
-        Spiral(String words) {
+        Spiral(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 
     /** How sharp the edges are. */
     public enum Edge {
-        SHARP("sharp"),
-        WORN("worn"),
-        DULL("dull");
+        SHARP("sharp", "sharp"),
+        WORN("worn", "worn"),
+        DULL("dull", "dull");
 
+        private final String key;
         private final String words;
 
-        Edge(String words) {
+        Edge(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

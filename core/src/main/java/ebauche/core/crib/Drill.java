@@ -13,19 +13,26 @@ import ebauche.core.measure.Refusal;
 public record Drill(String name, Kind kind, double diameter, double spur, double reach) implements Tool {
 
     public enum Kind {
-        FORSTNER("Forstner"),
-        BRAD_POINT("brad point"),
-        TWIST("twist"),
-        LONG("long");
+        FORSTNER("forstner", "Forstner"),
+        BRAD_POINT("brad-point", "brad point"),
+        TWIST("twist", "twist"),
+        LONG("long", "long");
 
+        private final String key;
         private final String words;
 
-        Kind(String words) {
+        Kind(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

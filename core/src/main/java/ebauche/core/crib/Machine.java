@@ -11,16 +11,18 @@ import ebauche.core.measure.Refusal;
 public record Machine(String name, Kind kind, double size) implements Tool {
     /** What it is, and which of its sizes counts. */
     public enum Kind {
-        JOINTER("jointer", "widest edge"),
-        TABLE_SAW("table saw", "highest cut"),
-        PLANER("thickness planer", "widest board"),
-        DRUM_SANDER("drum sander", "widest board"),
-        DRILL_PRESS("drill press", "from its column to the bit");
+        JOINTER("jointer", "jointer", "widest edge"),
+        TABLE_SAW("table-saw", "table saw", "highest cut"),
+        PLANER("planer", "thickness planer", "widest board"),
+        DRUM_SANDER("drum-sander", "drum sander", "widest board"),
+        DRILL_PRESS("drill-press", "drill press", "from its column to the bit");
 
+        private final String key;
         private final String words;
         private final String measures;
 
-        Kind(String words, String measures) {
+        Kind(String key, String words, String measures) {
+            this.key = key;
             this.words = words;
             this.measures = measures;
         }
@@ -32,6 +34,11 @@ public record Machine(String name, Kind kind, double size) implements Tool {
         /** Which of its sizes is typed. */
         public String measures() {
             return measures;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

@@ -38,36 +38,50 @@ public record Router(
 
     /** How a router is held. */
     public enum Kind {
-        HAND("hand router"),
-        TRIMMER("trimmer"),
-        PLUNGE("plunge router"),
-        TABLE("router table");
+        HAND("hand", "hand router"),
+        TRIMMER("trimmer", "trimmer"),
+        PLUNGE("plunge", "plunge router"),
+        TABLE("table", "router table");
 
+        private final String key;
         private final String words;
 
-        Kind(String words) {
+        Kind(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 
     /** Class of machine, by what it can be asked to cut. */
     public enum Power {
-        LIGHT("light, under 1 kW"),
-        MIDDLE("middle, 1 to 1.6 kW"),
-        STRONG("strong, over 1.6 kW");
+        LIGHT("light", "light, under 1 kW"),
+        MIDDLE("middle", "middle, 1 to 1.6 kW"),
+        STRONG("strong", "strong, over 1.6 kW");
 
+        private final String key;
         private final String words;
 
-        Power(String words) {
+        Power(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

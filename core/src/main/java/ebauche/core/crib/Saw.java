@@ -28,18 +28,25 @@ public record Saw(String name, Kind kind, double blade, double kerf) implements 
 
     /** How it is driven. */
     public enum Kind {
-        BAND("band saw"),
-        JIG("jigsaw"),
-        COPING("coping saw");
+        BAND("band", "band saw"),
+        JIG("jig", "jigsaw"),
+        COPING("coping", "coping saw");
 
+        private final String key;
         private final String words;
 
-        Kind(String words) {
+        Kind(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

@@ -56,6 +56,9 @@ public final class AsBuilt {
 
     /** One line of the record. */
     public sealed interface Entry {
+        /** What sort of entry it is, in a word. */
+        String kind();
+
         /** Made by whoever enters it, so that sending it twice is no harm. */
         String id();
 
@@ -75,6 +78,11 @@ public final class AsBuilt {
     public record Reading(
             String id, String at, String by, Optional<StepKey> operation, Measurand measures, double value)
             implements Entry {
+        @Override
+        public String kind() {
+            return "reading";
+        }
+
         public Reading {
             measures.check(value);
         }
@@ -102,6 +110,11 @@ public final class AsBuilt {
             List<Change> changes,
             Map<Measurand, Double> expected)
             implements Entry {
+        @Override
+        public String kind() {
+            return "done";
+        }
+
         public Done {
             changes = List.copyOf(changes);
             expected = Map.copyOf(expected);
@@ -109,17 +122,32 @@ public final class AsBuilt {
     }
 
     /** Something went wrong at a step. */
-    public record Mishap(String id, String at, String by, Optional<StepKey> operation, String what) implements Entry {}
+    public record Mishap(String id, String at, String by, Optional<StepKey> operation, String what) implements Entry {
+        @Override
+        public String kind() {
+            return "mishap";
+        }
+    }
 
     /** An earlier entry that should not have been made. */
-    public record Withdrawn(String id, String at, String by, String entry) implements Entry {}
+    public record Withdrawn(String id, String at, String by, String entry) implements Entry {
+        @Override
+        public String kind() {
+            return "withdrawn";
+        }
+    }
 
     /**
      * An entry that is kept and cannot be read: it counts for nothing until it is withdrawn or a later program reads it.
      *
      * @param why it cannot be read
      */
-    public record Unreadable(String id, String at, String by, String why) implements Entry {}
+    public record Unreadable(String id, String at, String by, String why) implements Entry {
+        @Override
+        public String kind() {
+            return "unreadable";
+        }
+    }
 
     /** The entries that stand: neither withdrawn nor withdrawals. */
     public List<Entry> standing() {

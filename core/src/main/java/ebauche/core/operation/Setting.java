@@ -9,6 +9,9 @@ import java.util.Optional;
 
 /** What is set up for an operation: the tool, and the one figure that matters. */
 public sealed interface Setting {
+    /** What sort of setting it is, as files write it. */
+    String kind();
+
     /** The tool to reach for, in words. */
     String tool();
 
@@ -46,6 +49,11 @@ public sealed interface Setting {
      */
     record Routed(String tool, String guide, Feed feed, Reckoning depth, String figureSays, List<Pass> passes)
             implements Setting {
+        @Override
+        public String kind() {
+            return "routed";
+        }
+
         public Routed {
             passes = List.copyOf(passes);
         }
@@ -62,6 +70,11 @@ public sealed interface Setting {
      * @param hole that is wanted, where the drill is chosen for it
      */
     record Drilled(String tool, Reckoning depth, String figureSays, Optional<Hole> hole) implements Setting {
+        @Override
+        public String kind() {
+            return "drilled";
+        }
+
         /**
          * A hole that a drill is chosen for.
          *
@@ -84,6 +97,11 @@ public sealed interface Setting {
     /** A saw outside a line. */
     record Sawn(String tool, Reckoning outside) implements Setting {
         @Override
+        public String kind() {
+            return "sawn";
+        }
+
+        @Override
         public Optional<Reckoning> figure() {
             return Optional.of(outside);
         }
@@ -101,6 +119,11 @@ public sealed interface Setting {
 
     /** A blank cut out of its board: how wide; how long its drawing says. */
     record CutOut(String tool, Reckoning width) implements Setting {
+        @Override
+        public String kind() {
+            return "cutout";
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(width);
@@ -120,6 +143,11 @@ public sealed interface Setting {
     /** A blank brought flat or to thickness. */
     record Surfaced(String tool, Reckoning thickness, String figureSays) implements Setting {
         @Override
+        public String kind() {
+            return "surfaced";
+        }
+
+        @Override
         public Optional<Reckoning> figure() {
             return Optional.of(thickness);
         }
@@ -133,6 +161,11 @@ public sealed interface Setting {
     /** A jig or a template made. */
     record Made(String tool, Reckoning width, String figureSays) implements Setting {
         @Override
+        public String kind() {
+            return "made";
+        }
+
+        @Override
         public Optional<Reckoning> figure() {
             return Optional.of(width);
         }
@@ -140,6 +173,11 @@ public sealed interface Setting {
 
     /** Boards glued. */
     record Glued(String tool, Reckoning curing) implements Setting {
+        @Override
+        public String kind() {
+            return "glued";
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(curing);
@@ -154,6 +192,11 @@ public sealed interface Setting {
     /** A surface carved by hand and eye. */
     record Carved(String tool, Reckoning depth) implements Setting {
         @Override
+        public String kind() {
+            return "carved";
+        }
+
+        @Override
         public Optional<Reckoning> figure() {
             return Optional.of(depth);
         }
@@ -166,6 +209,11 @@ public sealed interface Setting {
 
     /** Sanding by an amount. */
     record Sanded(String tool, Reckoning off) implements Setting {
+        @Override
+        public String kind() {
+            return "sanded";
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(off);
@@ -184,6 +232,11 @@ public sealed interface Setting {
      */
     record Fixed(String tool, Optional<Reckoning> longest) implements Setting {
         @Override
+        public String kind() {
+            return "fixed";
+        }
+
+        @Override
         public Optional<Reckoning> figure() {
             return longest;
         }
@@ -196,6 +249,11 @@ public sealed interface Setting {
 
     /** A line or a place marked so far from something. */
     record Marked(String tool, Reckoning from) implements Setting {
+        @Override
+        public String kind() {
+            return "marked";
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(from);
@@ -214,6 +272,11 @@ public sealed interface Setting {
 
     /** Marking, fitting, taking off, checking. */
     record ByHand(String tool) implements Setting {
+        @Override
+        public String kind() {
+            return "byhand";
+        }
+
         @Override
         public Optional<Reckoning> figure() {
             return Optional.empty();

@@ -8,6 +8,7 @@ import ebauche.core.timber.Hardness;
  */
 public enum Glue {
     PVA(
+            "pva",
             "PVA",
             150,
             250,
@@ -19,6 +20,7 @@ public enum Glue {
             false,
             "Easy, strong, and it swells the seam: level it only when that has gone down. Creeps a little under string load."),
     HIDE(
+            "hide",
             "hot hide glue",
             200,
             300,
@@ -31,6 +33,7 @@ public enum Glue {
             "Pulls the joint together and comes apart again with heat. Gels in a minute or two: warm the edges, work fast."),
     EPOXY(
             "epoxy",
+            "epoxy",
             200,
             350,
             25,
@@ -41,6 +44,7 @@ public enum Glue {
             true,
             "Fills a gap and has time, but force squeezes the joint dry: clamp to contact only. Wear gloves; it sensitises.");
 
+    private final String key;
     private static final double SOFT_LEAST = 0.7;
     private static final double SOFT_MOST = 1.0;
     private static final double HARD_LEAST = 1.2;
@@ -60,6 +64,7 @@ public enum Glue {
     private final String consequence;
 
     Glue(
+            String key,
             String words,
             double spreadLeast,
             double spreadMost,
@@ -70,6 +75,7 @@ public enum Glue {
             double coldest,
             boolean contactOnly,
             String consequence) {
+        this.key = key;
         this.words = words;
         this.spreadLeast = spreadLeast;
         this.spreadMost = spreadMost;
@@ -141,5 +147,10 @@ public enum Glue {
         return contactOnly
                 ? CONTACT_MOST
                 : hardness == Hardness.SOFT ? SOFT_MOST : hardness == Hardness.HARD ? HARD_MOST : HARD_LEAST;
+    }
+
+    /** As files write it. */
+    public String key() {
+        return key;
     }
 }

@@ -16,15 +16,17 @@ public record Gluing(
 
     /** How mating edges are made straight and square. */
     public enum Edges {
-        JOINTER("jointer", true),
-        HAND_PLANE("hand plane", false),
-        TABLE_SAW("table saw", true),
-        ROUTER("router along a straightedge", true);
+        JOINTER("jointer", "jointer", true),
+        HAND_PLANE("hand-plane", "hand plane", false),
+        TABLE_SAW("table-saw", "table saw", true),
+        ROUTER("router", "router along a straightedge", true);
 
+        private final String key;
         private final String words;
         private final boolean repeats;
 
-        Edges(String words, boolean repeats) {
+        Edges(String key, String words, boolean repeats) {
+            this.key = key;
             this.words = words;
             this.repeats = repeats;
         }
@@ -36,6 +38,11 @@ public record Gluing(
         /** Whether its error is the same on every edge, so that cutting face up and face down cancels it. */
         public boolean repeats() {
             return repeats;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

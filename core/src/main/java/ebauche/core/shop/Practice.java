@@ -35,50 +35,66 @@ public record Practice(
 
     /** What hands can do where no machine does it. */
     public enum Skill {
-        PLANE("true an edge or a face with a hand plane"),
-        DRILL("drill upright beside a square"),
-        SAW("saw a kerf to a line by hand"),
-        CARVE("rasp and file to a line by eye"),
-        ROUT("rout an outline freehand");
+        PLANE("plane", "true an edge or a face with a hand plane"),
+        DRILL("drill", "drill upright beside a square"),
+        SAW("saw", "saw a kerf to a line by hand"),
+        CARVE("carve", "rasp and file to a line by eye"),
+        ROUT("rout", "rout an outline freehand");
 
+        private final String key;
         private final String words;
 
-        Skill(String words) {
+        Skill(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 
     /** How an outline is brought to the line. */
     public enum EdgeSchool {
-        HAND("routed by hand, both faces"),
-        TABLE("routed on the table"),
-        SAND_TO_LINE("sanded to the line");
+        HAND("hand", "routed by hand, both faces"),
+        TABLE("table", "routed on the table"),
+        SAND_TO_LINE("sand-to-line", "sanded to the line");
 
+        private final String key;
         private final String words;
 
-        EdgeSchool(String words) {
+        EdgeSchool(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
         }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
     }
 
     /** How steady the hand at the saw is. */
     public enum Hand {
-        NEW("new to it", 0),
-        USUAL("used to it", 0.75),
-        STEADY("steady", 1);
+        NEW("new", "new to it", 0),
+        USUAL("usual", "used to it", 0.75),
+        STEADY("steady", "steady", 1);
 
+        private final String key;
         private final String words;
         private final double steadiness;
 
-        Hand(String words, double steadiness) {
+        Hand(String key, String words, double steadiness) {
+            this.key = key;
             this.words = words;
             this.steadiness = steadiness;
         }
@@ -91,22 +107,34 @@ public record Practice(
         public String words() {
             return words;
         }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
     }
 
     public enum Thicknessing {
-        PLANER("thickness planer"),
-        ROUTER_SLED("router sled"),
-        DRUM_SANDER("drum sander"),
-        HAND_PLANE("hand plane");
+        PLANER("planer", "thickness planer"),
+        ROUTER_SLED("router-sled", "router sled"),
+        DRUM_SANDER("drum-sander", "drum sander"),
+        HAND_PLANE("hand-plane", "hand plane");
 
+        private final String key;
         private final String words;
 
-        Thicknessing(String words) {
+        Thicknessing(String key, String words) {
+            this.key = key;
             this.words = words;
         }
 
         public String words() {
             return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

@@ -11,18 +11,20 @@ public record Defect(
 
     /** What it is, and how much it matters where. Weights are common practice: points per cm² that shows. */
     public enum Kind {
-        HOLE("hole", 4, true),
-        KNOT("knot", 2, true),
-        SPLIT("split", 5, true),
-        STAIN("stain", 1, false),
-        WANE("wane", 5, true),
-        METAL("nail or screw", 8, true);
+        HOLE("hole", "hole", 4, true),
+        KNOT("knot", "knot", 2, true),
+        SPLIT("split", "split", 5, true),
+        STAIN("stain", "stain", 1, false),
+        WANE("wane", "wane", 5, true),
+        METAL("metal", "nail or screw", 8, true);
 
+        private final String key;
         private final String words;
         private final double pointsPerSquareCentimetre;
         private final boolean weakens;
 
-        Kind(String words, double pointsPerSquareCentimetre, boolean weakens) {
+        Kind(String key, String words, double pointsPerSquareCentimetre, boolean weakens) {
+            this.key = key;
             this.words = words;
             this.pointsPerSquareCentimetre = pointsPerSquareCentimetre;
             this.weakens = weakens;
@@ -40,6 +42,11 @@ public record Defect(
         /** Whether it also harms a glue joint or the neck's seat. */
         public boolean weakens() {
             return weakens;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
         }
     }
 

@@ -2,14 +2,16 @@ package ebauche.core.timber;
 
 /** How the growth rings stand in a board's end, by their angle to its faces. */
 public enum Rings {
-    FLAT("flat sawn", 0),
-    RIFT("rift sawn", 45),
-    QUARTERED("quarter sawn", 90);
+    FLAT("flat", "flat sawn", 0),
+    RIFT("rift", "rift sawn", 45),
+    QUARTERED("quartered", "quarter sawn", 90);
 
+    private final String key;
     private final String words;
     private final double degrees;
 
-    Rings(String words, double degrees) {
+    Rings(String key, String words, double degrees) {
+        this.key = key;
         this.words = words;
         this.degrees = degrees;
     }
@@ -39,5 +41,10 @@ public enum Rings {
     private static double between(Species species, double angle) {
         double along = Math.cos(angle) * Math.cos(angle);
         return species.tangential().value() * along + species.radial().value() * (1 - along);
+    }
+
+    /** As files write it. */
+    public String key() {
+        return key;
     }
 }
