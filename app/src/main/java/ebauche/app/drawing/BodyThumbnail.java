@@ -9,7 +9,9 @@ public final class BodyThumbnail {
     private static final double WIDTH = 300;
     private static final double HEIGHT = 200;
     private static final double MARGIN = 10;
-    private static final double HALF_A_PIXEL = 0.5;
+
+    /** What no eye sees on a card, of its width in three hundredths. */
+    private static final double UNSEEN = 0.12;
 
     private BodyThumbnail() {}
 
@@ -23,7 +25,7 @@ public final class BodyThumbnail {
                         WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale,
                         HEIGHT / 2 - (body.maxX() + body.minX()) / 2 * scale,
                         Face.FRONT)
-                .within(HALF_A_PIXEL);
+                .within(UNSEEN);
         int next = plan.next().map(plan::indexOf).orElse(plan.steps().size());
         String name = plan.build().design().name();
         Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", name + " from the front, as far as it has come");

@@ -244,30 +244,28 @@ public final class Ledger {
     }
 
     /**
-     * By how much it falls short if the worst spots lie over each other; less than nought where it does not. Empty once the front is
+     * What it has to spare if the worst spots lie over each other; less than nought where it falls short. Empty once the front is
      * flat, or where the blank is too thin anyhow.
      */
-    public Optional<Reckoning> shortAtWorst() {
+    public Optional<Reckoning> spareAtWorst() {
         if (backDone() || frontFlat() || lowNow().value() < target()) {
             return Optional.empty();
         }
-        double missing = target() + 2 * CLEAN_UP - surelyGives();
-        Reckoning.Builder sum = Reckoning.of("short by, at worst", Quantity.LENGTH)
-                .length("wanted before sanding", target())
-                .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))
-                .length("front out of flat", outOfFlat(Face.FRONT));
-        if (backOutOfFlat().isEmpty()) {
-            return Optional.of(sum.length("thinnest spot", lowNow())
-                    .is(missing, "wanted before sanding + clean up of both faces + front out of flat − thinnest spot"));
-        }
-        String flatter = outOfFlat(Face.FRONT).value() <= outOfFlat(Face.BACK).value() ? "front" : "back";
-        return Optional.of(sum.length("back out of flat", outOfFlat(Face.BACK))
+        double spare = surelyGives() - target() - 2 * CLEAN_UP;
+        Reckoning.Builder sum = Reckoning.of("to spare, at worst", Quantity.LENGTH)
                 .length("thinnest spot", lowNow())
-                .length("thickest spot", highNow())
-                .is(
-                        missing,
-                        "wanted before sanding + clean up of both faces − the larger of (thinnest spot − " + flatter
-                                + " out of flat) and (thickest spot − front out of flat − back out of flat)"));
+                .length("front out of flat", outOfFlat(Face.FRONT));
+        String gives = "thinnest spot − front out of flat";
+        if (backOutOfFlat().isPresent()) {
+            sum.length("back out of flat", outOfFlat(Face.BACK)).length("thickest spot", highNow());
+            String flatter =
+                    outOfFlat(Face.FRONT).value() <= outOfFlat(Face.BACK).value() ? "front" : "back";
+            gives = "the larger of (thinnest spot − " + flatter
+                    + " out of flat) and (thickest spot − front out of flat − back out of flat)";
+        }
+        return Optional.of(sum.length("wanted before sanding", target())
+                .length("clean up of both faces", Fact.rule(2 * CLEAN_UP, "common practice"))
+                .is(spare, gives + " − wanted before sanding − clean up of both faces"));
     }
 
     /**

@@ -31,7 +31,7 @@ final class ThicknessRules {
         if (!ledger.backDone()) {
             thickEnough();
         }
-        ledger.shortAtWorst().ifPresent(this::thickEnoughAtWorst);
+        ledger.spareAtWorst().ifPresent(this::thickEnoughAtWorst);
         if (build.thicknessing() == Practice.Thicknessing.PLANER) {
             snipe();
         }
@@ -69,15 +69,15 @@ final class ThicknessRules {
                 .build());
     }
 
-    private void thickEnoughAtWorst(Reckoning shortBy) {
+    private void thickEnoughAtWorst(Reckoning spare) {
         rules.add(rule("blank-only-just")
                 .says("The blank gives that even if the worst spots of both faces lie over each other.")
-                .atMost(shortBy, 0)
+                .atLeast(spare, 0)
                 .cure("Measure it on winding sticks, saw the body out first, or make it thinner.")
                 .fails(
                         () -> Finding.thinkAgain("thickness", "blank-only-just")
                                 .on(Feature.THICKNESS)
-                                .length("short by at worst", shortBy.value())
+                                .length("short by at worst", -spare.value())
                                 .length(
                                         "front out of flat",
                                         ledger.outOfFlat(Face.FRONT).value())

@@ -145,7 +145,7 @@ class LedgerTest {
                 .read("out-of-flat:front", 3);
         Ledger ledger = Ledger.of(body.build());
         assertThat(ledger.lowNow().value()).isGreaterThanOrEqualTo(ledger.target());
-        assertThat(ledger.shortAtWorst().orElseThrow().value())
+        assertThat(-ledger.spareAtWorst().orElseThrow().value())
                 .isEqualTo(ledger.target() + 0.4 + 3 - 46.6, within(1e-9));
         assertThat(body.rules()).contains("blank-only-just");
         // Against the circle itself: a chord's sagitta R - sqrt(R² - (w/2)²).
@@ -187,17 +187,17 @@ class LedgerTest {
             Ledger without = Ledger.of(body.build());
             Ledger with = Ledger.of(body.read("out-of-flat:back", back).build());
             for (Ledger ledger : List.of(without, with)) {
-                if (ledger.shortAtWorst().isPresent()) {
+                if (ledger.spareAtWorst().isPresent()) {
                     double gives = ledger.target()
                             + 2 * Ledger.CLEAN_UP
-                            - ledger.shortAtWorst().get().value();
+                            + ledger.spareAtWorst().get().value();
                     assertThat(gives).isLessThanOrEqualTo(planes - front - back + 1e-9);
                     promised++;
                 }
             }
-            if (with.shortAtWorst().isPresent() && without.shortAtWorst().isPresent()) {
-                assertThat(with.shortAtWorst().get().value())
-                        .isLessThanOrEqualTo(without.shortAtWorst().get().value() + 1e-9);
+            if (with.spareAtWorst().isPresent() && without.spareAtWorst().isPresent()) {
+                assertThat(with.spareAtWorst().get().value())
+                        .isGreaterThanOrEqualTo(without.spareAtWorst().get().value() - 1e-9);
             }
         }
         assertThat(promised).isGreaterThan(50);
@@ -442,15 +442,15 @@ class LedgerTest {
         Ledger ledger = Ledger.of(body.build());
         assertThat(ledger.lowNow().value()).isGreaterThanOrEqualTo(ledger.target());
         double missing = ledger.target() + 0.4 + 0.9 - 45.5;
-        assertThat(ledger.shortAtWorst().orElseThrow().value()).isEqualTo(missing, within(1e-9));
+        assertThat(-ledger.spareAtWorst().orElseThrow().value()).isEqualTo(missing, within(1e-9));
         body.read("out-of-flat:back", 0.3);
-        assertThat(Ledger.of(body.build()).shortAtWorst().orElseThrow().value())
+        assertThat(-Ledger.of(body.build()).spareAtWorst().orElseThrow().value())
                 .as("the flatter face is the back's")
                 .isEqualTo(ledger.target() + 0.4 - Math.max(45.5 - 0.3, 46.4 - 1.2), within(1e-9));
         body.read("blank-thinnest", 45);
         Ledger sure = Ledger.of(body.build());
         assertThat(surelyShort(body)).hasValueCloseTo(sure.target() - 45, within(1e-9));
-        assertThat(sure.shortAtWorst()).isEmpty();
+        assertThat(sure.spareAtWorst()).isEmpty();
         body.doneUpTo("thickness:back");
         assertThat(surelyShort(body)).as("the body is read by then").isEmpty();
     }
