@@ -11,16 +11,16 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
 
 /** The picture in docs/architecture.md: imports only point down, never along the row of stations. */
 @AnalyzeClasses(packages = "ebauche.core", importOptions = ImportOption.DoNotIncludeTests.class)
-@Tag("slow")
+@ArchTag("slow")
 class ArchitectureTest {
     private static String core(String name) {
         return "ebauche.core." + name + "..";
