@@ -13,9 +13,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What can be added to a design, with usual sizes of its kind (common practice) at a place to be moved from. */
 public final class Additions {
-    /** Members of one list, at most. */
-    private static final int MOST = 40;
-
     private Additions() {}
 
     /**
@@ -109,7 +106,7 @@ public final class Additions {
 
     private static void shownMembers(ObjectNode design, Element element, Map<String, String> typed) {
         String first = element.beginnings().get(0).name();
-        for (int i = design.path(element.path()).size(); i < MOST; i++) {
+        for (int i = design.path(element.path()).size(); i < Element.MOST_MEMBERS; i++) {
             String place = element.path() + "." + i;
             if (!typed.containsKey(place + ".id")) {
                 return;

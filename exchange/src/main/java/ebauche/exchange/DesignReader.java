@@ -15,8 +15,6 @@ import java.util.function.Function;
 
 /** The {@code design} part of a build file, by the fields of its elements. */
 final class DesignReader {
-    private static final int MOST_PARTS = 40;
-
     private DesignReader() {}
 
     static BodyDesign read(JsonPlace spot, Timbers timbers) {
@@ -47,7 +45,7 @@ final class DesignReader {
 
     private static <T> List<T> distinct(
             JsonPlace spot, String key, Function<JsonPlace, T> reader, Function<T, String> id) {
-        List<T> parts = spot.list(key, MOST_PARTS, s -> s.asObject(reader));
+        List<T> parts = spot.list(key, Element.MOST_MEMBERS, s -> s.asObject(reader));
         Set<String> seen = new HashSet<>();
         for (T part : parts) {
             if (!seen.add(id.apply(part))) {

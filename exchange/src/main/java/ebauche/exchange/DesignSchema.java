@@ -9,8 +9,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What the file's JSON Schema says of a design and of what can be measured on it, made from the catalogue. */
 final class DesignSchema {
-    private static final int MOST_MEMBERS = 40;
-
     private DesignSchema() {}
 
     /** The definition {@code design}. */
@@ -105,7 +103,7 @@ final class DesignSchema {
 
     private static ObjectNode list(Element element) {
         ObjectNode list = described(element, JsonNodeFactory.instance.objectNode());
-        list.put("type", "array").put("maxItems", MOST_MEMBERS);
+        list.put("type", "array").put("maxItems", Element.MOST_MEMBERS);
         list.set("items", object(element));
         return list;
     }

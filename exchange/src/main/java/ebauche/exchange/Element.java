@@ -21,6 +21,9 @@ import tools.jackson.databind.node.ObjectNode;
  * its fields, the feature that is cut for it, the part that it may follow, what it is begun with, what moves with it.
  */
 public final class Element {
+    /** Members of one list that a file may hold. */
+    static final int MOST_MEMBERS = 40;
+
     /**
      * Where it holds a bought part.
      *

@@ -55,7 +55,6 @@ public final class Field<T> {
         }
     }
 
-    private static final int MOST_PARTS = 40;
     private static final int MOST_FEATURE = 60;
     private static final Map<String, LengthUnit> UNITS = units();
 
@@ -207,18 +206,18 @@ public final class Field<T> {
     }
 
     static Field<List<Point>> points(String key) {
-        ObjectNode schema = json().put("type", "array").put("maxItems", MOST_PARTS);
+        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
         schema.set("items", ref("point"));
-        return of(key, (spot, k) -> spot.list(k, MOST_PARTS, JsonPlace::asPoint), false, List.of(), schema);
+        return of(key, (spot, k) -> spot.list(k, Element.MOST_MEMBERS, JsonPlace::asPoint), false, List.of(), schema);
     }
 
     /** Features named in a list; a word that is none is kept. */
     static Field<Set<Feature>> features(String key) {
-        ObjectNode schema = json().put("type", "array").put("maxItems", MOST_PARTS);
+        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
         schema.set("items", json().put("type", "string").put("maxLength", MOST_FEATURE));
         return of(
                 key,
-                (spot, k) -> spot.list(k, MOST_PARTS, s -> s.asText(MOST_FEATURE)).stream()
+                (spot, k) -> spot.list(k, Element.MOST_MEMBERS, s -> s.asText(MOST_FEATURE)).stream()
                         .map(Feature::mentioned)
                         .collect(Collectors.toUnmodifiableSet()),
                 false,

@@ -92,17 +92,18 @@ public record DepthCard(
     public static List<DepthCard> of(BuildPlan plan) {
         Build build = plan.build();
         List<DepthCard> cards = new ArrayList<>();
+        FloorSum floors = new FloorSum(build, plan.history());
         for (Station station : Stations.ALL) {
             station.pockets(build).stream()
                     .filter(p -> !p.plan().isEmpty())
                     .filter(p -> !build.design().undecided().contains(p.feature()))
-                    .forEach(p -> cards.add(new Writer(plan, p, station.notes(p)).card()));
+                    .forEach(p -> cards.add(new Writer(plan, p, station.notes(p), floors).card()));
         }
         return List.copyOf(cards);
     }
 
     /** Writes one card. */
-    private record Writer(BuildPlan plan, GuidedPocket pocket, PocketNotes notes) {
+    private record Writer(BuildPlan plan, GuidedPocket pocket, PocketNotes notes, FloorSum floors) {
         DepthCard card() {
             List<BuildPlan.PlanStep> steps = plan.steps().stream()
                     .filter(s -> s.operation().feature().equals(pocket.feature()))
@@ -170,9 +171,8 @@ public record DepthCard(
 
         private Left left(WoodLeft.Thin thin) {
             Feature towards = thin.feature().equals(pocket.feature()) ? thin.neighbour() : thin.feature();
-            Reckoning sum = new FloorSum(plan.build(), plan.history())
-                    .of(thin, towards)
-                    .orElseGet(() -> thin.reckoning("wood left to the " + towards.said()));
+            Reckoning sum =
+                    floors.of(thin, towards).orElseGet(() -> thin.reckoning("wood left to the " + towards.said()));
             return new Left(sum, towards, thin);
         }
 
