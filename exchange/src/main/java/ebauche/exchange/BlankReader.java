@@ -23,7 +23,6 @@ public final class BlankReader {
     private static final int MOST_FLAWS = 200;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    private static final Map<String, Rings> RINGS = Words.of(Rings::key, Rings.values());
     private static final Map<String, Side> SIDES = Words.of(Side::key, Side.values());
     private static final Map<String, Boolean> FAR_END_TO_NECK = Map.of("far", true, "near", false);
     private static final Map<String, Boolean> HEART_UP = Map.of("up", true, "down", false);
@@ -66,7 +65,7 @@ public final class BlankReader {
                 spot.text("board", 40, ""),
                 spot.has("up") ? spot.word("up", SIDES) : Side.A,
                 !spot.has("neckEnd") || spot.word("neckEnd", FAR_END_TO_NECK),
-                spot.has("rings") ? spot.word("rings", RINGS) : Rings.FLAT,
+                spot.has("rings") ? spot.word("rings", BoardFile.RINGS) : Rings.FLAT,
                 spot.has("heart") ? Optional.of(spot.word("heart", HEART_UP)) : Optional.empty(),
                 spot.has("planed") ? spot.word("planed", PLANED) : 0,
                 spot.number("grainAngle", 0));
@@ -110,30 +109,22 @@ public final class BlankReader {
         if (!strip.board().isEmpty()) {
             out.put("board", strip.board());
         }
-        out.put("up", word(SIDES, strip.up())).put("neckEnd", word(FAR_END_TO_NECK, strip.farEndToNeck()));
-        out.put("rings", word(RINGS, strip.rings()));
-        strip.heartUp().ifPresent(up -> out.put("heart", word(HEART_UP, up)));
-        out.put("planed", word(PLANED, strip.planedTowardsNeck()));
+        out.put("up", strip.up().key()).put("neckEnd", Words.word(FAR_END_TO_NECK, strip.farEndToNeck()));
+        out.put("rings", strip.rings().key());
+        strip.heartUp().ifPresent(up -> out.put("heart", Words.word(HEART_UP, up)));
+        out.put("planed", Words.word(PLANED, strip.planedTowardsNeck()));
         return out.put("grainAngle", strip.grainAngle());
     }
 
     private static ObjectNode flaw(Flaw flaw) {
         return JSON.objectNode()
-                .put("kind", word(KINDS, flaw.kind()))
+                .put("kind", flaw.kind().key())
                 .put("minX", length(flaw.minX()))
                 .put("maxX", length(flaw.maxX()))
                 .put("minY", length(flaw.minY()))
                 .put("maxY", length(flaw.maxY()))
                 .put("top", length(flaw.top()))
                 .put("bottom", length(flaw.bottom()));
-    }
-
-    static <T> String word(Map<String, T> words, T value) {
-        return words.entrySet().stream()
-                .filter(e -> e.getValue().equals(value))
-                .map(Map.Entry::getKey)
-                .findFirst()
-                .orElseThrow();
     }
 
     private static String length(double millimetres) {

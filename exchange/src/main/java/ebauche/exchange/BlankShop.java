@@ -20,7 +20,6 @@ public final class BlankShop {
 
     static final Map<String, Glue> GLUES = Words.of(Glue::key, Glue.values());
     static final Map<String, Gluing.Edges> EDGES = Words.of(Gluing.Edges::key, Gluing.Edges.values());
-    private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private BlankShop() {}
 
@@ -47,7 +46,7 @@ public final class BlankShop {
                 spot.has("glue") ? spot.word("glue", GLUES) : usual.glue(),
                 spot.has("edges") ? spot.word("edges", EDGES) : usual.edges(),
                 spot.number("outOfSquare", usual.outOfSquare()),
-                spot.has("complementary") ? spot.word("complementary", YES_NO) : usual.complementary(),
+                spot.has("complementary") ? spot.word("complementary", Words.YES_NO) : usual.complementary(),
                 spot.has("clamps") ? spot.list("clamps", MOST, s -> s.asObject(BlankShop::clamp)) : usual.clamps(),
                 spot.has("cauls") ? spot.list("cauls", MOST, s -> s.asObject(BlankShop::caul)) : usual.cauls());
     }
@@ -69,7 +68,7 @@ public final class BlankShop {
                 spot.length("length"),
                 spot.length("width"),
                 spot.length("thickness"),
-                spot.has("crowned") && spot.word("crowned", YES_NO));
+                spot.has("crowned") && spot.word("crowned", Words.YES_NO));
     }
 
     static Species timber(JsonPlace spot) {
@@ -105,8 +104,8 @@ public final class BlankShop {
     /** Writes into a build file how this one body is glued; clamps, cauls and all else stay the shop's. */
     public static void glueWith(ObjectNode file, Glue glue, boolean complementary) {
         file.withObject("/shop/gluing")
-                .put("glue", BlankReader.word(GLUES, glue))
-                .put("complementary", BlankReader.word(YES_NO, complementary));
+                .put("glue", glue.key())
+                .put("complementary", Words.word(Words.YES_NO, complementary));
     }
 
     public static ObjectNode write(Cutting c) {
@@ -129,10 +128,10 @@ public final class BlankShop {
 
     public static ObjectNode write(Gluing g) {
         ObjectNode out = JSON.objectNode()
-                .put("glue", BlankReader.word(GLUES, g.glue()))
-                .put("edges", BlankReader.word(EDGES, g.edges()))
+                .put("glue", g.glue().key())
+                .put("edges", g.edges().key())
                 .put("outOfSquare", g.outOfSquare())
-                .put("complementary", BlankReader.word(YES_NO, g.complementary()));
+                .put("complementary", Words.word(Words.YES_NO, g.complementary()));
         ArrayNode clamps = out.putArray("clamps");
         for (Clamp c : g.clamps()) {
             clamps.addObject()
@@ -151,7 +150,7 @@ public final class BlankShop {
                     .put("length", Lengths.written(c.length()))
                     .put("width", Lengths.written(c.width()))
                     .put("thickness", Lengths.written(c.thickness()))
-                    .put("crowned", BlankReader.word(YES_NO, c.crowned()));
+                    .put("crowned", Words.word(Words.YES_NO, c.crowned()));
         }
         return out;
     }

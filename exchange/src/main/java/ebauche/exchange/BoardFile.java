@@ -69,12 +69,12 @@ public final class BoardFile {
         ObjectNode out = JSON.objectNode()
                 .put("name", board.name())
                 .put("species", board.species().key())
-                .put("kind", BlankReader.word(KINDS, board.offcut()))
+                .put("kind", Words.word(KINDS, board.offcut()))
                 .put("length", Lengths.written(board.length()))
                 .put("width", Lengths.written(board.width()))
                 .put("thickness", Lengths.written(board.thickness()))
-                .put("rings", BlankReader.word(RINGS, board.rings()))
-                .put("rise", BlankReader.word(RISE, board.rise()))
+                .put("rings", board.rings().key())
+                .put("rise", board.rise().key())
                 .put("grainAngle", board.grainAngle());
         board.heart().ifPresent(h -> out.put("heart", h.name()));
         board.price().ifPresent(p -> out.put("price", Math.round(p * 100) / 100.0));
@@ -85,7 +85,7 @@ public final class BoardFile {
 
     public static ObjectNode write(Defect d) {
         return JSON.objectNode()
-                .put("kind", BlankReader.word(BlankReader.KINDS, d.kind()))
+                .put("kind", d.kind().key())
                 .put("fromEnd", Lengths.written(d.fromEnd()))
                 .put("fromEdge", Lengths.written(d.fromEdge()))
                 .put("along", Lengths.written(d.along()))

@@ -46,24 +46,19 @@ final class BodyElements {
     private static final Field<Void> FLAWS = Field.defined("flaws", "flaws");
 
     private static final Field<String> ID = Field.id();
-    private static final Field<Face> FACE = Field.word("face", "face", Words.of(Face::word, Face.FRONT, Face.BACK));
+    private static final Field<Face> FACE = Field.word("face", "face", SurfaceFile.FACES);
     private static final Field<Double> WIDTH = Field.length("width", "all round, so wide");
     private static final Field<Double> DEPTH = Field.length("depth", "deepest");
-    private static final Field<Profile.Shape> SHAPE = Field.word(
-                    "shape",
-                    "shape",
-                    Words.of(Profile.Shape::word, Profile.Shape.STRAIGHT, Profile.Shape.HOLLOW, Profile.Shape.ROUND))
-            .usually(Profile.Shape.STRAIGHT);
+    private static final Field<Profile.Shape> SHAPE =
+            Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
     private static final Field<OptionalDouble> RADIUS = Field.lengthIfAny("radius", "radius");
 
     private static final Field<Feature> TEMPLATE_OF = Field.feature("feature");
     private static final Field<OptionalDouble> TEMPLATE_THICKNESS = Field.lengthIfAny("thickness", "thickness");
-    private static final Field<TemplateMaterial> MATERIAL = Field.word(
-                    "material", "made of", Words.of(TemplateMaterial::key, TemplateMaterial.values()))
-            .usually(TemplateMaterial.MDF);
-    private static final Field<Optional<HoldDown>> HOLD = Field.word(
-                    "hold", "held with", Words.of(HoldDown::key, HoldDown.values()))
-            .orNone();
+    private static final Field<TemplateMaterial> MATERIAL =
+            Field.word("material", "made of", ShopPart.MATERIAL).usually(TemplateMaterial.MDF);
+    private static final Field<Optional<HoldDown>> HOLD =
+            Field.word("hold", "held with", ShopPart.HOLD_DOWN).orNone();
 
     static final Element BODY =
             Element.of("", "Body").fields(NAME, HAND, THICKNESS, OUTLINE).build();

@@ -75,13 +75,12 @@ final class BridgeElements {
             .feature(FeatureKind.BRIDGE)
             .part("part", PartKind.FLAT_BRIDGE, BridgeElements::comesWith)
             .fields(NAME, LOWEST, HIGHEST, TRAVEL, ACROSS, ALONG, RECESS, WANTED, FORWARD, OFF_CENTRE, FOOTPRINT_Y)
-            .moves(
+            .moves(new Element.Moves(
                     FeatureKind.BRIDGE,
-                    new Element.Moves(
-                            List.of(),
-                            List.of("offCentre"),
-                            List.of("footprintY", "saddleForward", "studs.y", "vibrato.routeY"),
-                            List.of()))
+                    List.of(),
+                    List.of("offCentre"),
+                    List.of("footprintY", "saddleForward", "studs.y", "vibrato.routeY"),
+                    List.of()))
             .build();
 
     static final Element STUDS = Element.of("bridge.studs", "Bridge studs")
@@ -110,7 +109,7 @@ final class BridgeElements {
                     "vibrato",
                     "{\"blockLength\": \"42 mm\", \"routeAcross\": \"56 mm\", \"routeAlong\": \"24 mm\", " + ROUTE_PLACE
                             + "}")
-            .moves(FeatureKind.SPRINGS, new Element.Moves(List.of(), List.of(), List.of("springsY"), List.of()))
+            .moves(new Element.Moves(FeatureKind.SPRINGS, List.of(), List.of(), List.of("springsY"), List.of()))
             .build();
 
     static final Element STRING_THROUGH = Element.of("bridge.stringThrough", "Strings through the body")

@@ -88,7 +88,7 @@ final class CavityElements {
             .fields(ID, AT, TURNED, PROUD, PICKUP_ACROSS, PICKUP_ALONG, PICKUP_CORNER, PICKUP_DEPTH, JOINS)
             .begins("pickup", "pickup", """
                     {"id": "pickup", "at": {"x": "0 mm", "y": "80 mm"}, "proud": "4 mm", "part": "coil-wide"}""")
-            .moves(FeatureKind.PICKUP, Element.Moves.points("at"))
+            .moves(Element.Moves.points(FeatureKind.PICKUP, "at"))
             .build();
 
     static final Element CONTROLS = Element.of("controls", "Control")
@@ -102,7 +102,7 @@ final class CavityElements {
                     {"id": "switch", "at": {"x": "80 mm", "y": "-30 mm"}, "part": "toggle"}""")
             .begins("blade-switch", "blade switch", """
                     {"id": "switch", "at": {"x": "80 mm", "y": "-10 mm"}, "woodOver": "4 mm", "part": "blade-three"}""")
-            .moves(FeatureKind.CONTROL, Element.Moves.points("at"))
+            .moves(Element.Moves.points(FeatureKind.CONTROL, "at"))
             .build();
 
     static final Element CAVITY = Element.of("controlCavity", "Control cavity, from the back")
@@ -113,7 +113,7 @@ final class CavityElements {
             .begins("controlCavity", "control cavity", """
                     {"outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
                     "woodOver": "6 mm", "coverLip": "5 mm", "cover": "cover-plastic"}""")
-            .moves(FeatureKind.CONTROLS, new Element.Moves(List.of(), List.of(), List.of(), List.of("outline")))
+            .moves(new Element.Moves(FeatureKind.CONTROLS, List.of(), List.of(), List.of(), List.of("outline")))
             .build();
 
     static final Element JACK = Element.of("jack", "Jack")
@@ -125,7 +125,7 @@ final class CavityElements {
             .begins("jack", "jack", """
                     {"entry": {"x": "170 mm", "y": "-50 mm"}, "aim": {"x": "110 mm", "y": "-50 mm"},
                     "fromFront": "22 mm", "part": "jack-cup"}""")
-            .moves(FeatureKind.JACK, Element.Moves.points("entry", "aim"))
+            .moves(Element.Moves.points(FeatureKind.JACK, "entry", "aim"))
             .build();
 
     static final Element HOLES = Element.of("holes", "Hole")
@@ -141,7 +141,7 @@ final class CavityElements {
             .begins("insert", "insert", """
                     {"id": "insert", "from": "back", "at": {"x": "0 mm", "y": "180 mm"}, "aim": {"x": "0 mm", "y": "100 mm"},
                     "part": "insert-8"}""")
-            .moves(FeatureKind.HOLE, Element.Moves.points("at", "aim"))
+            .moves(Element.Moves.points(FeatureKind.HOLE, "at", "aim"))
             .build();
 
     private CavityElements() {}

@@ -31,7 +31,6 @@ public final class CribFile {
     static final Map<String, Saw.Kind> SAW = Words.of(Saw.Kind::key, Saw.Kind.values());
     static final Map<String, Aid.Kind> AID = Words.of(Aid.Kind::key, Aid.Kind.values());
     static final Map<String, Machine.Kind> MACHINE = Words.of(Machine.Kind::key, Machine.Kind.values());
-    private static final Map<String, Boolean> YES_NO = Map.of("yes", true, "no", false);
 
     private CribFile() {}
 
@@ -69,10 +68,10 @@ public final class CribFile {
                 spot.length("bearingWidth", usual.bearingWidth()),
                 spot.has("flutes") ? spot.whole("flutes") : usual.flutes(),
                 word(spot, "spiral", SPIRAL, usual.spiral()),
-                word(spot, "centreCutting", YES_NO, usual.centreCutting()),
+                word(spot, "centreCutting", Words.YES_NO, usual.centreCutting()),
                 spot.has("mostTurns") ? spot.whole("mostTurns") : usual.mostTurns(),
                 word(spot, "edge", EDGE, usual.edge()),
-                word(spot, "bearingSound", YES_NO, usual.bearingSound()));
+                word(spot, "bearingSound", Words.YES_NO, usual.bearingSound()));
     }
 
     static Drill drill(JsonPlace spot) {
@@ -130,7 +129,7 @@ public final class CribFile {
     private static ObjectNode write(Saw s) {
         return JSON.objectNode()
                 .put("name", s.name())
-                .put("kind", BlankReader.word(SAW, s.kind()))
+                .put("kind", s.kind().key())
                 .put("blade", Lengths.written(s.blade()))
                 .put("kerf", Lengths.written(s.kerf()));
     }
@@ -145,22 +144,22 @@ public final class CribFile {
     private static ObjectNode write(Aid a) {
         return JSON.objectNode()
                 .put("name", a.name())
-                .put("kind", BlankReader.word(AID, a.kind()))
+                .put("kind", a.kind().key())
                 .put("size", Lengths.written(a.size()));
     }
 
     private static ObjectNode write(Machine m) {
         return JSON.objectNode()
                 .put("name", m.name())
-                .put("kind", BlankReader.word(MACHINE, m.kind()))
+                .put("kind", m.kind().key())
                 .put("size", Lengths.written(m.size()));
     }
 
     private static ObjectNode write(Router r) {
         ObjectNode out = JSON.objectNode()
                 .put("name", r.name())
-                .put("kind", BlankReader.word(ROUTER, r.kind()))
-                .put("power", BlankReader.word(POWER, r.power()))
+                .put("kind", r.kind().key())
+                .put("power", r.power().key())
                 .put("baseDiameter", Lengths.written(r.baseDiameter()))
                 .put("flat", Lengths.written(r.flat()))
                 .put("plunge", Lengths.written(r.plunge()))
@@ -175,8 +174,8 @@ public final class CribFile {
     private static ObjectNode write(Bit b) {
         return JSON.objectNode()
                 .put("name", b.name())
-                .put("profile", BlankReader.word(PROFILE, b.profile()))
-                .put("bearing", BlankReader.word(BEARING, b.bearing()))
+                .put("profile", b.profile().key())
+                .put("bearing", b.bearing().key())
                 .put("diameter", Lengths.written(b.diameter()))
                 .put("cutterLength", Lengths.written(b.cutterLength()))
                 .put("overallLength", Lengths.written(b.overallLength()))
@@ -184,17 +183,17 @@ public final class CribFile {
                 .put("bearingDiameter", Lengths.written(b.bearingDiameter()))
                 .put("bearingWidth", Lengths.written(b.bearingWidth()))
                 .put("flutes", b.flutes())
-                .put("spiral", BlankReader.word(SPIRAL, b.spiral()))
-                .put("centreCutting", BlankReader.word(YES_NO, b.centreCutting()))
+                .put("spiral", b.spiral().key())
+                .put("centreCutting", Words.word(Words.YES_NO, b.centreCutting()))
                 .put("mostTurns", b.mostTurns())
-                .put("edge", BlankReader.word(EDGE, b.edge()))
-                .put("bearingSound", BlankReader.word(YES_NO, b.bearingSound()));
+                .put("edge", b.edge().key())
+                .put("bearingSound", Words.word(Words.YES_NO, b.bearingSound()));
     }
 
     private static ObjectNode write(Drill d) {
         return JSON.objectNode()
                 .put("name", d.name())
-                .put("kind", BlankReader.word(DRILL, d.kind()))
+                .put("kind", d.kind().key())
                 .put("diameter", Lengths.written(d.diameter()))
                 .put("spur", Lengths.written(d.spur()))
                 .put("reach", Lengths.written(d.reach()));

@@ -6,10 +6,8 @@ import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -36,13 +34,15 @@ public final class Element {
     /**
      * What moves with a feature.
      *
+     * @param with the kind of feature
      * @param points places with x and y
      * @param across lengths across, along lengths to the neck; one that is missing counts as nought
      * @param outlines closed lines
      */
-    record Moves(List<String> points, List<String> across, List<String> along, List<String> outlines) {
-        static Moves points(String... points) {
-            return new Moves(List.of(points), List.of(), List.of(), List.of());
+    record Moves(
+            FeatureKind with, List<String> points, List<String> across, List<String> along, List<String> outlines) {
+        static Moves points(FeatureKind with, String... points) {
+            return new Moves(with, List.of(points), List.of(), List.of(), List.of());
         }
     }
 
@@ -64,7 +64,7 @@ public final class Element {
     private final boolean comesWithPart;
     private final Optional<Slot> slot;
     private final List<Beginning> beginnings;
-    private final Map<FeatureKind, Moves> moves;
+    private final Optional<Moves> moves;
     private final List<Field.Input> asksToo;
     private final Optional<String> wants;
     private final Optional<PartKind> isPart;
@@ -83,7 +83,7 @@ public final class Element {
         comesWithPart = of.comesWithPart;
         slot = Optional.ofNullable(of.slot);
         beginnings = List.copyOf(of.beginnings);
-        moves = Map.copyOf(of.moves);
+        moves = Optional.ofNullable(of.moves);
         asksToo = List.copyOf(of.asksToo);
         wants = Optional.ofNullable(of.wants);
         isPart = Optional.ofNullable(of.isPart);
@@ -233,7 +233,7 @@ public final class Element {
         return beginnings;
     }
 
-    Map<FeatureKind, Moves> moves() {
+    Optional<Moves> moves() {
         return moves;
     }
 
@@ -256,7 +256,6 @@ public final class Element {
         private final String title;
         private final List<Field<?>> fields = new ArrayList<>();
         private final List<Beginning> beginnings = new ArrayList<>();
-        private final Map<FeatureKind, Moves> moves = new LinkedHashMap<>();
         private final List<Field.Input> asksToo = new ArrayList<>();
         private boolean many;
         private FeatureKind feature;
@@ -264,6 +263,7 @@ public final class Element {
         private boolean comesWithPart;
         private Slot slot;
         private String wants;
+        private Moves moves;
         private PartKind isPart;
         private boolean asked = true;
         private boolean alwaysFitted;
@@ -326,8 +326,8 @@ public final class Element {
             return this;
         }
 
-        Builder moves(FeatureKind with, Moves all) {
-            moves.put(with, all);
+        Builder moves(Moves all) {
+            moves = all;
             return this;
         }
 

@@ -36,12 +36,12 @@ public final class FeatureMove {
     /** The element that moves with a kind of feature. */
     private static Optional<Element> with(FeatureKind kind) {
         return DesignCatalogue.ELEMENTS.stream()
-                .filter(e -> e.moves().containsKey(kind))
+                .filter(e -> e.moves().filter(m -> m.with() == kind).isPresent())
                 .findFirst();
     }
 
     private static boolean move(ObjectNode design, Element element, Feature feature, double dx, double dy) {
-        Element.Moves moves = element.moves().values().iterator().next();
+        Element.Moves moves = element.moves().orElseThrow();
         for (Element.Place place : element.places(design)) {
             boolean its =
                     !element.many() || place.node().path("id").asString("").equals(feature.id());

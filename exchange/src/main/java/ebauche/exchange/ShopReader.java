@@ -85,18 +85,18 @@ final class ShopReader {
     static ObjectNode write(Practice practice) {
         ObjectNode out = JsonNodeFactory.instance
                 .objectNode()
-                .put("thicknessing", BlankReader.word(ShopPart.THICKNESSING, practice.thicknessing()))
-                .put("holdDown", BlankReader.word(ShopPart.HOLD_DOWN, practice.holdDown()))
+                .put("thicknessing", practice.thicknessing().key())
+                .put("holdDown", practice.holdDown().key())
                 .put("frontSanding", Lengths.written(practice.frontSanding()))
                 .put("backSanding", Lengths.written(practice.backSanding()))
                 .put("sawAllowance", Lengths.written(practice.sawAllowance()))
                 .put("wasteShy", Lengths.written(practice.wasteShy()))
                 .put("lastPass", Lengths.written(practice.lastPass()))
                 .put("glueHours", practice.glueHours())
-                .put("edge", BlankReader.word(ShopPart.EDGE, practice.edge()))
-                .put("hand", BlankReader.word(ShopPart.HAND, practice.hand()));
+                .put("edge", practice.edge().key())
+                .put("hand", practice.hand().key());
         ArrayNode skills = out.putArray("skills");
-        practice.skills().stream().sorted().forEach(s -> skills.add(BlankReader.word(ShopPart.SKILL, s)));
+        practice.skills().stream().sorted().forEach(s -> skills.add(s.key()));
         return out;
     }
 

@@ -6,6 +6,8 @@ import java.util.function.Function;
 
 /** The words that a file writes for values, the usual one first. */
 final class Words {
+    static final Map<String, Boolean> YES_NO = of(yes -> yes ? "yes" : "no", true, false);
+
     private Words() {}
 
     @SafeVarargs
@@ -15,5 +17,14 @@ final class Words {
             words.put(word.apply(value), value);
         }
         return words;
+    }
+
+    /** The word of a value that has none of its own. */
+    static <T> String word(Map<String, T> words, T value) {
+        return words.entrySet().stream()
+                .filter(e -> e.getValue().equals(value))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow();
     }
 }

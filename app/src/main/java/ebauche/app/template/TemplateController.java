@@ -15,7 +15,6 @@ import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Face;
 import ebauche.core.plan.TemplateSheet;
 import ebauche.exchange.BuildFileException;
-import ebauche.exchange.ShopPart;
 import ebauche.exchange.drawn.DxfWriter;
 import ebauche.exchange.drawn.SvgWriter;
 import jakarta.servlet.http.HttpServletResponse;
@@ -74,8 +73,6 @@ class TemplateController {
                         .toList());
         model.addAttribute("materials", TemplateMaterial.values());
         model.addAttribute("holds", HoldDown.values());
-        model.addAttribute("holdWords", inverse(ShopPart.HOLD_DOWN));
-        model.addAttribute("materialWords", inverse(ShopPart.MATERIAL));
         model.addAttribute("outline", current.plan().build().design().outline());
         model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
         model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
@@ -135,12 +132,6 @@ class TemplateController {
     }
 
     /** The words of a file for what is chosen. */
-    private static <T> Map<T, String> inverse(Map<String, T> words) {
-        Map<T, String> out = new LinkedHashMap<>();
-        words.forEach((word, value) -> out.put(value, word));
-        return out;
-    }
-
     /** Every template of one face at true size, as SVG or DXF. */
     @GetMapping("/bodies/{id}/template/{face:front|back}.{format:svg|dxf}")
     ResponseEntity<byte[]> file(
