@@ -12,11 +12,14 @@ import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
@@ -80,7 +83,7 @@ public final class TestBody {
     public Optional<Part> bridgePart = Optional.empty();
     public List<Pickup> pickups = new ArrayList<>(List.of(pickup("neck", 0, 130, 19), pickup("bridge", 0, 40, 19)));
     public List<Control> controls = new ArrayList<>(List.of(pot("volume", 100, -40, 8)));
-    public Optional<ControlCavity> cavity = Optional.of(cavity(6));
+    public List<Cavity> cavities = new ArrayList<>(List.of(cavity(6)));
     public List<TemplateMade> templates = List.of();
     public List<PartHole> holes = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
@@ -94,7 +97,7 @@ public final class TestBody {
 
     /** A drawn pickup cavity whose wires find a way to the controls. */
     public static Pickup pickup(String id, double x, double y, double depth) {
-        return pickup(id, x, y, depth, Set.of(ControlCavity.FEATURE));
+        return pickup(id, x, y, depth, Set.of(Cavity.ELDEST));
     }
 
     public static Pickup pickup(String id, double x, double y, double depth, Set<Feature> joins) {
@@ -122,12 +125,23 @@ public final class TestBody {
                 woodOver);
     }
 
-    public static ControlCavity cavity(double woodOver) {
+    public static Cavity cavity(double woodOver) {
         Outline outline = Outline.parse(
                 "M 75 -70 L 125 -70 A 8 8 0 0 1 133 -62 L 133 -18 A 8 8 0 0 1 125 -10 L 75 -10"
                         + " A 8 8 0 0 1 67 -18 L 67 -62 A 8 8 0 0 1 75 -70 Z",
                 1);
-        return new ControlCavity(outline, woodOver, 2.5, 5);
+        return cavity(outline, woodOver);
+    }
+
+    /** A cavity for the controls, from the back, its cover let in. */
+    public static Cavity cavity(Outline outline, double woodOver) {
+        return new Cavity(
+                FeatureKind.ELDEST,
+                Face.BACK,
+                outline,
+                new Cavity.Floor.Leaving(woodOver),
+                Cover.letIn(2.5, 5),
+                Set.of());
     }
 
     public static Bridge.Vibrato vibrato(double blockLength) {
@@ -181,7 +195,7 @@ public final class TestBody {
                         bridgePart),
                 pickups,
                 controls,
-                cavity,
+                cavities,
                 jack,
                 templates,
                 holes,

@@ -2,10 +2,10 @@ package ebauche.exchange;
 
 import ebauche.core.design.Hand;
 import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -13,6 +13,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What can be added to a design, with usual sizes of its kind (common practice) at a place to be moved from. */
 public final class Additions {
+    /** A field that is asked for and not typed, or the other way round, tells more than any choice. */
+    private static final int ASKED = 100;
+
     private Additions() {}
 
     /**
@@ -105,19 +108,42 @@ public final class Additions {
     }
 
     private static void shownMembers(ObjectNode design, Element element, Map<String, String> typed) {
-        String first = element.beginnings().get(0).name();
         for (int i = design.path(element.path()).size(); i < Element.MOST_MEMBERS; i++) {
             String place = element.path() + "." + i;
             if (!typed.containsKey(place + ".id")) {
                 return;
             }
-            String kind = typed.getOrDefault(place + ".part.kind", first);
-            Optional<String> known = element.beginnings().stream()
-                    .map(Element.Beginning::name)
-                    .filter(kind::equals)
-                    .findFirst();
-            add(design, known.orElse(first));
+            begin(design, element, likest(design, element, place, typed));
         }
+    }
+
+    /** The beginning whose form asks what was typed; of several the one whose choices are what was chosen. */
+    private static Element.Beginning likest(
+            ObjectNode design, Element element, String place, Map<String, String> typed) {
+        Comparator<Element.Beginning> like = Comparator.comparingInt(b -> {
+            ObjectNode tried = design.deepCopy();
+            begin(tried, element, b);
+            int alike = 0;
+            Set<String> missing = new HashSet<>();
+            typed.keySet().stream().filter(k -> k.startsWith(place + ".")).forEach(missing::add);
+            for (Field.Input input : element.places(tried)
+                    .get(tried.path(element.path()).size() - 1)
+                    .inputs(tried)) {
+                boolean asked = missing.remove(input.path());
+                boolean chosen = input.kind() == Field.Kind.CHOICE
+                        && typed.getOrDefault(input.path(), "").equals(chosen(tried, input));
+                alike += (asked ? 0 : -ASKED) + (chosen ? 1 : 0);
+            }
+            return alike - ASKED * missing.size();
+        });
+        return element.beginnings().stream()
+                .reduce((one, other) -> like.compare(other, one) > 0 ? other : one)
+                .orElseThrow();
+    }
+
+    private static String chosen(ObjectNode design, Field.Input input) {
+        String said = JsonPaths.text(design, input.path());
+        return said.isEmpty() && !input.options().isEmpty() ? input.options().get(0) : said;
     }
 
     static JsonNode json(String text) {

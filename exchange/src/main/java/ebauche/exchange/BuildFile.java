@@ -29,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
     public static final String FORMAT = "ebauche-build";
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
     public static final int MOST_BYTES = 4_000_000;
     private static final int DEEPEST = 40;
     private static final int MOST_ENTRIES = 20_000;
@@ -60,7 +60,20 @@ public record BuildFile(ObjectNode design, ObjectNode shop, Build build) {
 
     /** Reads a build file that is parsed already. */
     public static BuildFile of(JsonNode tree) {
-        return JsonPlace.root(tree).asObject(BuildFile::file);
+        try {
+            return JsonPlace.root(EarlierVersions.raised(tree)).asObject(BuildFile::file);
+        } catch (BuildFileException e) {
+            throw new BuildFileException(EarlierVersions.placeIn(tree, e.place()), e.getMessage());
+        }
+    }
+
+    /**
+     * A file as it was stored, whatever version wrote it, as the present version has it. Nothing in it is read.
+     *
+     * @throws BuildFileException if it is no JSON
+     */
+    public static ObjectNode stored(byte[] json) {
+        return (ObjectNode) EarlierVersions.raised(tree(json));
     }
 
     /** The same file with nothing done yet: what a revision of the design keeps. */

@@ -2,10 +2,12 @@ package ebauche.exchange;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
@@ -18,7 +20,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Pickups, controls with their cavity, the jack, single holes of a design. */
+/** Pickups, controls and cavities for them, the jack, single holes of a design. */
 final class CavityElements {
     /** How far a pickup stands over the front until the maker says otherwise: common practice. */
     private static final String USUAL_PROUD = "4 mm";
@@ -61,13 +63,29 @@ final class CavityElements {
     private static final Field<OptionalDouble> WOOD_OVER =
             Field.lengthIfAny("woodOver", "wood over it (empty: the cavity's)");
 
+    private static final Field<Optional<String>> STANDS_IN = Field.id(
+                    "cavity", "in the cavity called (empty: the one it is drawn in)")
+            .orNone();
+
     private static final Field<Outline> OUTLINE = Field.outline("outline", "outline as path data, seen from the front");
-    private static final Field<Double> WOOD_LEFT = Field.length("woodOver", "wood left over it");
+    private static final Field<Face> CUT_FROM = Field.word(
+                    "from", "cut from", Words.of(Face::word, Face.BACK, Face.FRONT))
+            .usually(Face.BACK);
+    private static final Field<OptionalDouble> WOOD_LEFT = Field.lengthIfAny("woodOver", "wood left to the other face");
+    private static final Field<OptionalDouble> CAVITY_DEPTH =
+            Field.lengthIfAny("depth", "or its depth (from the front with neither: what its controls need)");
+    private static final Field<Cover.Kind> CLOSED = Field.word(
+                    "closed", "closed by", Words.of(Cover.Kind::key, Cover.Kind.values()))
+            .usually(Cover.Kind.LET_IN);
     private static final Field<Double> COVER_LIP =
-            Field.length("coverLip", "cover lip").usually(0.0);
-    private static final Field<Double> COVER_THICKNESS =
-            Field.length("coverThickness", "cover thickness").usually(0.0).drawn();
+            Field.length("coverLip", "cover lip, of one let in").usually(0.0);
+    private static final Field<Double> COVER_THICKNESS = Field.length(
+                    "coverThickness", "thickness of the cover or control plate")
+            .usually(0.0)
+            .drawn();
     private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews");
+    private static final Field<Set<Feature>> CAVITY_JOINS =
+            Field.features("joins").described("features it may break into");
 
     private static final Field<Point> ENTRY = Field.point("entry", "enters at x", "enters at y");
     private static final Field<Point> AIM = Field.point("aim", "ends at x", "ends at y");
@@ -95,7 +113,7 @@ final class CavityElements {
             .many()
             .feature(FeatureKind.CONTROL)
             .part("part", PartKind.POT)
-            .fields(ID, AT, WOOD_OVER, KIND, OPENING, SLOT, THINNEST, THICKEST, ACROSS, ALONG, BELOW)
+            .fields(ID, AT, STANDS_IN, WOOD_OVER, KIND, OPENING, SLOT, THINNEST, THICKEST, ACROSS, ALONG, BELOW)
             .begins("pot", "pot", """
                     {"id": "pot", "at": {"x": "100 mm", "y": "-50 mm"}, "part": "pot-metric"}""")
             .begins("toggle-switch", "toggle switch", """
@@ -105,15 +123,36 @@ final class CavityElements {
             .moves(Element.Moves.points(FeatureKind.CONTROL, "at"))
             .build();
 
-    static final Element CAVITY = Element.of("controlCavity", "Control cavity, from the back")
-            .optional()
+    static final Element CAVITIES = Element.of("cavities", "Cavity")
+            .many()
+            .described("cavities for controls and wires, from the back or from the front")
             .feature(FeatureKind.COVER)
             .part("cover", PartKind.COVER)
-            .fields(WOOD_LEFT, COVER_LIP, COVER_THICKNESS, OUTLINE, COVER_SCREWS)
-            .begins("controlCavity", "control cavity", """
-                    {"outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
+            .fields(
+                    ID,
+                    CUT_FROM,
+                    WOOD_LEFT,
+                    CAVITY_DEPTH,
+                    CLOSED,
+                    COVER_LIP,
+                    COVER_THICKNESS,
+                    OUTLINE,
+                    COVER_SCREWS,
+                    CAVITY_JOINS)
+            .begins("control-cavity", "control cavity", """
+                    {"id": "controls", "outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
                     "woodOver": "6 mm", "coverLip": "5 mm", "cover": "cover-plastic"}""")
-            .moves(new Element.Moves(FeatureKind.CONTROLS, List.of(), List.of(), List.of(), List.of("outline")))
+            .begins("switch-cavity", "switch cavity, from the back", """
+                    {"id": "switch", "outline": {"unit": "mm", "path": "M -105 120 L -75 120 A 10 10 0 0 1 -65 130 L -65 150 A 10 10 0 0 1 -75 160 L -105 160 A 10 10 0 0 1 -115 150 L -115 130 A 10 10 0 0 1 -105 120 Z"},
+                    "woodOver": "6 mm", "coverLip": "5 mm", "cover": "cover-plastic"}""")
+            .begins("front-rout", "rout under the scratch plate", """
+                    {"id": "front", "from": "front", "closed": "scratch-plate", "outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
+                    "depth": "32 mm"}""")
+            .begins("plate-rout", "rout under a control plate", """
+                    {"id": "plate", "from": "front", "closed": "control-plate", "outline": {"unit": "mm", "path": "M 82 -95 L 108 -95 A 8 8 0 0 1 116 -87 L 116 -3 A 8 8 0 0 1 108 5 L 82 5 A 8 8 0 0 1 74 -3 L 74 -87 A 8 8 0 0 1 82 -95 Z"},
+                    "depth": "32 mm", "coverThickness": "1.5 mm"}""")
+            .moves(new Element.Moves(
+                    FeatureKind.CAVITY, List.of("coverScrews"), List.of(), List.of(), List.of("outline")))
             .build();
 
     static final Element JACK = Element.of("jack", "Jack")
@@ -177,32 +216,48 @@ final class CavityElements {
     static Control control(JsonPlace spot) {
         OptionalDouble woodOver = WOOD_OVER.of(spot);
         if (spot.has("part")) {
-            return Control.of(ID.of(spot), AT.of(spot), woodOver, spot.object("part", PartFile::read));
+            return Control.of(ID.of(spot), AT.of(spot), woodOver, spot.object("part", PartFile::read))
+                    .in(STANDS_IN.of(spot));
         }
         Control.Kind kind = KIND.of(spot);
         return new Control(
-                ID.of(spot),
-                kind,
-                AT.of(spot),
-                OPENING.of(spot),
-                kind == Control.Kind.BLADE_SWITCH || spot.has("slot") ? SLOT.of(spot) : 0,
-                THINNEST.of(spot),
-                THICKEST.of(spot),
-                ACROSS.of(spot),
-                ALONG.of(spot),
-                BELOW.of(spot),
-                woodOver);
+                        ID.of(spot),
+                        kind,
+                        AT.of(spot),
+                        OPENING.of(spot),
+                        kind == Control.Kind.BLADE_SWITCH || spot.has("slot") ? SLOT.of(spot) : 0,
+                        THINNEST.of(spot),
+                        THICKEST.of(spot),
+                        ACROSS.of(spot),
+                        ALONG.of(spot),
+                        BELOW.of(spot),
+                        woodOver)
+                .in(STANDS_IN.of(spot));
     }
 
-    static ControlCavity cavity(JsonPlace spot) {
-        Optional<Part> cover = spot.optionalObject("cover", PartFile::read);
-        return new ControlCavity(
+    static Cavity cavity(JsonPlace spot) {
+        Optional<Part> plate = spot.optionalObject("cover", PartFile::read);
+        double thickness =
+                plate.isPresent() ? plate.get().size(PartSize.THICKNESS).orElse(0) : COVER_THICKNESS.of(spot);
+        return new Cavity(
+                ID.of(spot),
+                CUT_FROM.of(spot),
                 OUTLINE.of(spot),
-                WOOD_LEFT.of(spot),
-                cover.isPresent() ? cover.get().size(PartSize.THICKNESS).orElse(0) : COVER_THICKNESS.of(spot),
-                COVER_LIP.of(spot),
-                COVER_SCREWS.of(spot),
-                cover);
+                floor(spot),
+                new Cover(CLOSED.of(spot), thickness, COVER_LIP.of(spot), COVER_SCREWS.of(spot), plate),
+                CAVITY_JOINS.of(spot));
+    }
+
+    private static Cavity.Floor floor(JsonPlace spot) {
+        OptionalDouble wood = WOOD_LEFT.of(spot);
+        OptionalDouble depth = CAVITY_DEPTH.of(spot);
+        if (wood.isPresent() && depth.isPresent()) {
+            throw spot.at("depth").trouble("say either how deep it goes or how much wood it leaves, not both");
+        }
+        if (wood.isPresent()) {
+            return new Cavity.Floor.Leaving(wood.getAsDouble());
+        }
+        return depth.isPresent() ? new Cavity.Floor.Deep(depth.getAsDouble()) : new Cavity.Floor.ForParts();
     }
 
     static PartHole hole(JsonPlace spot) {

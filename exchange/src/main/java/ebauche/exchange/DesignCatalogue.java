@@ -34,7 +34,7 @@ public final class DesignCatalogue {
             BodyElements.TOP,
             CavityElements.PICKUPS,
             CavityElements.CONTROLS,
-            CavityElements.CAVITY,
+            CavityElements.CAVITIES,
             CavityElements.JACK,
             CavityElements.HOLES,
             BodyElements.CONTOURS,

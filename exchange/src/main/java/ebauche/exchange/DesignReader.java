@@ -4,6 +4,7 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
 import ebauche.core.geometry.Outline;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
@@ -31,7 +32,7 @@ final class DesignReader {
                 spot.object("bridge", BridgeElements::bridge),
                 distinct(spot, "pickups", CavityElements::pickup, Pickup::id),
                 distinct(spot, "controls", CavityElements::control, Control::id),
-                spot.optionalObject("controlCavity", CavityElements::cavity),
+                distinct(spot, "cavities", CavityElements::cavity, Cavity::id),
                 spot.optionalObject("jack", CavityElements::jack),
                 distinct(
                         spot,

@@ -35,7 +35,7 @@ public final class Element {
      * What moves with a feature.
      *
      * @param with the kind of feature
-     * @param points places with x and y
+     * @param points places with x and y, or lists of them
      * @param across lengths across, along lengths to the neck; one that is missing counts as nought
      * @param outlines closed lines
      */

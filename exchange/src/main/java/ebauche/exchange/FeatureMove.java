@@ -9,6 +9,7 @@ import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -56,12 +57,15 @@ public final class FeatureMove {
         return false;
     }
 
-    /** A place that is not there stays so. */
+    /** A place that is not there stays so; of several each moves. */
     private static void point(ObjectNode node, String key, double dx, double dy) {
-        if (node.get(key) instanceof ObjectNode point) {
-            add(point, "x", dx);
-            add(point, "y", dy);
-        }
+        JsonNode there = node.path(key);
+        (there.isArray() ? there.valueStream() : Stream.of(there)).forEach(place -> {
+            if (place instanceof ObjectNode point) {
+                add(point, "x", dx);
+                add(point, "y", dy);
+            }
+        });
     }
 
     /** Lengths of the element itself count as nought where they are missing; those of a part of it that is not there are none. */

@@ -155,13 +155,18 @@ public final class Field<T> {
 
     /** What tells a member of a list from the others. */
     static Field<String> id() {
-        return of("id", (spot, k) -> id(spot), true, List.of(input("id", "called", Kind.TEXT)), ref("id"));
+        return id("id", "called");
     }
 
-    private static String id(JsonPlace spot) {
-        String id = spot.text("id", 30);
+    /** The id of a member, its own or another's. */
+    static Field<String> id(String key, String label) {
+        return of(key, Field::readId, true, List.of(input(key, label, Kind.TEXT)), ref("id"));
+    }
+
+    private static String readId(JsonPlace spot, String key) {
+        String id = spot.text(key, 30);
         if (!id.matches("[a-z0-9-]+")) {
-            throw spot.at("id").trouble("“" + id + "” may hold small letters, digits and dashes only");
+            throw spot.at(key).trouble("“" + id + "” may hold small letters, digits and dashes only");
         }
         return id;
     }

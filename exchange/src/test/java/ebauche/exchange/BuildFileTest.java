@@ -73,8 +73,8 @@ class BuildFileTest {
                         "crosses",
                         s -> s.replaceFirst("\"M -35 224[^\"]*\"", "\"M 0 0 L 100 100 L 100 0 L 0 100 Z\"")),
                 mistake("design.outline", "larger than", s -> s.replaceFirst("\"unit\": \"mm\"", "\"unit\": \"in\"")),
-                mistake("version", "newer program", s -> s.replace("\"version\": 1", "\"version\": 7")),
-                mistake("version", "whole number", s -> s.replace("\"version\": 1", "\"version\": 1.5")),
+                mistake("version", "newer program", s -> s.replace("\"version\": 2", "\"version\": 7")),
+                mistake("version", "whole number", s -> s.replace("\"version\": 2", "\"version\": 1.5")),
                 mistake("format", "another kind of file", s -> s.replace("ebauche-build", "something-else")),
                 mistake("shop.starter", "no starter shop 9", s -> s.replace("\"starter\": 1", "\"starter\": 9")),
                 mistake(

@@ -77,6 +77,9 @@ class SchemaWalkTest {
                 .put("thickness", "1/4 in")
                 .put("material", "plywood")
                 .put("hold", "tape");
+        ((ObjectNode) design.path("controls").get(0)).put("cavity", "controls");
+        Additions.add(design, "plate-rout");
+        ((ObjectNode) design.path("cavities").get(1)).putArray("joins").add("controls");
         design.putArray("undecided").add("jack");
         full.putObject("asBuilt").set("timeline", timeline());
         samples.add(full);

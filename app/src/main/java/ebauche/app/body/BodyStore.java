@@ -131,7 +131,7 @@ public class BodyStore {
     }
 
     private static Revision revision(ResultSet row, int n) throws SQLException {
-        ObjectNode file = (ObjectNode) BuildFile.tree(row.getString("file").getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = BuildFile.stored(row.getString("file").getBytes(StandardCharsets.UTF_8));
         return new Revision(
                 row.getInt("number"),
                 row.getInt("based_on"),

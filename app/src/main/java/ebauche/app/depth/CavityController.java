@@ -9,7 +9,10 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Length;
 import ebauche.core.plan.Planner;
@@ -28,10 +31,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The control cavity proposed from the parts that go into it, kept when the maker says so. */
+/** A cavity proposed from the parts that go into it, kept when the maker says so. */
 @Controller
 @RequestMapping("/bodies/{id}/cavity")
 class CavityController {
@@ -51,15 +55,18 @@ class CavityController {
     String cavity(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
+            @RequestParam(required = false) String of,
             @RequestParam(required = false) String bit,
             @RequestParam(required = false) String lip,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        return page(bodies.current(maker.shop(), id), bit, lip, fig, model);
+        return page(bodies.current(maker.shop(), id), of, bit, lip, fig, model);
     }
 
-    private String page(Bodies.Current current, String bit, String lip, Figures fig, Model model) {
+    private String page(Bodies.Current current, String of, String bit, String lip, Figures fig, Model model) {
         Build build = current.plan().build();
+        String id = which(build, of);
+        Optional<Cavity> drawn = drawn(build, id);
         List<Bit> bits = build.shop().crib().bits().stream()
                 .filter(b -> b.bearing().atShank())
                 .toList();
@@ -70,43 +77,67 @@ class CavityController {
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("base", current.revision().number());
+        model.addAttribute("cavities", build.design().cavities());
+        model.addAttribute("of", id);
+        model.addAttribute("said", Cavity.feature(id).said());
+        model.addAttribute("letIn", isLetIn(drawn));
         model.addAttribute("bits", bits);
         model.addAttribute("bit", chosen.map(Bit::name).orElse(""));
-        model.addAttribute("lip", lip == null ? fig.length(usualLip(build)) : lip);
+        model.addAttribute("lip", lip == null ? fig.length(usualLip(drawn)) : lip);
         double wide;
         try {
-            wide = lip(lip, build, fig);
+            wide = lip(lip, drawn, fig);
         } catch (IllegalArgumentException e) {
             model.addAttribute("trouble", e.getMessage());
             return "depth/cavity";
         }
-        chosen.flatMap(b -> CavityFromParts.of(build, new CavityFromParts.CavityWanted(b.diameter(), wide)))
+        chosen.flatMap(b -> CavityFromParts.of(build, new CavityFromParts.CavityWanted(id, b.diameter(), wide)))
                 .ifPresent(proposed -> {
                     model.addAttribute("proposed", proposed);
-                    model.addAttribute("drawing", CavityDrawing.of(current.plan(), proposed));
+                    model.addAttribute("drawing", CavityDrawing.of(current.plan(), proposed, id));
                     if (proposed.isWhole()) {
-                        beside(current, proposed, chosen.get(), wide, model);
+                        beside(current, id, proposed, chosen.get(), wide, model);
                     }
                 });
         return "depth/cavity";
     }
 
-    private static void beside(Bodies.Current current, CavityFromParts proposed, Bit bit, double lip, Model model) {
+    private static void beside(
+            Bodies.Current current, String id, CavityFromParts proposed, Bit bit, double lip, Model model) {
         try {
-            Build then = DesignKeeping.build(current, file(current, proposed, bit, lip));
+            Build then = DesignKeeping.build(current, file(current, id, proposed, bit, lip));
             model.addAttribute("beside", SideBySide.of(current.plan(), Planner.plan(then)));
         } catch (BuildFileException e) {
             model.addAttribute("trouble", e.getMessage());
         }
     }
 
-    private static double usualLip(Build build) {
-        return build.design().controlCavity().map(c -> c.coverLip()).orElse(USUAL_LIP);
+    /** The cavity that is asked for, else the first; where there is none, the one for the controls. */
+    private static String which(Build build, String of) {
+        List<Cavity> all = build.design().cavities();
+        String first = all.isEmpty() ? FeatureKind.ELDEST : all.get(0).id();
+        return all.stream()
+                .map(Cavity::id)
+                .filter(c -> c.equals(of))
+                .findFirst()
+                .orElse(first);
     }
 
-    private static double lip(String typed, Build build, Figures fig) {
+    private static Optional<Cavity> drawn(Build build, String id) {
+        return build.design().cavities().stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    private static boolean isLetIn(Optional<Cavity> drawn) {
+        return drawn.map(c -> c.cover().kind() == Cover.Kind.LET_IN).orElse(true);
+    }
+
+    private static double usualLip(Optional<Cavity> drawn) {
+        return drawn.map(c -> c.cover().lip()).orElse(USUAL_LIP);
+    }
+
+    private static double lip(String typed, Optional<Cavity> drawn, Figures fig) {
         double lip = typed == null
-                ? usualLip(build)
+                ? usualLip(drawn)
                 : Length.parse(typed, fig.unit()).millimetres();
         if (!(lip >= 0 && lip <= WIDEST_LIP)) {
             throw new IllegalArgumentException("The lip can be " + fig.length(0) + " to " + fig.length(WIDEST_LIP)
@@ -116,21 +147,33 @@ class CavityController {
     }
 
     /** The body's file with the proposed cavity in its design. */
-    private static ObjectNode file(Bodies.Current current, CavityFromParts proposed, Bit bit, double lip) {
+    private static ObjectNode file(Bodies.Current current, String id, CavityFromParts proposed, Bit bit, double lip) {
         ObjectNode file = DesignKeeping.file(current);
-        ObjectNode cavity = file.withObject("/design").withObject("/controlCavity");
+        ObjectNode cavity = member(file.withObject("/design").withArray("/cavities"), id);
         cavity.putObject("outline").put("unit", "mm").put("path", proposed.path(bit.diameter()));
-        if (!cavity.has("woodOver")) {
+        Optional<Cavity> drawn = drawn(current.plan().build(), id);
+        if (drawn.isEmpty()) {
             cavity.put("woodOver", USUAL_WOOD_OVER);
         }
-        cavity.put("coverLip", Length.ofMillimetres(lip).toString());
-        ArrayNode screws = cavity.putArray("coverScrews");
-        for (Point p : proposed.screws()) {
-            screws.addObject()
-                    .put("x", Length.ofMillimetres(hundredth(p.x())).toString())
-                    .put("y", Length.ofMillimetres(hundredth(p.y())).toString());
+        if (isLetIn(drawn)) {
+            cavity.put("coverLip", Length.ofMillimetres(lip).toString());
+            ArrayNode screws = cavity.putArray("coverScrews");
+            for (Point p : proposed.screws()) {
+                screws.addObject()
+                        .put("x", Length.ofMillimetres(hundredth(p.x())).toString())
+                        .put("y", Length.ofMillimetres(hundredth(p.y())).toString());
+            }
         }
         return file;
+    }
+
+    private static ObjectNode member(ArrayNode cavities, String id) {
+        for (JsonNode there : cavities) {
+            if (there.path("id").asString("").equals(id)) {
+                return (ObjectNode) there;
+            }
+        }
+        return cavities.addObject().put("id", id);
     }
 
     private static double hundredth(double value) {
@@ -142,14 +185,16 @@ class CavityController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
+            @RequestParam String of,
             @RequestParam String bit,
             @RequestParam String lip,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        page(current, bit, lip, fig, model);
+        page(current, of, bit, lip, fig, model);
         Build build = current.plan().build();
+        String which = which(build, of);
         Optional<Bit> chosen = build.shop().crib().bits().stream()
                 .filter(b -> b.name().equals(bit))
                 .findFirst();
@@ -160,7 +205,11 @@ class CavityController {
         }
         try {
             CavityFromParts proposed = (CavityFromParts) model.getAttribute("proposed");
-            keeping.keep(current, base, file(current, proposed, chosen.get(), lip(lip, build, fig)), maker.name());
+            keeping.keep(
+                    current,
+                    base,
+                    file(current, which, proposed, chosen.get(), lip(lip, drawn(build, which), fig)),
+                    maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {
             ConflictNotice.tell(stale, "The proposal below is made from their design; keep it again.", model, response);

@@ -8,7 +8,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.plan.BuildPlan;
 
-/** The rear cavity that the parts ask for, seen from the front through the wood, beside the one that is drawn today. */
+/** The cavity that the parts ask for, seen from the front through the wood, beside the one that is drawn today. */
 public final class CavityDrawing {
     private static final double WIDTH = 800;
     private static final double MARGIN = 22;
@@ -16,7 +16,12 @@ public final class CavityDrawing {
 
     private CavityDrawing() {}
 
-    public static String of(BuildPlan plan, CavityFromParts proposed) {
+    /**
+     * The cavity with an id as it is proposed.
+     *
+     * @param id of the one that stands today, if the design has it
+     */
+    public static String of(BuildPlan plan, CavityFromParts proposed, String id) {
         BodyDesign design = plan.build().design();
         Region body = design.outline().region();
         Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
@@ -24,22 +29,21 @@ public final class CavityDrawing {
                 WIDTH,
                 frame.height(body, MARGIN),
                 "xray from-parts",
-                "The control cavity that the parts ask for, with its cover and the cover's screws");
+                "The cavity that the parts ask for, with its cover and the cover's screws");
         svg.path("body-wood", frame.path(body));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         svg.path("void later", frame.path(design.neck().pocket()));
         for (Pickup pickup : design.pickups()) {
             svg.path("void later", frame.path(pickup.footprint()));
         }
-        design.controlCavity()
-                .ifPresent(c -> svg.path("today", frame.path(c.outline().region())));
+        design.cavities().forEach(c -> svg.path(c.id().equals(id) ? "today" : "void later", frame.path(c.plan())));
         if (!proposed.cover().isEmpty()) {
             svg.path("cover", frame.path(proposed.cover()));
         }
         if (!proposed.cavity().isEmpty()) {
             svg.path("proposed", frame.path(proposed.cavity()));
         }
-        for (Control control : design.controls()) {
+        for (Control control : proposed.controls()) {
             boolean lost =
                     proposed.shortOf().stream().anyMatch(s -> s.control().id().equals(control.id()));
             svg.path(lost ? "part lost" : "part", frame.path(control.footprint()));

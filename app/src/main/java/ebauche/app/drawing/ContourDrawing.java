@@ -65,9 +65,8 @@ public final class ContourDrawing {
         for (Pickup pickup : design.pickups()) {
             svg.path("void later", frame.path(pickup.footprint()));
         }
-        design.controlCavity()
-                .ifPresent(
-                        c -> svg.path("void far later", frame.path(c.outline().region())));
+        design.cavities()
+                .forEach(c -> svg.path(c.face() == Face.BACK ? "void far later" : "void later", frame.path(c.plan())));
         design.controls().forEach(c -> svg.path("void later", frame.path(c.passage())));
     }
 

@@ -53,8 +53,8 @@ public final class OutlineDrawing {
             svg.path("part", frame.path(p.footprint()));
         }
         build.design()
-                .controlCavity()
-                .ifPresent(c -> svg.path("part back", frame.path(c.outline().region())));
+                .cavities()
+                .forEach(c -> svg.path(c.face() == Face.BACK ? "part back" : "part", frame.path(c.plan())));
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
         svg.line("saddle", frame.x(0), frame.y(body.minX()) - 6, frame.x(0), frame.y(body.maxX()) + 6);
         svg.text("caption", frame.x(0) + 5, frame.y(body.maxX()) + 4, "start", "saddle line");

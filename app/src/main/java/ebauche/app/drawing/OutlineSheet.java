@@ -37,8 +37,8 @@ public final class OutlineSheet {
             svg.path("part", frame.path(p.footprint()));
         }
         build.design()
-                .controlCavity()
-                .ifPresent(c -> svg.path("part back", frame.path(c.outline().region())));
+                .cavities()
+                .forEach(c -> svg.path(c.face() == Face.BACK ? "part back" : "part", frame.path(c.plan())));
         svg.line("centre", 0, frame.y(0), WIDTH, frame.y(0));
         svg.line("saddle", frame.x(0), 0, frame.x(0), height);
         svg.text("caption", frame.x(0) + 5, height - 6, "start", "saddle line");

@@ -9,6 +9,8 @@ import ebauche.core.plan.Planner;
 import ebauche.exchange.BuildFileException;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -19,6 +21,8 @@ import tools.jackson.databind.node.ObjectNode;
  * @param troubles what is wrong, by field; empty for the design itself
  */
 public record Trial(WhatIfQuestion asked, ObjectNode file, BuildPlan plan, Map<String, String> troubles) {
+
+    private static final Pattern CAVITY = Pattern.compile("design\\.cavities\\[(\\d{1,3})]\\.(woodOver|depth)");
 
     static Trial of(Bodies.Current current, WhatIfQuestion asked, LengthUnit bare) {
         ObjectNode file = DesignKeeping.file(current);
@@ -33,19 +37,24 @@ public record Trial(WhatIfQuestion asked, ObjectNode file, BuildPlan plan, Map<S
         try {
             return new Trial(asked, file, Planner.plan(DesignKeeping.build(current, file)), troubles);
         } catch (BuildFileException e) {
-            troubles.put(field(e.place()), e.getMessage());
+            troubles.put(field(e.place(), file), e.getMessage());
             return new Trial(asked, file, current.plan(), troubles);
         }
     }
 
     /** The field of the form that a place of the design is changed by. */
-    private static String field(String place) {
+    private static String field(String place, ObjectNode file) {
+        Matcher cavity = CAVITY.matcher(place);
+        if (cavity.matches()) {
+            int member = Integer.parseInt(cavity.group(1)) - 1;
+            return WhatIfQuestion.FLOOR
+                    + file.at("/design/cavities").path(member).path("id").asString("");
+        }
         return switch (place) {
             case "design.thickness" -> "thickness";
             case "design.neck.angle" -> "angle";
             case "design.neck.heelThickness" -> "heel";
             case "design.bridge.wantedSaddle" -> "saddle";
-            case "design.controlCavity.woodOver" -> "wood-over";
             default -> "";
         };
     }

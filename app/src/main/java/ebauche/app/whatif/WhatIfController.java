@@ -11,6 +11,7 @@ import ebauche.app.web.Stale;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Part;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.SideBySide;
@@ -21,6 +22,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -48,6 +50,13 @@ class WhatIfController {
         this.keeping = keeping;
     }
 
+    /**
+     * A number that can be another.
+     *
+     * @param says what it is and how much it is now
+     */
+    public record Measure(String field, String says) {}
+
     /** A feature whose part can be another. */
     public record Choice(Feature feature, String said, String now, List<Box.InBox> instead) {}
 
@@ -69,10 +78,10 @@ class WhatIfController {
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("plan", current.plan());
-        model.addAttribute("design", current.plan().build().drawn());
         model.addAttribute("trial", trial);
         model.addAttribute("asked", asked.fields());
         model.addAttribute("troubles", trial.troubles());
+        model.addAttribute("numbers", numbers(current.plan().build().drawn(), fig));
         model.addAttribute("choices", choices(current));
         model.addAttribute("base", current.revision().number());
         model.addAttribute("moves", moves(asked));
@@ -81,6 +90,35 @@ class WhatIfController {
         model.addAttribute("today", BoardDrawing.finished(current.plan(), fig));
         model.addAttribute("then", BoardDrawing.finished(trial.plan(), fig));
         return trial;
+    }
+
+    private static List<Measure> numbers(BodyDesign design, Figures fig) {
+        List<Measure> numbers = new ArrayList<>();
+        numbers.add(new Measure("thickness", "the body were thick, now " + fig.length(design.thickness())));
+        numbers.add(new Measure(
+                "angle",
+                "the neck were tilted, degrees, now "
+                        + fig.decimal(design.neck().angle(), 1)));
+        numbers.add(new Measure(
+                "heel", "the heel were thick, now " + fig.length(design.neck().heelThickness())));
+        OptionalDouble saddle = design.bridge().wantedSaddle();
+        numbers.add(new Measure(
+                "saddle",
+                "the saddles stood over the front, now "
+                        + (saddle.isPresent() ? fig.length(saddle.getAsDouble()) : "the middle of the window")));
+        for (Cavity cavity : design.cavities()) {
+            String field = WhatIfQuestion.FLOOR + cavity.id();
+            String over = cavity.feature().equals(Cavity.ELDEST)
+                    ? "controls"
+                    : cavity.feature().said();
+            if (cavity.floor() instanceof Cavity.Floor.Leaving leaving) {
+                String wood = cavity.throughWood() ? "wood left over the " : "wood left under the ";
+                numbers.add(new Measure(field, wood + over + ", now " + fig.length(leaving.wood())));
+            } else if (cavity.floor() instanceof Cavity.Floor.Deep deep) {
+                numbers.add(new Measure(field, "the " + over + " were deep, now " + fig.length(deep.depth())));
+            }
+        }
+        return numbers;
     }
 
     /** Readings that stand in the place of a number, whatever the design says, by the field that asks for another. */

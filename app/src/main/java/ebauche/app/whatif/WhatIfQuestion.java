@@ -13,12 +13,13 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A what-if as it is asked: fields of an address, so that it is stored nowhere and can be opened again or sent to another.
  *
- * <p>{@code thickness}, {@code heel}, {@code saddle}, {@code wood-over} are lengths, {@code angle} degrees,
+ * <p>{@code thickness}, {@code heel}, {@code saddle} are lengths, {@code floor.ID} the depth of a cavity or the wood that it leaves, {@code angle} degrees,
  * {@code part.FEATURE} a part's key in the box, {@code open.FEATURE} yes or no: whether it is left undecided, {@code move.FEATURE} millimetres to the treble side and to the neck.
  *
  * @param fields those that ask for a change
@@ -28,8 +29,13 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     private static final Map<String, String> LENGTHS = Map.of(
             "thickness", "thickness",
             "heel", "neck/heelThickness",
-            "saddle", "bridge/wantedSaddle",
-            "wood-over", "controlCavity/woodOver");
+            "saddle", "bridge/wantedSaddle");
+
+    /** How deep a cavity is, by its id: the wood that it leaves, or its depth, whichever the design has. */
+    static final String FLOOR = "floor.";
+
+    /** As addresses said it when a body had one cavity. */
+    private static final String ONLY_FLOOR = "wood-over";
 
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
 
@@ -41,9 +47,11 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     /** Reads what is asked for out of a form's fields; those that are left empty ask for nothing. */
     public static WhatIfQuestion of(Map<String, String> typed) {
         Map<String, String> fields = new LinkedHashMap<>();
-        typed.forEach((key, value) -> {
+        typed.forEach((typedKey, value) -> {
+            String key = typedKey.equals(ONLY_FLOOR) ? FLOOR + FeatureKind.ELDEST : typedKey;
             boolean known = LENGTHS.containsKey(key)
                     || key.equals("angle")
+                    || key.startsWith(FLOOR)
                     || key.startsWith("part.")
                     || key.startsWith("open.")
                     || key.startsWith("move.");
@@ -63,6 +71,8 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
         fields.forEach((key, value) -> {
             if (LENGTHS.containsKey(key)) {
                 length(design, key, value, bare);
+            } else if (key.startsWith(FLOOR)) {
+                floor(design, key, value, bare);
             } else if (key.equals("angle")) {
                 angle(design, value);
             } else if (key.startsWith("part.")) {
@@ -86,9 +96,24 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
             troubles.put(key, "this design has none");
             return;
         }
-        ObjectNode parent = path.length == 1 ? design : (ObjectNode) design.get(path[0]);
+        put(path.length == 1 ? design : (ObjectNode) design.get(path[0]), path[path.length - 1], key, value, bare);
+    }
+
+    private void floor(ObjectNode design, String key, String value, LengthUnit bare) {
+        Optional<JsonNode> cavity = design.path("cavities")
+                .valueStream()
+                .filter(c -> c.path("id").asString("").equals(key.substring(FLOOR.length())))
+                .findFirst();
+        if (cavity.isPresent()) {
+            put((ObjectNode) cavity.get(), cavity.get().has("woodOver") ? "woodOver" : "depth", key, value, bare);
+        } else {
+            troubles.put(key, "this design has none");
+        }
+    }
+
+    private void put(ObjectNode parent, String field, String key, String value, LengthUnit bare) {
         try {
-            parent.put(path[path.length - 1], Length.parse(value, bare).toString());
+            parent.put(field, Length.parse(value, bare).toString());
         } catch (LengthFormatException e) {
             troubles.put(key, e.getMessage());
         }

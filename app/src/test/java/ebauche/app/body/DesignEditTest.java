@@ -145,7 +145,10 @@ class DesignEditTest {
                 "pot",
                 "toggle-switch",
                 "blade-switch",
-                "controlCavity",
+                "control-cavity",
+                "switch-cavity",
+                "front-rout",
+                "plate-rout",
                 "jack",
                 "studs",
                 "vibrato",
@@ -154,7 +157,7 @@ class DesignEditTest {
             })
     void an_added_part_can_be_read_and_left_out_again(String kind) {
         ObjectNode plain = DemoBodies.read("marram").design().deepCopy();
-        for (String part : new String[] {"pickups", "controls", "controlCavity", "jack"}) {
+        for (String part : new String[] {"pickups", "controls", "cavities", "jack"}) {
             plain.remove(part);
         }
         ((ObjectNode) plain.get("bridge")).remove("studs");
@@ -170,6 +173,22 @@ class DesignEditTest {
                 .orElseThrow();
         assertThat(DesignCatalogue.sections(DesignEdit.without(plain, List.of(added.path()))))
                 .hasSize(before);
+    }
+
+    /** What a button added, and a form brings back before anything is kept, is the same thing again. */
+    @Test
+    void whatever_can_be_added_comes_back_from_its_form() {
+        for (Additions.Addition addition : Additions.to(design)) {
+            ObjectNode added = design.deepCopy();
+            Additions.add(added, addition.name());
+            Map<String, String> typed = new LinkedHashMap<>();
+            DesignCatalogue.sections(added)
+                    .forEach(section ->
+                            section.fields().forEach(f -> typed.put(f.path(), JsonPaths.text(added, f.path()))));
+            assertThat(DesignEdit.apply(Additions.shown(design, typed), typed, LengthUnit.MILLIMETRE))
+                    .as(addition.name())
+                    .isEqualTo(added);
+        }
     }
 
     @Test

@@ -22,7 +22,7 @@ class CavityPagesTest extends WithVisitor {
         return me.post(
                 shop.path(body) + "/cavity",
                 shop.path(body) + "/cavity",
-                Map.of("base", String.valueOf(base), "bit", bit, "lip", lip));
+                Map.of("base", String.valueOf(base), "of", "controls", "bit", bit, "lip", lip));
     }
 
     @Test
@@ -33,9 +33,9 @@ class CavityPagesTest extends WithVisitor {
                 .plan()
                 .build()
                 .design()
-                .controlCavity()
-                .orElseThrow();
-        assertThat(cavity.screws()).hasSizeGreaterThanOrEqualTo(3);
+                .cavities()
+                .get(0);
+        assertThat(cavity.cover().screws()).hasSizeGreaterThanOrEqualTo(3);
         assertThat(cavity.outline().smallestInsideCorner()).isGreaterThan(9.525 / 2);
         assertThat(plans.current(shop.bodies().get("tussock")).plan().findings())
                 .noneMatch(f -> f.rule().equals("control-outside"));

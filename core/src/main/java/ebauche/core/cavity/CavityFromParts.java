@@ -1,9 +1,12 @@
 package ebauche.core.cavity;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
@@ -14,9 +17,10 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
- * The rear cavity that a body's controls ask for, with its cover and the cover's screws.
+ * The cavity that controls of a body ask for, with its cover and the cover's screws.
  *
  * <p>Every part's body is grown by the shop's room, or by the bit's radius if that is more, so that the bit turns in every corner;
  * what stands apart is joined by closing (growing and shrinking by the least distance that makes one piece through which the bit
@@ -24,6 +28,7 @@ import java.util.Optional;
  * part that no longer fits is named. Cost: some twenty offsets of a region of a few hundred points. Millimetres, seen from
  * the front.
  *
+ * @param controls that it is for
  * @param cavity its plan
  * @param cover the recess of its cover, with an ear round each screw
  * @param screws where the cover's screws stand
@@ -32,14 +37,20 @@ import java.util.Optional;
  * @param shortOf parts that the walls leave no room for
  */
 public record CavityFromParts(
-        Region cavity, Region cover, List<Point> screws, double joinedBy, boolean onePiece, List<TooLittle> shortOf) {
+        List<Control> controls,
+        Region cavity,
+        Region cover,
+        List<Point> screws,
+        double joinedBy,
+        boolean onePiece,
+        List<TooLittle> shortOf) {
 
     /** Farthest that parts are joined over, mm: beyond it they want two cavities. */
     private static final double FARTHEST = 60;
 
     private static final double STEP = 2;
 
-    private static final double EAR = ControlCavity.EAR;
+    private static final double EAR = Cover.EAR;
 
     /** One screw to so much of the cover's edge, at least three: common practice. */
     private static final double SCREW_EVERY = 110;
@@ -64,10 +75,11 @@ public record CavityFromParts(
     /**
      * What is asked for.
      *
+     * @param cavity id of the one that is asked for: the controls that stand in it ask for their room
      * @param bit diameter of the bit that cuts it
      * @param lip how far the cover stands out beyond the cavity
      */
-    public record CavityWanted(double bit, double lip) {}
+    public record CavityWanted(String cavity, double bit, double lip) {}
 
     /**
      * A part that the walls leave no room for.
@@ -76,9 +88,12 @@ public record CavityFromParts(
      */
     public record TooLittle(Control control, double missing) {}
 
-    /** Proposes a cavity for all controls of a build; empty if it has none. */
+    /** Proposes a cavity for the controls that stand in it; empty if there are none. */
     public static Optional<CavityFromParts> of(Build build, CavityWanted asked) {
-        List<Control> controls = build.design().controls();
+        List<Control> controls = build.design().controls().stream()
+                .filter(c -> asked.cavity()
+                        .equals(build.design().cavityOf(c).map(Cavity::id).orElse(FeatureKind.ELDEST)))
+                .toList();
         if (controls.isEmpty()) {
             return Optional.empty();
         }
@@ -95,7 +110,10 @@ public record CavityFromParts(
             by += STEP;
             joined = closed(wanted, by);
         }
-        Region allowed = allowed(build);
+        Optional<Cavity> drawn = build.design().cavities().stream()
+                .filter(c -> c.id().equals(asked.cavity()))
+                .findFirst();
+        Region allowed = allowed(build, asked.cavity(), drawn.map(Cavity::joins).orElse(Set.of()));
         Region cavity = joined.intersection(allowed).opened(2 * radius);
         List<TooLittle> missing = new ArrayList<>();
         for (Control control : controls) {
@@ -108,7 +126,11 @@ public record CavityFromParts(
         }
         boolean whole = !cavity.isEmpty() && onePiece(cavity, asked.bit());
         if (!whole) {
-            return Optional.of(new CavityFromParts(cavity, Region.EMPTY, List.of(), by, false, missing));
+            return Optional.of(new CavityFromParts(controls, cavity, Region.EMPTY, List.of(), by, false, missing));
+        }
+        boolean letIn = drawn.isEmpty() || drawn.get().cover().kind() == Cover.Kind.LET_IN;
+        if (!letIn) {
+            return Optional.of(new CavityFromParts(controls, cavity, Region.EMPTY, List.of(), by, true, missing));
         }
         Region lipped = cavity.grown(asked.lip());
         List<Point> screws = screws(build, cavity);
@@ -116,7 +138,7 @@ public record CavityFromParts(
         for (Point screw : screws) {
             cover = cover.union(Region.disc(screw, EAR));
         }
-        return Optional.of(new CavityFromParts(cavity, cover, screws, by, true, missing));
+        return Optional.of(new CavityFromParts(controls, cavity, cover, screws, by, true, missing));
     }
 
     /** Whether it can be cut as proposed: one piece that holds every part. */
@@ -134,13 +156,16 @@ public record CavityFromParts(
         return !track.isEmpty() && track.parts().size() == 1;
     }
 
-    /** Where the shop's walls leave it: inside the edge, off the pickups, the bridge's routes and studs, and the neck pocket. */
-    private static Region allowed(Build build) {
+    /** Where the shop's walls leave it: inside the edge, off the pickups, the bridge's routes and studs, other cavities and the neck pocket; what it is to join takes nothing. */
+    private static Region allowed(Build build, String wanted, Set<Feature> joins) {
         Limits limits = build.shop().limits();
         double wall = limits.least(WoodLeft.Kind.WALL);
         Region allowed = build.design().outline().region().grown(-wall);
         List<Region> others = new ArrayList<>();
         for (Pickup pickup : build.design().pickups()) {
+            if (joins.contains(pickup.feature())) {
+                continue;
+            }
             others.add(pickup.footprint());
             build.fitting().pickups().legs(pickup).ifPresent(l -> others.add(l.plan()));
         }
@@ -151,6 +176,7 @@ public record CavityFromParts(
                         new Point(build.design().bridge().offCentre() + side * s.spacing() / 2, s.y()), s.diameter()));
             }
         });
+        build.design().cavities().stream().filter(c -> !c.id().equals(wanted)).forEach(c -> others.add(c.plan()));
         others.add(build.design().neck().pocket());
         for (Region other : others) {
             allowed = allowed.minus(other.grown(wall));

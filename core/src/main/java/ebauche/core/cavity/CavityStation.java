@@ -1,9 +1,12 @@
 package ebauche.core.cavity;
 
+import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -18,14 +21,19 @@ import ebauche.core.station.ControlTop;
 import ebauche.core.station.PocketNotes;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Pickup cavities, the bridge's holes and routes, the rear control cavity, the jack's hole. */
+/** Pickup cavities, the bridge's holes and routes, the cavities for controls, the jack's hole. */
 public final class CavityStation implements Station {
     @Override
     public String name() {
@@ -36,7 +44,7 @@ public final class CavityStation implements Station {
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
         found.addAll(new BridgeWork(build).check());
-        found.addAll(new ControlWork(build).check());
+        found.addAll(CavityWork.check(build));
         found.addAll(new HoleWork(build).check());
         pockets(build).forEach(p -> found.addAll(p.check()));
         wires(build).ifPresent(found::add);
@@ -46,29 +54,66 @@ public final class CavityStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>(new BridgeWork(build).rules());
-        rules.addAll(new ControlWork(build).rules());
+        CavityWork.all(build).forEach(w -> rules.addAll(w.rules()));
         rules.addAll(Passages.of(build));
         return rules;
     }
 
-    /** Pickups from whose cavities no wire gets to the controls: wire channels are not planned here yet, so it is said once. */
+    /**
+     * Pickups and cavities from which no wire gets to the cavity that has the jack: wire channels are not planned here yet, so it is said
+     * once.
+     */
     private static Optional<Finding> wires(Build build) {
-        boolean wired =
-                !build.design().controls().isEmpty() || build.design().jack().isPresent();
-        List<Pickup> shut = build.design().pickups().stream()
-                .filter(p -> !p.joins().contains(ControlCavity.FEATURE))
-                .toList();
+        BodyDesign design = build.design();
+        boolean wired = !design.controls().isEmpty() || design.jack().isPresent();
+        Set<Feature> reached = reached(design);
+        Map<Feature, Point> shut = new LinkedHashMap<>();
+        design.pickups().stream()
+                .filter(p -> !reached.contains(p.feature()))
+                .forEach(p -> shut.put(p.feature(), p.at()));
+        design.cavities().stream()
+                .filter(c -> !reached.contains(c.feature()))
+                .forEach(c -> shut.put(c.feature(), c.plan().centroid()));
         if (!wired || shut.isEmpty()) {
             return Optional.empty();
         }
-        String names = shut.stream().map(p -> p.feature().part()).collect(Collectors.joining(" and the "));
+        String names = shut.keySet().stream()
+                .map(f -> f.is(FeatureKind.PICKUP) ? f.part() : f.said())
+                .collect(Collectors.joining(" and the "));
+        Map.Entry<Feature, Point> first = shut.entrySet().iterator().next();
         return Optional.of(
                 Finding.thinkAgain("cavity", "no-way-for-wires")
-                        .on(shut.get(0).feature())
-                        .at(shut.get(0).at())
+                        .on(first.getKey())
+                        .at(first.getValue())
                         .says(
                                 "No way is planned for the wires of the " + names + ", nor for the bridge's ground.",
                                 "Plan the bores yourself before anything is glued over or finished: from the neck pocket, the jack's hole or between cavities."));
+    }
+
+    /** What joins the cavity that has the jack, if only through others. */
+    private static Set<Feature> reached(BodyDesign design) {
+        Map<Feature, Set<Feature>> joins = new LinkedHashMap<>();
+        design.pickups().forEach(p -> joins.put(p.feature(), p.joins()));
+        design.cavities().forEach(c -> joins.put(c.feature(), c.joins()));
+        Set<Feature> reached = new LinkedHashSet<>();
+        Deque<Feature> ahead = new ArrayDeque<>();
+        design.jack()
+                .flatMap(design::cavityOf)
+                .or(() -> design.cavities().stream().findFirst())
+                .map(Cavity::feature)
+                .ifPresent(ahead::add);
+        while (!ahead.isEmpty()) {
+            Feature here = ahead.remove();
+            if (reached.add(here)) {
+                ahead.addAll(joins.getOrDefault(here, Set.of()));
+                joins.forEach((other, into) -> {
+                    if (into.contains(here)) {
+                        ahead.add(other);
+                    }
+                });
+            }
+        }
+        return reached;
     }
 
     /** Every cavity that is routed against a template; one that lies wholly outside what it should be cut into is none. */
@@ -76,28 +121,28 @@ public final class CavityStation implements Station {
     public List<GuidedPocket> pockets(Build build) {
         List<GuidedPocket> all = new ArrayList<>(pickups(build));
         all.addAll(new BridgeWork(build).pockets());
-        all.addAll(new ControlWork(build).pockets());
+        CavityWork.all(build).forEach(w -> all.addAll(w.pockets()));
         all.removeIf(p -> p.plan().isEmpty());
         return all;
     }
 
-    /** The control cavity's is drawn with the design's own curves. */
+    /** A cavity's is drawn with the design's own curves. */
     @Override
     public List<TemplateLine> templates(Build build) {
         return pockets(build).stream().map(p -> template(build, p)).toList();
     }
 
     private static TemplateLine template(Build build, GuidedPocket pocket) {
-        return build.design()
-                .controlCavity()
-                .filter(pit -> pocket.feature().equals(ControlCavity.FEATURE))
+        return build.design().cavities().stream()
+                .filter(pit -> pocket.feature().equals(pit.feature()))
+                .findFirst()
                 .map(pit -> TemplateLine.of(pocket, List.of(pit.outline().segments())))
                 .orElseGet(() -> TemplateLine.of(pocket));
     }
 
     @Override
     public PocketNotes notes(GuidedPocket pocket) {
-        List<ControlTop> tops = ControlFloor.of(pocket.build()).stream()
+        List<ControlTop> tops = CavityFloor.all(pocket.build()).stream()
                 .flatMap(f -> f.standingOn(pocket.feature()).stream())
                 .toList();
         return new PocketNotes(Optional.empty(), tops);
@@ -108,7 +153,8 @@ public final class CavityStation implements Station {
         List<Operation> steps = new ArrayList<>();
         pickups(build).forEach(p -> steps.addAll(p.operations()));
         steps.addAll(new BridgeWork(build).operations());
-        steps.addAll(new ControlWork(build).operations());
+        steps.addAll(new PlateMarks(build).operations());
+        CavityWork.all(build).forEach(w -> steps.addAll(w.operations()));
         build.design().jack().ifPresent(jack -> steps.addAll(JackHole.operations(build, jack)));
         steps.addAll(new HoleWork(build).operations());
         steps.addAll(new PartScrews(build).operations());
@@ -172,7 +218,8 @@ public final class CavityStation implements Station {
 
     @Override
     public List<Reckoning> reckonings(Build build) {
-        List<Reckoning> sums = new ArrayList<>(new ControlWork(build).reckonings());
+        List<Reckoning> sums = new ArrayList<>();
+        CavityWork.all(build).forEach(w -> sums.add(w.depth()));
         sums.addAll(build.fitting().sums(build.design()));
         return sums;
     }

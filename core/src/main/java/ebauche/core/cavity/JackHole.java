@@ -3,7 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.crib.Fit;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -14,10 +14,11 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.routing.Drilling;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
-/** The jack's hole: square to the edge, level, into the control cavity. */
+/** The jack's hole: square to the edge, level, into the cavity that it points at. */
 final class JackHole {
     /** So far the drill goes on once its whole width is through, mm: common practice. */
     private static final double BEYOND = 3;
@@ -25,6 +26,7 @@ final class JackHole {
     private JackHole() {}
 
     static List<Operation> operations(Build build, Jack jack) {
+        Optional<Cavity> into = build.design().cavityOf(jack);
         double axis = build.faces().frontFinished() + jack.fromFront();
         EdgeHole hole = new EdgeHole(
                 build,
@@ -35,22 +37,22 @@ final class JackHole {
                 jack.diameter(),
                 axis,
                 EdgeHole.height(build, "the jack", Fact.typed(jack.fromFront()), "wanted under the finished front"),
-                Set.of(ControlCavity.FEATURE));
+                Set.of(into.map(Cavity::feature).orElse(Cavity.ELDEST)));
         OptionalDouble wall = toCavity(build, hole, jack);
+        String end = into.map(c -> c.feature().said()).orElse("cavity");
+        String whole = "from the edge to where its whole width is in the " + end;
         Reckoning deep = wall.isPresent()
                 ? Reckoning.of("depth of the jack's hole", Quantity.LENGTH)
-                        .length("from the edge to where its whole width is in the control cavity", wall.getAsDouble())
+                        .length(whole, wall.getAsDouble())
                         .length("the drill's spur and a little", Fact.rule(BEYOND, "common practice"))
-                        .is(
-                                wall.getAsDouble() + BEYOND,
-                                "from the edge to where its whole width is in the control cavity + the drill's spur and a little")
+                        .is(wall.getAsDouble() + BEYOND, whole + " + the drill's spur and a little")
                 : hole.deep("depth of the jack's hole");
         Setting.Drilled drilled = Drilling.to(
                 build,
                 jack.diameter(),
                 Fit.CLEAR,
                 deep,
-                wall.isPresent() ? "deep from the edge, into the control cavity" : "deep from the edge");
+                wall.isPresent() ? "deep from the edge, into the " + end : "deep from the edge");
         return hole.operations(drilled, 20, 0.01, Caution.drilling(jack.diameter()));
     }
 
@@ -60,8 +62,7 @@ final class JackHole {
      */
     private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack) {
         Region body = build.design().outline().region();
-        Region pit =
-                build.design().controlCavity().map(c -> c.outline().region()).orElse(Region.EMPTY);
+        Region pit = build.design().cavityOf(jack).map(Cavity::plan).orElse(Region.EMPTY);
         double along = jack.entry().distance(jack.aim());
         double x = -(jack.aim().y() - jack.entry().y()) / along * jack.diameter() / 2;
         double y = (jack.aim().x() - jack.entry().x()) / along * jack.diameter() / 2;

@@ -5,8 +5,8 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
@@ -22,7 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Whether every part passes the opening that it is fitted through: a control from the back into its cavity and its bushing
+ * Whether every part passes the opening that it is fitted through: a control into its cavity and its bushing
  * through the top, a pickup into its cavity, a vibrato's block through its route, a jack through the edge. Sizes are the part's
  * as it is known; a cavity that was drawn without a part is not judged.
  */
@@ -66,7 +66,7 @@ final class Passages {
 
     private void control(Control control) {
         String said = control.said();
-        build.design().controlCavity().ifPresent(pit -> intoCavity(control, said, pit));
+        build.design().cavityOf(control).ifPresent(pit -> intoCavity(control, said, pit));
         build.drawn().controls().stream()
                 .filter(c -> c.id().equals(control.id()) && control.kind() != Control.Kind.BLADE_SWITCH)
                 .flatMap(c -> c.part().stream())
@@ -86,9 +86,9 @@ final class Passages {
                 });
     }
 
-    /** From the back, through the mouth of the cavity: its body, and how far it stays from the wall. */
-    private void intoCavity(Control control, String said, ControlCavity pit) {
-        Region mouth = pit.outline().region();
+    /** Through the mouth of the cavity: its body, and how far it stays from the wall. */
+    private void intoCavity(Control control, String said, Cavity pit) {
+        Region mouth = pit.plan();
         Region body = control.footprint();
         Region out = body.minus(mouth);
         Point[] ends = body.nearestToEdge(mouth);
@@ -106,7 +106,8 @@ final class Passages {
                         .at(control.at())
                         .says(
                                 "The body of the " + control.id() + " "
-                                        + control.kind().word() + " does not fit in the control cavity.",
+                                        + control.kind().word() + " does not fit in the "
+                                        + pit.feature().said() + ".",
                                 "Move it, or widen the cavity there."))
                 .build());
     }

@@ -1,8 +1,8 @@
 package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FloorSum;
@@ -123,6 +123,12 @@ final class ThinWood {
     private static boolean wantsThinTop(Feature feature, Build build) {
         return build.design().controls().stream()
                 .filter(c -> c.kind() == Control.Kind.BLADE_SWITCH)
-                .anyMatch(c -> feature.equals(ControlFloor.step(c)) || feature.equals(ControlCavity.FEATURE));
+                .anyMatch(c -> feature.equals(CavityFloor.step(c))
+                        || build.design()
+                                .cavityOf(c)
+                                .filter(Cavity::throughWood)
+                                .map(Cavity::feature)
+                                .filter(feature::equals)
+                                .isPresent());
     }
 }

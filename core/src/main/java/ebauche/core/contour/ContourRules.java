@@ -8,7 +8,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -190,7 +190,9 @@ final class ContourRules {
                 on.put(pickup.feature(), pickup.footprint());
             }
         } else {
-            build.design().controlCavity().ifPresent(pit -> on.put(ControlCavity.COVER, pit.coverPlan()));
+            build.design().cavities().stream()
+                    .filter(c -> c.face() == Face.BACK && c.cover().kind() == Cover.Kind.LET_IN)
+                    .forEach(c -> on.put(c.recess(), c.recessPlan()));
             Bridge bridge = build.design().bridge();
             bridge.vibrato()
                     .ifPresent(v -> on.put(

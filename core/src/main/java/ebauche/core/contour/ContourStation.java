@@ -111,7 +111,8 @@ public final class ContourStation implements Station {
                 .takes(minutes(laid.plan()), 0, 0.01);
         if (face == Face.FRONT) {
             for (Control control : build.design().controls()) {
-                if (laid.under(now).fall(control.at()) > ContourRules.LEVEL
+                if (build.design().isThroughWood(control)
+                        && laid.under(now).fall(control.at()) > ContourRules.LEVEL
                         && laid.plan().contains(control.at())) {
                     step.inspect(thickness(build, laid, control));
                 }

@@ -2,9 +2,11 @@ package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
@@ -24,6 +26,7 @@ import java.util.Set;
  * @param outline finished, seen from the front
  * @param scale string length S, nut to scale line
  * @param templates those that are not made as the shop usually does, at most one a feature
+ * @param cavities for controls and wires, from either face
  * @param holes single holes for inserts and strap buttons
  * @param contours carved parts of front and back
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -39,7 +42,7 @@ public record BodyDesign(
         Bridge bridge,
         List<Pickup> pickups,
         List<Control> controls,
-        Optional<ControlCavity> controlCavity,
+        List<Cavity> cavities,
         Optional<Jack> jack,
         List<TemplateMade> templates,
         List<PartHole> holes,
@@ -67,6 +70,7 @@ public record BodyDesign(
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
         holes = List.copyOf(holes);
+        cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         undecided = Set.copyOf(undecided);
         for (Contour contour : contours) {
@@ -90,7 +94,7 @@ public record BodyDesign(
         bridge.stringThrough().flatMap(Bridge.StringThrough::ferrule).ifPresent(p -> parts.put(Bridge.FERRULES, p));
         pickups.forEach(pickup -> pickup.part().ifPresent(p -> parts.put(pickup.feature(), p)));
         controls.forEach(control -> control.part().ifPresent(p -> parts.put(control.feature(), p)));
-        controlCavity.flatMap(ControlCavity::cover).ifPresent(p -> parts.put(ControlCavity.COVER, p));
+        cavities.forEach(cavity -> cavity.cover().part().ifPresent(p -> parts.put(cavity.recess(), p)));
         jack.flatMap(Jack::part).ifPresent(p -> parts.put(Jack.FEATURE, p));
         holes.forEach(hole -> parts.put(hole.feature(), hole.part()));
         return parts;
@@ -99,22 +103,8 @@ public record BodyDesign(
     /** The same design with another neck joint. */
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
-                name,
-                blank,
-                thickness,
-                outline,
-                scale,
-                otherNeck,
-                strings,
-                bridge,
-                pickups,
-                controls,
-                controlCavity,
-                jack,
-                templates,
-                holes,
-                contours,
-                undecided);
+                name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
+                templates, holes, contours, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -122,7 +112,7 @@ public record BodyDesign(
             Bridge otherBridge,
             List<Pickup> otherPickups,
             List<Control> otherControls,
-            Optional<ControlCavity> otherCavity,
+            List<Cavity> otherCavities,
             Optional<Jack> otherJack) {
         return new BodyDesign(
                 name,
@@ -135,12 +125,53 @@ public record BodyDesign(
                 otherBridge,
                 otherPickups,
                 otherControls,
-                otherCavity,
+                otherCavities,
                 otherJack,
                 templates,
                 holes,
                 contours,
                 undecided);
+    }
+
+    /** The cavity that a control stands in: the one it names, else the one it is drawn in, else the first. */
+    public Optional<Cavity> cavityOf(Control control) {
+        return control.cavity().isPresent()
+                ? cavities.stream()
+                        .filter(c -> c.id().equals(control.cavity().get()))
+                        .findFirst()
+                : cavityAt(control.at());
+    }
+
+    /** The cavity that the jack's hole is to end in: the one that it points into, else the first. */
+    public Optional<Cavity> cavityOf(Jack plug) {
+        return cavityAt(plug.aim());
+    }
+
+    private Optional<Cavity> cavityAt(Point at) {
+        return cavities.stream()
+                .filter(c -> c.plan().contains(at))
+                .findFirst()
+                .or(() -> cavities.stream().findFirst());
+    }
+
+    /** Whether a control is mounted through the wood of the front, and not through a plate. */
+    public boolean isThroughWood(Control control) {
+        return cavityOf(control).map(Cavity::throughWood).orElse(true);
+    }
+
+    /** The controls that stand in a cavity, in the order of the design. */
+    public List<Control> controlsIn(Cavity cavity) {
+        return controls.stream()
+                .filter(c ->
+                        cavityOf(c).filter(own -> own.id().equals(cavity.id())).isPresent())
+                .toList();
+    }
+
+    /** Thickness of the plate that closes a cavity, mm: of the scratch plate as the neck joint has it. */
+    public double plateOver(Cavity cavity) {
+        return cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
+                ? neck.scratchPlate().map(ScratchPlate::thickness).orElse(0.0)
+                : cavity.cover().thickness();
     }
 
     /** How the template of a feature is made. */

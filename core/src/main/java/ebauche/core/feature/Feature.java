@@ -22,12 +22,12 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
     public Feature {
         boolean one = kind != FeatureKind.UNKNOWN && id.isEmpty() && !kind.many();
         if (!one && !explains(kind, id)) {
-            throw new Refusal("feature", "“" + word(kind, id) + "” is no feature's name");
+            throw new Refusal("feature", "“" + kind.word(id) + "” is no feature's name");
         }
     }
 
     private static boolean explains(FeatureKind kind, String id) {
-        String word = word(kind, id);
+        String word = kind.word(id);
         return kind == FeatureKind.UNKNOWN
                 ? !isWord(word) || FeatureKind.of(word) == kind
                 : isWord(word) && FeatureKind.of(word) == kind && id.isEmpty() != kind.many();
@@ -64,7 +64,7 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
         if (kind == FeatureKind.UNKNOWN || !isWord(word)) {
             return of(FeatureKind.UNKNOWN, word);
         }
-        return kind.many() ? of(kind, word.substring(kind.word().length() + 1)) : of(kind);
+        return kind.many() ? of(kind, kind.idIn(word)) : of(kind);
     }
 
     public boolean is(FeatureKind which) {
@@ -98,11 +98,7 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
 
     /** As files and addresses write it. */
     public String word() {
-        return word(kind, id);
-    }
-
-    private static String word(FeatureKind kind, String id) {
-        return kind.word().isEmpty() || id.isEmpty() ? kind.word() + id : kind.word() + "-" + id;
+        return kind.word(id);
     }
 
     /** The same in every run, unlike an enum's own, so that no order can hang on it. */

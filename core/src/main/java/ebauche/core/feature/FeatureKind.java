@@ -37,9 +37,16 @@ public enum FeatureKind {
     LEGS("legs", PICKUP, "%s pickup's leg pockets"),
     SCRATCH_PLATE("scratch-plate", Role.VOID, "scratch plate"),
 
-    CONTROLS("controls", Role.VOID, "control cavity", true),
-    COVER("cover", CONTROLS, "cover recess", true),
-    COVER_SCREWS("cover-screws", CONTROLS, "cover's screw holes"),
+    CAVITY("cavity", Role.VOID, "%s cavity", "cavity %s", "controls", "control cavity"),
+    COVER("recess", CAVITY, true, "%s cavity's cover recess", "%s cavity's cover", "cover", "cover recess"),
+    COVER_SCREWS(
+            "screws",
+            CAVITY,
+            false,
+            "%s cover's screw holes",
+            "%s cover's screws",
+            "cover-screws",
+            "cover's screw holes"),
     CONTROL("control", Role.VOID, "%s hole", "%s"),
     STEP("step", CONTROL, "step under the %s"),
 
@@ -61,11 +68,18 @@ public enum FeatureKind {
         VOID
     }
 
+    /** The id of what a body once had only one of: the cavity of its controls, and what belongs to it. */
+    public static final String ELDEST = "controls";
+
     /** Where its id stands in what is said of a kind of which a body has many. */
     private static final String ID = "%s";
 
     private static final Map<String, FeatureKind> BY_WORD =
-            Arrays.stream(values()).collect(Collectors.toMap(FeatureKind::word, Function.identity()));
+            Arrays.stream(values()).collect(Collectors.toMap(k -> k.word, Function.identity()));
+
+    private static final Map<String, FeatureKind> BY_ELDEST = Arrays.stream(values())
+            .filter(k -> !k.eldestWord.isEmpty())
+            .collect(Collectors.toMap(k -> k.eldestWord, Function.identity()));
 
     private final String word;
     private final Role role;
@@ -74,6 +88,10 @@ public enum FeatureKind {
     private final boolean movable;
     private final String said;
     private final String part;
+    /** Of a kind of which a body once had only one, the whole word of that one, without an id; else empty. */
+    private final String eldestWord;
+
+    private final String eldestSaid;
 
     /** A kind of which a body has one. */
     FeatureKind(String word, Role role, String said) {
@@ -98,7 +116,36 @@ public enum FeatureKind {
         this(word, role, null, true, said, part);
     }
 
+    /** A kind of which a body once had one. */
+    FeatureKind(String word, Role role, String said, String part, String eldestWord, String eldestSaid) {
+        this(word, role, null, true, said, part, eldestWord, eldestSaid);
+    }
+
+    /** A kind that comes with one of which a body once had one. */
+    FeatureKind(
+            String word,
+            FeatureKind owner,
+            boolean movable,
+            String said,
+            String part,
+            String eldestWord,
+            String eldestSaid) {
+        this(word, owner.role, owner, movable, said, part, eldestWord, eldestSaid);
+    }
+
     FeatureKind(String word, Role role, FeatureKind owner, boolean movable, String said, String part) {
+        this(word, role, owner, movable, said, part, "", "");
+    }
+
+    FeatureKind(
+            String word,
+            Role role,
+            FeatureKind owner,
+            boolean movable,
+            String said,
+            String part,
+            String eldestWord,
+            String eldestSaid) {
         this.word = word;
         this.role = role;
         this.owner = owner;
@@ -106,11 +153,25 @@ public enum FeatureKind {
         this.movable = movable;
         this.said = said;
         this.part = part;
+        this.eldestWord = eldestWord;
+        this.eldestSaid = eldestSaid;
     }
 
-    /** Of one that a body has once its whole name; else the first part of it. */
+    /** What the words of its features begin with, but for one that a body once had alone; of a kind that a body has once the whole word. */
     public String word() {
         return word;
+    }
+
+    /** As files and addresses write the one with an id; of a kind that a body has once the id is empty. */
+    String word(String id) {
+        if (isEldest(id)) {
+            return eldestWord;
+        }
+        return word.isEmpty() || id.isEmpty() ? word + id : word + "-" + id;
+    }
+
+    private boolean isEldest(String id) {
+        return !eldestWord.isEmpty() && id.equals(ELDEST);
     }
 
     public Role role() {
@@ -133,15 +194,23 @@ public enum FeatureKind {
     }
 
     String said(String id) {
-        return said.replace(ID, id.replace('-', ' '));
+        return isEldest(id) ? eldestSaid : said.replace(ID, id.replace('-', ' '));
     }
 
     String part(String id) {
-        return part.replace(ID, id.replace('-', ' '));
+        return isEldest(id) ? eldestWord.replace('-', ' ') : part.replace(ID, id.replace('-', ' '));
+    }
+
+    /** The id in a word of this kind. */
+    String idIn(String name) {
+        return BY_ELDEST.get(name) == this ? ELDEST : name.substring(word.length() + 1);
     }
 
     /** The kind of which a body has one, by its whole name, else the one that the name begins with. */
     static FeatureKind of(String name) {
+        if (BY_ELDEST.containsKey(name)) {
+            return BY_ELDEST.get(name);
+        }
         FeatureKind whole = BY_WORD.get(name);
         if (whole != null && !whole.many) {
             return whole;

@@ -8,8 +8,8 @@ import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
@@ -18,6 +18,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Clearances;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -92,7 +93,7 @@ public final class Fitting {
                         bridges.fit(design.bridge()),
                         design.pickups().stream().map(pickups::fit).toList(),
                         design.controls().stream().map(this::fit).toList(),
-                        design.controlCavity().map(this::fit),
+                        design.cavities().stream().map(this::fit).toList(),
                         design.jack().map(this::fit));
     }
 
@@ -139,16 +140,14 @@ public final class Fitting {
                             bare.along(),
                             bare.below(),
                             c.woodOver(),
+                            c.cavity(),
                             c.part());
                 })
                 .orElse(c);
     }
 
-    private ControlCavity fit(ControlCavity c) {
-        return c.cover()
-                .map(cover -> new ControlCavity(
-                        c.outline(), c.woodOver(), coverDepth(cover).value(), c.coverLip(), c.screws(), c.cover()))
-                .orElse(c);
+    private Cavity fit(Cavity c) {
+        return coverThickness(c).map(t -> c.with(c.cover().thick(t.value()))).orElse(c);
     }
 
     private Jack fit(Jack jack) {
@@ -186,12 +185,38 @@ public final class Fitting {
                 .is(thread.value() - nut.value(), "thread over its body − nut and washers");
     }
 
-    /** Depth of the cover's recess: the cover plate is the gauge. */
-    public Reckoning coverDepth(Part cover) {
-        Fact thickness = size(ControlCavity.COVER, cover, THICKNESS);
-        return PartSizes.sum("cover recess depth")
-                .length("cover plate's thickness", thickness)
-                .is(thickness.value(), "cover plate's thickness");
+    /** Thickness of the plate that closes a cavity, if it follows a part: of one that is let in the depth of its recess, the plate is the gauge. */
+    public Optional<Reckoning> coverThickness(Cavity c) {
+        return c.cover().part().map(plate -> {
+            Fact thickness = size(c.recess(), plate, THICKNESS);
+            String what = c.cover().kind().liesOnTheFace()
+                    ? "plate over the " + c.feature().said()
+                    : c.recess().said() + " depth";
+            return PartSizes.sum(what)
+                    .length("cover plate's thickness", thickness)
+                    .is(thickness.value(), "cover plate's thickness");
+        });
+    }
+
+    /** Depth of a cavity under a plate: as deep as the deepest of its controls reaches, and the shop's room; a cover that is let in lies lower. */
+    public Reckoning depthFor(Cavity cavity, List<Control> controls) {
+        double letIn = cavity.cover().isLetIn() ? cavity.cover().thickness() : 0;
+        Optional<Control> deepest = controls.stream().max(Comparator.comparingDouble(Control::below));
+        Fact below = deepest.map(this::below).orElse(Fact.typed(0));
+        String reaches = "reaches down, " + deepest.map(Control::said).orElse("nothing in it");
+        Reckoning.Builder sum =
+                PartSizes.sum(cavity.feature().said() + " depth").length(reaches, below);
+        if (letIn > 0) {
+            sum.length("cover let in", Fact.typed(letIn));
+        }
+        return sum.length("room under it", PartSizes.shops(room.control()))
+                .is(
+                        below.value() + letIn + room.control(),
+                        reaches + (letIn > 0 ? " + cover let in" : "") + " + room under it");
+    }
+
+    private Fact below(Control c) {
+        return c.part().map(part -> size(c.feature(), part, BELOW)).orElseGet(() -> Fact.typed(c.below()));
     }
 
     /** Every number that follows from a part of this design. */
@@ -218,7 +243,10 @@ public final class Fitting {
                         .filter(h -> h.feature().equals(feature))
                         .forEach(h -> sums.add(hole(feature, h.part())));
             case BRIDGE -> sums.addAll(bridges.sums(design.bridge()));
-            case COVER -> design.controlCavity().flatMap(ControlCavity::cover).ifPresent(c -> sums.add(coverDepth(c)));
+            case COVER ->
+                design.cavities().stream()
+                        .filter(c -> c.recess().equals(feature))
+                        .forEach(c -> coverThickness(c).ifPresent(sums::add));
             case FERRULES ->
                 design.bridge()
                         .stringThrough()

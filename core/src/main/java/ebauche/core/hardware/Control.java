@@ -22,6 +22,7 @@ import java.util.OptionalDouble;
  * @param along its body along y
  * @param below how far its body reaches under the top
  * @param woodOver wood left over it where that is not the cavity's own: a step in the floor
+ * @param cavity id of the cavity that it stands in; empty for the one that it is drawn in
  * @param part the pot or switch itself; with it, the sizes here are the bare part's until the build adds the shop's room
  */
 public record Control(
@@ -36,6 +37,7 @@ public record Control(
         double along,
         double below,
         OptionalDouble woodOver,
+        Optional<String> cavity,
         Optional<Part> part) {
     public enum Kind {
         POT("pot", "pot"),
@@ -82,7 +84,20 @@ public record Control(
             double along,
             double below,
             OptionalDouble woodOver) {
-        this(id, kind, at, opening, slot, thinnestTop, thickestTop, across, along, below, woodOver, Optional.empty());
+        this(
+                id,
+                kind,
+                at,
+                opening,
+                slot,
+                thinnestTop,
+                thickestTop,
+                across,
+                along,
+                below,
+                woodOver,
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** A control whose sizes follow from the part: bare, without any room round it. */
@@ -103,7 +118,26 @@ public record Control(
                 part.get(PartSize.ALONG),
                 part.get(PartSize.BELOW),
                 woodOver,
+                Optional.empty(),
                 Optional.of(part));
+    }
+
+    /** The same, standing in the cavity with an id; in the one that it is drawn in where none is said. */
+    public Control in(Optional<String> otherCavity) {
+        return new Control(
+                id,
+                kind,
+                at,
+                opening,
+                slot,
+                thinnestTop,
+                thickestTop,
+                across,
+                along,
+                below,
+                woodOver,
+                otherCavity,
+                part);
     }
 
     /** What goes through the top. */

@@ -6,12 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.cavity.CavityFromParts.CavityWanted;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
@@ -24,7 +25,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class CavityFromPartsTest {
-    private static final CavityWanted USUAL = new CavityWanted(9.525, 5);
+    private static final CavityWanted USUAL = new CavityWanted(FeatureKind.ELDEST, 9.525, 5);
 
     private static TestBody with(Control... controls) {
         TestBody body = new TestBody();
@@ -69,8 +70,8 @@ class CavityFromPartsTest {
         TestBody body = anyPlaces(random);
         Build build = body.build();
         double bit = random.nextBoolean() ? 9.525 : 12.7;
-        CavityFromParts proposed =
-                CavityFromParts.of(build, new CavityWanted(bit, 5)).orElseThrow();
+        CavityFromParts proposed = CavityFromParts.of(build, new CavityWanted(FeatureKind.ELDEST, bit, 5))
+                .orElseThrow();
         if (!proposed.isWhole()) {
             assertThat(proposed.shortOf().isEmpty() && proposed.onePiece()).isFalse();
             return;
@@ -99,9 +100,9 @@ class CavityFromPartsTest {
                 .isFalse();
         for (Point screw : proposed.screws()) {
             assertThat(cavity.overlaps(Region.disc(screw, 3))).isFalse();
-            assertThat(build.design().outline().region().contains(Region.disc(screw, ControlCavity.EAR)))
+            assertThat(build.design().outline().region().contains(Region.disc(screw, Cover.EAR)))
                     .isTrue();
-            assertThat(proposed.cover().grown(0.01).contains(Region.disc(screw, ControlCavity.EAR)))
+            assertThat(proposed.cover().grown(0.01).contains(Region.disc(screw, Cover.EAR)))
                     .isTrue();
         }
     }
@@ -142,7 +143,10 @@ class CavityFromPartsTest {
         CavityFromParts proposed = CavityFromParts.of(body.build(), USUAL).orElseThrow();
         Outline outline = Outline.parse(proposed.path(9.525), 1);
         assertThat(outline.region().area()).isCloseTo(proposed.cavity().area(), within(6.0));
-        body.cavity = Optional.of(new ControlCavity(outline, 6, 2.5, 5, proposed.screws(), Optional.empty()));
+        body.cavities.set(
+                0,
+                TestBody.cavity(outline, 6)
+                        .with(new Cover(Cover.Kind.LET_IN, 2.5, 5, proposed.screws(), Optional.empty())));
         body.jack = Optional.empty();
         BuildPlan plan = body.plan();
         List<String> keys =

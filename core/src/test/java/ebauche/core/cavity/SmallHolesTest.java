@@ -10,7 +10,7 @@ import ebauche.core.crib.Drill;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
@@ -149,9 +149,15 @@ class SmallHolesTest {
     @Test
     void pilots_in_a_recess_keep_the_wood_under_its_floor() {
         TestBody body = new TestBody();
-        ControlCavity drawn = TestBody.cavity(6);
-        body.cavity = Optional.of(new ControlCavity(
-                drawn.outline(), 6, body.thickness - 11, 5, List.of(new Point(62, -40)), Optional.empty()));
+        body.cavities.set(
+                0,
+                TestBody.cavity(6)
+                        .with(new Cover(
+                                Cover.Kind.LET_IN,
+                                body.thickness - 11,
+                                5,
+                                List.of(new Point(62, -40)),
+                                Optional.empty())));
         body.recess = body.thickness - 10;
         BuildPlan plan = body.plan();
         assertThat(step(plan, "cover-screws:drill")

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.cavity.ControlFloor;
+import ebauche.core.cavity.CavityFloor;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Contour.Start;
 import ebauche.core.feature.Feature;
@@ -85,8 +85,7 @@ class ContourPlanTest {
                 .orElseThrow();
         assertThat(floor.thickness()).isCloseTo(6, within(1e-6));
         // The finished stock, cell by cell over the cavity, against the card: the least wood between front and floor.
-        Region over =
-                plan.build().design().controlCavity().orElseThrow().outline().region();
+        Region over = plan.build().design().cavities().get(0).outline().region();
         double least = Double.POSITIVE_INFINITY;
         for (double x = 68; x < 133; x += 0.5) {
             for (double y = -69; y < -10; y += 0.5) {
@@ -184,11 +183,11 @@ class ContourPlanTest {
         body.doneUpTo("contour-top:carve");
         double flat = body.build().work();
         body.read("thickness-at:control-volume", flat - 5);
-        ControlTop before = ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        ControlTop before = CavityFloor.all(body.build()).get(0).tops().get(0);
         assertThat(before.thickness().formula()).isEqualTo("finished thickness − front carved down at the volume pot");
         body.doneUpTo("sanding:front");
         assertThat(body.build().work()).isLessThan(flat - 0.2);
-        ControlTop after = ControlFloor.of(body.build()).orElseThrow().tops().get(0);
+        ControlTop after = CavityFloor.all(body.build()).get(0).tops().get(0);
         assertThat(after.thickness().value())
                 .isCloseTo(before.thickness().value(), within(1e-9))
                 .isCloseTo(body.build().faces().thickness() - 5, within(1e-9));

@@ -120,7 +120,7 @@ class ContourRulesTest {
         assertThat(fall(taken)).isCloseTo(14 * (180 + 4.76 / 2 - 170) / 70, within(0.01));
         TestBody springs = with(across(Face.BACK, -80, 10));
         springs.pickups = List.of();
-        springs.cavity = Optional.empty();
+        springs.cavities.clear();
         springs.controls.clear();
         springs.vibrato = Optional.of(TestBody.vibrato(38));
         Rule near = nearest(springs);

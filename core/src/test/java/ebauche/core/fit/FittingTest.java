@@ -187,7 +187,7 @@ class FittingTest {
                 Optional.of(TestParts.vibrato()));
         Build build = new Build(
                 body.design()
-                        .with(bridge, body.pickups, body.controls, body.design().controlCavity(), body.jack),
+                        .with(bridge, body.pickups, body.controls, body.design().cavities(), body.jack),
                 body.shop,
                 AsBuilt.NOTHING_YET);
         assertThat(build.design().bridge().vibrato().orElseThrow().routeAcross())

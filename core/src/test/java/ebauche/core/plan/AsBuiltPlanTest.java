@@ -185,7 +185,7 @@ class AsBuiltPlanTest {
     void a_cavity_cut_far_too_deep_is_told_by_its_recorded_cut() {
         TestBody body = new TestBody();
         body.controls.clear();
-        body.cavity = Optional.empty();
+        body.cavities.clear();
         body.jack = Optional.empty();
         body.doneUpTo("pickup-neck:rough");
         assertThat(body.rules()).doesNotContain("comes-through", "thin-floor");

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import ebauche.core.TestBody;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
-import ebauche.core.hardware.ControlCavity;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Finding;
 import java.util.List;
@@ -51,10 +51,10 @@ class ContradictionsTest {
     @ParameterizedTest
     @CsvSource({"6, ''", "7.5, THINK_AGAIN", "9, STOPS"})
     void a_rear_cavity_cut_deeper_than_wanted_now(double wood, String severity) {
-        Optional<Finding> found = after("controls:rout", b -> b.cavity = Optional.of(TestBody.cavity(wood)));
+        Optional<Finding> found = after("controls:rout", b -> b.cavities.set(0, TestBody.cavity(wood)));
         assertThat(found.map(f -> f.severity().name()).orElse("")).isEqualTo(severity);
         found.ifPresent(f -> assertThat(f.numbers().get(0).value()).isCloseTo(wood - 6, within(1e-6)));
-        assertThat(TestBody.cavity(wood).woodOver()).isEqualTo(wood);
+        assertThat(TestBody.cavity(wood).floor()).isEqualTo(new Cavity.Floor.Leaving(wood));
     }
 
     /** Narrower by 1.5 on each side is room; moved by 10 the design wants wood that is gone; left out it no longer has it. */
@@ -63,9 +63,7 @@ class ContradictionsTest {
         Finding roomier = after(
                         "pickup-neck:rout",
                         b -> b.pickups.set(
-                                0,
-                                new Pickup(
-                                        "neck", new Point(0, 130), 77, 30, 4.8, 0, 19, Set.of(ControlCavity.FEATURE))))
+                                0, new Pickup("neck", new Point(0, 130), 77, 30, 4.8, 0, 19, Set.of(Cavity.ELDEST))))
                 .orElseThrow();
         assertThat(roomier.severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
         assertThat(roomier.numbers().get(0).value()).isCloseTo(1.5, within(0.05));
@@ -126,7 +124,7 @@ class ContradictionsTest {
 
     /** A pickup drawn with corners that no bit turns in. */
     private static Pickup sharp(String id, double y) {
-        return new Pickup(id, new Point(0, y), 80, 30, 0.5, 0, 19, Set.of(ControlCavity.FEATURE));
+        return new Pickup(id, new Point(0, y), 80, 30, 0.5, 0, 19, Set.of(Cavity.ELDEST));
     }
 
     /** What goes wrong aside comes back as what it was. */

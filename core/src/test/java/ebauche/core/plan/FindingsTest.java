@@ -57,7 +57,7 @@ class FindingsTest {
                                         25,
                                         39,
                                         OptionalDouble.empty()))),
-                fault("no-cavity", b -> b.cavity = Optional.empty()),
+                fault("no-cavity", b -> b.cavities.clear()),
                 fault("thin-floor", b -> b.pickups.add(TestBody.pickup("deep", 0, 85, 42.5))),
                 fault("thin-wall", b -> b.pickups.add(TestBody.pickup("near", 0, 72.5, 19))),
                 fault("comes-through", b -> b.pickups.set(0, TestBody.pickup("neck", 0, 130, 46))),
@@ -130,7 +130,7 @@ class FindingsTest {
         assertThat(body.rules()).containsExactly("thin-on-purpose");
         body.controls.clear();
         body.controls.add(TestBody.pot("volume", 100, -40, 8));
-        body.cavity = Optional.of(TestBody.cavity(2.5));
+        body.cavities.set(0, TestBody.cavity(2.5));
         assertThat(body.rules())
                 .as("a pot asks for no thin top")
                 .contains("thin-floor")

@@ -91,7 +91,7 @@ class OffTheWoodTest {
         TestBody body = new TestBody();
         body.outline = "M -100 -150 L 100 -150 L 100 240 L -100 240 Z";
         body.controls.clear();
-        body.cavity = Optional.empty();
+        body.cavities.clear();
         body.jack = Optional.empty();
         assertThat(body.rules()).doesNotContain("thin-wall", "breaks-out");
         body.pocketWidth = 198.4;

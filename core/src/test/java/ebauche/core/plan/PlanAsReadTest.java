@@ -21,7 +21,6 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartKind;
@@ -108,14 +107,14 @@ class PlanAsReadTest {
                         40,
                         20,
                         OptionalDouble.of(4)));
-        body.cavity = Optional.of(new ControlCavity(
-                Outline.parse(
-                        "M -75 -70 L -125 -70 A 8 8 0 0 0 -133 -62 L -133 -18 A 8 8 0 0 0 -125 -10 L -75 -10"
-                                + " A 8 8 0 0 0 -67 -18 L -67 -62 A 8 8 0 0 0 -75 -70 Z",
-                        1),
-                6,
-                2.5,
-                5));
+        body.cavities.set(
+                0,
+                TestBody.cavity(
+                        Outline.parse(
+                                "M -75 -70 L -125 -70 A 8 8 0 0 0 -133 -62 L -133 -18 A 8 8 0 0 0 -125 -10 L -75 -10"
+                                        + " A 8 8 0 0 0 -67 -18 L -67 -62 A 8 8 0 0 0 -75 -70 Z",
+                                1),
+                        6));
         body.jack = Optional.of(new Jack(new Point(-165, -40), new Point(-110, -41), 22.2, 21));
         body.holes.add(new PartHole(
                 "tail",

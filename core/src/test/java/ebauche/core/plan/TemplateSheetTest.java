@@ -48,8 +48,7 @@ class TemplateSheetTest {
         BuildPlan plan = new TestBody().plan();
         TemplateSheet rear = sheet(plan, "controls");
         assertThat(rear.mirrored()).isTrue();
-        List<Segment> drawn =
-                plan.build().design().controlCavity().orElseThrow().outline().segments();
+        List<Segment> drawn = plan.build().design().cavities().get(0).outline().segments();
         for (int i = 0; i < drawn.size(); i++) {
             Point there = rear.rings().get(0).get(i).at(0.3);
             assertThat(there.distance(new Point(

@@ -5,8 +5,8 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
-import ebauche.core.hardware.ControlCavity;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
@@ -21,38 +21,51 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * How deep the rear cavity goes under a front that is flat or carved, and what top each control gets.
+ * How deep a cavity goes, under a front that is flat or carved, and what top each of its controls gets: the wood over its floor, or
+ * the plate that it is mounted through.
  *
  * <p>The floor is level, so the wood over it is least where the front has fallen most: that place sets the cavity's depth.
  * Everywhere else more wood is left; a control for which it is too much has a step in the floor of its own, set by the
  * front's height at its hole. After the carve the body is measured at each control's hole: that reading takes the place of
  * the drawn fall there, and the floor keeps clear of the most that any of them found below the drawing.
  */
-public final class ControlFloor {
+public final class CavityFloor {
     private static final double NEARLY = 1e-9;
 
     /** Inside corners of a step in the floor: a 3/8 in bit, common practice. */
     static final double STEP_CORNER = 4.8;
 
     private final Build build;
-    private final ControlCavity pit;
-    private final FaceShape front;
+    private final Cavity pit;
+    private final List<Control> controls;
+    private final FaceShape far;
 
-    private ControlFloor(Build build, ControlCavity pit) {
+    CavityFloor(Build build, Cavity pit) {
         this.build = build;
         this.pit = pit;
-        this.front = build.finished(Face.FRONT);
+        this.controls = build.design().controlsIn(pit);
+        this.far = build.finished(pit.face().other());
     }
 
-    /** The floor of a body's control cavity, if it has one. */
-    public static Optional<ControlFloor> of(Build build) {
-        return build.design().controlCavity().map(pit -> new ControlFloor(build, pit));
+    /** The floors of a body's cavities. */
+    public static List<CavityFloor> all(Build build) {
+        return build.design().cavities().stream()
+                .map(pit -> new CavityFloor(build, pit))
+                .toList();
+    }
+
+    Cavity cavity() {
+        return pit;
+    }
+
+    List<Control> controls() {
+        return controls;
     }
 
     /** The tops of the controls that stand on the floor of a feature: the cavity, or a step in it. */
     List<ControlTop> standingOn(Feature feature) {
         return tops().stream()
-                .filter(t -> feature.equals(t.stepped() ? step(t.control()) : ControlCavity.FEATURE))
+                .filter(t -> feature.equals(t.stepped() ? step(t.control()) : pit.feature()))
                 .toList();
     }
 
@@ -63,41 +76,49 @@ public final class ControlFloor {
 
     /** Every control with its top, in the order of the design. */
     public List<ControlTop> tops() {
-        return build.design().controls().stream().map(this::top).toList();
+        return controls.stream().map(this::top).toList();
     }
 
     /** The control's own wish, where the cavity's floor would leave more. */
     boolean stepped(Control control) {
-        return control.woodOver().isPresent() && control.woodOver().getAsDouble() < overCavityFloor(control) - NEARLY;
+        return pit.throughWood()
+                && control.woodOver().isPresent()
+                && control.woodOver().getAsDouble() < overCavityFloor(control) - NEARLY;
     }
 
     /** The area of a step in the floor. */
     Region stepArea(Control control) {
         double room = build.shop().clearances().control();
         return Region.rectangle(control.at(), control.across() + 2 * room, control.along() + 2 * room, STEP_CORNER, 0)
-                .intersection(pit.outline().region());
+                .intersection(pit.plan());
     }
 
-    /** Depth of the cavity from the finished back. */
+    /** Depth of the cavity from the finished face that it is cut from. */
     Reckoning cavityDepth() {
-        Region plan = pit.outline().region();
-        return depth("control cavity depth", pit.woodOver(), fallOver("the control cavity", plan));
+        String what = pit.feature().said() + " depth";
+        if (pit.floor() instanceof Cavity.Floor.Leaving leaving) {
+            return leaving(what, leaving.wood(), fallOver("the " + pit.feature().said(), pit.plan()));
+        }
+        return pit.floor() instanceof Cavity.Floor.Deep deep
+                ? Reckoning.typed(what, deep.depth())
+                : build.fitting().depthFor(pit, controls);
     }
 
     /** Depth of a control's own step from the finished back: its place on the front decides. */
     Reckoning stepDepth(Control control) {
-        return depth("step depth", control.woodOver().orElseThrow(), fallAt(control));
+        return leaving("step depth", control.woodOver().orElseThrow(), fallAt(control));
     }
 
-    private Reckoning depth(String what, double over, Optional<Reckoning> fall) {
+    private Reckoning leaving(String what, double over, Optional<Reckoning> fall) {
+        String wood = "wood to leave " + (pit.face() == Face.BACK ? "under the front" : "over the back");
         Reckoning thickness = build.faces().thicknessReckoning(build);
         Reckoning.Builder sum = Reckoning.of(what, Quantity.LENGTH).length("finished thickness", thickness.asFact());
         fall.ifPresent(f -> sum.length(f.what(), f.asFact()));
-        sum.length("wood to leave under the front", Fact.typed(over));
+        sum.length(wood, Fact.typed(over));
         double fallen = fall.map(Reckoning::value).orElse(0.0);
         return sum.is(
                 thickness.value() - fallen - over,
-                "finished thickness" + fall.map(f -> " − " + f.what()).orElse("") + " − wood to leave under the front");
+                "finished thickness" + fall.map(f -> " − " + f.what()).orElse("") + " − " + wood);
     }
 
     private double overCavityFloor(Control control) {
@@ -106,6 +127,10 @@ public final class ControlFloor {
     }
 
     private ControlTop top(Control control) {
+        if (!pit.throughWood()) {
+            Reckoning plate = plate();
+            return new ControlTop(control, plate, plate, false, false);
+        }
         boolean stepped = stepped(control);
         Optional<Reckoning> fall = fallAt(control);
         Reckoning flat = build.faces().thicknessReckoning(build);
@@ -123,20 +148,28 @@ public final class ControlFloor {
                 control, thickness, wood, stepped, reading(control).isPresent());
     }
 
+    /** What a control of a cavity from the front is mounted through. */
+    private Reckoning plate() {
+        return build.fitting()
+                .coverThickness(pit)
+                .orElseGet(() -> Reckoning.typed(
+                        "plate over the " + pit.feature().said(), build.design().plateOver(pit)));
+    }
+
     private static String said(Control control) {
         return control.id().replace('-', ' ') + " " + control.kind().word();
     }
 
-    /** How far the front lies under its flat over an area, if it is carved there: as drawn, and as the readings found it deeper. */
+    /** How far the face on the other side lies under its flat over an area, if it is carved there: as drawn, and as the readings found it deeper. */
     private Optional<Reckoning> fallOver(String where, Region area) {
-        double drawn = front.mostFall(area);
+        double drawn = far.mostFall(area);
         if (drawn < NEARLY) {
             return Optional.empty();
         }
-        String what = "front carved down over " + where;
-        OptionalDouble off = build.design().controls().stream()
+        String what = pit.face().other().word() + " carved down over " + where;
+        OptionalDouble off = controls.stream()
                 .filter(c -> measured(c).isPresent())
-                .mapToDouble(c -> measured(c).get().value() - front.fall(c.at()))
+                .mapToDouble(c -> measured(c).get().value() - far.fall(c.at()))
                 .max();
         Reckoning.Builder sum = Reckoning.of(what, Quantity.LENGTH).length("drawn, at the most", drawn);
         return Optional.of(
@@ -150,7 +183,7 @@ public final class ControlFloor {
 
     /** How far the front lies under its flat at a control's hole, if it is carved there: as measured, else as drawn. */
     private Optional<Reckoning> fallAt(Control control) {
-        double drawn = front.fall(control.at());
+        double drawn = far.fall(control.at());
         if (drawn < NEARLY) {
             return Optional.empty();
         }
@@ -180,7 +213,7 @@ public final class ControlFloor {
 
     /** The latest reading of the body at a control's hole, once the front is carved there. */
     private Optional<AsBuilt.Reading> reading(Control control) {
-        boolean carved = front.carvedAt(control.at())
+        boolean carved = far.carvedAt(control.at())
                 .filter(c -> build.isDone(StepKey.of(c.feature(), StepKind.CARVE)))
                 .isPresent();
         return carved ? build.asBuilt().latest(new Measurand.ThicknessAt(control.feature())) : Optional.empty();

@@ -1,0 +1,424 @@
+package ebauche.core.cavity;
+
+import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Cover;
+import ebauche.core.hardware.Jack;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
+import ebauche.core.routing.GuidedPocket;
+import ebauche.core.routing.Pilot;
+import ebauche.core.station.ControlTop;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One cavity for controls. From the back: its controls' holes drilled first from the front, so that they locate its template; the
+ * cavity until the wanted top remains; a step in its floor where a control wants less; its cover's recess. From the front: placed by
+ * the plate that will lie over it and carries the controls.
+ */
+final class CavityWork {
+    /** Nearer than this to its limit a number is only just good: half a millimetre, as holes are drilled, common practice. */
+    private static final double ONLY_JUST = 0.5;
+
+    private final Build build;
+    private final Cavity pit;
+    private final CavityFloor floor;
+    private final List<Control> controls;
+    private final Condition.Access holes;
+
+    private CavityWork(Build build, CavityFloor floor) {
+        this.build = build;
+        this.floor = floor;
+        this.pit = floor.cavity();
+        this.controls = floor.controls();
+        this.holes =
+                new Condition.Access(StepKey.of(pit.feature(), StepKind.DRILL), "controls' holes through the body");
+    }
+
+    /** The work on each cavity of a body. */
+    static List<CavityWork> all(Build build) {
+        return CavityFloor.all(build).stream()
+                .map(floor -> new CavityWork(build, floor))
+                .toList();
+    }
+
+    /** Controls that have no cavity to stand in, and cavities that want a plate that is not there. */
+    static List<Finding> check(Build build) {
+        List<Finding> found = new ArrayList<>();
+        List<Control> homeless = build.design().controls().stream()
+                .filter(c -> build.design().cavityOf(c).isEmpty())
+                .toList();
+        if (!homeless.isEmpty() && build.design().cavities().isEmpty()) {
+            found.add(Finding.stops("cavity", "no-cavity")
+                    .on(Cavity.ELDEST)
+                    .says("The body has controls and no cavity for them.", "Draw the control cavity."));
+        } else {
+            homeless.forEach(c -> found.add(stops("no-cavity", c)
+                    .says(
+                            "The " + c.said() + " is to stand in a cavity “"
+                                    + c.cavity().orElse("") + "”, and the body has none of that name.",
+                            "Draw that cavity, or say another.")));
+        }
+        for (Cavity pit : build.design().cavities()) {
+            boolean carries = pit.cover().kind().liesOnTheFace() || !pit.throughWood();
+            boolean needed = carries && !build.design().controlsIn(pit).isEmpty();
+            if ((needed || pit.cover().kind().liesOnTheFace())
+                    && !(build.design().plateOver(pit) > 0)) {
+                found.add(Finding.stops("cavity", "no-plate")
+                        .on(pit.feature())
+                        .at(pit.plan().centroid())
+                        .says(
+                                "The " + pit.feature().said() + " lies under "
+                                        + pit.cover().kind().word() + ", and nobody has said how thick that is.",
+                                pit.cover().kind() == Cover.Kind.SCRATCH_PLATE
+                                        ? "Put the scratch plate into the design, with its thickness."
+                                        : "Say the plate's thickness, or what closes it."));
+            }
+        }
+        return found;
+    }
+
+    /** A potentiometer's thread sets one limit to its top, a blade switch wants 1/8 to 3/16 in: common practice. */
+    List<Rule> rules() {
+        List<Rule> rules = new ArrayList<>();
+        for (ControlTop top : floor.tops()) {
+            rules.add(top(top));
+            rules.add(tall(top));
+        }
+        return rules;
+    }
+
+    private static Rule.Builder rule(String name, Control control) {
+        return Rule.of("cavity", name, Rule.About.SPEC)
+                .on(control.feature())
+                .at(control.at())
+                .tight(ONLY_JUST);
+    }
+
+    private static Finding.Builder stops(String name, Control control) {
+        return Finding.stops("cavity", name).on(control.feature()).at(control.at());
+    }
+
+    private Rule top(ControlTop top) {
+        Control control = top.control();
+        boolean wood = pit.throughWood();
+        String cure = top.tooThick()
+                ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
+                : "Leave at least {1} there: a shallower cavity, or another part.";
+        return rule("control-top", control)
+                .says("The " + control.said() + " gets a top that it can be mounted through.")
+                .between(top.wood(), control.thinnestTop(), control.thickestTop())
+                .cure(
+                        wood
+                                ? "A step in the cavity's floor under it, another depth, or another part; a thin top is stiffened with CA."
+                                : "Another plate, or another part.")
+                .fails(() -> stops("control-top", control)
+                        .length(
+                                wood ? "wood over it" : "plate over it",
+                                top.wood().value())
+                        .length("thinnest", control.thinnestTop())
+                        .length("thickest", control.thickestTop())
+                        .says(
+                                "The " + control.id() + " " + control.kind().word()
+                                        + " wants {1} to {2} of top; the "
+                                        + (wood ? "cavity's floor leaves {0}." : "plate is {0} thick."),
+                                wood ? cure : "Another plate, or another part."))
+                .build();
+    }
+
+    private Rule tall(ControlTop top) {
+        Control control = top.control();
+        Reckoning room = pit.throughWood() ? roomUnderTop(top) : roomUnderPlate(control);
+        double inside = room.value() + control.below();
+        return rule("control-tall", control)
+                .says(
+                        pit.throughWood()
+                                ? "The cover closes over the " + control.said() + "."
+                                : "The " + control.said() + " hangs clear of its cavity's floor.")
+                .atLeast(room, 0)
+                .cure(tallCure())
+                .fails(() -> stops("control-too-tall", control)
+                        .length("reaches down", control.below())
+                        .length("room under the cover", inside)
+                        .says(
+                                "The " + control.id() + " " + control.kind().word()
+                                        + (pit.throughWood()
+                                                ? " reaches {0} under the top; there is {1} above the cover."
+                                                : " reaches {0} under its plate; there is {1} above the floor."),
+                                tallCure()))
+                .build();
+    }
+
+    private String tallCure() {
+        return pit.throughWood()
+                ? "A shallower part, a thicker body, or less wood over it."
+                : "A shallower part, or a deeper cavity.";
+    }
+
+    private Reckoning roomUnderTop(ControlTop top) {
+        double cover = pit.cover().thickness();
+        return Reckoning.of("room under the " + top.control().said(), Quantity.LENGTH)
+                .length(top.thickness().what(), top.thickness().asFact())
+                .length(top.wood().what(), top.wood().asFact())
+                .length("cover", Fact.typed(cover))
+                .length("reaches down", Fact.typed(top.control().below()))
+                .is(
+                        top.thickness().value()
+                                - top.wood().value()
+                                - cover
+                                - top.control().below(),
+                        top.thickness().what() + " − " + top.wood().what() + " − cover − reaches down");
+    }
+
+    private Reckoning roomUnderPlate(Control control) {
+        Reckoning depth = floor.cavityDepth();
+        double letIn = pit.cover().isLetIn() ? pit.cover().thickness() : 0;
+        Reckoning.Builder sum = Reckoning.of("room under the " + control.said(), Quantity.LENGTH)
+                .length(depth.what(), depth.asFact());
+        if (letIn > 0) {
+            sum.length("cover let in", Fact.typed(letIn));
+        }
+        return sum.length("reaches down", Fact.typed(control.below()))
+                .is(
+                        depth.value() - letIn - control.below(),
+                        depth.what() + (letIn > 0 ? " − cover let in" : "") + " − reaches down");
+    }
+
+    private Set<Feature> joins() {
+        Set<Feature> joined = new HashSet<>(List.of(pit.feature(), pit.recess(), pit.screwHoles()));
+        joined.addAll(pit.joins());
+        build.design()
+                .jack()
+                .filter(j -> build.design()
+                        .cavityOf(j)
+                        .filter(c -> c.id().equals(pit.id()))
+                        .isPresent())
+                .ifPresent(j -> joined.add(Jack.FEATURE));
+        controls.forEach(c -> joined.add(c.feature()));
+        controls.forEach(c -> joined.add(CavityFloor.step(c)));
+        return joined;
+    }
+
+    Reckoning depth() {
+        return floor.cavityDepth();
+    }
+
+    List<GuidedPocket> pockets() {
+        List<GuidedPocket> pockets = new ArrayList<>();
+        double corner = Math.min(pit.outline().smallestInsideCorner(), 50);
+        GuidedPocket whole =
+                pocket(pit.feature(), pit.feature().said(), pit.plan(), floor.cavityDepth(), corner, pit.throughWood());
+        List<GuidedPocket> steps = new ArrayList<>();
+        for (Control control : controls) {
+            if (floor.stepped(control)) {
+                steps.add(pocket(
+                        CavityFloor.step(control),
+                        "step under the " + control.id() + " " + control.kind().word(),
+                        floor.stepArea(control),
+                        floor.stepDepth(control),
+                        CavityFloor.STEP_CORNER,
+                        true));
+            }
+        }
+        for (GuidedPocket step : steps) {
+            whole = whole.afterCavity(step);
+        }
+        pockets.addAll(steps);
+        pockets.add(whole);
+        if (pit.cover().isLetIn()) {
+            GuidedPocket recess = pocket(
+                    pit.recess(),
+                    pit.recess().said(),
+                    pit.recessPlan(),
+                    build.fitting()
+                            .coverThickness(pit)
+                            .orElseGet(() -> Reckoning.typed(
+                                    pit.recess().said() + " depth", pit.cover().thickness())),
+                    corner + pit.cover().lip(),
+                    false);
+            pockets.add(recess.afterCavity(whole));
+        }
+        return pockets;
+    }
+
+    private GuidedPocket pocket(
+            Feature feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
+        GuidedPocket pocket = new GuidedPocket(
+                build,
+                "cavity",
+                feature,
+                noun,
+                pit.face(),
+                plan,
+                Plane.at(build.faces().planeUnderFinished(pit.face(), depth.value())),
+                depth,
+                corner,
+                joins(),
+                located(),
+                floorIsTop,
+                GuidedPocket.CutBefore.NOTHING);
+        if (!drilled()) {
+            return pocket;
+        }
+        Region through = controls.stream().map(this::hole).reduce(Region.EMPTY, Region::union);
+        return pocket.afterHoles(through, holes);
+    }
+
+    /** Whether its controls' holes are drilled through the body. */
+    private boolean drilled() {
+        return pit.throughWood() && !controls.isEmpty();
+    }
+
+    /** What shows where its template goes: the controls' holes, the plate's marks, else the centre line. */
+    private Condition located() {
+        if (drilled()) {
+            return holes;
+        }
+        return pit.cover().kind().liesOnTheFace() ? PlateMarks.of(pit) : Datum.centreLine(pit.face());
+    }
+
+    List<Operation> operations() {
+        List<Operation> steps = new ArrayList<>();
+        if (drilled()) {
+            steps.addAll(drillHoles());
+        }
+        pockets().forEach(p -> steps.addAll(p.operations()));
+        if (!pit.cover().screws().isEmpty()
+                && pit.cover().kind() != Cover.Kind.OPEN
+                && pit.cover().kind() != Cover.Kind.SCRATCH_PLATE) {
+            steps.add(coverScrews());
+        }
+        return steps;
+    }
+
+    /** Pilot holes for the cover's screws: in its recess, once that shows where they stand, or through a plate that lies on the face. */
+    private Operation coverScrews() {
+        boolean letIn = pit.cover().isLetIn();
+        double sunk = letIn ? pit.cover().thickness() : 0;
+        double floorPlane = build.faces().planeUnderFinished(pit.face(), sunk);
+        Pilot pilot = Pilot.small(build);
+        Reckoning depth = pilot.smallDepth(build.faces().thickness() - sunk);
+        Operation.Builder step = Operation.of(
+                        "cavity",
+                        pit.screwHoles(),
+                        StepKind.DRILL,
+                        "Drill the pilot holes for the " + (pit.cover().kind().liesOnTheFace() ? "plate's" : "cover's")
+                                + " screws" + ofWhich())
+                .face(pit.face())
+                .set(pilot.to(
+                        depth,
+                        letIn
+                                ? "deep from the floor of the cover's recess"
+                                : "deep from the " + pit.face().word()))
+                .needs(letIn ? recessCut() : located())
+                .joins(Set.of(pit.recess()))
+                .caution(Caution.DRILL)
+                .takes(8, 0, 0.002);
+        for (Point at : pit.cover().screws()) {
+            Region hole = Region.disc(at, pilot.wide());
+            step.cuts(Change.Remove.fromBody(
+                    pit.screwHoles(),
+                    pit.face() == Face.BACK
+                            ? Solid.Prism.between(
+                                    hole,
+                                    floorPlane - depth.value(),
+                                    build.faces().backNow())
+                            : Solid.Prism.between(hole, build.faces().frontNow(), floorPlane + depth.value())));
+        }
+        return step.build();
+    }
+
+    /** Which cavity's: nothing is said where it is the one that every body has. */
+    private String ofWhich() {
+        return pit.feature().equals(Cavity.ELDEST)
+                ? ""
+                : " over the " + pit.feature().said();
+    }
+
+    private Condition recessCut() {
+        return new Condition.Mark(
+                StepKey.of(pit.recess(), StepKind.ROUT), "the " + pit.recess().said() + " at depth");
+    }
+
+    /** A switch's slot is begun with two small holes just past its top, where others place the rear template. */
+    private boolean isSlot(Control control) {
+        return control.kind() == Control.Kind.BLADE_SWITCH
+                && control.slot() > control.opening()
+                && controls.stream().anyMatch(c -> c.kind() != Control.Kind.BLADE_SWITCH);
+    }
+
+    private Region hole(Control control) {
+        return isSlot(control) ? SwitchSlot.ends(control) : Region.disc(control.at(), control.opening());
+    }
+
+    /** One step per control; the round ones give the holes that locate the rear template. */
+    private List<Operation> drillHoles() {
+        List<Operation> steps = new ArrayList<>();
+        for (Control control : controls) {
+            if (isSlot(control)) {
+                steps.addAll(new SwitchSlot(build, control, floorOf(control), joins()).operations());
+            } else {
+                steps.add(drillThrough(control));
+            }
+        }
+        return steps;
+    }
+
+    /** The pocket whose floor a control stands on. */
+    private GuidedPocket floorOf(Control control) {
+        Feature feature = floor.stepped(control) ? CavityFloor.step(control) : pit.feature();
+        return pockets().stream()
+                .filter(p -> p.feature().equals(feature))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Operation drillThrough(Control control) {
+        double front = build.faces().frontNow();
+        double back = build.faces().backNow();
+        Region opening = hole(control);
+        return Operation.of(
+                        "cavity",
+                        control.feature(),
+                        StepKind.DRILL,
+                        "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
+                .set(Drilling.through(build, control.opening(), Fit.CLEAR, Drilling.throughBody(build)))
+                .cuts(Change.Remove.fromBody(control.feature(), Solid.Prism.between(opening, front, back)))
+                .needs(
+                        Datum.centreLine(Face.FRONT),
+                        Datum.flat(
+                                build,
+                                Face.FRONT,
+                                opening.grown(10)
+                                        .intersection(build.design().outline().region())),
+                        Datum.wood(build, opening))
+                .gives(holes)
+                .joins(joins())
+                .joins(Set.of(Feature.BACK))
+                .caution(Caution.DRILL)
+                .takes(6, 0, 0.003)
+                .build();
+    }
+}

@@ -1,0 +1,76 @@
+package ebauche.core.hardware;
+
+import ebauche.core.geometry.Point;
+import ebauche.core.measure.Refusal;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What closes a cavity.
+ *
+ * @param kind how it lies on the body
+ * @param thickness of the plate, 0 where there is none or nobody has said
+ * @param lip how far the recess of one that is let in stands out beyond the cavity
+ * @param screws of the plate; of one that is let in each with an ear of its own round it
+ * @param part the plate itself, whose thickness counts
+ */
+public record Cover(Kind kind, double thickness, double lip, List<Point> screws, Optional<Part> part) {
+    /** Diameter of the ear round a cover's screw: common practice. */
+    public static final double EAR = 9;
+
+    /** How a cover lies on the body. */
+    public enum Kind {
+        /** Let into the face in a recess. */
+        LET_IN("let-in", "a cover let in"),
+        /** Under the scratch plate of the body, which lies on the front. */
+        SCRATCH_PLATE("scratch-plate", "the scratch plate"),
+        /** Under a plate of its own that lies on the face. */
+        CONTROL_PLATE("control-plate", "a control plate"),
+        OPEN("nothing", "nothing");
+
+        private final String key;
+        private final String word;
+
+        Kind(String key, String word) {
+            this.key = key;
+            this.word = word;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        /** Whether it is a plate that lies on the face, which shows where the cavity goes and carries its controls. */
+        public boolean liesOnTheFace() {
+            return this == SCRATCH_PLATE || this == CONTROL_PLATE;
+        }
+    }
+
+    public Cover {
+        Refusal.notNegative(thickness, "coverThickness");
+        Refusal.notNegative(lip, "coverLip");
+        screws = List.copyOf(screws);
+        part.ifPresent(c -> Refusal.unless(
+                c.kind() == PartKind.COVER, "cover", "a " + c.kind().word() + " is no cover plate"));
+    }
+
+    /** A cover let in, by its thickness. */
+    public static Cover letIn(double thickness, double lip) {
+        return new Cover(Kind.LET_IN, thickness, lip, List.of(), Optional.empty());
+    }
+
+    /** Whether a recess is cut for it. */
+    public boolean isLetIn() {
+        return kind == Kind.LET_IN && thickness > 0;
+    }
+
+    /** The same of another thickness. */
+    public Cover thick(double other) {
+        return new Cover(kind, other, lip, screws, part);
+    }
+}
