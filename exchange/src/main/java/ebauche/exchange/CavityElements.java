@@ -146,10 +146,10 @@ final class CavityElements {
                     {"id": "switch", "outline": {"unit": "mm", "path": "M -105 120 L -75 120 A 10 10 0 0 1 -65 130 L -65 150 A 10 10 0 0 1 -75 160 L -105 160 A 10 10 0 0 1 -115 150 L -115 130 A 10 10 0 0 1 -105 120 Z"},
                     "woodOver": "6 mm", "coverLip": "5 mm", "cover": "cover-plastic"}""")
             .begins("front-rout", "rout under the scratch plate", """
-                    {"id": "front", "from": "front", "closed": "scratch-plate", "outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
+                    {"id": "wiring", "from": "front", "closed": "scratch-plate", "outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
                     "depth": "32 mm"}""")
             .begins("plate-rout", "rout under a control plate", """
-                    {"id": "plate", "from": "front", "closed": "control-plate", "outline": {"unit": "mm", "path": "M 82 -95 L 108 -95 A 8 8 0 0 1 116 -87 L 116 -3 A 8 8 0 0 1 108 5 L 82 5 A 8 8 0 0 1 74 -3 L 74 -87 A 8 8 0 0 1 82 -95 Z"},
+                    {"id": "control-plate", "from": "front", "closed": "control-plate", "outline": {"unit": "mm", "path": "M 82 -95 L 108 -95 A 8 8 0 0 1 116 -87 L 116 -3 A 8 8 0 0 1 108 5 L 82 5 A 8 8 0 0 1 74 -3 L 74 -87 A 8 8 0 0 1 82 -95 Z"},
                     "depth": "32 mm", "coverThickness": "1.5 mm"}""")
             .moves(new Element.Moves(
                     FeatureKind.CAVITY, List.of("coverScrews"), List.of(), List.of(), List.of("outline")))

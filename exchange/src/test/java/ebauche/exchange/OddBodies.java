@@ -1,15 +1,17 @@
 package ebauche.exchange;
 
+import ebauche.core.feature.Feature;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
- * strings on 648 with ferrules under the neck's screws, left-handed ones.
+ * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a pot under its scratch plate,
+ * left-handed ones.
  */
 final class OddBodies {
-    static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven");
+    static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven", "two-cavities", "plated");
     static final List<String> ALL = with(RIGHT_HANDED, "left-sedge", "left-bass");
 
     private OddBodies() {}
@@ -24,6 +26,8 @@ final class OddBodies {
         return switch (name) {
             case "bass" -> of(bass());
             case "seven" -> of(seven());
+            case "two-cavities" -> of(twoCavities());
+            case "plated" -> of(plated());
             case "left-sedge" -> of(Mirrored.of(DemoBodies.read("sedge").design()));
             case "left-bass" -> of(Mirrored.of(bass()));
             default -> DemoBodies.read(name);
@@ -58,6 +62,29 @@ final class OddBodies {
                                 .findFirst()
                                 .orElseThrow()
                                 .part()));
+        return design;
+    }
+
+    private static ObjectNode twoCavities() {
+        ObjectNode design = DemoBodies.read("sedge").design().deepCopy();
+        Additions.add(design, "switch-cavity");
+        FeatureMove.move(design, Feature.parse("cavity-switch"), 8, 4);
+        ((ObjectNode) design.path("cavities").get(1)).put("woodOver", "3 mm");
+        Additions.add(design, "toggle-switch");
+        FeatureMove.move(design, Feature.parse("control-switch"), -162, 174);
+        return design;
+    }
+
+    private static ObjectNode plated() {
+        ObjectNode design = DemoBodies.read("sedge").design().deepCopy();
+        Additions.add(design, "scratchPlate");
+        Additions.add(design, "front-rout");
+        FeatureMove.move(design, Feature.parse("cavity-wiring"), -55, 130);
+        Additions.add(design, "pot");
+        FeatureMove.move(design, Feature.parse("control-pot"), -57, 132);
+        ObjectNode rout = (ObjectNode) design.path("cavities").get(1);
+        rout.putArray("joins").add("pickup-neck").add("pickup-bridge");
+        rout.remove("depth");
         return design;
     }
 

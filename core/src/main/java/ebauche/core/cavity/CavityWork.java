@@ -209,6 +209,9 @@ final class CavityWork {
     private Set<Feature> joins() {
         Set<Feature> joined = new HashSet<>(List.of(pit.feature(), pit.recess(), pit.screwHoles()));
         joined.addAll(pit.joins());
+        build.design().pickups().stream()
+                .filter(p -> pit.joins().contains(p.feature()))
+                .forEach(p -> joined.add(p.legs()));
         build.design()
                 .jack()
                 .filter(j -> build.design()
@@ -219,6 +222,13 @@ final class CavityWork {
         controls.forEach(c -> joined.add(c.feature()));
         controls.forEach(c -> joined.add(CavityFloor.step(c)));
         return joined;
+    }
+
+    /** What holds once it is cut, if it lies under the scratch plate. */
+    List<Condition> underScratchPlate() {
+        return pit.cover().kind() == Cover.Kind.SCRATCH_PLATE
+                ? pockets().stream().<Condition>map(GuidedPocket::atDepth).toList()
+                : List.of();
     }
 
     Reckoning depth() {

@@ -32,7 +32,7 @@ record PartScrews(Build build) {
                     Feature.of(FeatureKind.SCRATCH_PLATE),
                     "the scratch plate",
                     build.faces().thickness(),
-                    pickupsCut()));
+                    allUnderPlate()));
         } else {
             for (Pickup pickup : build.design().pickups()) {
                 steps.add(step(
@@ -45,10 +45,12 @@ record PartScrews(Build build) {
         return steps;
     }
 
-    private Condition[] pickupsCut() {
+    /** What is cut before the scratch plate is screwed on: the pickups' cavities, and whatever lies under it. */
+    private Condition[] allUnderPlate() {
         List<Condition> cut = new ArrayList<>();
         cut.add(Datum.centreLine(Face.FRONT));
         build.design().pickups().forEach(p -> cut.add(atDepth(p)));
+        CavityWork.all(build).forEach(w -> cut.addAll(w.underScratchPlate()));
         return cut.toArray(Condition[]::new);
     }
 

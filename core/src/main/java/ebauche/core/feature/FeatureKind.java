@@ -37,7 +37,7 @@ public enum FeatureKind {
     LEGS("legs", PICKUP, "%s pickup's leg pockets"),
     SCRATCH_PLATE("scratch-plate", Role.VOID, "scratch plate"),
 
-    CAVITY("cavity", Role.VOID, "%s cavity", "cavity %s", "controls", "control cavity"),
+    CAVITY("cavity", Role.VOID, "%s cavity", "%s cavity", "controls", "control cavity"),
     COVER("recess", CAVITY, true, "%s cavity's cover recess", "%s cavity's cover", "cover", "cover recess"),
     COVER_SCREWS(
             "screws",

@@ -24,6 +24,9 @@ class FeatureTest {
                 "controls | control cavity | controls",
                 "cover | cover recess | cover",
                 "cover-screws | cover's screw holes | cover screws",
+                "cavity-neck-switch | neck switch cavity | neck switch cavity",
+                "recess-switch | switch cavity's cover recess | switch cavity's cover",
+                "screws-switch | switch cover's screw holes | switch cover's screws",
                 "jack | jack hole | jack",
                 "springs | spring cavity | springs",
                 "vibrato | vibrato route | vibrato",
@@ -101,6 +104,7 @@ class FeatureTest {
     @Test
     void a_feature_knows_what_it_comes_with() {
         assertThat(Feature.parse("cover").owner().word()).isEqualTo("controls");
+        assertThat(Feature.parse("recess-switch").owner().word()).isEqualTo("cavity-switch");
         assertThat(Feature.parse("bridge-studs").owner().word()).isEqualTo("bridge");
         assertThat(Feature.parse("legs-middle").owner().word()).isEqualTo("pickup-middle");
         assertThat(Feature.parse("step-blade").owner().word()).isEqualTo("control-blade");
