@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -28,6 +29,8 @@ public final class Sequence {
     private final List<Finding> findings = new ArrayList<>();
     private final List<Operation> ordered = new ArrayList<>();
     private final Map<StepKey, Integer> waitingFor = new HashMap<>();
+    /** Features whose circle is told. */
+    private final Set<Set<Feature>> inTheWay = new HashSet<>();
 
     private Sequence(List<Operation> operations, List<Link> links) {
         this.operations = operations;
@@ -77,7 +80,7 @@ public final class Sequence {
                     .orElse(null);
             if (next == null) {
                 next = leastHeld(rest, rank);
-                findings.add(circle(rest));
+                circle(rest).ifPresent(findings::add);
             }
             rest.remove(next);
             take(next);
@@ -111,8 +114,11 @@ public final class Sequence {
                 .orElseThrow();
     }
 
-    /** One circle among the steps left: walking back from link to link, the way must meet itself. */
-    private Finding circle(List<Operation> rest) {
+    /**
+     * One circle among the steps left: walking back from link to link, the way must meet itself. What lies in each other's way is told
+     * once, however many of its steps wait for each other.
+     */
+    private Optional<Finding> circle(List<Operation> rest) {
         Map<StepKey, Link> back = new HashMap<>();
         Set<StepKey> left = new HashSet<>();
         rest.forEach(o -> left.add(o.key()));
@@ -126,6 +132,10 @@ public final class Sequence {
             at = back.get(at).before();
         }
         List<StepKey> round = walked.subList(walked.indexOf(at), walked.size());
+        List<Feature> features = features(round);
+        if (!inTheWay.add(Set.copyOf(features))) {
+            return Optional.empty();
+        }
         StringBuilder names = new StringBuilder();
         for (StepKey key : round) {
             Link link = back.get(key);
@@ -136,10 +146,9 @@ public final class Sequence {
                     .append("”, which ")
                     .append(link.because());
         }
-        List<Feature> features = features(round);
         boolean several = features.size() > 1;
         String said = features.stream().map(f -> "the " + f.said()).collect(Collectors.joining(" and "));
-        return Finding.stops("order", "circle")
+        return Optional.of(Finding.stops("order", "circle")
                 .on(features.get(0))
                 .says(
                         (several ? "In each other's way: " + said + ". No order serves them, as these" : "These")
@@ -147,7 +156,7 @@ public final class Sequence {
                         several
                                 ? "Move " + said + " apart, or make one of them smaller or shallower."
                                 : "Change " + said
-                                        + " so that one of these steps no longer takes what the other needs.");
+                                        + " so that one of these steps no longer takes what the other needs."));
     }
 
     /** The features of some steps, each once. */
