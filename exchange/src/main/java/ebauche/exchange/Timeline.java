@@ -7,6 +7,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.StepKey;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
 import ebauche.core.stock.Solid;
@@ -127,14 +128,12 @@ public final class Timeline {
     private static Solid bore(JsonPlace spot) {
         Point from = point(spot.at("from"));
         Point to = point(spot.at("to"));
-        if (from.distance(to) < SHORTEST) {
+        double depth = spot.number("depth", -SurfaceFile.FARTHEST, SurfaceFile.FARTHEST);
+        double end = spot.has("toDepth") ? spot.number("toDepth", -SurfaceFile.FARTHEST, SurfaceFile.FARTHEST) : depth;
+        if (Math.hypot(from.distance(to), end - depth) < SHORTEST) {
             throw spot.at("to").trouble("lies where the bore begins");
         }
-        return new Solid.Bore(
-                from,
-                to,
-                spot.number("depth", -SurfaceFile.FARTHEST, SurfaceFile.FARTHEST),
-                spot.number("diameter", SHORTEST, WIDEST));
+        return new Bore(from, depth, to, end, spot.number("diameter", SHORTEST, WIDEST));
     }
 
     private static Point point(JsonPlace spot) {
@@ -192,11 +191,15 @@ public final class Timeline {
 
     private static ObjectNode write(Solid solid) {
         ObjectNode out = JSON.objectNode();
-        if (solid instanceof Solid.Bore bore) {
+        if (solid instanceof Bore bore) {
             out.put("kind", "bore");
             out.set("from", SurfaceFile.numbers(bore.from().x(), bore.from().y()));
             out.set("to", SurfaceFile.numbers(bore.to().x(), bore.to().y()));
-            return out.put("depth", bore.depth()).put("diameter", bore.diameter());
+            out.put("depth", bore.fromDepth());
+            if (bore.toDepth() != bore.fromDepth()) {
+                out.put("toDepth", bore.toDepth());
+            }
+            return out.put("diameter", bore.diameter());
         }
         Solid.Prism prism = (Solid.Prism) solid;
         out.put("kind", "prism");

@@ -148,7 +148,7 @@ class SchemaWalkTest {
                   "face": "front", "expected": {"depth:neck": 20.123456789012345},
                   "changes": [
                     {"kind": "add", "feature": "neck", "workpiece": "cap", "species": "alder", "density": 400,
-                     "solid": {"kind": "bore", "from": [0, 0], "to": [0, 20], "depth": 10, "diameter": 5}},
+                     "solid": {"kind": "bore", "from": [0, 0], "to": [0, 20], "depth": 10, "toDepth": 14.5, "diameter": 5}},
                     {"kind": "remove", "feature": "neck",
                      "solid": {"kind": "prism", "rings": [[0, 0, 9, 0, 9, 9, 0, 0]], "top": [0, 0, 0],
                        "bottom": {"face": "front", "flat": 0, "line": [0, 0, 0, 50], "shape": "hollow", "width": 20, "depth": 5,

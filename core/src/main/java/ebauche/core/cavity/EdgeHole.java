@@ -15,8 +15,8 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
-import ebauche.core.stock.Solid;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.List;
@@ -75,7 +75,7 @@ record EdgeHole(
                             .takes(5, 0, 0.001)
                             .build());
         }
-        Solid.Bore bore = new Solid.Bore(entry, end, axis, wide);
+        Bore bore = Bore.level(entry, end, axis, wide);
         Operation.Builder step = Operation.of(
                         "cavity", feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
                 .set(drilled)

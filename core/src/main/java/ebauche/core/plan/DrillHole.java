@@ -8,6 +8,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -55,21 +56,8 @@ public record DrillHole(
     private static DrillHole hole(BuildPlan plan, BuildPlan.PlanStep step, Solid solid) {
         FinishedFaces faces = plan.build().faces();
         double fret12 = plan.build().design().fret(12);
-        if (solid instanceof Solid.Bore bore) {
-            Reckoning height = Reckoning.of("middle of the hole from the front", Quantity.LENGTH)
-                    .length("its axis", bore.depth())
-                    .length("front now", faces.frontNow())
-                    .is(bore.depth() - faces.frontNow(), "its axis − front now");
-            return new DrillHole(
-                    step.operation(),
-                    bore.from(),
-                    Face.FRONT,
-                    fret12 - bore.from().y(),
-                    bore.diameter(),
-                    height,
-                    true,
-                    false,
-                    step.done());
+        if (solid instanceof Bore bore) {
+            return bored(plan, step, bore);
         }
         Face face = step.operation().face();
         double far = face == Face.FRONT ? solid.deepest() : solid.shallowest();
@@ -87,6 +75,30 @@ public record DrillHole(
                 depth,
                 false,
                 solid.deepest() >= faces.backNow() - NEARLY && solid.shallowest() <= faces.frontNow() + NEARLY,
+                step.done());
+    }
+
+    /** In the edge its height is what is set out, on a face its length; what runs aslant has its pitch besides. */
+    private static DrillHole bored(BuildPlan plan, BuildPlan.PlanStep step, Bore bore) {
+        FinishedFaces faces = plan.build().faces();
+        Face face = step.operation().face();
+        boolean inEdge = faces.fromFaceNow(face, bore.fromDepth()) > NEARLY;
+        Reckoning height = Reckoning.of("middle of the hole from the front", Quantity.LENGTH)
+                .length("its axis", bore.fromDepth())
+                .length("front now", faces.frontNow())
+                .is(bore.fromDepth() - faces.frontNow(), "its axis − front now");
+        Reckoning length = Reckoning.of("hole's length", Quantity.LENGTH)
+                .length("along its axis", bore.length())
+                .is(bore.length(), "along its axis");
+        return new DrillHole(
+                step.operation(),
+                bore.from(),
+                inEdge ? Face.FRONT : face,
+                plan.build().design().fret(12) - bore.from().y(),
+                bore.diameter(),
+                inEdge ? height : length,
+                inEdge,
+                false,
                 step.done());
     }
 }

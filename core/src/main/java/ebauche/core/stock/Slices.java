@@ -10,23 +10,43 @@ import java.util.function.DoubleFunction;
  *
  * @param from least depth
  * @param to greatest depth
- * @param evenFrom between this depth and {@code evenTo} every slice is the whole plan
- * @param plan the largest slice
+ * @param evenFrom between this depth and {@code evenTo} every slice is the whole plan; not a number where none is
+ * @param plan the largest slice, or what all of them cover
  * @param at the slice at a depth between {@code from} and {@code to}; empty where it has shrunk to a line or a point
  */
 record Slices(double from, double to, double evenFrom, double evenTo, Region plan, DoubleFunction<Region> at) {
 
+    private static final double PIECE = 30;
+
     static Slices of(Solid solid) {
-        return solid instanceof Solid.Bore bore ? of(bore) : of((Solid.Prism) solid);
+        return solid instanceof Bore bore ? of(bore) : of((Solid.Prism) solid);
+    }
+
+    private static Slices of(Bore bore) {
+        if (bore.isUpright()) {
+            return new Slices(
+                    bore.shallowest(),
+                    bore.deepest(),
+                    bore.shallowest(),
+                    bore.deepest(),
+                    bore.plan(),
+                    d -> bore.plan());
+        }
+        return bore.isLevel()
+                ? level(bore)
+                : new Slices(bore.shallowest(), bore.deepest(), Double.NaN, Double.NaN, bore.plan(), bore::slice);
     }
 
     /** Half as wide as its section's chord at each depth, and as long as it is. */
-    private static Slices of(Solid.Bore bore) {
+    private static Slices level(Bore bore) {
         double radius = bore.diameter() / 2;
-        return new Slices(bore.shallowest(), bore.deepest(), bore.depth(), bore.depth(), bore.plan(), depth -> {
-            double off = depth - bore.depth();
+        return new Slices(bore.shallowest(), bore.deepest(), bore.fromDepth(), bore.fromDepth(), bore.plan(), depth -> {
+            double off = depth - bore.fromDepth();
             double half = Math.sqrt(Math.max(0, radius * radius - off * off));
-            return half < 1e-9 ? Region.EMPTY : new Solid.Bore(bore.from(), bore.to(), bore.depth(), 2 * half).plan();
+            return half < 1e-9
+                    ? Region.EMPTY
+                    : Bore.level(bore.from(), bore.to(), bore.fromDepth(), 2 * half)
+                            .plan();
         });
     }
 
@@ -59,6 +79,28 @@ record Slices(double from, double to, double evenFrom, double evenTo, Region pla
 
     boolean isEven() {
         return evenFrom <= from && evenTo >= to;
+    }
+
+    /** The slice at a depth. */
+    Region slice(double depth) {
+        return depth >= evenFrom && depth <= evenTo ? plan : at.apply(depth);
+    }
+
+    /**
+     * The depths over which slices change, and the even ones as their two ends: in each range the way to a neighbour is looked for by
+     * itself. Slices that move along the plan are taken in pieces of no more than {@value #PIECE} mm of it.
+     */
+    double[][] ranges() {
+        if (!Double.isNaN(evenFrom)) {
+            return new double[][] {{from, evenFrom}, {evenFrom, evenTo}, {evenTo, to}};
+        }
+        double longest = Math.hypot(plan.maxX() - plan.minX(), plan.maxY() - plan.minY());
+        double[][] ranges = new double[(int) Math.ceil(longest / PIECE)][];
+        for (int i = 0; i < ranges.length; i++) {
+            double step = (to - from) / ranges.length;
+            ranges[i] = new double[] {from + i * step, from + (i + 1) * step};
+        }
+        return ranges;
     }
 
     /** How far apart two lie in depth at the least, mm. */

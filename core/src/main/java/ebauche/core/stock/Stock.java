@@ -270,10 +270,13 @@ public final class Stock {
         private Tile cell(Tile tile, int cell, int column, int row) {
             float from;
             float to;
-            if (solid instanceof Solid.Bore bore) {
-                double half = bore.halfChord(grid.x(column), grid.y(row));
-                from = (float) (bore.depth() - half);
-                to = (float) (bore.depth() + half);
+            if (solid instanceof Bore bore) {
+                double[] piece = bore.pieceAt(grid.x(column), grid.y(row));
+                if (piece.length == 0) {
+                    return tile;
+                }
+                from = (float) piece[0];
+                to = (float) piece[1];
             } else {
                 double top = tops.at(column, row);
                 from = (float) top;

@@ -4,7 +4,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 
 /** The depth of a surface over the plan, mm: a flat one, or one that is carved. */
-public sealed interface Surface permits Plane, Carve {
+public sealed interface Surface permits Plane, Carve, Bore.Side {
     double depthAt(double x, double y);
 
     default double depthAt(Point p) {

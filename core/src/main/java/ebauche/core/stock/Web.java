@@ -24,8 +24,8 @@ record Web(double thickness, Point at) {
     /** A web between one pair of slices. */
     private record Pair(Slices one, Slices other) {
         Optional<Web> at(double depth, double otherDepth) {
-            Region a = slice(one, depth);
-            Region b = slice(other, otherDepth);
+            Region a = one.slice(depth);
+            Region b = other.slice(otherDepth);
             if (a.isEmpty() || b.isEmpty()) {
                 return Optional.empty();
             }
@@ -37,12 +37,6 @@ record Web(double thickness, Point at) {
             Point[] ends = one.isEven() ? a.nearest(b) : b.nearest(a);
             return Optional.of(new Web(Math.hypot(ends[0].distance(ends[1]), down), ends[0].towards(ends[1], 0.5)));
         }
-
-        private static Region slice(Slices of, double depth) {
-            return depth >= of.evenFrom() && depth <= of.evenTo()
-                    ? of.plan()
-                    : of.at().apply(depth);
-        }
     }
 
     /**
@@ -53,9 +47,9 @@ record Web(double thickness, Point at) {
     static Optional<Web> least(FaceShape.Carved carved, Slices of) {
         Carve carve = carved.surface();
         Best best = new Best();
-        for (double[] range : of.isEven() ? new double[][] {{of.from(), of.to()}} : ranges(of)) {
+        for (double[] range : of.isEven() ? new double[][] {{of.from(), of.to()}} : of.ranges()) {
             least(range[0], range[1], depth -> {
-                Region slice = Pair.slice(of, depth);
+                Region slice = of.slice(depth);
                 return slice.isEmpty()
                         ? Double.POSITIVE_INFINITY
                         : best.take(Optional.of(toCarve(carve, slice, depth)));
@@ -97,7 +91,7 @@ record Web(double thickness, Point at) {
     /** The other's depth follows from the changing one's: as near as can be. */
     private static Optional<Web> overDepths(Slices changing, DoubleUnaryOperator otherDepth, Pair pair) {
         Best best = new Best();
-        for (double[] range : ranges(changing)) {
+        for (double[] range : changing.ranges()) {
             least(range[0], range[1], depth -> best.take(pair.at(otherDepth.applyAsDouble(depth), depth)));
         }
         return Optional.ofNullable(best.web);
@@ -106,21 +100,16 @@ record Web(double thickness, Point at) {
     /** Every depth of one with the best depth of the other. */
     private static Optional<Web> overBoth(Pair pair) {
         Best best = new Best();
-        for (double[] range : ranges(pair.one())) {
+        for (double[] range : pair.one().ranges()) {
             least(range[0], range[1], depth -> {
                 Best inner = new Best();
-                for (double[] others : ranges(pair.other())) {
+                for (double[] others : pair.other().ranges()) {
                     least(others[0], others[1], d -> inner.take(pair.at(depth, d)));
                 }
                 return best.take(Optional.ofNullable(inner.web));
             });
         }
         return Optional.ofNullable(best.web);
-    }
-
-    /** The depths over which slices shrink, each with the whole plan at one end, and the even ones as their two ends. */
-    private static double[][] ranges(Slices of) {
-        return new double[][] {{of.from(), of.evenFrom()}, {of.evenFrom(), of.evenTo()}, {of.evenTo(), of.to()}};
     }
 
     /** How far it is at one place of a search; who is asked keeps the least. */

@@ -223,10 +223,10 @@ public final class WoodLeft {
 
     /**
      * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a level bore has
-     * both. A void that is meant to go through says so by joining the face.
+     * both, and one aslant that is begun in the edge. A void that is meant to go through says so by joining the face.
      */
     private void floorsToFaces(Pit one, List<Thin> out) {
-        boolean bore = one.solid instanceof Solid.Bore;
+        boolean bore = one.solid instanceof Bore b && b.isLevel();
         boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
         boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
         if ((bore || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
@@ -293,8 +293,7 @@ public final class WoodLeft {
                 - Math.max(one.solid.shallowest(), other.solid.shallowest());
         Region shared = one.inside.intersection(other.inside);
         if (shared.area() > 1e-3) {
-            boolean oneAbove =
-                    one.solid.shallowest() + one.solid.deepest() <= other.solid.shallowest() + other.solid.deepest();
+            boolean oneAbove = middle(one, shared) <= middle(other, shared);
             Pit above = oneAbove ? one : other;
             Pit below = oneAbove ? other : one;
             Thin straight =
@@ -317,6 +316,11 @@ public final class WoodLeft {
                     .filter(w -> overlap > TOUCH || w.thickness() < near)
                     .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
         }
+    }
+
+    /** Twice the depth of a void's middle over an area. */
+    private static double middle(Pit pit, Region over) {
+        return pit.solid.shallowest(over) + pit.solid.deepest(over);
     }
 
     /** One over the other: straight down, unless a slope or a bore's roundness makes the least wood another. */
@@ -420,11 +424,11 @@ public final class WoodLeft {
     }
 
     private static Surface top(Solid solid) {
-        return solid instanceof Solid.Prism p ? p.top() : Plane.at(solid.shallowest());
+        return solid instanceof Solid.Prism p ? p.top() : ((Bore) solid).side(false);
     }
 
     private static Surface bottom(Solid solid) {
-        return solid instanceof Solid.Prism p ? p.bottom() : Plane.at(solid.deepest());
+        return solid instanceof Solid.Prism p ? p.bottom() : ((Bore) solid).side(true);
     }
 
     private static Thin least(Pit one, Feature neighbour, List<Surface> uppers, List<Surface> lowers, Region over) {

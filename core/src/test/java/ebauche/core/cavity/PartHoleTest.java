@@ -16,7 +16,7 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.DrillHole;
-import ebauche.core.stock.Solid;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Optional;
@@ -77,7 +77,7 @@ class PartHoleTest {
     void a_strap_buttons_hole_lies_in_the_middle_of_the_edge_and_ends_where_its_screw_does() {
         TestBody body = new TestBody();
         body.holes.add(strap(0, -150, new Point(0, -100)));
-        Solid.Bore bore = (Solid.Bore) body.plan()
+        Bore bore = (Bore) body.plan()
                 .step("hole-strap:drill")
                 .orElseThrow()
                 .operation()
@@ -85,7 +85,7 @@ class PartHoleTest {
                 .get(0)
                 .solid();
         assertThat(bore.to().y()).isCloseTo(-125, within(1e-9));
-        assertThat(bore.depth()).isCloseTo(0.3 + 44.5 / 2, within(1e-9));
+        assertThat(bore.fromDepth()).isCloseTo(0.3 + 44.5 / 2, within(1e-9));
         assertThat(hole(body, "hole-strap").inEdge()).isTrue();
         assertThat(body.rules()).doesNotContain("breaks-out");
     }

@@ -74,19 +74,19 @@ class OpeningTest {
     void a_bore_joins_the_edge_only_where_it_comes_out() {
         Point entry = new Point(50, 0);
         Point inner = new Point(10, 0);
-        Solid bore = new Solid.Bore(entry, inner, 22, 22);
+        Solid bore = Bore.level(entry, inner, 22, 22);
         WoodLeft.Thin sound = edge(BODY, bore, WoodLeft.Opening.of(BODY, entry, inner, 22));
         assertThat(sound.thickness()).isCloseTo(39, within(1e-6));
         assertThat(WoodLeft.Opening.of(BODY, entry, inner, 22).until())
                 .as("out at 50, less its half width and the rounding")
                 .isCloseTo(50 - 11 - 1, within(1e-6));
         Point low = new Point(50, -38);
-        Solid beside = new Solid.Bore(low, new Point(10, -38), 22, 22);
+        Solid beside = Bore.level(low, new Point(10, -38), 22, 22);
         assertThat(edge(BODY, beside, WoodLeft.Opening.of(BODY, low, new Point(10, -38), 22))
                         .thickness())
                 .as("11 of radius, 12 from the edge")
                 .isCloseTo(1, within(1e-6));
-        Solid through = new Solid.Bore(entry, new Point(-49, 0), 22, 22);
+        Solid through = Bore.level(entry, new Point(-49, 0), 22, 22);
         assertThat(edge(BODY, through, WoodLeft.Opening.of(BODY, entry, new Point(-49, 0), 22))
                         .thickness())
                 .as("its end")

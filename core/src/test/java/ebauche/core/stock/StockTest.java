@@ -41,8 +41,9 @@ class StockTest {
     private static Solid random(Random r) {
         Point at = new Point(r.nextDouble() * 100 - 50, r.nextDouble() * 140 - 70);
         if (r.nextInt(4) == 0) {
-            return new Solid.Bore(
-                    at, at.plus(r.nextDouble() * 60 - 30, 40), 5 + r.nextDouble() * 30, 4 + r.nextDouble() * 12);
+            Point end = at.plus(r.nextDouble() * 60 - 30, 40);
+            double depth = 5 + r.nextDouble() * 30;
+            return new Bore(at, depth, end, r.nextBoolean() ? depth : r.nextDouble() * 50, 4 + r.nextDouble() * 12);
         }
         Region plan = r.nextBoolean()
                 ? Region.disc(at, 5 + r.nextDouble() * 40)
@@ -63,10 +64,7 @@ class StockTest {
                         && z > p.top().depthAt(x, y)
                         && z < p.bottom().depthAt(x, y));
             } else {
-                Solid.Bore b = (Solid.Bore) cut;
-                double half = b.halfChord(x, y);
-                boolean beside = b.plan().contains(new Point(x, y));
-                solid &= !(beside && half > 0 && Math.abs(z - b.depth()) < half);
+                solid &= !RoundHole.holds((Bore) cut, x, y, z);
             }
         }
         return solid;
@@ -235,7 +233,7 @@ class StockTest {
 
     @Test
     void a_bore_reaches_its_radius_over_and_under_its_axis() {
-        Solid bore = new Solid.Bore(new Point(-70, 0), new Point(70, 0), 20, 8);
+        Solid bore = Bore.level(new Point(-70, 0), new Point(70, 0), 20, 8);
         assertThat(new double[] {bore.shallowest(), bore.deepest()}).containsExactly(16, 24);
         assertThat(new double[] {bore.shallowest(SLAB), bore.deepest(SLAB)}).containsExactly(16, 24);
     }
@@ -263,7 +261,7 @@ class StockTest {
 
     @Test
     void a_channel_through_the_middle_leaves_wood_over_and_under_it() {
-        Stock stock = slab(0.5).after(cut(new Solid.Bore(new Point(-70, 0.25), new Point(70, 0.25), 20, 8)));
+        Stock stock = slab(0.5).after(cut(Bore.level(new Point(-70, 0.25), new Point(70, 0.25), 20, 8)));
         double[] in = stock.intervalsAt(0.2, 0.25);
         assertThat(in).hasSize(4);
         assertThat(in[1]).isEqualTo(16, within(0.01));

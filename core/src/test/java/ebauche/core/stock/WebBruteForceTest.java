@@ -80,15 +80,8 @@ class WebBruteForceTest {
             solid.shallowest(),
             solid.deepest()
         };
-        if (solid instanceof Solid.Bore bore) {
-            return new Filled(
-                    p -> {
-                        double half = bore.halfChord(p.x, p.y);
-                        return half > 0
-                                && Math.abs(p.z - bore.depth()) <= half
-                                && bore.plan().contains(new Point(p.x, p.y));
-                    },
-                    box);
+        if (solid instanceof Bore bore) {
+            return new Filled(p -> RoundHole.holds(bore, p.x, p.y, p.z), box);
         }
         Solid.Prism prism = (Solid.Prism) solid;
         return new Filled(
@@ -167,8 +160,9 @@ class WebBruteForceTest {
         if (solid instanceof Solid.Prism prism) {
             return (under ? prism.bottom() : prism.top()).depthAt(x, y);
         }
-        Solid.Bore bore = (Solid.Bore) solid;
-        return bore.depth() + (under ? 1 : -1) * bore.halfChord(x, y);
+        Bore bore = (Bore) solid;
+        double[] piece = bore.pieceAt(x, y);
+        return piece.length == 0 ? under ? bore.shallowest() : bore.deepest() : piece[under ? 1 : 0];
     }
 
     private static Solid solid(Random random, double x, double low, double high) {
@@ -176,8 +170,9 @@ class WebBruteForceTest {
         double turned = random.nextDouble() * 180;
         if (random.nextInt(3) == 0) {
             Point end = at.plus(8 * Math.cos(Math.toRadians(turned)), 8 * Math.sin(Math.toRadians(turned)));
-            double diameter = 3 + random.nextDouble() * 3;
-            return new Solid.Bore(at, end, (low + high) / 2, Math.min(diameter, high - low));
+            double diameter = Math.min(3 + random.nextDouble() * 3, high - low);
+            double lean = random.nextBoolean() ? 0 : (high - low - diameter) / 2;
+            return new Bore(at, (low + high) / 2 - lean, end, (low + high) / 2 + lean, diameter);
         }
         Region area = Region.rectangle(at, 5 + random.nextDouble() * 5, 4 + random.nextDouble() * 4, 1, turned);
         if (random.nextBoolean()) {
@@ -260,12 +255,12 @@ class WebBruteForceTest {
     /** A bore is round: over its crown it is nearest, at its sides not; two crossing bores are as far apart as their axes, less both radii. */
     @Test
     void bores_are_round() {
-        Solid bore = new Solid.Bore(new Point(0, 0), new Point(0, 30), 20, 10);
+        Solid bore = Bore.level(new Point(0, 0), new Point(0, 30), 20, 10);
         Solid beside = Solid.Prism.between(Region.rectangle(new Point(12, 15), 10, 10, 0, 0), 0, 12);
         // From the axis: 7 beside, 8 over; the wood is the way to the edge less the radius.
         assertThat(Web.least(Slices.of(bore), Slices.of(beside)).orElseThrow().thickness())
                 .isCloseTo(Math.hypot(7, 8) - 5, within(1e-3));
-        Solid across = new Solid.Bore(new Point(-20, 15), new Point(20, 15), 32, 6);
+        Solid across = Bore.level(new Point(-20, 15), new Point(20, 15), 32, 6);
         assertThat(Web.least(Slices.of(bore), Slices.of(across)).orElseThrow().thickness())
                 .isCloseTo(12 - 5 - 3, within(0.01));
     }

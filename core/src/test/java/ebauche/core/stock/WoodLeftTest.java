@@ -112,8 +112,8 @@ class WoodLeftTest {
                 .isEqualTo(-2, within(1e-9));
     }
 
-    private static Solid.Bore bore(double y, double depth) {
-        return new Solid.Bore(new Point(-60, y), new Point(60, y), depth, 8);
+    private static Bore bore(double y, double depth) {
+        return Bore.level(new Point(-60, y), new Point(60, y), depth, 8);
     }
 
     /** Two round holes: their axes' distance less their radii, side by side or one over the other. */
