@@ -100,7 +100,7 @@ public final class BoardDrawing {
     private boolean glued() {
         return plan.history().steps().subList(0, Math.min(step + 1, plan.steps().size())).stream()
                 .flatMap(s -> s.changes().stream())
-                .anyMatch(Change.Add.class::isInstance);
+                .anyMatch(c -> c instanceof Change.Add add && add.isBlank());
     }
 
     private void draw() {

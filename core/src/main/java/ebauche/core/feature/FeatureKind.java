@@ -53,6 +53,8 @@ public enum FeatureKind {
     JACK("jack", Role.VOID, "jack hole", true),
     HOLE("hole", Role.VOID, "%s hole", "%s"),
 
+    REPAIR("repair", Role.FILL, "%s repair", "%s repair"),
+
     /** Of an earlier or a later program: a word in a record that none of the others explains. It is kept as it stands. */
     UNKNOWN("", Role.VOID, null, false, "%s", "%s");
 
@@ -64,6 +66,8 @@ public enum FeatureKind {
         WHOLE_BODY,
         /** What gives a face its shape. */
         SHAPE,
+        /** Wood that is put back into it. */
+        FILL,
         /** What is cut into the body. */
         VOID
     }

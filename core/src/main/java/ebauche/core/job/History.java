@@ -148,7 +148,9 @@ public final class History {
                 joins::joined);
         for (Step step : cut) {
             for (Change change : step.changes()) {
-                if (isVoid(change)) {
+                if (change instanceof Change.Add add && !add.isBlank()) {
+                    left.fill(add.solid());
+                } else if (isVoid(change)) {
                     left.add(
                             change.feature(),
                             step.operation().face(),

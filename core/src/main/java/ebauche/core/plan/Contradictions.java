@@ -10,6 +10,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Fill;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -17,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Finds where a later design wants wood that a finished step has already taken.
@@ -50,14 +52,29 @@ final class Contradictions {
         Map<Feature, Finding> found = new LinkedHashMap<>();
         List<AsBuilt.Done> lastFirst = new ArrayList<>(done.values());
         Collections.reverse(lastFirst);
+        List<Solid> putBack = new ArrayList<>();
         for (AsBuilt.Done fact : lastFirst) {
             for (Change change : cut.get(fact.operation())) {
                 if (change instanceof Change.Remove taken && !found.containsKey(taken.feature())) {
-                    compare(build, planned, fact, taken).ifPresent(f -> found.put(taken.feature(), f));
+                    stillGone(taken, putBack)
+                            .flatMap(t -> compare(build, planned, fact, t).stream())
+                            .findFirst()
+                            .ifPresent(f -> found.put(taken.feature(), f));
+                } else if (change instanceof Change.Add add && !add.isBlank()) {
+                    putBack.add(add.solid());
                 }
             }
         }
         return found;
+    }
+
+    /** What is still gone of a cut, after the wood that was put back since. */
+    private static Stream<Change.Remove> stillGone(Change.Remove cut, List<Solid> putBack) {
+        List<Solid> left = List.of(cut.solid());
+        for (Solid fill : putBack) {
+            left = Fill.without(left, fill);
+        }
+        return left.stream().map(s -> new Change.Remove(cut.feature(), cut.workpiece(), s));
     }
 
     private static Optional<Finding> compare(

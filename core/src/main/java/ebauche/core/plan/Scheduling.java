@@ -158,7 +158,7 @@ final class Scheduling {
         int minutes = 0;
         double timber = 0;
         for (Operation operation : ordered) {
-            if (operation.changes().stream().anyMatch(Change.Add.class::isInstance)) {
+            if (operation.changes().stream().anyMatch(c -> c instanceof Change.Add add && add.isBlank())) {
                 timber = build.design().blank().grams();
             }
             steps.add(new BuildPlan.PlanStep(

@@ -76,6 +76,39 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         return isUpright() ? new Point(1, 0) : new Point((to.x() - from.x()) / way, (to.y() - from.y()) / way);
     }
 
+    /** How far along its axis a place in space lies, mm from where it begins. */
+    double alongAxis(Point at, double depth) {
+        double way = from.distance(to);
+        double ahead = way == 0
+                ? 0
+                : ((to.x() - from.x()) * (at.x() - from.x()) + (to.y() - from.y()) * (at.y() - from.y())) / length();
+        return ahead + (depth - fromDepth) * down();
+    }
+
+    /** Whether another runs on the same axis, whichever way. */
+    boolean isOnAxis(Bore other) {
+        return offAxis(other.from, other.fromDepth) < CLOSE && offAxis(other.to, other.toDepth) < CLOSE;
+    }
+
+    private double offAxis(Point at, double depth) {
+        double along = alongAxis(at, depth) / length();
+        Point foot = from.towards(to, along);
+        return Math.hypot(foot.distance(at), fromDepth + along * (toDepth - fromDepth) - depth);
+    }
+
+    /** The part of it between two places along its axis, mm from where it begins. */
+    Bore between(double first, double last) {
+        double one = first / length();
+        double other = last / length();
+        double fall = toDepth - fromDepth;
+        return new Bore(
+                from.towards(to, one),
+                fromDepth + one * fall,
+                from.towards(to, other),
+                fromDepth + other * fall,
+                diameter);
+    }
+
     @Override
     public Region plan() {
         if (isUpright()) {

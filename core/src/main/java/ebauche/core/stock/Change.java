@@ -1,6 +1,7 @@
 package ebauche.core.stock;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 
 /**
  * What one operation does to the wood, exactly.
@@ -23,5 +24,10 @@ public sealed interface Change {
     }
 
     /** Wood put on or in: the blank itself, a cap, a plug, a shim. */
-    record Add(Feature feature, Workpiece workpiece, Solid solid, Material material) implements Change {}
+    record Add(Feature feature, Workpiece workpiece, Solid solid, Material material) implements Change {
+        /** Whether it is the body's own timber, and no plug, shim or cap of a repair. */
+        public boolean isBlank() {
+            return feature.is(FeatureKind.BLANK);
+        }
+    }
 }

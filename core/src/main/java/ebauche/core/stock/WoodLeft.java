@@ -135,6 +135,20 @@ public final class WoodLeft {
         }
     }
 
+    /** Wood is put into what is cut so far: voids that are added later are cut into it again. */
+    public void fill(Solid fill) {
+        List<Pit> all = List.copyOf(voids);
+        voids.clear();
+        for (Pit pit : all) {
+            List<Solid> left = Fill.without(pit.solid, fill);
+            if (left.equals(List.of(pit.solid))) {
+                voids.add(pit);
+            } else {
+                left.forEach(s -> add(pit.feature, pit.from, s, pit.opening));
+            }
+        }
+    }
+
     /** Adds a void that breaks out of nothing on purpose. */
     public void add(Feature feature, Face from, Solid solid) {
         add(feature, from, solid, Optional.empty());
