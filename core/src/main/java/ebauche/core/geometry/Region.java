@@ -1,5 +1,6 @@
 package ebauche.core.geometry;
 
+import org.locationtech.jts.noding.snap.SnappingNoder;
 import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +33,12 @@ public final class Region {
 
     /** Chords per quarter circle; an offset of 20 mm is then within 0.02 mm of true. */
     private static final int QUARTER = 24;
+
+    /** Corners nearer than this are one, where the usual overlay fails, mm. */
+    private static final double NEARLY_ONE = 1e-9;
+
+    /** Of an area, what may be gone by rounding. */
+    private static final double ROUNDING = 1e-12;
 
     /** What was done to an area, with another or by a distance. */
     private record Made(char what, Region one, Object by) {}
@@ -262,8 +269,20 @@ public final class Region {
         }
         return remember(new Made('-', this, other), () -> {
             Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
+            if (rest.area() >= area() * (1 - ROUNDING)) {
+                rest = areas(snapped(other, OverlayNG.DIFFERENCE));
+            }
             return rest.isEmpty() ? EMPTY : new Region(rest.geometry, other, null);
         });
+    }
+
+    /**
+     * The same once more with corners drawn together that lie nearly in one place. Where edges run into one another by a rounding, the
+     * usual overlay may answer that two areas share nothing though one lies in the other: what is not apart and shares nothing is asked
+     * again.
+     */
+    private Geometry snapped(Region other, int operation) {
+        return OverlayNG.overlay(geometry, other.geometry, operation, null, new SnappingNoder(NEARLY_ONE));
     }
 
     private boolean lacksAllOf(Region other) {
@@ -289,6 +308,9 @@ public final class Region {
             return EMPTY;
         }
         Region shared = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.INTERSECTION));
+        if (shared.isEmpty()) {
+            shared = areas(snapped(other, OverlayNG.INTERSECTION));
+        }
         return shared.isEmpty() ? EMPTY : new Region(shared.geometry, null, other);
     }
 

@@ -117,4 +117,25 @@ class RegionTest {
         assertThat(Region.EMPTY.overlaps(Region.disc(new Point(0, 0), 4))).isFalse();
         assertThat(Region.disc(new Point(3, 1), 4).mirrored().centroid().x()).isEqualTo(-3, within(1e-9));
     }
+
+    /** What an area was cut to lies in it, also where its corners lie on the other's edges but for a rounding. */
+    @Test
+    void what_was_cut_to_an_area_lies_in_it() {
+        Region area = Region.ofRing(List.of(
+                new Point(0.6636282241278586, -25.939250355685772),
+                new Point(22.423715144923044, -8.31827940629033),
+                new Point(8.578666541826621, 8.77893174576303),
+                new Point(-13.181420378968562, -8.842039203632414)));
+        Region over = Region.ofRing(List.of(
+                new Point(6.899757155283686, -6.818472437317917),
+                new Point(18.046929537444598, 3.218486658064956),
+                new Point(1.9877949848320018, 21.053962469522418),
+                new Point(-9.159377397328912, 11.017003374139547)));
+        Region shared = area.intersection(over);
+        assertThat(shared.area()).isCloseTo(123.015, within(0.001));
+        assertThat(shared.intersection(area).area()).isCloseTo(shared.area(), within(1e-6));
+        assertThat(area.intersection(shared).area()).isCloseTo(shared.area(), within(1e-6));
+        assertThat(shared.minus(area).area()).isCloseTo(0, within(1e-6));
+        assertThat(area.minus(shared).area()).isCloseTo(area.area() - shared.area(), within(1e-6));
+    }
 }
