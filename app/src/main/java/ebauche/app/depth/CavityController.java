@@ -185,7 +185,7 @@ class CavityController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
-            @RequestParam String of,
+            @RequestParam(required = false) String of,
             @RequestParam String bit,
             @RequestParam String lip,
             @ModelAttribute("fig") Figures fig,
