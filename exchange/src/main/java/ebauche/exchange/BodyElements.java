@@ -48,6 +48,7 @@ final class BodyElements {
     private static final Field<String> ID = Field.id();
     private static final Field<Face> FACE = Field.word("face", "face", SurfaceFile.FACES);
     private static final Field<Double> WIDTH = Field.length("width", "all round, so wide");
+    private static final Field<Double> FADE = Field.length("fade", "fades out over");
     private static final Field<Double> DEPTH = Field.length("depth", "deepest");
     private static final Field<Profile.Shape> SHAPE =
             Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
@@ -99,7 +100,7 @@ final class BodyElements {
             .many()
             .asksNothing()
             .feature(FeatureKind.CONTOUR)
-            .described("carved parts of front and back: off a line across a face, or all round so wide")
+            .described("carved parts of front and back: off a line across a face, or so wide inside the edge")
             .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS)
             .oneOf("line", "width")
             .build();
@@ -109,6 +110,14 @@ final class BodyElements {
             .asksNothing()
             .optional()
             .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"))
+            .build();
+
+    /** The part of the edge that a contour which lies so far inside it runs along. */
+    static final Element STRETCH = Element.of("contours.stretch", "Stretch of the edge")
+            .asksNothing()
+            .optional()
+            .described("walked anticlockwise as seen from the front; beyond its ends the contour fades out")
+            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
             .build();
 
     static final Element TEMPLATES = Element.of("templates", "Template")
@@ -124,6 +133,10 @@ final class BodyElements {
         return new TemplateMade(TEMPLATE_OF.of(spot), TEMPLATE_THICKNESS.of(spot), MATERIAL.of(spot), HOLD.of(spot));
     }
 
+    private static Contour.Start.Stretch stretch(JsonPlace spot) {
+        return new Contour.Start.Stretch(spot.point("from"), spot.point("to"), FADE.of(spot));
+    }
+
     /** A contour that can be laid on the outline; which one cannot is told at its place. */
     static Contour contour(JsonPlace spot, Outline outline) {
         Contour contour = new Contour(
@@ -131,7 +144,8 @@ final class BodyElements {
                 FACE.of(spot),
                 spot.has("line")
                         ? spot.object("line", s -> new Contour.Start.Across(s.point("from"), s.point("to")))
-                        : new Contour.Start.Round(WIDTH.of(spot)),
+                        : new Contour.Start.Round(
+                                WIDTH.of(spot), spot.optionalObject("stretch", BodyElements::stretch)),
                 DEPTH.of(spot),
                 SHAPE.of(spot),
                 RADIUS.of(spot));

@@ -39,6 +39,7 @@ public final class DesignCatalogue {
             CavityElements.HOLES,
             BodyElements.CONTOURS,
             BodyElements.LINE,
+            BodyElements.STRETCH,
             BodyElements.TEMPLATES);
 
     private DesignCatalogue() {}

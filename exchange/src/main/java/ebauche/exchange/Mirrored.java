@@ -57,6 +57,11 @@ public final class Mirrored {
             negate(object, key);
         } else if (key.equals("outline") && value instanceof ObjectNode outline) {
             outline(outline);
+        } else if (key.equals("stretch") && value instanceof ObjectNode stretch) {
+            mirror(value);
+            JsonNode from = stretch.get("from");
+            stretch.set("from", stretch.get("to"));
+            stretch.set("to", from);
         } else if (key.equals("strips") && value instanceof ArrayNode strips) {
             List<JsonNode> turned = new ArrayList<>(strips.valueStream().toList());
             strips.removeAll();

@@ -8,9 +8,11 @@ import ebauche.core.stock.Course;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.Surface;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.DoubleStream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -54,8 +56,27 @@ final class SurfaceFile {
         return new Carve(
                 spot.word("face", FACES),
                 spot.number("flat", -FARTHEST, FARTHEST),
-                spot.has("line") ? line(spot.at("line")) : Course.Rim.of(region(spot, "rim"), width),
+                course(spot, width),
                 new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
+    }
+
+    private static Course course(JsonPlace spot, double width) {
+        if (spot.has("guide")) {
+            return new Course.Stretch(guide(spot.at("guide")), width);
+        }
+        return spot.has("line") ? line(spot.at("line")) : Course.Rim.of(region(spot, "rim"), width);
+    }
+
+    private static List<Point> guide(JsonPlace spot) {
+        double[] p = spot.numbers(MOST_COORDINATES, FARTHEST);
+        if (p.length < 4 || p.length % 2 != 0) {
+            throw spot.trouble("must be x, y, x, y, ... of an open line");
+        }
+        List<Point> guide = new ArrayList<>();
+        for (int i = 0; i < p.length; i += 2) {
+            guide.add(new Point(p[i], p[i + 1]));
+        }
+        return guide;
     }
 
     private static Course line(JsonPlace spot) {
@@ -105,6 +126,13 @@ final class SurfaceFile {
                             line.from().y(),
                             line.to().x(),
                             line.to().y()));
+        } else if (carve.course() instanceof Course.Stretch stretch) {
+            out.set(
+                    "guide",
+                    numbers(stretch.guide().stream()
+                            .flatMapToDouble(p -> DoubleStream.of(p.x(), p.y()))
+                            .map(SurfaceFile::micrometre)
+                            .toArray()));
         } else {
             out.set("rim", rings(((Course.Rim) carve.course()).outline()));
         }
@@ -119,8 +147,12 @@ final class SurfaceFile {
     static ArrayNode rings(Region region) {
         ArrayNode rings = JSON.arrayNode();
         region.forEachRing(ring -> rings.add(
-                numbers(Arrays.stream(ring).map(v -> Math.rint(v * 1000) / 1000).toArray())));
+                numbers(Arrays.stream(ring).map(SurfaceFile::micrometre).toArray())));
         return rings;
+    }
+
+    private static double micrometre(double v) {
+        return Math.rint(v * 1000) / 1000;
     }
 
     static ArrayNode numbers(double... values) {

@@ -7,7 +7,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
- * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a pot under its scratch plate,
+ * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a pot under its scratch plate and its edge eased along a stretch,
  * left-handed ones.
  */
 final class OddBodies {
@@ -85,6 +85,9 @@ final class OddBodies {
         ObjectNode rout = (ObjectNode) design.path("cavities").get(1);
         rout.putArray("joins").add("pickup-neck").add("pickup-bridge");
         rout.remove("depth");
+        design.putArray("contours").add(Additions.json("""
+                {"id": "edge", "face": "front", "width": "20 mm", "depth": "3 mm", "shape": "round",
+                 "stretch": {"from": {"x": "-120 mm", "y": "100 mm"}, "to": {"x": "110 mm", "y": "100 mm"}, "fade": "40 mm"}}"""));
         return design;
     }
 

@@ -32,6 +32,8 @@ import tools.jackson.databind.node.ObjectNode;
  */
 class SchemaWalkTest {
     private static final String UNKNOWN = "zz-unknown";
+    private static final String STRETCH = """
+            {"stretch": {"from": {"x": "-100 mm", "y": "150 mm"}, "to": {"x": "100 mm", "y": "150 mm"}, "fade": "60 mm"}}""";
     private static final JsonNode SCHEMA = BuildFile.tree(text("/ebauche/format/ebauche-build.schema.json"));
     private static final Schema JUDGE = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(
@@ -93,6 +95,9 @@ class SchemaWalkTest {
         }
         ObjectNode even = drawn.withObject("/design/blank/top").put("pieces", 2).put("grainAngle", 3);
         even.remove(List.of("strips", "flaws"));
+        Additions.json(STRETCH)
+                .propertyStream()
+                .forEach(p -> ((ObjectNode) drawn.at("/design/contours/0")).set(p.getKey(), p.getValue()));
         drawn.withObject("/design/jack").put("diameter", "22 mm").remove("part");
         samples.add(drawn);
         return samples;
@@ -156,6 +161,10 @@ class SchemaWalkTest {
                     {"kind": "remove", "feature": "neck",
                      "solid": {"kind": "prism", "rings": [[0, 0, 9, 0, 9, 9, 0, 0]], "top": [0, 0, 0],
                        "bottom": {"face": "front", "flat": 0, "rim": [[0, 0, 99, 0, 99, 99, 0, 0]], "shape": "straight",
+                         "width": 20, "depth": 5}}},
+                    {"kind": "remove", "feature": "neck",
+                     "solid": {"kind": "prism", "rings": [[0, 0, 9, 0, 9, 9, 0, 0]], "top": [0, 0, 0],
+                       "bottom": {"face": "front", "flat": 0, "guide": [0, 0, 50, 0, 60, 20], "shape": "straight",
                          "width": 20, "depth": 5}}}]}]
                 """.getBytes(StandardCharsets.UTF_8));
         return (ArrayNode) read;

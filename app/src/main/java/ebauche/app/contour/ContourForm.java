@@ -19,6 +19,9 @@ import tools.jackson.databind.node.ObjectNode;
  * @param troubles what is wrong, by field
  */
 public record ContourForm(String was, Map<String, String> typed, Map<String, String> troubles) {
+    /** Fields of a stretch of the edge begin with it. */
+    static final String STRETCH = "along-";
+
     private static final String ID = "[a-z0-9][a-z0-9-]{0,29}";
 
     /** A contour as the design's file has it, in the maker's own writing. */
@@ -28,15 +31,20 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
             typed.put(key, contour.path(key).asString(""));
         }
         typed.put("start", contour.has("line") ? "line" : "round");
-        for (String end : List.of("from", "to")) {
-            JsonNode at = contour.path("line").path(end);
-            typed.put(end + "x", at.path("x").asString(""));
-            typed.put(end + "y", at.path("y").asString(""));
-        }
+        ends(typed, "", contour.path("line"));
+        ends(typed, STRETCH, contour.path("stretch"));
+        typed.put("fade", contour.at("/stretch/fade").asString(""));
         if (typed.get("shape").isEmpty()) {
             typed.put("shape", "straight");
         }
         return new ContourForm(typed.get("id"), typed, new LinkedHashMap<>());
+    }
+
+    private static void ends(Map<String, String> typed, String prefix, JsonNode line) {
+        for (String end : List.of("from", "to")) {
+            typed.put(prefix + end + "x", line.path(end).path("x").asString(""));
+            typed.put(prefix + end + "y", line.path(end).path("y").asString(""));
+        }
     }
 
     /** One that is about to be, in the maker's unit. */
@@ -75,6 +83,13 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         return !get("start").equals("round");
     }
 
+    /** Whether it runs along a part of the edge only: one of its fields says something. */
+    private boolean alongAStretch() {
+        return typed.entrySet().stream()
+                .filter(e -> e.getKey().startsWith(STRETCH) || e.getKey().equals("fade"))
+                .anyMatch(e -> !e.getValue().isBlank());
+    }
+
     public boolean hollow() {
         return get("shape").equals("hollow");
     }
@@ -97,6 +112,12 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
             end(values, across.putObject("to"), "to");
         } else {
             values.length("width", out, "width");
+            if (alongAStretch()) {
+                ObjectNode stretch = out.putObject("stretch");
+                end(values, stretch.putObject("from"), STRETCH + "from");
+                end(values, stretch.putObject("to"), STRETCH + "to");
+                values.length("fade", stretch, "fade");
+            }
         }
         values.length("depth", out, "depth");
         out.put("shape", values.text("shape"));

@@ -160,7 +160,10 @@ class ContoursController {
     /** The form's field that a place in the file stands for; the depth's line takes what belongs to no field. */
     private static String field(String path) {
         String last = path.substring(path.lastIndexOf('.') + 1);
-        return List.of("width", "radius", "id").contains(last) ? last : last.equals("to") ? "tox" : "depth";
+        if (last.equals("to")) {
+            return (path.contains(".stretch.") ? ContourForm.STRETCH : "") + "tox";
+        }
+        return List.of("width", "radius", "id", "fade").contains(last) ? last : "depth";
     }
 
     @PostMapping

@@ -1,10 +1,10 @@
 package ebauche.app.drawing;
 
-import ebauche.core.design.Contour;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.stock.Relief;
 import java.util.stream.IntStream;
 
 /** Carved parts of the faces on a plan, in bands of depth like a chart of a sea: carved already, being carved, or to come. */
@@ -14,10 +14,10 @@ final class Carves {
 
     private Carves() {}
 
-    /** Every contour that is decided on, as it is around a step. */
+    /** Whatever shapes a face and is decided on, as it is around a step. */
     static void draw(Svg svg, Frame frame, BuildPlan plan, int step) {
-        for (Contour.Laid laid : plan.build().contours()) {
-            StepKey key = StepKey.of(laid.contour().feature(), StepKind.CARVE);
+        for (Relief laid : plan.build().surfaces()) {
+            StepKey key = StepKey.of(laid.feature(), StepKind.CARVE);
             IntStream.range(0, plan.steps().size())
                     .filter(i -> plan.steps().get(i).operation().key().equals(key))
                     .findFirst()
@@ -29,12 +29,12 @@ final class Carves {
         }
     }
 
-    static String side(Contour.Laid laid, Frame frame) {
-        return laid.contour().face() == frame.up() ? "" : " far";
+    static String side(Relief laid, Frame frame) {
+        return laid.face() == frame.up() ? "" : " far";
     }
 
-    /** One contour's bands: the first is all of it. */
-    static void bands(Svg svg, Frame frame, Contour.Laid laid) {
+    /** The bands of one: the first is all of it. */
+    static void bands(Svg svg, Frame frame, Relief laid) {
         double depth = laid.profile().depth();
         for (int band = 0; band < BANDS; band++) {
             Region deeper = laid.beyond(band == 0 ? 0 : laid.profile().across(depth * band / BANDS));

@@ -6,6 +6,8 @@ import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.DepthCard;
@@ -134,6 +136,24 @@ class ContourPagesTest extends WithVisitor {
         assertThat(answer.body()).contains("would rise again");
         typed.put("radius", "");
         assertThat(post("sedge", typed).statusCode()).isEqualTo(422);
+    }
+
+    /** Work along a part of the edge is kept, shown again, and stays when something else of it is changed. */
+    @Test
+    void a_top_may_run_along_a_part_of_the_edge() {
+        Map<String, String> top = new HashMap<>(Map.of(
+                "base", "1", "act", "keep", "was", "top", "id", "top", "face", "front", "start", "round", "width",
+                "52 mm"));
+        top.putAll(Map.of("depth", "5 mm", "shape", "round", "along-fromx", "-100 mm", "along-fromy", "200 mm"));
+        top.putAll(Map.of("along-tox", "90 mm", "along-toy", "180 mm", "fade", "20 mm"));
+        HttpResponse<String> tooShort = post("marram", top);
+        assertThat(tooShort.statusCode()).isEqualTo(422);
+        assertThat(tooShort.body()).contains("no less than its width");
+        top.put("fade", "70 mm");
+        assertThat(post("marram", top).statusCode()).isEqualTo(302);
+        assertThat(plan("marram").build().finished(Face.FRONT).fall(new Point(0, 243)))
+                .isZero();
+        assertThat(me.get(shop.path("marram") + "/contours").body()).contains("value=\"70 mm\"");
     }
 
     @Test

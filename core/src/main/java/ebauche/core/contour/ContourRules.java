@@ -158,9 +158,9 @@ final class ContourRules {
     private void edgeBand(EdgeBand band) {
         double least = build.shop().limits().least(WoodLeft.Kind.WALL);
         double left = band.thickness().value();
-        String front = band.front().feature().said();
-        String back = band.back().feature().said();
-        rules.add(rule("edge-band", band.front().feature(), band.at())
+        String front = band.front().said();
+        String back = band.back().said();
+        rules.add(rule("edge-band", band.front(), band.at())
                 .says("An even edge stays between the " + front + " and the " + back + "; it never comes to a point.")
                 .atLeast(band.thickness(), least)
                 .tight(2)
@@ -168,7 +168,7 @@ final class ContourRules {
                 .fails(() -> (left <= 0
                                 ? Finding.stops("contour", "contours-meet")
                                 : Finding.thinkAgain("contour", "thin-edge"))
-                        .on(band.front().feature())
+                        .on(band.front())
                         .at(band.at())
                         .length("left", left)
                         .length("least", least)

@@ -6,13 +6,11 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.measure.Fact;
-import ebauche.core.measure.Quantity;
-import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
-import ebauche.core.stock.Carve;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Profile;
+import ebauche.core.stock.Relief;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -35,10 +33,31 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
             }
         }
 
-        /** All round, so far inside the outline. */
-        record Round(double width) implements Start {
+        /** So far inside the outline, all round or along a stretch of it. */
+        record Round(double width, Optional<Stretch> along) implements Start {
             public Round {
                 Refusal.between(width, 3, 250, "width");
+                along.ifPresent(s -> Refusal.unless(
+                        s.fade() >= width, "fade", "it fades out over no less than its width, as its end is round"));
+            }
+
+            /** All round. */
+            public Round(double width) {
+                this(width, Optional.empty());
+            }
+        }
+
+        /**
+         * A part of the edge, walked anticlockwise as seen from the front, beyond whose ends the work fades out.
+         *
+         * @param from a place near the edge where it begins
+         * @param to a place near the edge where it ends
+         * @param fade how far along the edge it takes to fade out, mm
+         */
+        record Stretch(Point from, Point to, double fade) {
+            public Stretch {
+                Refusal.between(fade, 1, 300, "fade");
+                Refusal.unless(from.distance(to) >= 10, "to", "its two ends lie closer than 10 mm together");
             }
         }
     }
@@ -58,25 +77,15 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
     }
 
     /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */
-    public record Laid(Contour contour, Region plan, Course course, Profile profile) {
-        /** Its surface under a face that lies at a depth in the stock where it is not carved. */
-        public Carve under(double flat) {
-            return new Carve(contour.face(), flat, course, profile);
+    public record Laid(Contour contour, Region plan, Course course, Profile profile) implements Relief {
+        @Override
+        public Feature feature() {
+            return contour.feature();
         }
 
-        /** How steeply it falls on the whole. */
-        public Reckoning slope() {
-            double width = profile.width();
-            double depth = profile.depth();
-            return Reckoning.of("slope of the " + contour.feature().said(), Quantity.ANGLE)
-                    .length("deepest, d", Fact.typed(depth))
-                    .length("width there, w", width)
-                    .is(Math.toDegrees(Math.atan2(depth, width)), "arctan(d / w)");
-        }
-
-        /** The part of it that lies at least so far from where it begins. */
-        public Region beyond(double across) {
-            return course.beyond(plan, across);
+        @Override
+        public Face face() {
+            return contour.face();
         }
     }
 
@@ -95,6 +104,11 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
 
     private Laid laid(Outline outline) {
         Region body = outline.region();
+        if (start instanceof Start.Round round && round.along().isPresent()) {
+            Start.Stretch along = round.along().get();
+            Course.Stretch stretch = Course.Stretch.of(body, along.from(), along.to(), along.fade(), round.width());
+            return new Laid(this, stretch.over(body), stretch, profile(round.width()));
+        }
         if (start instanceof Start.Round round) {
             Region flat = body.grown(-round.width());
             return new Laid(

@@ -42,11 +42,26 @@ public final class EdgeDistance {
     public static EdgeDistance of(Region region, double reach) {
         List<double[]> rings = new ArrayList<>();
         region.forEachRing(rings::add);
-        double[] pieces = pieces(rings);
-        double x0 = region.minX() - LARGE;
-        double y0 = region.minY() - LARGE;
-        int wide = (int) Math.ceil((region.maxX() - x0) / LARGE) + 1;
-        int high = (int) Math.ceil((region.maxY() - y0) / LARGE) + 1;
+        return of(pieces(rings), region.minX() - LARGE, region.minY() - LARGE, region.maxX(), region.maxY(), reach);
+    }
+
+    /** Distances up to {@code reach} from an open line, on either side, mm. */
+    public static EdgeDistance ofLine(List<Point> line, double reach) {
+        double[] ring = new double[2 * line.size()];
+        for (int i = 0; i < line.size(); i++) {
+            ring[2 * i] = line.get(i).x();
+            ring[2 * i + 1] = line.get(i).y();
+        }
+        double[] x = line.stream().mapToDouble(Point::x).sorted().toArray();
+        double[] y = line.stream().mapToDouble(Point::y).sorted().toArray();
+        double room = reach + LARGE;
+        int last = line.size() - 1;
+        return of(pieces(List.of(ring)), x[0] - room, y[0] - room, x[last] + room, y[last] + room, reach);
+    }
+
+    private static EdgeDistance of(double[] pieces, double x0, double y0, double maxX, double maxY, double reach) {
+        int wide = (int) Math.ceil((maxX - x0) / LARGE) + 1;
+        int high = (int) Math.ceil((maxY - y0) / LARGE) + 1;
         double[][] buckets = new double[wide * ACROSS * high * ACROSS][];
         for (int i = 0; i < wide * high; i++) {
             int across = i % wide;

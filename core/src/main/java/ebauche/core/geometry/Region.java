@@ -1,6 +1,5 @@
 package ebauche.core.geometry;
 
-import org.locationtech.jts.noding.snap.SnappingNoder;
 import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +16,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.noding.snap.SnappingNoder;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
@@ -180,6 +180,13 @@ public final class Region {
         AffineTransformation move = AffineTransformation.rotationInstance(Math.toRadians(turned));
         move.translate(centre.x(), centre.y());
         return of(move.transform(round)).remembered();
+    }
+
+    /** All that lies no farther from an open line than a reach, mm. */
+    public static Region alongLine(List<Point> line, double reach) {
+        Coordinate[] corners =
+                line.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+        return of(BufferOp.bufferOp(FACTORY.createLineString(corners), reach, new BufferParameters(QUARTER)));
     }
 
     /** A four-sided area. */

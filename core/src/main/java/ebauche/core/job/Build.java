@@ -23,6 +23,7 @@ import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
+import ebauche.core.stock.Relief;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -98,16 +99,21 @@ public final class Build {
         return contours;
     }
 
+    /** Whatever shapes its faces, decided on or not. */
+    public List<Relief> surfaces() {
+        return List.copyOf(contours);
+    }
+
     /** A face as it will be when the body is finished, carves and all; an undecided one keeps its wood. */
     public FaceShape finished(Face face) {
         double flat = faces.finished(face);
         return new FaceShape(
                 face,
                 flat,
-                contours.stream()
-                        .filter(c -> c.contour().face() == face)
-                        .filter(c -> !design.undecided().contains(c.contour().feature()))
-                        .map(c -> new FaceShape.Carved(c.contour().feature(), c.plan(), c.under(flat)))
+                surfaces().stream()
+                        .filter(r -> r.face() == face)
+                        .filter(r -> !design.undecided().contains(r.feature()))
+                        .map(r -> new FaceShape.Carved(r.feature(), r.plan(), r.under(flat)))
                         .toList());
     }
 

@@ -38,18 +38,18 @@ public final class Datum {
     public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark(
             StepKey.of(Feature.of(FeatureKind.NECK), StepKind.BRIDGE), "the bridge's place marked from the neck");
 
-    /** A contour carved: nothing more comes off the face there but sanding. */
-    public static Condition.Mark carved(Feature contour) {
-        return new Condition.Mark(StepKey.of(contour, StepKind.CARVE), "the " + contour.said() + " carved");
+    /** What shapes a face carved: nothing more comes off the face there but sanding. */
+    public static Condition.Mark carved(Feature shape) {
+        return new Condition.Mark(StepKey.of(shape, StepKind.CARVE), "the " + shape.said() + " carved");
     }
 
     /** The carves of a face over a region that are still to come. */
     public static List<Condition.Mark> carvesToCome(Build build, Face face, Region region) {
-        return build.contours().stream()
-                .filter(c -> c.contour().face() == face)
-                .filter(c -> !build.isDone(StepKey.of(c.contour().feature(), StepKind.CARVE)))
-                .filter(c -> c.plan().intersection(region).area() > Condition.TOUCH_AREA)
-                .map(c -> carved(c.contour().feature()))
+        return build.surfaces().stream()
+                .filter(r -> r.face() == face)
+                .filter(r -> !build.isDone(StepKey.of(r.feature(), StepKind.CARVE)))
+                .filter(r -> r.plan().intersection(region).area() > Condition.TOUCH_AREA)
+                .map(r -> carved(r.feature()))
                 .toList();
     }
 

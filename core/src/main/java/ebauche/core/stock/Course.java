@@ -1,10 +1,13 @@
 package ebauche.core.stock;
 
 import ebauche.core.geometry.EdgeDistance;
+import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.memo.Memo;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
@@ -191,6 +194,148 @@ public sealed interface Course {
         @Override
         public int hashCode() {
             return outline.hashCode();
+        }
+    }
+
+    /**
+     * Along a stretch of the outline, from a line so far inside it, fading out at both ends.
+     *
+     * <p>It is told by the way to a guide: the stretch itself, and at each end a tail that leaves the outline outward until it is as far out
+     * as the work is wide; there nothing of the body is reached any more. How far a place lies across therefore changes by no more than the
+     * way to it, as with every course, and what is exact for a rim is exact here.
+     */
+    final class Stretch implements Course {
+        /** The guide follows the outline by pieces no longer than this, mm. */
+        private static final double PIECE = 1;
+
+        /** The guide as an area has next to no width, mm. */
+        private static final double THIN = 1e-6;
+
+        /** A tail's length is told to this, mm, by so many of its places. */
+        private static final double TAIL = 0.01;
+
+        private static final int TRIED = 100;
+
+        private final List<Point> guide;
+        private final Point middle;
+        private final double width;
+        private final EdgeDistance way;
+        private final Region line;
+
+        /**
+         * As a record has it.
+         *
+         * @param guide from the end of one tail to that of the other, the stretch between them
+         */
+        public Stretch(List<Point> guide, double width) {
+            if (guide.size() < 2) {
+                throw new IllegalArgumentException("a stretch needs a guide");
+            }
+            this.guide = List.copyOf(guide);
+            this.middle = guide.get(guide.size() / 2);
+            this.width = width;
+            this.way = EdgeDistance.ofLine(guide, width);
+            this.line = Region.alongLine(guide, THIN);
+        }
+
+        /**
+         * A stretch of an outline, walked anticlockwise.
+         *
+         * @param from near where it begins
+         * @param to near where it ends
+         * @param fade how far along the edge it takes to fade out, mm; at least the width
+         * @param width how far inside the outline the work begins, mm
+         */
+        public static Stretch of(Region outline, Point from, Point to, double fade, double width) {
+            EdgeWalk walk = new EdgeWalk(outline);
+            double begins = walk.nearest(from);
+            double ends = walk.nearest(to);
+            double length = ends >= begins ? ends - begins : ends - begins + walk.length();
+            List<Point> guide = new ArrayList<>();
+            double leaves = tail(fade, width);
+            int tail = (int) Math.max(4, Math.ceil(Math.max(leaves, width) / PIECE));
+            for (int i = 0; i < tail; i++) {
+                double out = 1 - (double) i / tail;
+                guide.add(walk.at(begins - out * leaves, width * eased(out)));
+            }
+            int pieces = (int) Math.max(1, Math.ceil(length / PIECE));
+            for (int i = 0; i <= pieces; i++) {
+                guide.add(walk.at(begins + length * i / pieces, 0));
+            }
+            for (int i = 1; i <= tail; i++) {
+                double out = (double) i / tail;
+                guide.add(walk.at(begins + length + out * leaves, width * eased(out)));
+            }
+            return new Stretch(guide, width);
+        }
+
+        /**
+         * How far along the edge a tail leaves it, so that a place as far along as the work fades lies as far off the tail as it is wide: the
+         * longest such, by halving, on an edge that is straight there.
+         */
+        private static double tail(double fade, double width) {
+            double least = 0;
+            double most = fade;
+            while (most - least > TAIL) {
+                double middle = (least + most) / 2;
+                double off = Double.POSITIVE_INFINITY;
+                for (int i = 0; i <= TRIED; i++) {
+                    double out = (double) i / TRIED;
+                    off = Math.min(off, Math.hypot(fade - out * middle, width * eased(out)));
+                }
+                if (off >= width) {
+                    least = middle;
+                } else {
+                    most = middle;
+                }
+            }
+            return least;
+        }
+
+        /** What it takes of a body: where the body comes near a tail once more, that is another part of it and is left alone. */
+        public Region over(Region body) {
+            return beyond(body, 0).parts().stream()
+                    .filter(p -> p.outside(middle) < PIECE)
+                    .reduce(Region.EMPTY, Region::union);
+        }
+
+        /** Leaves the outline without a corner, and ends beside it. */
+        private static double eased(double share) {
+            return share * share * (3 - 2 * share);
+        }
+
+        public List<Point> guide() {
+            return guide;
+        }
+
+        @Override
+        public double across(double x, double y) {
+            return width - way.at(x, y);
+        }
+
+        @Override
+        public Point farthest(Region over) {
+            return over.nearest(line)[0];
+        }
+
+        @Override
+        public Point nearest(Region over) {
+            return over.inner();
+        }
+
+        @Override
+        public Region beyond(Region plan, double across) {
+            return across >= width ? Region.EMPTY : plan.intersection(Region.alongLine(guide, width - across));
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other == this || (other instanceof Stretch s && s.guide.equals(guide) && s.width == width);
+        }
+
+        @Override
+        public int hashCode() {
+            return guide.hashCode();
         }
     }
 }

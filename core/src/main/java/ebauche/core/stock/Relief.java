@@ -1,0 +1,46 @@
+package ebauche.core.stock;
+
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+
+/** What shapes a face of the body: wood that falls away from a course by a profile, whatever kind of work cuts it. */
+public interface Relief {
+    /** The feature that makes it. */
+    Feature feature();
+
+    /** The face that it shapes. */
+    Face face();
+
+    /** What it takes of the plan. */
+    Region plan();
+
+    /** Where it begins. */
+    Course course();
+
+    /** How it falls away from there. */
+    Profile profile();
+
+    /** Its surface under a face that lies at a depth in the stock where it is not carved. */
+    default Carve under(double flat) {
+        return new Carve(face(), flat, course(), profile());
+    }
+
+    /** The part of it that lies at least so far from where it begins, mm. */
+    default Region beyond(double across) {
+        return course().beyond(plan(), across);
+    }
+
+    /** How steeply it falls on the whole. */
+    default Reckoning slope() {
+        double width = profile().width();
+        double depth = profile().depth();
+        return Reckoning.of("slope of the " + feature().said(), Quantity.ANGLE)
+                .length("deepest, d", Fact.typed(depth))
+                .length("width there, w", width)
+                .is(Math.toDegrees(Math.atan2(depth, width)), "arctan(d / w)");
+    }
+}
