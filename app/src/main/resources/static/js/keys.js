@@ -1,5 +1,5 @@
 // The page's keys: they press what is there to be pressed, so nothing can be done by a key alone.
-const presses = { a: "#earlier", d: "#later", f: "#flip", w: ".why summary", e: "#edit", b: "#to-bench", r: "#to-template", q: "#to-depths, .tabs a[href$='/depths']", x: "#to-x-ray, .tabs a[href$='/x-ray']", z: ".tabs a[href$='/contours']", y: "#to-check, .tabs a[href$='/check']", s: "nav a[href='/box']", g: ".home", t: "nav a[href='/timber']", c: "nav a[href='/crib']", v: "#keep" };
+const presses = { a: "#earlier", d: "#later", f: "#flip", w: ".why summary", e: "#edit, #to-design", b: "#to-bench, #next-at-bench", r: "#to-template", q: "#to-depths", x: "#to-x-ray", z: "#to-contours", y: "#to-check", s: "nav a[href='/box']", g: ".home", t: "nav a[href='/timber']", c: "nav a[href='/crib']", v: "#keep" };
 const list = document.querySelector("#keys");
 
 const typing = (target) => target.closest("input, textarea, select, [contenteditable]");

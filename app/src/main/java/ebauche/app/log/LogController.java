@@ -1,18 +1,21 @@
 package ebauche.app.log;
 
 import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.Figures;
 import ebauche.core.logbook.AsBuilt;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,11 +31,12 @@ class LogController {
     private static final int SHOWN = 300;
 
     private final BodyStore store;
-
+    private final Bodies bodies;
     private final Clock clock;
 
-    LogController(BodyStore store, Clock clock) {
+    LogController(BodyStore store, Bodies bodies, Clock clock) {
         this.store = store;
+        this.bodies = bodies;
         this.clock = clock;
     }
 
@@ -67,6 +71,30 @@ class LogController {
                         .toList());
         model.addAttribute("shown", SHOWN);
         return "log/log";
+    }
+
+    /** Everything that was written down of one body, the newest first. */
+    @GetMapping("/bodies/{id}/record")
+    String record(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        List<AsBuilt.Entry> timeline = store.record(current.body()).timeline();
+        Set<String> gone = timeline.stream()
+                .filter(AsBuilt.Withdrawn.class::isInstance)
+                .map(e -> ((AsBuilt.Withdrawn) e).entry())
+                .collect(Collectors.toSet());
+        List<Line> lines = new ArrayList<>();
+        for (AsBuilt.Entry entry : timeline) {
+            BodyStore.Logged logged = new BodyStore.Logged(0, current.body(), entry, entry.at());
+            lines.add(0, line(logged, current.name(), fig, gone.contains(entry.id())));
+        }
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + id);
+        model.addAttribute("lines", lines);
+        return "log/record";
     }
 
     private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {

@@ -191,7 +191,7 @@ class BenchStoriesTest extends Story {
         page.getByLabel("Called").fill("Bracken");
         page.getByLabel("Tussock").check();
         button("Take it on").click();
-        link("Back to the body").click();
+        view("Order", "Step by step");
         link("To the bench").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Joint the mating edges")))
                 .isVisible();

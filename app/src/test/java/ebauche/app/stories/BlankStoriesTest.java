@@ -88,7 +88,7 @@ class BlankStoriesTest extends Story {
     void from_the_rack_to_a_flat_blank(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock"));
-        link("Board to blank").click();
+        view("Blank", "From the rack");
         assertThat(page.getByText("The first is the best of all that were tried"))
                 .isVisible();
         page.locator(".offer")
@@ -117,7 +117,7 @@ class BlankStoriesTest extends Story {
 
         go(shop.path("tussock"));
         assertThat(page.locator(".what")).containsText("3 pieces of white ash");
-        link("Board to blank").click();
+        view("Blank", "From the rack");
         link("Glue-up").click();
         assertThat(page.locator(".sheet")).containsText("2 seams, PVA");
         assertThat(page.locator(".sheet")).containsText("A1, face");
@@ -128,7 +128,7 @@ class BlankStoriesTest extends Story {
         button("Keep it for this body").click();
         assertThat(choice("Glue").locator("option:checked")).hasText("epoxy, as kept");
 
-        link("Thickness").click();
+        view("Thickness", "Ledger");
         log("thickest spot now", "52.4 mm");
         log("thinnest spot now", "51.2 mm");
         log("front out of flat", "1.4 mm");

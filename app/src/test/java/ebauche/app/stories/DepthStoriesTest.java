@@ -25,7 +25,7 @@ class DepthStoriesTest extends Story {
         go(shop.path("sedge") + "/depths");
         Locator card = page.locator("[data-feature=pickup-bridge]");
         assertThat(card.locator(".big")).containsText("19.3");
-        link("Parts").click();
+        view("Spec", "Parts");
         Locator height = labelled("bridge pickup, height, top to base");
         height.fill("22.5");
         Locator part = page.locator(".part-card").filter(new Locator.FilterOptions().setHas(height));
@@ -35,14 +35,14 @@ class DepthStoriesTest extends Story {
         // waste.
         assertThat(page.locator("#moved")).not().containsText("neck pocket depth");
         assertThat(page.locator("#moved")).not().containsText("neck pickup cavity depth");
-        link("Depths").click();
+        view("Cavities", "Depths");
         assertThat(card.locator(".big")).containsText("20.8");
         card.getByText("Why?").click();
         assertThat(card).containsText("measured, the part in hand");
         accessible();
         fits();
         // The part reads otherwise the next day: it is measured once more before both are kept.
-        link("Parts").click();
+        view("Spec", "Parts");
         labelled("bridge pickup, height, top to base").fill("21 mm");
         part.getByText("Log what was measured").click();
         assertThat(part.getByRole(com.microsoft.playwright.options.AriaRole.ALERT))

@@ -112,6 +112,25 @@ public abstract class Story extends WithApp {
                 AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    /** A page of a body, from any other: a press on its group, and one on it unless the group begins with it. */
+    protected void view(String group, String name) {
+        Locator place = page.getByLabel("This body")
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(group).setExact(true));
+        if (!place.isVisible()) {
+            page.getByText("Pages of this body").click();
+        }
+        place.click();
+        Locator tab = page.locator(".tabs:visible")
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true));
+        if (tab.getAttribute("aria-current") == null) {
+            tab.click();
+        }
+    }
+
     protected void go(String path) {
         page.navigate(address() + path);
     }

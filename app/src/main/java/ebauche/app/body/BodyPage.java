@@ -1,0 +1,89 @@
+package ebauche.app.body;
+
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.BuildPlan.PlanStep;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What every page of a body shows round its own matter.
+ *
+ * @param here the body's address
+ * @param next title of the step that is next, if one is left
+ * @param doneMinutes that are in it
+ * @param minutesToGo by the plan
+ * @param groups of pages, one of them with the page that is shown
+ * @param sheet whether this page can be printed as it stands
+ */
+public record BodyPage(
+        int number,
+        String name,
+        String here,
+        Optional<String> next,
+        int doneMinutes,
+        int minutesToGo,
+        List<Places> groups,
+        boolean sheet) {
+
+    /**
+     * A group of pages.
+     *
+     * @param done share of that kind of work that is done, 0 to 1; empty where it is none
+     */
+    public record Places(String label, boolean here, Optional<Double> done, List<Place> views) {
+        /** Where a press on it leads. */
+        public Place first() {
+            return views.get(0);
+        }
+    }
+
+    /** One page. */
+    public record Place(String key, String label, String path, boolean here) {}
+
+    static BodyPage of(Bodies.Current current, Optional<BodyView> shown) {
+        BuildPlan plan = current.plan();
+        String here = "/bodies/" + current.body().publicId();
+        List<Places> groups = Arrays.stream(BodyView.Group.values())
+                .map(g -> places(g, here, plan, shown))
+                .toList();
+        return new BodyPage(
+                current.body().number(),
+                current.name(),
+                here,
+                plan.next().map(s -> s.operation().title()),
+                plan.doneMinutes(),
+                plan.totalMinutes() - plan.doneMinutes(),
+                groups,
+                shown.filter(BodyView::sheet).isPresent());
+    }
+
+    private static Places places(BodyView.Group group, String here, BuildPlan plan, Optional<BodyView> shown) {
+        List<Place> views = BodyView.of(group).stream()
+                .map(v -> new Place(
+                        v.key(),
+                        v.label(),
+                        here + v.path(),
+                        shown.filter(v::equals).isPresent()))
+                .toList();
+        return new Places(
+                group.label(),
+                shown.filter(v -> v.group() == group).isPresent(),
+                group.station().isEmpty() ? Optional.empty() : Optional.of(done(plan, group.station())),
+                views);
+    }
+
+    /** Share of a kind of work that is done, by its minutes; none of it counts as nothing done. */
+    private static double done(BuildPlan plan, String station) {
+        int all = 0;
+        int done = 0;
+        for (PlanStep step : plan.steps()) {
+            if (step.operation().station().equals(station)) {
+                int minutes = step.operation().handsOnMinutes();
+                all += minutes;
+                done += step.done() ? minutes : 0;
+            }
+        }
+        return all == 0 ? 0 : (double) done / all;
+    }
+}
