@@ -89,13 +89,13 @@ public final class BlankDrawing {
         Region sheet = blank.plan();
         double right = drawing.frame.x(sheet.maxY());
         double low = drawing.frame.y(sheet.maxX());
-        drawing.svg.figure("figure", right - 8, low - 8, "end", fig.parts(fig.tape(blank.along()) + " long"));
+        drawing.svg.figure("figure", right - 8, low - 8, "end", Figures.parts(fig.tape(blank.along()) + " long"));
         drawing.svg.figure(
                 "figure",
                 right + 8,
                 (low + drawing.frame.y(sheet.minX())) / 2,
                 "start",
-                fig.parts(fig.tape(blank.across())));
+                Figures.parts(fig.tape(blank.across())));
         return drawing.svg.done();
     }
 

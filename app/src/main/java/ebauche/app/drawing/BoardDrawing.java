@@ -127,14 +127,14 @@ public final class BoardDrawing {
                 bodyLeft,
                 lengthTop - 7,
                 "start",
-                fig.parts("lengthwise, " + side(lines.acrossAt())));
+                Figures.parts("lengthwise, " + side(lines.acrossAt())));
         String before = lines.alongAt() < 0 ? " behind the saddles" : " before the saddles";
         svg.figure(
                 "caption",
                 crossLeft + deep,
                 lengthTop - 7,
                 "end",
-                fig.parts("across, " + fig.length(Math.abs(lines.alongAt())) + before));
+                Figures.parts("across, " + fig.length(Math.abs(lines.alongAt())) + before));
         svg.text("caption", bodyLeft, edgeTop - 5, "start", "from the edge");
     }
 
@@ -176,7 +176,7 @@ public final class BoardDrawing {
         double along = (area.maxY() - area.minY()) * frame.scale();
         if (v.when() != Voids.When.LATER && v.opensUp() && !v.through() && across > 22 && along > 26) {
             Point at = area.centroid();
-            svg.figure("figure", frame.x(at), frame.y(at) - 7, "middle", fig.parts(fig.deep(v.depthFromUp())));
+            svg.figure("figure", frame.x(at), frame.y(at) - 7, "middle", Figures.parts(fig.deep(v.depthFromUp())));
         }
     }
 

@@ -62,7 +62,8 @@ public final class ClampDrawing {
             jaw(svg, x, frame.y(plan.maxX()) + reach, set.clamp().jaw() * frame.scale());
             svg.circle("turn", x, frame.y(plan.minX()) - reach - 16, 12);
             svg.text("turn-number", x, frame.y(plan.minX()) - reach - 11, "middle", String.valueOf(set.turn()));
-            svg.figure("caption", x, frame.y(plan.maxX()) + reach + 20, "middle", fig.parts(fig.brief(set.along())));
+            svg.figure(
+                    "caption", x, frame.y(plan.maxX()) + reach + 20, "middle", Figures.parts(fig.brief(set.along())));
         }
         return svg.done();
     }

@@ -86,7 +86,7 @@ public final class ContourDrawing {
                 frame.x(in),
                 frame.y(in) + 5,
                 "middle",
-                fig.parts(fig.brief(laid.profile().depth())));
+                Figures.parts(fig.brief(laid.profile().depth())));
         svg.close();
     }
 

@@ -62,19 +62,19 @@ public final class ContourSection {
                 edge + 8,
                 (onFront ? MARGIN + top : bottom + MARGIN + thick * scale) / 2 + 5,
                 "start",
-                fig.parts("−" + fig.brief(laid.contour().depth())));
+                Figures.parts("−" + fig.brief(laid.contour().depth())));
         svg.figure(
                 "figure left",
                 edge + 8,
                 (top + bottom) / 2 + 5,
                 "start",
-                fig.parts(fig.brief(build.thicknessAt(deepest))));
+                Figures.parts(fig.brief(build.thicknessAt(deepest))));
         svg.figure(
                 "figure",
                 (line + edge) / 2,
                 onFront ? MARGIN - 4 : MARGIN + thick * scale + 14,
                 "middle",
-                fig.parts(fig.brief(wide)));
+                Figures.parts(fig.brief(wide)));
         return svg.done();
     }
 

@@ -59,7 +59,7 @@ public final class DepthDrawing {
                 holds ? middle : RIGHT + LIFT,
                 face + depth * scale / 2 + LIFT,
                 holds ? "middle" : "start",
-                fig.parts(fig.deep(Math.min(card.now().value(), thick))));
+                Figures.parts(fig.deep(Math.min(card.now().value(), thick))));
         card.thinnest().ifPresent(left -> {
             boolean thin = plan.build()
                     .shop()
@@ -73,7 +73,7 @@ public final class DepthDrawing {
                     middle,
                     y,
                     "middle",
-                    fig.parts(fig.brief(left.sum().value())));
+                    Figures.parts(fig.brief(left.sum().value())));
         });
         return svg.done();
     }

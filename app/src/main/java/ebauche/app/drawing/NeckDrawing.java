@@ -108,15 +108,15 @@ public final class NeckDrawing {
         svg.line("tick", x(-5), y(bridge.highestOverFront()), x(5), y(bridge.highestOverFront()));
         svg.line("tick", x(-5), y(bridge.lowestOverFront()), x(5), y(bridge.lowestOverFront()));
         svg.circle("saddle", x(0), y(saddle), 5);
-        svg.figure("figure", x(-8), y(saddle) - 6, "end", fig.parts(fig.brief(saddle)));
+        svg.figure("figure", x(-8), y(saddle) - 6, "end", Figures.parts(fig.brief(saddle)));
         svg.line("measure", x(end()) + 14, y(0), x(end()) + 14, y(-depth));
-        svg.figure("figure", x(end()) + 20, y(-depth / 2), "start", fig.parts(fig.deep(depth)));
+        svg.figure("figure", x(end()) + 20, y(-depth / 2), "start", Figures.parts(fig.deep(depth)));
         svg.figure(
                 "figure",
                 x(end() + neck.pocketLength() / 2),
                 y(-(depth + neck.pocketLength() / 2 * tan() + body) / 2) + 5,
                 "middle",
-                fig.parts(fig.brief(body - depth - neck.pocketLength() / 2 * tan())));
+                Figures.parts(fig.brief(body - depth - neck.pocketLength() / 2 * tan())));
         svg.text("caption", x(-BEHIND) + 4, y(-body) - 8, "start", "heights three times as tall as lengths");
         return svg.done();
     }

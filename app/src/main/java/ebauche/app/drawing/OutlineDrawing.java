@@ -72,7 +72,7 @@ public final class OutlineDrawing {
                     x + (left ? -14 : 14),
                     y + 5,
                     left ? "end" : "start",
-                    fig.parts("inside radius " + fig.length(turn.radius())));
+                    Figures.parts("inside radius " + fig.length(turn.radius())));
         }
     }
 }

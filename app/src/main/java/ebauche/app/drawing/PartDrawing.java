@@ -123,7 +123,7 @@ public final class PartDrawing {
         if (below > FLAT) {
             double y = FRONT + below * SCALE;
             svg.line("reach-line", 8, y, SHEET_WIDTH - 8, y);
-            svg.figure("figure", SHEET_WIDTH - 10, y + 16, "end", fig.parts(fig.length(below)));
+            svg.figure("figure", SHEET_WIDTH - 10, y + 16, "end", Figures.parts(fig.length(below)));
         }
     }
 }

@@ -74,19 +74,19 @@ public final class PassSection {
         }
         cutter(pass, wall, bit, ground + pass.to() * scale);
         svg.text("number", x + 4, 20, "start", (i + 1) + ".");
-        svg.figure("figure", end, 20, "end", fig.parts(fig.below(pass.to())));
+        svg.figure("figure", end, 20, "end", Figures.parts(fig.below(pass.to())));
         svg.figure(
                 "caption",
                 x + 4,
                 bottom + 18,
                 "start",
-                fig.parts(
+                Figures.parts(
                         switch (pass.guide()) {
                             case TEMPLATE -> pass.spacer() > 0 ? "on a spacer" : "template on";
                             case WALL -> "template off";
                             case FAR_WALL -> "flipped";
                         }));
-        svg.figure("caption", x + 4, bottom + 36, "start", fig.parts("takes " + fig.below(pass.bite())));
+        svg.figure("caption", x + 4, bottom + 36, "start", Figures.parts("takes " + fig.below(pass.bite())));
     }
 
     /** Cutter, bearing and shank with the cutter's end at a height. */

@@ -147,8 +147,8 @@ public final class PlankDrawing {
 
     private void sizes() {
         double under = y(0) + 22;
-        svg.figure("figure", x(board.length()), under, "end", fig.parts(fig.tape(board.length())));
-        svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", fig.parts(fig.tape(board.width()) + " wide"));
+        svg.figure("figure", x(board.length()), under, "end", Figures.parts(fig.tape(board.length())));
+        svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", Figures.parts(fig.tape(board.width()) + " wide"));
         svg.text("caption", x(0), under, "start", "near end, marked edge");
         svg.text("caption", x(board.length()), y(board.width()) - 8, "end", "face A up");
     }
@@ -173,7 +173,7 @@ public final class PlankDrawing {
             svg.line("cut", x0 - 5, y, x0 + w + 5, y);
         }
         svg.text("caption", x0 + w / 2, y0 - 6, "middle", "A");
-        svg.figure("caption", x0 + w / 2, y0 + h + 16, "middle", fig.parts(fig.brief(board.thickness())));
+        svg.figure("caption", x0 + w / 2, y0 + h + 16, "middle", Figures.parts(fig.brief(board.thickness())));
         svg.close();
     }
 
@@ -202,7 +202,7 @@ public final class PlankDrawing {
         svg.text("number", centre, middle - (room ? 8 : 0), "middle", piece.mark());
         if (room) {
             String size = fig.tape(piece.along()) + " x " + fig.tape(piece.across());
-            svg.figure("caption", centre, middle + 12, "middle", fig.parts(size));
+            svg.figure("caption", centre, middle + 12, "middle", Figures.parts(size));
         }
     }
 

@@ -65,14 +65,14 @@ public final class ReachDrawing {
         double step = fig.unit() == LengthUnit.INCH ? LengthUnit.INCH.millimetres() / 2 : 10;
         for (double depth = 0; depth <= DEEPEST; depth += step) {
             svg.line("tick", x(depth), TOP, x(depth), bottom + 4);
-            svg.figure("caption", x(depth), bottom + 17, "middle", fig.parts(fig.brief(depth)));
+            svg.figure("caption", x(depth), bottom + 17, "middle", Figures.parts(fig.brief(depth)));
         }
     }
 
     private static void row(Svg svg, Row row, double top, Figures fig) {
-        svg.figure("guide", LEFT - 8, top + 14, "end", fig.parts(row.guide()));
+        svg.figure("guide", LEFT - 8, top + 14, "end", Figures.parts(row.guide()));
         double from = x(row.window().least());
         svg.rect("bar", from, top + 4, Math.max(2, x(row.window().most()) - from), ROW - 8);
-        svg.figure("figure", WIDTH - RIGHT + 8, top + 14, "start", fig.parts(said(row.window(), fig)));
+        svg.figure("figure", WIDTH - RIGHT + 8, top + 14, "start", Figures.parts(said(row.window(), fig)));
     }
 }

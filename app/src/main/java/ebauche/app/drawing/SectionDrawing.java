@@ -114,7 +114,7 @@ final class SectionDrawing {
         if (!whole && thick > NOTHING) {
             boolean thin = plan.build().shop().limits().tooThin(WoodLeft.Kind.FLOOR, thick + SINGLE_PRECISION);
             double[] at = placing.at((run.from() + run.to()) / 2, (solid[i] + solid[i + 1]) / 2);
-            svg.figure(thin ? "figure thin" : "figure", at[0], at[1] + 4, "middle", fig.parts(fig.brief(thick)));
+            svg.figure(thin ? "figure thin" : "figure", at[0], at[1] + 4, "middle", Figures.parts(fig.brief(thick)));
         }
     }
 

@@ -67,14 +67,14 @@ public final class SledDrawing {
                         LEFT + width + 10,
                         y + h / 2 + 5,
                         "start",
-                        fig.parts(fig.machineNumber(pass.leaves(), Rounding.MORE)));
+                        Figures.parts(fig.machineNumber(pass.leaves(), Rounding.MORE)));
             }
             top += onFront ? h : 0;
             bottom -= onFront ? 0 : h;
         }
         svg.rect("kept", LEFT, keepTop, width, KEPT_HEIGHT);
         String stays = fig.calliper(ledger.target()) + " stays";
-        svg.figure("figure keep", LEFT + width / 2, keepTop + KEPT_HEIGHT / 2 + 6, "middle", fig.parts(stays));
+        svg.figure("figure keep", LEFT + width / 2, keepTop + KEPT_HEIGHT / 2 + 6, "middle", Figures.parts(stays));
         svg.text("caption", LEFT, END_TOP - 10, "start", "from the end, front up; what stays is drawn short");
     }
 

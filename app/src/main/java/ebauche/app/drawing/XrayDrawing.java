@@ -130,7 +130,7 @@ public final class XrayDrawing {
             Point at = first.area().inner();
             boolean pinned = pins.stream().anyMatch(t -> t.at().distance(at) * frame.scale() < 2 * Pins.RADIUS);
             double y = frame.y(at) + (pinned ? 5 + 2 * Pins.RADIUS : 5);
-            svg.figure("figure", frame.x(at), y, "middle", fig.parts(fig.deep(first.depthFromOwn())));
+            svg.figure("figure", frame.x(at), y, "middle", Figures.parts(fig.deep(first.depthFromOwn())));
         }
         svg.close();
     }
@@ -227,7 +227,7 @@ public final class XrayDrawing {
                     boolean thin = plan.build().shop().limits().tooThin(WoodLeft.Kind.FLOOR, thick + SINGLE_PRECISION);
                     double y = CAPTION + ((solid[i] + solid[i + 1]) / 2 - top) * down + 5;
                     double x = left + (run.from() + run.to()) / 2 * scale;
-                    svg.figure(thin ? "figure thin" : "figure", x, y, "middle", fig.parts(fig.brief(thick)));
+                    svg.figure(thin ? "figure thin" : "figure", x, y, "middle", Figures.parts(fig.brief(thick)));
                 }
             }
         }

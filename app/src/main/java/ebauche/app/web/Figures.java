@@ -410,7 +410,7 @@ public record Figures(LengthUnit unit) {
     public record TextPart(String text, boolean fraction) {}
 
     /** Text cut where fractions stand, so that they can be set as such. */
-    public List<TextPart> parts(String text) {
+    public static List<TextPart> parts(String text) {
         List<TextPart> parts = new ArrayList<>();
         Matcher m = FRACTION.matcher(text);
         int from = 0;

@@ -204,16 +204,16 @@ class FiguresTest {
 
     @Test
     void fractions_are_found_in_text_and_nothing_is_lost() {
-        assertThat(metric.parts("from 1 3/4 in to 61/64 in"))
+        assertThat(Figures.parts("from 1 3/4 in to 61/64 in"))
                 .containsExactly(
                         new Figures.TextPart("from 1 ", false),
                         new Figures.TextPart("3/4", true),
                         new Figures.TextPart(" in to ", false),
                         new Figures.TextPart("61/64", true),
                         new Figures.TextPart(" in", false));
-        assertThat(metric.parts("24.05 mm")).containsExactly(new Figures.TextPart("24.05 mm", false));
-        assertThat(metric.parts("2026/11/25")).noneMatch(Figures.TextPart::fraction);
-        assertThat(metric.parts("")).isEmpty();
+        assertThat(Figures.parts("24.05 mm")).containsExactly(new Figures.TextPart("24.05 mm", false));
+        assertThat(Figures.parts("2026/11/25")).noneMatch(Figures.TextPart::fraction);
+        assertThat(Figures.parts("")).isEmpty();
     }
 
     @Test

@@ -14,6 +14,9 @@ public final class PathData implements PathReader.Pen {
     public static final int MOST_CHARACTERS = 200_000;
     public static final int MOST_SEGMENTS = 5_000;
     /** Ends nearer than this are one point, mm. */
+    /** An arc that turns by more is written in pieces, radians. */
+    private static final double LONG_ARC = 2.5;
+
     private static final double SAME = 1e-6;
 
     /** A coordinate beyond this belongs to no body, mm. */
@@ -56,15 +59,27 @@ public final class PathData implements PathReader.Pen {
                 out.append(" C").append(at(c.first(), decimals)).append(' ').append(at(c.second(), decimals));
                 out.append(' ').append(at(c.end(), decimals));
             } else if (segment instanceof Segment.Arc a) {
-                String radius = Decimals.plain(a.radius(), decimals);
-                out.append(" A").append(radius).append(' ').append(radius).append(" 0 ");
-                out.append(Math.abs(a.sweep()) > Math.PI ? '1' : '0').append(' ');
-                out.append(a.sweep() > 0 ? '1' : '0').append(' ').append(at(a.end(), decimals));
+                arc(a, decimals, out);
             } else {
                 out.append(" L").append(at(segment.end(), decimals));
             }
         }
         return out.append(" Z").toString();
+    }
+
+    /**
+     * By its end and radius. From half a circle's ends nothing tells how far off its centre lies: the last digit of a radius would move it by
+     * hundredths of a millimetre. So what is nearly one, or more, is written in quarters.
+     */
+    private static void arc(Segment.Arc arc, int decimals, StringBuilder out) {
+        double turn = Math.abs(arc.sweep());
+        int pieces = turn > LONG_ARC ? (int) Math.ceil(turn / (Math.PI / 2)) : 1;
+        String radius = Decimals.plain(arc.radius(), decimals);
+        for (int i = 1; i <= pieces; i++) {
+            Point end = i == pieces ? arc.end() : arc.at((double) i / pieces);
+            out.append(" A").append(radius).append(' ').append(radius).append(" 0 0 ");
+            out.append(arc.sweep() > 0 ? '1' : '0').append(' ').append(at(end, decimals));
+        }
     }
 
     private static String at(Point p, int decimals) {
