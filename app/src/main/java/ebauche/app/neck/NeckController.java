@@ -34,14 +34,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/bodies/{id}/neck")
 class NeckController {
-    private static final List<Dimension> HEEL = List.of(
-            Dimension.HEEL_THICKNESS,
-            Dimension.FINGERBOARD_THICKNESS,
-            Dimension.HEEL_WIDTH_END,
-            Dimension.HEEL_WIDTH_MOUTH,
-            Dimension.HEEL_LENGTH,
-            Dimension.POCKET_WIDTH_END,
-            Dimension.POCKET_WIDTH_MOUTH);
+    private static final List<Dimension> HEEL = Arrays.stream(Dimension.values())
+            .filter(d -> d.taken() == Dimension.Taken.FITTING_THE_NECK)
+            .toList();
 
     private static final List<Dimension> LINE = List.of(
             Dimension.CENTRE_AT_NUT,

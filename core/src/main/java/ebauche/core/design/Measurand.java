@@ -54,19 +54,19 @@ public sealed interface Measurand {
         BLANK_THICKEST("blank-thickest", "blank at its thickest", 160),
         BLANK_THINNEST("blank-thinnest", "blank at its thinnest", 160),
         SEAM_STEP("seam-step", "step at the seam", 10),
-        HEEL_THICKNESS("heel-thickness", "heel thickness without the fingerboard", 60),
-        FINGERBOARD_THICKNESS("fingerboard-thickness", "fingerboard thickness", 15),
+        HEEL_THICKNESS("heel-thickness", "heel thickness without the fingerboard", 60, Taken.FITTING_THE_NECK),
+        FINGERBOARD_THICKNESS("fingerboard-thickness", "fingerboard thickness", 15, Taken.FITTING_THE_NECK),
         FRET_HEIGHT("fret-height", "fret height", 4),
         ACTION_TREBLE("action-treble", "action at fret 12, treble", 10),
         ACTION_BASS("action-bass", "action at fret 12, bass", 10),
         NUT_HEIGHT("nut-height", "string over the frets at the nut", 5),
         END_WALL_TO_SADDLE("end-wall-to-saddle", "pocket end wall to saddle", 400),
         SADDLE_HEIGHT("saddle-height", "saddle height over the front", 60),
-        HEEL_WIDTH_END("heel-width-end", "heel width at its end", 120),
-        HEEL_WIDTH_MOUTH("heel-width-mouth", "heel width at the pocket's mouth", 120),
-        HEEL_LENGTH("heel-length", "heel length in the pocket", 300),
-        POCKET_WIDTH_END("pocket-width-end", "pocket width at its end", 120),
-        POCKET_WIDTH_MOUTH("pocket-width-mouth", "pocket width at its mouth", 120),
+        HEEL_WIDTH_END("heel-width-end", "heel width at its end", 120, Taken.FITTING_THE_NECK),
+        HEEL_WIDTH_MOUTH("heel-width-mouth", "heel width at the pocket's mouth", 120, Taken.FITTING_THE_NECK),
+        HEEL_LENGTH("heel-length", "heel length in the pocket", 300, Taken.FITTING_THE_NECK),
+        POCKET_WIDTH_END("pocket-width-end", "pocket width at its end", 120, Taken.FITTING_THE_NECK),
+        POCKET_WIDTH_MOUTH("pocket-width-mouth", "pocket width at its mouth", 120, Taken.FITTING_THE_NECK),
         FRET_12_TO_SADDLE("fret-12-to-saddle", "fret 12 to the saddle line", 600),
         CENTRE_AT_NUT("centre-at-nut", "nut's middle off the body's centre line, treble positive", 30) {
             @Override
@@ -98,14 +98,31 @@ public sealed interface Measurand {
             }
         };
 
+        /** When a size is read. */
+        public enum Taken {
+            /** With the neck in hand, before and while its pocket is made. */
+            FITTING_THE_NECK,
+            AT_ITS_STEP
+        }
+
         private final String key;
         private final String words;
         private final double most;
+        private final Taken taken;
 
         Dimension(String key, String words, double most) {
+            this(key, words, most, Taken.AT_ITS_STEP);
+        }
+
+        Dimension(String key, String words, double most, Taken taken) {
             this.key = key;
             this.words = words;
             this.most = most;
+            this.taken = taken;
+        }
+
+        public Taken taken() {
+            return taken;
         }
 
         @Override
