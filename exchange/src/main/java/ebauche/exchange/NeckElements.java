@@ -36,7 +36,8 @@ final class NeckElements {
             Field.length("fretHeight", "fret height").measured(Dimension.FRET_HEIGHT);
     private static final Field<Double> FINGERBOARD_RADIUS = Field.length(
                     "fingerboardRadius", "fingerboard radius (empty: flat)")
-            .usually(FLAT_FINGERBOARD);
+            .usually(FLAT_FINGERBOARD)
+            .measured(Dimension.FINGERBOARD_RADIUS);
     private static final Field<Double> ANGLE = Field.number("angle", "neck angle, degrees", -10, 10)
             .described("degrees, tilt back positive")
             .usually(0.0)

@@ -56,6 +56,12 @@ public sealed interface Measurand {
         SEAM_STEP("seam-step", "step at the seam", 10),
         HEEL_THICKNESS("heel-thickness", "heel thickness without the fingerboard", 60, Taken.FITTING_THE_NECK),
         FINGERBOARD_THICKNESS("fingerboard-thickness", "fingerboard thickness", 15, Taken.FITTING_THE_NECK),
+        FINGERBOARD_RADIUS("fingerboard-radius", "fingerboard radius", 10_000, Taken.FITTING_THE_NECK) {
+            @Override
+            public double least() {
+                return 100;
+            }
+        },
         FRET_HEIGHT("fret-height", "fret height", 4),
         ACTION_TREBLE("action-treble", "action at fret 12, treble", 10),
         ACTION_BASS("action-bass", "action at fret 12, bass", 10),

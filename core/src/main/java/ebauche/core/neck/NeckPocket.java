@@ -50,7 +50,8 @@ public record NeckPocket(
                 build.fact(Dimension.HEEL_THICKNESS, neck.heelThickness()),
                 build.fact(Dimension.FINGERBOARD_THICKNESS, neck.fingerboardThickness()),
                 build.fact(Dimension.FRET_HEIGHT, neck.fretHeight()),
-                neck.fingerboardRadius(),
+                build.fact(Dimension.FINGERBOARD_RADIUS, neck.fingerboardRadius())
+                        .value(),
                 build.fact(Dimension.ACTION_BASS, strings.actionBass()),
                 build.fact(Dimension.ACTION_TREBLE, strings.actionTreble()),
                 build.fact(Dimension.NUT_HEIGHT, strings.nutHeight()),

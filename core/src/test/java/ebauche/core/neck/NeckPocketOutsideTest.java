@@ -117,6 +117,9 @@ class NeckPocketOutsideTest {
         assertThat(of(body).fall(e)).isEqualTo(fall, within(0.001));
         double sagitta = radius * (1 - Math.cos(Math.asin(e / radius)));
         assertThat(of(body).fall(e)).isEqualTo(sagitta, within(1e-9));
+        // The radius gauge on the neck in hand decides, whatever was drawn.
+        body.radius = 300;
+        assertThat(of(body.read("fingerboard-radius", radius)).fall(e)).isEqualTo(sagitta, within(1e-9));
     }
 
     @Test
