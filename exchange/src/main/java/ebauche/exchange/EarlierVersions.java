@@ -1,13 +1,11 @@
 package ebauche.exchange;
 
+import ebauche.core.feature.FeatureKind;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Build files of earlier versions, made what the present one writes. */
 final class EarlierVersions {
-    /** A body had one cavity, with this id since. */
-    private static final String ONLY = "controls";
-
     private EarlierVersions() {}
 
     /**
@@ -40,7 +38,7 @@ final class EarlierVersions {
     private static void manyCavities(ObjectNode design) {
         JsonNode only = design.remove("controlCavity");
         if (only instanceof ObjectNode cavity) {
-            ObjectNode first = design.putArray("cavities").addObject().put("id", ONLY);
+            ObjectNode first = design.putArray("cavities").addObject().put("id", FeatureKind.ELDEST);
             first.setAll(cavity);
         } else {
             design.putArray("cavities").add(only);

@@ -1,7 +1,6 @@
 package ebauche.app.body;
 
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.BuildPlan.PlanStep;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -69,21 +68,9 @@ public record BodyPage(
         return new Places(
                 group.label(),
                 shown.filter(v -> v.group() == group).isPresent(),
-                group.station().isEmpty() ? Optional.empty() : Optional.of(done(plan, group.station())),
+                group.station().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(plan.schedule().doneShare(group.station())),
                 views);
-    }
-
-    /** Share of a kind of work that is done, by its minutes; none of it counts as nothing done. */
-    private static double done(BuildPlan plan, String station) {
-        int all = 0;
-        int done = 0;
-        for (PlanStep step : plan.steps()) {
-            if (step.operation().station().equals(station)) {
-                int minutes = step.operation().handsOnMinutes();
-                all += minutes;
-                done += step.done() ? minutes : 0;
-            }
-        }
-        return all == 0 ? 0 : (double) done / all;
     }
 }

@@ -26,6 +26,10 @@ import tools.jackson.databind.node.ObjectNode;
  */
 @Repository
 public class BodyStore {
+    private static final String LOGGED = """
+            select e.id, e.entry, e.logged_at, b.id as body, b.public_id, b.number
+            from entry e join body b on b.shop = e.shop and b.id = e.body""";
+
     private final JdbcClient sql;
 
     /** Rows that never change once they are there, as read; by the row's own key. */
@@ -274,14 +278,24 @@ public class BodyStore {
 
     /** The shop's newest entries, of every body, newest first. */
     public List<Logged> newest(long shop, int most) {
-        return sql.sql("""
-                select e.id, e.entry, e.logged_at, b.id as body, b.public_id, b.number
-                from entry e join body b on b.shop = e.shop and b.id = e.body
-                where e.shop = :shop order by e.id desc limit :most
-                """)
-                .param("shop", shop)
-                .param("most", most)
-                .query((row, n) -> new Logged(
+        return logged(
+                shop,
+                sql.sql(LOGGED + " where e.shop = :shop order by e.id desc limit :most")
+                        .param("shop", shop)
+                        .param("most", most));
+    }
+
+    /** All entries of one body, newest first. */
+    public List<Logged> logged(Body body) {
+        return logged(
+                body.shop(),
+                sql.sql(LOGGED + " where e.shop = :shop and e.body = :body order by e.id desc")
+                        .param("shop", body.shop())
+                        .param("body", body.id()));
+    }
+
+    private List<Logged> logged(long shop, JdbcClient.StatementSpec asked) {
+        return asked.query((row, n) -> new Logged(
                         row.getLong("id"),
                         new Body(shop, row.getLong("body"), row.getString("public_id"), row.getInt("number")),
                         entry(row.getLong("id"), row.getString("entry")),

@@ -66,7 +66,7 @@ class CavityController {
     private String page(Bodies.Current current, String of, String bit, String lip, Figures fig, Model model) {
         Build build = current.plan().build();
         String id = which(build, of);
-        Optional<Cavity> drawn = drawn(build, id);
+        Optional<Cavity> drawn = build.design().cavity(id);
         List<Bit> bits = build.shop().crib().bits().stream()
                 .filter(b -> b.bearing().atShank())
                 .toList();
@@ -123,10 +123,6 @@ class CavityController {
                 .orElse(first);
     }
 
-    private static Optional<Cavity> drawn(Build build, String id) {
-        return build.design().cavities().stream().filter(c -> c.id().equals(id)).findFirst();
-    }
-
     private static boolean isLetIn(Optional<Cavity> drawn) {
         return drawn.map(c -> c.cover().kind() == Cover.Kind.LET_IN).orElse(true);
     }
@@ -151,7 +147,7 @@ class CavityController {
         ObjectNode file = DesignKeeping.file(current);
         ObjectNode cavity = member(file.withObject("/design").withArray("/cavities"), id);
         cavity.putObject("outline").put("unit", "mm").put("path", proposed.path(bit.diameter()));
-        Optional<Cavity> drawn = drawn(current.plan().build(), id);
+        Optional<Cavity> drawn = current.plan().build().design().cavity(id);
         if (drawn.isEmpty()) {
             cavity.put("woodOver", USUAL_WOOD_OVER);
         }
@@ -208,7 +204,12 @@ class CavityController {
             keeping.keep(
                     current,
                     base,
-                    file(current, which, proposed, chosen.get(), lip(lip, drawn(build, which), fig)),
+                    file(
+                            current,
+                            which,
+                            proposed,
+                            chosen.get(),
+                            lip(lip, build.design().cavity(which), fig)),
                     maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {

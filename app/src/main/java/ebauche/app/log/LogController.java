@@ -8,14 +8,12 @@ import ebauche.app.web.Figures;
 import ebauche.core.logbook.AsBuilt;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -51,24 +49,7 @@ class LogController {
 
     @GetMapping("/log")
     String log(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
-        List<BodyStore.Logged> newest = store.newest(maker.shop(), SHOWN);
-        Set<String> gone = new HashSet<>();
-        newest.forEach(l -> {
-            if (l.entry() instanceof AsBuilt.Withdrawn w) {
-                gone.add(l.body().id() + "/" + w.entry());
-            }
-        });
-        Map<Body, String> names = new HashMap<>();
-        model.addAttribute(
-                "lines",
-                newest.stream()
-                        .map(l -> line(
-                                l,
-                                names.computeIfAbsent(
-                                        l.body(), b -> store.head(b).name()),
-                                fig,
-                                gone.contains(l.body().id() + "/" + l.entry().id())))
-                        .toList());
+        model.addAttribute("lines", lines(store.newest(maker.shop(), SHOWN), fig));
         model.addAttribute("shown", SHOWN);
         return "log/log";
     }
@@ -81,20 +62,27 @@ class LogController {
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        List<AsBuilt.Entry> timeline = store.record(current.body()).timeline();
-        Set<String> gone = timeline.stream()
-                .filter(AsBuilt.Withdrawn.class::isInstance)
-                .map(e -> ((AsBuilt.Withdrawn) e).entry())
-                .collect(Collectors.toSet());
-        List<Line> lines = new ArrayList<>();
-        for (AsBuilt.Entry entry : timeline) {
-            BodyStore.Logged logged = new BodyStore.Logged(0, current.body(), entry, entry.at());
-            lines.add(0, line(logged, current.name(), fig, gone.contains(entry.id())));
-        }
         model.addAttribute("current", current);
         model.addAttribute("here", "/bodies/" + id);
-        model.addAttribute("lines", lines);
+        model.addAttribute("lines", lines(store.logged(current.body()), fig));
         return "log/record";
+    }
+
+    private List<Line> lines(List<BodyStore.Logged> entries, Figures fig) {
+        Set<String> gone = new HashSet<>();
+        entries.forEach(l -> {
+            if (l.entry() instanceof AsBuilt.Withdrawn w) {
+                gone.add(l.body().id() + "/" + w.entry());
+            }
+        });
+        Map<Body, String> names = new HashMap<>();
+        return entries.stream()
+                .map(l -> line(
+                        l,
+                        names.computeIfAbsent(l.body(), b -> store.head(b).name()),
+                        fig,
+                        gone.contains(l.body().id() + "/" + l.entry().id())))
+                .toList();
     }
 
     private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {
@@ -122,13 +110,17 @@ class LogController {
 
     /** Takes an entry back by a later one; the first stays in the record. */
     @PostMapping("/bodies/{id}/withdrawals")
-    String withdraw(@AuthenticationPrincipal Maker maker, @PathVariable String id, @RequestParam String entry) {
+    String withdraw(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String entry,
+            @RequestParam(defaultValue = "false") boolean ofBody) {
         Body body = store.find(maker.shop(), id);
         boolean stands = store.record(body).standing().stream().anyMatch(e -> e.id().equals(entry));
         if (stands) {
             String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
             store.log(body, new AsBuilt.Withdrawn(UUID.randomUUID().toString(), at, maker.name(), entry));
         }
-        return "redirect:/log";
+        return ofBody ? "redirect:/bodies/" + body.publicId() + "/record" : "redirect:/log";
     }
 }

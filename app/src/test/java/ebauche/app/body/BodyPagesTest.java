@@ -3,7 +3,13 @@ package ebauche.app.body;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.WithVisitor;
+import ebauche.core.plan.Planner;
+import ebauche.exchange.DemoBodies;
 import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -34,5 +40,33 @@ class BodyPagesTest extends WithVisitor {
     @CsvSource({"'', ORDER", "/template/outline, TEMPLATE", "/thickness, THICKNESS", "/templates, ''", "/file, ''"})
     void a_page_is_known_by_its_address(String under, String view) {
         assertThat(BodyView.at(under).map(Enum::name).orElse("")).isEqualTo(view);
+    }
+
+    /** A group of sheets is a kind of work by the name that its steps have: some demo body has steps of each. */
+    @Test
+    void every_group_of_sheets_is_a_kind_of_work() {
+        Set<String> stations = DemoBodies.NAMES.stream()
+                .flatMap(n -> Planner.schedule(DemoBodies.read(n).build()).steps().stream())
+                .map(s -> s.operation().station())
+                .collect(Collectors.toSet());
+        assertThat(BodyView.Group.values())
+                .extracting(BodyView.Group::station)
+                .filteredOn(s -> !s.isEmpty())
+                .hasSize(6)
+                .isSubsetOf(stations);
+    }
+
+    /** An entry that is withdrawn from the body's own page leads back to it. */
+    @Test
+    void a_bodys_record_takes_withdrawals() {
+        String here = shop.path("sedge");
+        Body sedge = shop.bodies().get("sedge");
+        String page = me.get(here + "/record").body();
+        assertThat(page).contains("heel thickness").contains("name=\"ofBody\"");
+        String entry = bodies.record(sedge).timeline().get(3).id();
+        HttpResponse<String> back =
+                me.post(here + "/record", here + "/withdrawals", Map.of("entry", entry, "ofBody", "true"));
+        assertThat(back.headers().firstValue("location").orElse("")).endsWith(here + "/record");
+        assertThat(me.get(here + "/record").body()).contains("class=\"gone\"");
     }
 }

@@ -7,6 +7,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
@@ -152,6 +153,7 @@ public final class CavityFloor {
     private Reckoning plate() {
         return build.fitting()
                 .coverThickness(pit)
+                .filter(own -> pit.cover().kind() != Cover.Kind.SCRATCH_PLATE)
                 .orElseGet(() -> Reckoning.typed(
                         "plate over the " + pit.feature().said(), build.design().plateOver(pit)));
     }

@@ -110,9 +110,7 @@ public record CavityFromParts(
             by += STEP;
             joined = closed(wanted, by);
         }
-        Optional<Cavity> drawn = build.design().cavities().stream()
-                .filter(c -> c.id().equals(asked.cavity()))
-                .findFirst();
+        Optional<Cavity> drawn = build.design().cavity(asked.cavity());
         Region allowed = allowed(build, asked.cavity(), drawn.map(Cavity::joins).orElse(Set.of()));
         Region cavity = joined.intersection(allowed).opened(2 * radius);
         List<TooLittle> missing = new ArrayList<>();

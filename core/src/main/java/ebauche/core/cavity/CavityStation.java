@@ -44,7 +44,7 @@ public final class CavityStation implements Station {
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
         found.addAll(new BridgeWork(build).check());
-        found.addAll(CavityWork.check(build));
+        found.addAll(ControlRules.check(build));
         found.addAll(new HoleWork(build).check());
         pockets(build).forEach(p -> found.addAll(p.check()));
         wires(build).ifPresent(found::add);
@@ -54,7 +54,7 @@ public final class CavityStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>(new BridgeWork(build).rules());
-        CavityWork.all(build).forEach(w -> rules.addAll(w.rules()));
+        rules.addAll(ControlRules.of(build));
         rules.addAll(Passages.of(build));
         return rules;
     }

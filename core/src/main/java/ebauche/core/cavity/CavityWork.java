@@ -10,10 +10,6 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
-import ebauche.core.job.Rule;
-import ebauche.core.measure.Fact;
-import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -24,7 +20,6 @@ import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.Pilot;
-import ebauche.core.station.ControlTop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
@@ -39,9 +34,6 @@ import java.util.Set;
  * the plate that will lie over it and carries the controls.
  */
 final class CavityWork {
-    /** Nearer than this to its limit a number is only just good: half a millimetre, as holes are drilled, common practice. */
-    private static final double ONLY_JUST = 0.5;
-
     private final Build build;
     private final Cavity pit;
     private final CavityFloor floor;
@@ -62,148 +54,6 @@ final class CavityWork {
         return CavityFloor.all(build).stream()
                 .map(floor -> new CavityWork(build, floor))
                 .toList();
-    }
-
-    /** Controls that have no cavity to stand in, and cavities that want a plate that is not there. */
-    static List<Finding> check(Build build) {
-        List<Finding> found = new ArrayList<>();
-        List<Control> homeless = build.design().controls().stream()
-                .filter(c -> build.design().cavityOf(c).isEmpty())
-                .toList();
-        if (!homeless.isEmpty() && build.design().cavities().isEmpty()) {
-            found.add(Finding.stops("cavity", "no-cavity")
-                    .on(Cavity.ELDEST)
-                    .says("The body has controls and no cavity for them.", "Draw the control cavity."));
-        } else {
-            homeless.forEach(c -> found.add(stops("no-cavity", c)
-                    .says(
-                            "The " + c.said() + " is to stand in a cavity “"
-                                    + c.cavity().orElse("") + "”, and the body has none of that name.",
-                            "Draw that cavity, or say another.")));
-        }
-        for (Cavity pit : build.design().cavities()) {
-            boolean carries = pit.cover().kind().liesOnTheFace() || !pit.throughWood();
-            boolean needed = carries && !build.design().controlsIn(pit).isEmpty();
-            if ((needed || pit.cover().kind().liesOnTheFace())
-                    && !(build.design().plateOver(pit) > 0)) {
-                found.add(Finding.stops("cavity", "no-plate")
-                        .on(pit.feature())
-                        .at(pit.plan().centroid())
-                        .says(
-                                "The " + pit.feature().said() + " lies under "
-                                        + pit.cover().kind().word() + ", and nobody has said how thick that is.",
-                                pit.cover().kind() == Cover.Kind.SCRATCH_PLATE
-                                        ? "Put the scratch plate into the design, with its thickness."
-                                        : "Say the plate's thickness, or what closes it."));
-            }
-        }
-        return found;
-    }
-
-    /** A potentiometer's thread sets one limit to its top, a blade switch wants 1/8 to 3/16 in: common practice. */
-    List<Rule> rules() {
-        List<Rule> rules = new ArrayList<>();
-        for (ControlTop top : floor.tops()) {
-            rules.add(top(top));
-            rules.add(tall(top));
-        }
-        return rules;
-    }
-
-    private static Rule.Builder rule(String name, Control control) {
-        return Rule.of("cavity", name, Rule.About.SPEC)
-                .on(control.feature())
-                .at(control.at())
-                .tight(ONLY_JUST);
-    }
-
-    private static Finding.Builder stops(String name, Control control) {
-        return Finding.stops("cavity", name).on(control.feature()).at(control.at());
-    }
-
-    private Rule top(ControlTop top) {
-        Control control = top.control();
-        boolean wood = pit.throughWood();
-        String cure = top.tooThick()
-                ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
-                : "Leave at least {1} there: a shallower cavity, or another part.";
-        return rule("control-top", control)
-                .says("The " + control.said() + " gets a top that it can be mounted through.")
-                .between(top.wood(), control.thinnestTop(), control.thickestTop())
-                .cure(
-                        wood
-                                ? "A step in the cavity's floor under it, another depth, or another part; a thin top is stiffened with CA."
-                                : "Another plate, or another part.")
-                .fails(() -> stops("control-top", control)
-                        .length(
-                                wood ? "wood over it" : "plate over it",
-                                top.wood().value())
-                        .length("thinnest", control.thinnestTop())
-                        .length("thickest", control.thickestTop())
-                        .says(
-                                "The " + control.id() + " " + control.kind().word()
-                                        + " wants {1} to {2} of top; the "
-                                        + (wood ? "cavity's floor leaves {0}." : "plate is {0} thick."),
-                                wood ? cure : "Another plate, or another part."))
-                .build();
-    }
-
-    private Rule tall(ControlTop top) {
-        Control control = top.control();
-        Reckoning room = pit.throughWood() ? roomUnderTop(top) : roomUnderPlate(control);
-        double inside = room.value() + control.below();
-        return rule("control-tall", control)
-                .says(
-                        pit.throughWood()
-                                ? "The cover closes over the " + control.said() + "."
-                                : "The " + control.said() + " hangs clear of its cavity's floor.")
-                .atLeast(room, 0)
-                .cure(tallCure())
-                .fails(() -> stops("control-too-tall", control)
-                        .length("reaches down", control.below())
-                        .length("room under the cover", inside)
-                        .says(
-                                "The " + control.id() + " " + control.kind().word()
-                                        + (pit.throughWood()
-                                                ? " reaches {0} under the top; there is {1} above the cover."
-                                                : " reaches {0} under its plate; there is {1} above the floor."),
-                                tallCure()))
-                .build();
-    }
-
-    private String tallCure() {
-        return pit.throughWood()
-                ? "A shallower part, a thicker body, or less wood over it."
-                : "A shallower part, or a deeper cavity.";
-    }
-
-    private Reckoning roomUnderTop(ControlTop top) {
-        double cover = pit.cover().thickness();
-        return Reckoning.of("room under the " + top.control().said(), Quantity.LENGTH)
-                .length(top.thickness().what(), top.thickness().asFact())
-                .length(top.wood().what(), top.wood().asFact())
-                .length("cover", Fact.typed(cover))
-                .length("reaches down", Fact.typed(top.control().below()))
-                .is(
-                        top.thickness().value()
-                                - top.wood().value()
-                                - cover
-                                - top.control().below(),
-                        top.thickness().what() + " − " + top.wood().what() + " − cover − reaches down");
-    }
-
-    private Reckoning roomUnderPlate(Control control) {
-        Reckoning depth = floor.cavityDepth();
-        double letIn = pit.cover().isLetIn() ? pit.cover().thickness() : 0;
-        Reckoning.Builder sum = Reckoning.of("room under the " + control.said(), Quantity.LENGTH)
-                .length(depth.what(), depth.asFact());
-        if (letIn > 0) {
-            sum.length("cover let in", Fact.typed(letIn));
-        }
-        return sum.length("reaches down", Fact.typed(control.below()))
-                .is(
-                        depth.value() - letIn - control.below(),
-                        depth.what() + (letIn > 0 ? " − cover let in" : "") + " − reaches down");
     }
 
     private Set<Feature> joins() {

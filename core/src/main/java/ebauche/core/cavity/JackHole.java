@@ -38,7 +38,8 @@ final class JackHole {
                 axis,
                 EdgeHole.height(build, "the jack", Fact.typed(jack.fromFront()), "wanted under the finished front"),
                 Set.of(into.map(Cavity::feature).orElse(Cavity.ELDEST)));
-        OptionalDouble wall = toCavity(build, hole, jack);
+        OptionalDouble wall =
+                into.isPresent() ? toCavity(build, hole, jack, into.get().plan()) : OptionalDouble.empty();
         String end = into.map(c -> c.feature().said()).orElse("cavity");
         String whole = "from the edge to where its whole width is in the " + end;
         Reckoning deep = wall.isPresent()
@@ -57,12 +58,11 @@ final class JackHole {
     }
 
     /**
-     * How far it runs in wood along its middle and both its sides until all of it is in the control cavity; empty where it does not
+     * How far it runs in wood along its middle and both its sides until all of it is in its cavity; empty where it does not
      * end in one.
      */
-    private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack) {
+    private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack, Region pit) {
         Region body = build.design().outline().region();
-        Region pit = build.design().cavityOf(jack).map(Cavity::plan).orElse(Region.EMPTY);
         double along = jack.entry().distance(jack.aim());
         double x = -(jack.aim().y() - jack.entry().y()) / along * jack.diameter() / 2;
         double y = (jack.aim().x() - jack.entry().x()) / along * jack.diameter() / 2;

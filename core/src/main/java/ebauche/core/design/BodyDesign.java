@@ -135,11 +135,12 @@ public record BodyDesign(
 
     /** The cavity that a control stands in: the one it names, else the one it is drawn in, else the first. */
     public Optional<Cavity> cavityOf(Control control) {
-        return control.cavity().isPresent()
-                ? cavities.stream()
-                        .filter(c -> c.id().equals(control.cavity().get()))
-                        .findFirst()
-                : cavityAt(control.at());
+        return control.cavity().isPresent() ? cavity(control.cavity().get()) : cavityAt(control.at());
+    }
+
+    /** The cavity with an id. */
+    public Optional<Cavity> cavity(String id) {
+        return cavities.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
     /** The cavity that the jack's hole is to end in: the one that it points into, else the first. */

@@ -78,7 +78,7 @@ public record DrillHole(
                 step.done());
     }
 
-    /** In the edge its height is what is set out, on a face its length; what runs aslant has its pitch besides. */
+    /** In the edge its height is what is set out, on a face its length. */
     private static DrillHole bored(BuildPlan plan, BuildPlan.PlanStep step, Bore bore) {
         FinishedFaces faces = plan.build().faces();
         Face face = step.operation().face();

@@ -47,6 +47,20 @@ public record Schedule(
                 .sum();
     }
 
+    /** How much of a kind of work is done, by its hands-on minutes: 0 to 1, nought where there is none of it. */
+    public double doneShare(String station) {
+        int all = 0;
+        int done = 0;
+        for (BuildPlan.PlanStep step : steps) {
+            if (step.operation().station().equals(station)) {
+                int minutes = step.operation().handsOnMinutes();
+                all += minutes;
+                done += step.done() ? minutes : 0;
+            }
+        }
+        return all == 0 ? 0 : (double) done / all;
+    }
+
     /** The reasons why a step stands after others. */
     public List<Link> reasons(StepKey key) {
         return links.stream().filter(l -> l.after().equals(key)).toList();

@@ -58,10 +58,10 @@ public final class Fill {
 
     private static List<Solid> drilled(Bore hole, Solid fill) {
         if (fill instanceof Bore plug && plug.diameter() >= hole.diameter() - NEARLY && hole.isOnAxis(plug)) {
-            double from =
-                    Math.min(hole.alongAxis(plug.from(), plug.fromDepth()), hole.alongAxis(plug.to(), plug.toDepth()));
-            double to =
-                    Math.max(hole.alongAxis(plug.from(), plug.fromDepth()), hole.alongAxis(plug.to(), plug.toDepth()));
+            double one = hole.alongAxis(plug.from(), plug.fromDepth());
+            double other = hole.alongAxis(plug.to(), plug.toDepth());
+            double from = Math.min(one, other);
+            double to = Math.max(one, other);
             List<Solid> left = new ArrayList<>();
             if (to <= NEARLY || from >= hole.length() - NEARLY) {
                 return List.of(hole);

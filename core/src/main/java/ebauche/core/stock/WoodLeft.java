@@ -240,10 +240,10 @@ public final class WoodLeft {
      * both, and one aslant that is begun in the edge. A void that is meant to go through says so by joining the face.
      */
     private void floorsToFaces(Pit one, List<Thin> out) {
-        boolean bore = one.solid instanceof Bore b && b.isLevel();
+        boolean level = one.solid instanceof Bore bore && bore.isLevel();
         boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
         boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
-        if ((bore || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
+        if ((level || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
             Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
             if (!floor.isEmpty()) {
                 Thin straight = least(one, Feature.BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
@@ -251,7 +251,7 @@ public final class WoodLeft {
                 aslantToCarves(one, Feature.BACK, back, straight, out);
             }
         }
-        if ((bore || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
+        if ((level || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
             Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
             if (!floor.isEmpty()) {
                 Thin straight = least(one, Feature.FRONT, front.surfaces(), List.of(top(one.solid)), floor);

@@ -225,7 +225,21 @@ class CavitiesTest {
         body.scratchPlate = Optional.empty();
         assertThat(body.rules()).contains("no-plate");
         TestBody open = underPlate(Cover.Kind.OPEN, new Cavity.Floor.Deep(30), Set.of());
-        assertThat(open.rules()).contains("no-plate");
+        assertThat(open.plan().findings())
+                .filteredOn(f -> f.rule().equals("no-plate"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.what()).contains("nothing to be mounted through"));
+        open.controls.remove(1);
+        assertThat(open.rules()).doesNotContain("no-plate");
+    }
+
+    /** As deep as its controls need, and none in it: told, not cut as deep as nothing. */
+    @Test
+    void a_rout_for_its_parts_without_any_is_told() {
+        TestBody body = underPlate(Cover.Kind.SCRATCH_PLATE, new Cavity.Floor.ForParts(), Set.of());
+        assertThat(body.rules()).doesNotContain("no-depth");
+        body.controls.remove(1);
+        assertThat(body.rules()).contains("no-depth");
     }
 
     /** Measured from the back as it will be under a belly carve: worked out by hand, 12 deep at the edge of the body. */
