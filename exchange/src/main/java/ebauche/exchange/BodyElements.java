@@ -103,6 +103,7 @@ final class BodyElements {
             .described("carved parts of front and back: off a line across a face, or so wide inside the edge")
             .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS)
             .oneOf("line", "width")
+            .notBoth("line", "stretch")
             .build();
 
     /** The line that a contour starts from, across a face. */

@@ -139,6 +139,7 @@ final class CavityElements {
                     OUTLINE,
                     COVER_SCREWS,
                     CAVITY_JOINS)
+            .notBoth("woodOver", "depth")
             .begins("control-cavity", "control cavity", """
                     {"id": "controls", "outline": {"unit": "mm", "path": "M 75 -80 L 120 -80 A 10 10 0 0 1 130 -70 L 130 -25 A 10 10 0 0 1 120 -15 L 75 -15 A 10 10 0 0 1 65 -25 L 65 -70 A 10 10 0 0 1 75 -80 Z"},
                     "woodOver": "6 mm", "coverLip": "5 mm", "cover": "cover-plastic"}""")

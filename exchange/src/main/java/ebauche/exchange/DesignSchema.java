@@ -78,6 +78,9 @@ final class DesignSchema {
             ArrayNode one = schema.putArray("oneOf");
             element.oneOf().forEach(k -> one.addObject().set("required", array(List.of(k))));
         }
+        if (!element.notBoth().isEmpty()) {
+            schema.putObject("not").set("required", array(element.notBoth()));
+        }
         element.slot()
                 .filter(slot -> !fitted.isEmpty())
                 .ifPresent(slot -> fitted.forEach(

@@ -72,6 +72,7 @@ public final class Element {
     private final boolean alwaysFitted;
     private final Optional<String> description;
     private final List<String> oneOf;
+    private final List<String> notBoth;
 
     private Element(Builder of) {
         path = of.path;
@@ -91,6 +92,7 @@ public final class Element {
         alwaysFitted = of.alwaysFitted;
         description = Optional.ofNullable(of.description);
         oneOf = List.copyOf(of.oneOf);
+        notBoth = List.copyOf(of.notBoth);
     }
 
     static Builder of(String path, String title) {
@@ -221,6 +223,10 @@ public final class Element {
         return oneOf;
     }
 
+    List<String> notBoth() {
+        return notBoth;
+    }
+
     Optional<Slot> slot() {
         return slot;
     }
@@ -269,6 +275,7 @@ public final class Element {
         private boolean alwaysFitted;
         private String description;
         private List<String> oneOf = List.of();
+        private List<String> notBoth = List.of();
 
         private Builder(String path, String title) {
             this.path = path;
@@ -351,6 +358,12 @@ public final class Element {
         /** One of these keys it has, and only one. */
         Builder oneOf(String... keys) {
             oneOf = List.of(keys);
+            return this;
+        }
+
+        /** Of two keys it has one at the most. */
+        Builder notBoth(String one, String other) {
+            notBoth = List.of(one, other);
             return this;
         }
 

@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Ring;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
@@ -13,7 +14,6 @@ import ebauche.core.measure.Decimals;
 import ebauche.core.shop.Limits;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -233,24 +233,10 @@ public record CavityFromParts(
         StringBuilder data = new StringBuilder();
         cavity.grown(-radius).coarser(TRACK).forEachRing(ring -> {
             if (data.isEmpty()) {
-                offset(anticlockwise(ring), radius, data);
+                offset(Ring.anticlockwise(ring), radius, data);
             }
         });
         return data.toString();
-    }
-
-    /** The ring's points, the first not repeated, turning to the left. */
-    private static List<Point> anticlockwise(double[] ring) {
-        List<Point> points = new ArrayList<>();
-        double twice = 0;
-        for (int i = 0; i < ring.length - 2; i += 2) {
-            points.add(new Point(ring[i], ring[i + 1]));
-            twice += ring[i] * ring[i + 3] - ring[i + 2] * ring[i + 1];
-        }
-        if (twice < 0) {
-            Collections.reverse(points);
-        }
-        return points;
     }
 
     private static void offset(List<Point> ring, double radius, StringBuilder data) {

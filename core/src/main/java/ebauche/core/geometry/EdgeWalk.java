@@ -6,25 +6,20 @@ import java.util.List;
 
 /** An outline walked anticlockwise, its places told by how far along they lie, mm. */
 public final class EdgeWalk {
+    /** A piece of no length is this long, mm. */
+    private static final double THINNEST = 1e-12;
+
     private final List<Point> ring = new ArrayList<>();
     private final List<Double> along = new ArrayList<>();
 
+    /** The outline of an area; of several the first that it has. */
     public EdgeWalk(Region outline) {
         outline.forEachRing(points -> {
             if (ring.isEmpty()) {
-                for (int i = 0; i < points.length; i += 2) {
-                    ring.add(new Point(points[i], points[i + 1]));
-                }
+                ring.addAll(Ring.anticlockwise(points));
+                ring.add(ring.get(0));
             }
         });
-        double twice = 0;
-        for (int i = 0; i + 1 < ring.size(); i++) {
-            twice += ring.get(i).x() * ring.get(i + 1).y()
-                    - ring.get(i + 1).x() * ring.get(i).y();
-        }
-        if (twice < 0) {
-            Collections.reverse(ring);
-        }
         double length = 0;
         along.add(0.0);
         for (int i = 0; i + 1 < ring.size(); i++) {
@@ -74,6 +69,4 @@ public final class EdgeWalk {
         Point edge = a.towards(b, (on - along.get(i)) / size);
         return edge.plus(out * (b.y() - a.y()) / size, -out * (b.x() - a.x()) / size);
     }
-
-    private static final double THINNEST = 1e-12;
 }

@@ -247,6 +247,16 @@ public sealed interface Course {
          * @param width how far inside the outline the work begins, mm
          */
         public static Stretch of(Region outline, Point from, Point to, double fade, double width) {
+            return Memo.here()
+                    .get(
+                            new Asked(outline, from, to, fade, width),
+                            () -> laid(outline, from, to, fade, width),
+                            s -> s.way.bytes());
+        }
+
+        private record Asked(Region outline, Point from, Point to, double fade, double width) {}
+
+        private static Stretch laid(Region outline, Point from, Point to, double fade, double width) {
             EdgeWalk walk = new EdgeWalk(outline);
             double begins = walk.nearest(from);
             double ends = walk.nearest(to);

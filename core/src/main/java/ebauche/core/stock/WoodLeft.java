@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Ring;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import java.util.ArrayList;
@@ -358,7 +359,7 @@ public final class WoodLeft {
     private void cheeks(Pit one, Opening opening, List<Thin> out) {
         Thin[] least = {null};
         one.solid.plan().forEachRing(ring -> {
-            double turns = turns(ring);
+            double turns = Ring.turns(ring);
             for (int i = 0; i + 3 < ring.length; i += 2) {
                 Wall wall =
                         new Wall(new Point(ring[i], ring[i + 1]), new Point(ring[i + 2], ring[i + 3]), turns, opening);
@@ -426,15 +427,6 @@ public final class WoodLeft {
             }
             return outline.contains(p) ? outline.wayOut(p, outX, outY) : -outline.outside(p);
         }
-    }
-
-    /** 1 for a ring that turns to the left, -1 for one that turns to the right. */
-    private static double turns(double[] ring) {
-        double twice = 0;
-        for (int i = 0; i + 3 < ring.length; i += 2) {
-            twice += ring[i] * ring[i + 3] - ring[i + 2] * ring[i + 1];
-        }
-        return Math.signum(twice);
     }
 
     private static Surface top(Solid solid) {
