@@ -1,8 +1,12 @@
 package ebauche.app;
 
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
@@ -11,6 +15,7 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import ebauche.app.drawing.Svg;
 import ebauche.core.station.Station;
 
 /** App over exchange over core; SQL in stores only; drawings know no web. */
@@ -57,11 +62,37 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule drawings_know_no_web = noClasses()
-            .that()
+            .that(draw())
+            .or()
             .resideInAPackage("ebauche.app.drawing..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework..", "jakarta..");
+
+    private static DescribedPredicate<JavaClass> draw() {
+        return DescribedPredicate.describe(
+                "draw",
+                c -> c.getDirectDependenciesFromSelf().stream()
+                        .anyMatch(d -> d.getTargetClass().isEquivalentTo(Svg.class)));
+    }
+
+    /** What several pages draw with stands below them all; it draws no page. */
+    @ArchTest
+    static final ArchRule drawing_and_web_know_no_page = noClasses()
+            .that()
+            .resideInAnyPackage("ebauche.app.drawing..", "ebauche.app.web..", "ebauche.app.account..")
+            .should()
+            .dependOnClassesThat(resideInAPackage("ebauche.app.(*)..")
+                    .and(not(resideInAnyPackage(
+                            "ebauche.app.drawing..", "ebauche.app.web..", "ebauche.app.account.."))));
+
+    @ArchTest
+    static final ArchRule rooms_of_the_app_go_in_no_circle =
+            slices().matching("ebauche.app.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule rooms_of_exchange_go_in_no_circle =
+            slices().matching("ebauche.exchange.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule the_plan_command_needs_no_spring = noClasses()

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.PrivateDatabase;
 import ebauche.app.testing.Visitor;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.DemoBodies;
 import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;

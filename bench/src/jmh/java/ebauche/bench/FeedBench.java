@@ -9,7 +9,7 @@ import ebauche.core.geometry.Segment;
 import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.DemoBodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;

@@ -11,7 +11,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Hardness;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.DemoBodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;

@@ -7,8 +7,9 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.plan.Schedule;
 import ebauche.core.stock.WoodLeft;
-import ebauche.exchange.BuildFile;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.BuildFile;
+import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.json.JsonText;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -50,7 +51,7 @@ public class PlanBench {
     /** Baseline: the file parsed as a tree and no more. */
     @Benchmark
     public Object parseOnly() {
-        return BuildFile.tree(bytes);
+        return JsonText.tree(bytes);
     }
 
     /** A build already read, planned: what follows from one reading. */

@@ -5,7 +5,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.stock.Grid;
 import ebauche.core.stock.Stock;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.DemoBodies;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

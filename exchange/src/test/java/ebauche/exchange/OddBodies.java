@@ -1,6 +1,14 @@
 package ebauche.exchange;
 
 import ebauche.core.feature.Feature;
+import ebauche.exchange.design.Additions;
+import ebauche.exchange.design.FeatureMove;
+import ebauche.exchange.design.Mirrored;
+import ebauche.exchange.design.PartFile;
+import ebauche.exchange.file.BuildFile;
+import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.json.JsonText;
+import ebauche.exchange.table.BoxFile;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.node.ObjectNode;
@@ -10,9 +18,9 @@ import tools.jackson.databind.node.ObjectNode;
  * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a pot under its scratch plate and its edge eased along a stretch,
  * left-handed ones.
  */
-final class OddBodies {
-    static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven", "two-cavities", "plated");
-    static final List<String> ALL = with(RIGHT_HANDED, "left-sedge", "left-bass");
+public final class OddBodies {
+    public static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven", "two-cavities", "plated");
+    public static final List<String> ALL = with(RIGHT_HANDED, "left-sedge", "left-bass");
 
     private OddBodies() {}
 
@@ -22,7 +30,7 @@ final class OddBodies {
         return List.copyOf(all);
     }
 
-    static BuildFile read(String name) {
+    public static BuildFile read(String name) {
         return switch (name) {
             case "bass" -> of(bass());
             case "seven" -> of(seven());
@@ -85,7 +93,7 @@ final class OddBodies {
         ObjectNode rout = (ObjectNode) design.path("cavities").get(1);
         rout.putArray("joins").add("pickup-neck").add("pickup-bridge");
         rout.remove("depth");
-        design.putArray("contours").add(Additions.json("""
+        design.putArray("contours").add(JsonText.tree("""
                 {"id": "edge", "face": "front", "width": "20 mm", "depth": "3 mm", "shape": "round",
                  "stretch": {"from": {"x": "-120 mm", "y": "100 mm"}, "to": {"x": "110 mm", "y": "100 mm"}, "fade": "40 mm"}}"""));
         return design;

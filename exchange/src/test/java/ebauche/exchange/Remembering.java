@@ -6,7 +6,7 @@ import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
 /** Each test of a class runs during one memo: for those that plan much the same body again and again. No answer hangs on it. */
-final class Remembering implements BeforeEachCallback, AfterEachCallback {
+public final class Remembering implements BeforeEachCallback, AfterEachCallback {
     private static final Memo MEMO = Memo.of(256L << 20);
     private static final ExtensionContext.Namespace HERE = ExtensionContext.Namespace.create(Remembering.class);
 

@@ -2,7 +2,6 @@ package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.BlankDrawing;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;

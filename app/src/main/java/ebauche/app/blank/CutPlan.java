@@ -6,7 +6,7 @@ import ebauche.core.layout.Layout;
 import ebauche.core.layout.Piece;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.BoardFile;
+import ebauche.exchange.rack.BoardFile;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;

@@ -4,8 +4,7 @@ import ebauche.app.body.Body;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
-import ebauche.exchange.BuildFile;
-import java.nio.charset.StandardCharsets;
+import ebauche.exchange.json.JsonText;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -49,7 +48,7 @@ class CutPlanStore {
                         row.getObject("cut_plan") != null,
                         row.getString("made_by"),
                         row.getTimestamp("made_at").toInstant().toString(),
-                        (ObjectNode) BuildFile.tree(row.getString("plan").getBytes(StandardCharsets.UTF_8))))
+                        (ObjectNode) JsonText.tree(row.getString("plan"))))
                 .optional();
     }
 

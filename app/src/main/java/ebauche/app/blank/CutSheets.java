@@ -1,14 +1,13 @@
 package ebauche.app.blank;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.BlankDrawing;
-import ebauche.app.drawing.PlankDrawing;
+import ebauche.app.timber.PlankDrawing;
 import ebauche.app.web.Figures;
 import ebauche.core.layout.Cut;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.BoardFile;
+import ebauche.exchange.rack.BoardFile;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,10 +1,9 @@
 package ebauche.app.blank;
 
 import ebauche.app.account.Maker;
-import ebauche.app.bench.Readings;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.drawing.SledDrawing;
+import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;

@@ -3,7 +3,7 @@ package ebauche.app.box;
 import ebauche.app.ways.Ways;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
-import ebauche.exchange.BoxFile;
+import ebauche.exchange.table.BoxFile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

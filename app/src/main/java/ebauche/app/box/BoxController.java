@@ -1,7 +1,6 @@
 package ebauche.app.box;
 
 import ebauche.app.account.Maker;
-import ebauche.app.drawing.PartDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;

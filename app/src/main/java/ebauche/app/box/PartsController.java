@@ -1,12 +1,11 @@
 package ebauche.app.box;
 
 import ebauche.app.account.Maker;
-import ebauche.app.bench.DepthGauge;
-import ebauche.app.bench.Readings;
-import ebauche.app.bench.SeveralReadings;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.drawing.PartDrawing;
+import ebauche.app.reading.DepthGauge;
+import ebauche.app.reading.Readings;
+import ebauche.app.reading.SeveralReadings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.core.design.Measurand;

@@ -2,8 +2,6 @@ package ebauche.app.check;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.CheckDrawing;
-import ebauche.app.drawing.RuleBar;
 import ebauche.app.web.Figures;
 import ebauche.core.job.Rule;
 import ebauche.core.realism.Realism;

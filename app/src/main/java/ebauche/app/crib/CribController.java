@@ -1,8 +1,6 @@
 package ebauche.app.crib;
 
 import ebauche.app.account.Maker;
-import ebauche.app.drawing.BitDrawing;
-import ebauche.app.drawing.ReachDrawing;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
@@ -12,9 +10,9 @@ import ebauche.app.web.Stale;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.passes.Ability;
-import ebauche.exchange.BuildFileException;
-import ebauche.exchange.CribFile;
-import ebauche.exchange.ShopPart;
+import ebauche.exchange.file.CribFile;
+import ebauche.exchange.file.ShopPart;
+import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,5 +1,6 @@
 package ebauche.app.crib;
 
+import ebauche.exchange.design.Field;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;

@@ -2,11 +2,10 @@ package ebauche.app.depth;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.DepthDrawing;
 import ebauche.app.web.Figures;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
-import ebauche.core.plan.DrillHole;
+import ebauche.core.sheet.DepthCard;
+import ebauche.core.sheet.DrillHole;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;

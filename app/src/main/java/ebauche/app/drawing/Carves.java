@@ -8,14 +8,14 @@ import ebauche.core.stock.Relief;
 import java.util.stream.IntStream;
 
 /** Carved parts of the faces on a plan, in bands of depth like a chart of a sea: carved already, being carved, or to come. */
-final class Carves {
+public final class Carves {
     /** A carve's depth is shown in so many bands. */
     private static final int BANDS = 4;
 
     private Carves() {}
 
     /** Whatever shapes a face and is decided on, as it is around a step. */
-    static void draw(Svg svg, Frame frame, BuildPlan plan, int step) {
+    public static void draw(Svg svg, Frame frame, BuildPlan plan, int step) {
         for (Relief laid : plan.build().surfaces()) {
             StepKey key = StepKey.of(laid.feature(), StepKind.CARVE);
             IntStream.range(0, plan.steps().size())
@@ -29,12 +29,12 @@ final class Carves {
         }
     }
 
-    static String side(Relief laid, Frame frame) {
+    public static String side(Relief laid, Frame frame) {
         return laid.face() == frame.up() ? "" : " far";
     }
 
     /** The bands of one: the first is all of it. */
-    static void bands(Svg svg, Frame frame, Relief laid) {
+    public static void bands(Svg svg, Frame frame, Relief laid) {
         double depth = laid.profile().depth();
         for (int band = 0; band < BANDS; band++) {
             Region deeper = laid.beyond(band == 0 ? 0 : laid.profile().across(depth * band / BANDS));

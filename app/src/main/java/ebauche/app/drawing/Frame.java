@@ -14,18 +14,18 @@ import ebauche.core.geometry.Region;
  * @param up the face that is seen
  * @param coarse edges may be drawn so far off, mm: nought as they are
  */
-record Frame(double scale, double left, double middle, Face up, double coarse) {
-    Frame(double scale, double left, double middle, Face up) {
+public record Frame(double scale, double left, double middle, Face up, double coarse) {
+    public Frame(double scale, double left, double middle, Face up) {
         this(scale, left, middle, up, 0);
     }
 
     /** The same for a small picture: no edge is drawn more than so much off, in units of the drawing, and takes few corners. */
-    Frame within(double units) {
+    public Frame within(double units) {
         return new Frame(scale, left, middle, up, units / scale);
     }
 
     /** A body in the middle of a sheet so wide, as large as it and the height that is left for it allow. */
-    static Frame holding(Region body, double width, double tallest, double margin, Face up) {
+    public static Frame holding(Region body, double width, double tallest, double margin, Face up) {
         double along = body.maxY() - body.minY();
         double across = body.maxX() - body.minX();
         double scale = Math.min((width - 2 * margin) / along, tallest / across);
@@ -35,21 +35,21 @@ record Frame(double scale, double left, double middle, Face up, double coarse) {
     }
 
     /** How tall a sheet must be that holds a body with a margin above and below it. */
-    double height(Region body, double margin) {
+    public double height(Region body, double margin) {
         return (body.maxX() - body.minX()) * scale + 2 * margin;
     }
 
     /** Along the body (its y) to the drawing's x. */
-    double x(double bodyY) {
+    public double x(double bodyY) {
         return left + bodyY * scale;
     }
 
     /** Across the body (its x) to the drawing's y. */
-    double y(double bodyX) {
+    public double y(double bodyX) {
         return middle + (up == Face.FRONT ? bodyX : -bodyX) * scale;
     }
 
-    String path(Region region) {
+    public String path(Region region) {
         StringBuilder data = new StringBuilder();
         Region drawn = coarse > 0 ? region.coarser(coarse) : region;
         drawn.forEachRing(ring -> {
@@ -64,11 +64,11 @@ record Frame(double scale, double left, double middle, Face up, double coarse) {
         return data.toString();
     }
 
-    double x(Point p) {
+    public double x(Point p) {
         return x(p.y());
     }
 
-    double y(Point p) {
+    public double y(Point p) {
         return y(p.x());
     }
 }

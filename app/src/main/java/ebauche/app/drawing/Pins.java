@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Numbered pins on a drawing. One that would cover an earlier one stands beside its place, with a line to it. */
-final class Pins {
-    static final double RADIUS = 11;
+public final class Pins {
+    public static final double RADIUS = 11;
 
     /** Nearer than this, one hides the other's number. */
     private static final double CLEAR = 2 * RADIUS;
@@ -19,7 +19,7 @@ final class Pins {
     private final Svg svg;
     private final List<double[]> standing = new ArrayList<>();
 
-    Pins(Svg svg) {
+    public Pins(Svg svg) {
         this.svg = svg;
     }
 
@@ -29,7 +29,7 @@ final class Pins {
      * @param x of the place that it means, in the drawing
      * @param says after its number, to whoever points at it
      */
-    void add(double x, double y, boolean bad, String says) {
+    public void add(double x, double y, boolean bad, String says) {
         double[] at = free(x, y);
         standing.add(at);
         int number = standing.size();

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /** The wood under one straight line across the grid, as runs of cells with the same solid intervals. */
-final class Section {
+public final class Section {
     /** A floor tilted by ten degrees, the steepest that is accepted, changes by less from cell to cell, mm. */
     private static final double SLOPE = 0.1;
 
@@ -24,9 +24,9 @@ final class Section {
      * @param solid top, bottom, top, bottom... depths front to back
      */
     @SuppressWarnings("ArrayRecordComponent") // drawn, never compared
-    record Run(double from, double to, double[] solid) {
+    public record Run(double from, double to, double[] solid) {
         /** The same with layers that are glued on each other told as one. */
-        double[] joined() {
+        public double[] joined() {
             double[] out = new double[solid.length];
             int n = 0;
             for (int i = 0; i < solid.length; i += 2) {
@@ -56,7 +56,7 @@ final class Section {
     private Section() {}
 
     /** Along the body, at one x. */
-    static List<Run> lengthwise(Stock stock, double x) {
+    public static List<Run> lengthwise(Stock stock, double x) {
         Grid grid = stock.grid();
         int column = grid.columnAt(x);
         double[][] cells = new double[grid.rows()][];
@@ -67,7 +67,7 @@ final class Section {
     }
 
     /** Across the body, at one y. */
-    static List<Run> across(Stock stock, double y) {
+    public static List<Run> across(Stock stock, double y) {
         Grid grid = stock.grid();
         int row = grid.rowAt(y);
         double[][] cells = new double[grid.columns()][];
@@ -78,7 +78,7 @@ final class Section {
     }
 
     /** Along any line of the plan; distances are from its first end. */
-    static List<Run> along(Stock stock, Point from, Point to) {
+    public static List<Run> along(Stock stock, Point from, Point to) {
         double length = from.distance(to);
         double pitch = stock.grid().pitch();
         double[][] cells = new double[Math.max(1, (int) Math.floor(length / pitch))][];
@@ -104,7 +104,7 @@ final class Section {
     }
 
     /** Neighbouring runs between which the wood hardly changes, as on a tilted floor, told as one by its last cell. */
-    static List<Run> merged(List<Run> runs) {
+    public static List<Run> merged(List<Run> runs) {
         List<Run> out = new ArrayList<>();
         for (Run run : runs) {
             Run last = out.isEmpty() ? null : out.get(out.size() - 1);

@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 
 /** A closed run of pieces as SVG path data, its curves as chords so short that no screen shows them. */
-final class SegmentPath {
+public final class SegmentPath {
     private static final int CHORDS = 24;
 
     private SegmentPath() {}
 
-    static String of(List<Segment> ring, ToDoubleFunction<Point> x, ToDoubleFunction<Point> y) {
+    public static String of(List<Segment> ring, ToDoubleFunction<Point> x, ToDoubleFunction<Point> y) {
         StringBuilder data = new StringBuilder();
         for (Segment s : ring) {
             int n = s instanceof Segment.Line ? 1 : CHORDS;

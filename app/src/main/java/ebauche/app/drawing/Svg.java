@@ -9,7 +9,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
 /** Writes one SVG picture through an XML writer, so that no text in it can be taken for markup. */
-final class Svg {
+public final class Svg {
     private static final XMLOutputFactory FACTORY = XMLOutputFactory.newFactory();
 
     private final StringWriter out = new StringWriter();
@@ -20,7 +20,7 @@ final class Svg {
      *
      * @param words what it shows, for those who cannot see it
      */
-    Svg(double width, double height, String cssClass, String words) {
+    public Svg(double width, double height, String cssClass, String words) {
         try {
             xml = FACTORY.createXMLStreamWriter(out);
         } catch (XMLStreamException e) {
@@ -39,7 +39,7 @@ final class Svg {
     }
 
     /** A number to a hundredth. */
-    static String n(double value) {
+    public static String n(double value) {
         return Decimals.plain(value, 2);
     }
 
@@ -58,7 +58,7 @@ final class Svg {
     }
 
     /** Opens an element with attributes given as name, value, name, value... */
-    Svg open(String element, String... attributes) {
+    public Svg open(String element, String... attributes) {
         write(() -> xml.writeStartElement(element));
         for (int i = 0; i < attributes.length; i += 2) {
             attribute(attributes[i], attributes[i + 1]);
@@ -67,11 +67,11 @@ final class Svg {
     }
 
     /** One more attribute of the element just opened. */
-    Svg attribute(String name, String value) {
+    public Svg attribute(String name, String value) {
         return write(() -> xml.writeAttribute(name, value));
     }
 
-    Svg close() {
+    public Svg close() {
         return write(xml::writeEndElement);
     }
 
@@ -79,40 +79,40 @@ final class Svg {
         return open("g", "class", cssClass);
     }
 
-    Svg title(String words) {
+    public Svg title(String words) {
         open("title");
         write(() -> xml.writeCharacters(words));
         return close();
     }
 
-    Svg path(String cssClass, String data) {
+    public Svg path(String cssClass, String data) {
         return open("path", "class", cssClass, "d", data).close();
     }
 
-    Svg line(String cssClass, double x1, double y1, double x2, double y2) {
+    public Svg line(String cssClass, double x1, double y1, double x2, double y2) {
         return open("line", "class", cssClass, "x1", n(x1), "y1", n(y1), "x2", n(x2), "y2", n(y2))
                 .close();
     }
 
-    Svg rect(String cssClass, double x, double y, double width, double height) {
+    public Svg rect(String cssClass, double x, double y, double width, double height) {
         return open("rect", "class", cssClass, "x", n(x), "y", n(y), "width", n(width), "height", n(height))
                 .close();
     }
 
-    Svg circle(String cssClass, double x, double y, double radius) {
+    public Svg circle(String cssClass, double x, double y, double radius) {
         return open("circle", "class", cssClass, "cx", n(x), "cy", n(y), "r", n(radius))
                 .close();
     }
 
     /** Text; anchor is start, middle or end. */
-    Svg text(String cssClass, double x, double y, String anchor, String words) {
+    public Svg text(String cssClass, double x, double y, String anchor, String words) {
         open("text", "class", cssClass, "x", n(x), "y", n(y), "text-anchor", anchor);
         write(() -> xml.writeCharacters(words));
         return close();
     }
 
     /** Text whose fractions are set as fractions. */
-    Svg figure(String cssClass, double x, double y, String anchor, List<Figures.TextPart> parts) {
+    public Svg figure(String cssClass, double x, double y, String anchor, List<Figures.TextPart> parts) {
         open("text", "class", cssClass, "x", n(x), "y", n(y), "text-anchor", anchor);
         for (Figures.TextPart part : parts) {
             open("tspan", "class", part.fraction() ? "frac" : "plain");
@@ -123,7 +123,7 @@ final class Svg {
     }
 
     /** A hatch of parallel lines to fill with as {@code url(#id)}. */
-    Svg hatch(String id, String cssClass, double spacing, double degrees) {
+    public Svg hatch(String id, String cssClass, double spacing, double degrees) {
         open(
                 "pattern",
                 "id",
@@ -141,7 +141,7 @@ final class Svg {
     }
 
     /** Closes the picture and gives its text. */
-    String done() {
+    public String done() {
         write(() -> {
             xml.writeEndDocument();
             xml.close();

@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.Map;
 
 /** The cavities and holes of a plan as a drawing needs them: cut already at a step, being cut there, or still to come. */
-final class Voids {
-    enum When {
+public final class Voids {
+    public enum When {
         BEFORE,
         NOW,
         LATER
@@ -31,7 +31,7 @@ final class Voids {
      * @param opensUp whether it is open on the face that is up
      * @param depthFromOwn how deep it reaches from the face that it opens on; as {@code depthFromUp} where it opens on none
      */
-    record Hollow(
+    public record Hollow(
             Feature feature,
             Region area,
             When when,
@@ -46,7 +46,7 @@ final class Voids {
      * For every feature the last cut before the step, the cut of the step itself, and, if neither is there, the last to
      * come: waste and rough passes do not lie over the finished cavity.
      */
-    static List<Hollow> of(BuildPlan plan, int step, Face up) {
+    public static List<Hollow> of(BuildPlan plan, int step, Face up) {
         FinishedFaces faces = plan.build().faces();
         Region body = plan.build().design().outline().region();
         Map<When, Map<String, Hollow>> last = new EnumMap<>(When.class);

@@ -1,11 +1,10 @@
 package ebauche.app.neck;
 
 import ebauche.app.account.Maker;
-import ebauche.app.bench.Readings;
-import ebauche.app.bench.SeveralReadings;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
-import ebauche.app.drawing.NeckDrawing;
+import ebauche.app.reading.Readings;
+import ebauche.app.reading.SeveralReadings;
 import ebauche.app.web.Figures;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;

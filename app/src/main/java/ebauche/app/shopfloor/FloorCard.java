@@ -2,7 +2,6 @@ package ebauche.app.shopfloor;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
-import ebauche.app.drawing.BodyThumbnail;
 import ebauche.core.job.Finding;
 import ebauche.core.plan.BuildPlan;
 import java.util.Optional;

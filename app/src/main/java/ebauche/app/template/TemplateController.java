@@ -2,21 +2,17 @@ package ebauche.app.template;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.body.DesignKeeping;
-import ebauche.app.drawing.OutlineDrawing;
+import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
-import ebauche.core.crib.HoldDown;
-import ebauche.core.crib.TemplateMaterial;
-import ebauche.core.design.TemplateMade;
 import ebauche.core.geometry.Face;
-import ebauche.core.plan.TemplateSheet;
-import ebauche.exchange.BuildFileException;
+import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.drawn.DxfWriter;
 import ebauche.exchange.drawn.SvgWriter;
+import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
@@ -50,33 +46,13 @@ class TemplateController {
         this.keeping = keeping;
     }
 
-    /** A template with how it is made. */
-    public record Row(TemplateSheet sheet, TemplateMade made) {}
-
     @GetMapping("/bodies/{id}/template")
     String templates(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        return page(bodies.current(maker.shop(), id), fig, model);
-    }
-
-    static String page(Bodies.Current current, Figures fig, Model model) {
-        List<TemplateSheet> sheets = TemplateSheet.of(current.plan());
-        model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute(
-                "rows",
-                sheets.stream()
-                        .map(s -> new Row(s, current.plan().build().design().template(s.feature())))
-                        .toList());
-        model.addAttribute("materials", TemplateMaterial.values());
-        model.addAttribute("holds", HoldDown.values());
-        model.addAttribute("outline", current.plan().build().design().outline());
-        model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
-        model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
-        return "template/template";
+        return TemplatePage.show(bodies.current(maker.shop(), id), fig, model);
     }
 
     /** How one template is made and held, instead of as the shop usually does it. */
@@ -114,14 +90,14 @@ class TemplateController {
                 troubles.put("thickness", e.getMessage());
             } catch (Stale stale) {
                 ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
-                return page(current, fig, model);
+                return TemplatePage.show(current, fig, model);
             }
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("troubled", feature);
         model.addAttribute("trouble", troubles.values().iterator().next());
         model.addAttribute("typedThickness", typed.get("thickness"));
-        return page(current, fig, model);
+        return TemplatePage.show(current, fig, model);
     }
 
     private static void word(Map<String, String> typed, String name, ObjectNode out) {
@@ -131,7 +107,6 @@ class TemplateController {
         }
     }
 
-    /** The words of a file for what is chosen. */
     /** Every template of one face at true size, as SVG or DXF. */
     @GetMapping("/bodies/{id}/template/{face:front|back}.{format:svg|dxf}")
     ResponseEntity<byte[]> file(

@@ -2,7 +2,6 @@ package ebauche.app.template;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
-import ebauche.app.drawing.TileMap;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
@@ -12,7 +11,7 @@ import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Refusal;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.paper.Paper;
 import ebauche.exchange.paper.Scale;
 import ebauche.exchange.paper.TilePrint;

@@ -1,8 +1,6 @@
 package ebauche.app.timber;
 
 import ebauche.app.account.Maker;
-import ebauche.app.drawing.MoistureDrawing;
-import ebauche.app.drawing.PlankDrawing;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
@@ -11,10 +9,10 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Defect;
+import ebauche.core.timber.MeasuredOn;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.MeasuredOn;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;

@@ -6,9 +6,8 @@ import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.BoardFile;
-import ebauche.exchange.BuildFile;
-import java.nio.charset.StandardCharsets;
+import ebauche.exchange.json.JsonText;
+import ebauche.exchange.rack.BoardFile;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -78,7 +77,7 @@ public class BoardStore {
     }
 
     private static Shelved shelved(long shop, Row row, List<Shelved.Measured> readings, Timbers timbers) {
-        ObjectNode file = (ObjectNode) BuildFile.tree(row.boardFile().getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = (ObjectNode) JsonText.tree(row.boardFile());
         List<MoistureReading> moisture = readings.stream()
                 .map(m -> new MoistureReading(day(m.at()), m.percent()))
                 .toList();

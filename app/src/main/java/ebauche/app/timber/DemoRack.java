@@ -2,9 +2,9 @@ package ebauche.app.timber;
 
 import ebauche.app.account.Maker;
 import ebauche.core.timber.Climate;
-import ebauche.exchange.DemoBodies;
-import ebauche.exchange.RackCsv;
-import ebauche.exchange.TimberFile;
+import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.rack.RackCsv;
+import ebauche.exchange.table.TimberFile;
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 

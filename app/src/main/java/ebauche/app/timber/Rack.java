@@ -6,7 +6,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.core.layout.OnRack;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Seasoning;
-import ebauche.exchange.RackCsv;
+import ebauche.exchange.rack.RackCsv;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;

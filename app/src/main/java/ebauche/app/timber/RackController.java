@@ -1,7 +1,6 @@
 package ebauche.app.timber;
 
 import ebauche.app.account.Maker;
-import ebauche.app.drawing.PlankDrawing;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.core.measure.Refusal;

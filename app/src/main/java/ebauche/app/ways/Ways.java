@@ -3,7 +3,7 @@ package ebauche.app.ways;
 import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Gluing;
 import ebauche.core.timber.Timbers;
-import ebauche.exchange.ShopPart;
+import ebauche.exchange.file.ShopPart;
 import tools.jackson.databind.node.ObjectNode;
 
 /**

@@ -4,8 +4,10 @@ import ebauche.app.web.TypedValues;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Practice;
-import ebauche.exchange.BuildFileException;
-import ebauche.exchange.ShopPart;
+import ebauche.exchange.design.Field;
+import ebauche.exchange.file.ShopPart;
+import ebauche.exchange.json.BuildFileException;
+import ebauche.exchange.json.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -70,7 +72,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
                     "blanks are brought to thickness by",
                     ShopPart.THICKNESSING,
                     Practice.Thicknessing::words),
-            school("holdDown", "templates are held with", ShopPart.HOLD_DOWN, HoldDown::words),
+            school("holdDown", "templates are held with", Words.HOLD_DOWN, HoldDown::words),
             school("edge", "outlines are", ShopPart.EDGE, Practice.EdgeSchool::words),
             school("hand", "the hand at the saw is", ShopPart.HAND, Practice.Hand::words));
 

@@ -3,7 +3,7 @@ package ebauche.app.ways;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.Stale;
-import ebauche.exchange.BuildFile;
+import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -36,7 +36,7 @@ public class WaysStore {
     private Ways read(Key key) {
         ObjectNode json = key.number() == 0
                 ? JsonNodeFactory.instance.objectNode()
-                : (ObjectNode) BuildFile.tree(sql.sql("select ways from ways where shop = :shop and number = :number")
+                : (ObjectNode) JsonText.tree(sql.sql("select ways from ways where shop = :shop and number = :number")
                         .param("shop", key.shop())
                         .param("number", key.number())
                         .query(String.class)

@@ -1,12 +1,12 @@
 package ebauche.app.whatif;
 
 import ebauche.app.body.Bodies;
-import ebauche.app.body.DesignKeeping;
 import ebauche.app.box.Box;
+import ebauche.app.design.DesignKeeping;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
-import ebauche.exchange.BuildFileException;
+import ebauche.exchange.json.BuildFileException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;

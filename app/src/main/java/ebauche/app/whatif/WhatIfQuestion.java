@@ -1,14 +1,14 @@
 package ebauche.app.whatif;
 
-import ebauche.app.body.DesignEdit;
 import ebauche.app.box.Box;
+import ebauche.app.design.DesignEdit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
-import ebauche.exchange.FeatureMove;
-import ebauche.exchange.PartExchange;
+import ebauche.exchange.design.FeatureMove;
+import ebauche.exchange.design.PartExchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.plan.Planner;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.DemoBodies;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.Set;

@@ -3,8 +3,8 @@ package ebauche.app.body;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.WithVisitor;
-import ebauche.exchange.DemoBodies;
-import ebauche.exchange.JsonPaths;
+import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.json.JsonPaths;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -298,7 +298,7 @@ class PagesTest extends WithVisitor {
                 .contains("tussock.ebauche.json");
         assertThat(file.body())
                 .isEqualTo(new String(
-                        ebauche.exchange.BuildFile.write(
+                        ebauche.exchange.file.BuildFile.write(
                                 DemoBodies.read("tussock").withoutRecord(),
                                 DemoBodies.read("tussock").build().asBuilt()),
                         StandardCharsets.UTF_8));

@@ -10,7 +10,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
+import ebauche.core.sheet.DepthCard;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.HashMap;

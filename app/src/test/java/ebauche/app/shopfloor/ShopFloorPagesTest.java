@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.app.body.Body;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.measure.LengthUnit;
-import ebauche.exchange.BuildFile;
-import ebauche.exchange.DemoBodies;
+import ebauche.exchange.file.BuildFile;
+import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.json.JsonText;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -23,7 +24,7 @@ class ShopFloorPagesTest extends WithVisitor {
     }
 
     private Body takeOn(String name) {
-        ObjectNode file = (ObjectNode) BuildFile.tree(DemoBodies.bytes("shale"));
+        ObjectNode file = (ObjectNode) JsonText.tree(DemoBodies.bytes("shale"));
         ((ObjectNode) file.get("design")).put("name", name);
         BuildFile read = BuildFile.of(file);
         return bodies.add(

@@ -13,7 +13,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
-import ebauche.exchange.BuildFile;
+import ebauche.exchange.file.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A maker with a body of the demo's, on the pages of its template. */
-abstract class TemplateVisit extends WithVisitor {
+public abstract class TemplateVisit extends WithVisitor {
     @Autowired
     protected Bodies plans;
 

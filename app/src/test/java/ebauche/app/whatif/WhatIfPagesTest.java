@@ -8,7 +8,7 @@ import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
+import ebauche.core.sheet.DepthCard;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;

@@ -90,7 +90,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
      *
      * @param pockets every guided pocket of the build
      */
-    static Holding of(Build build, History history, Feature feature, Face face, List<GuidedPocket> pockets) {
+    public static Holding of(Build build, History history, Feature feature, Face face, List<GuidedPocket> pockets) {
         int on = indexOf(history, feature, true);
         Region cut = pockets.stream()
                 .filter(p -> p.feature().equals(feature))

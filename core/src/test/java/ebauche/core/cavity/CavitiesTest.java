@@ -21,7 +21,7 @@ import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
+import ebauche.core.sheet.DepthCard;
 import ebauche.core.stock.Profile;
 import java.util.List;
 import java.util.Optional;

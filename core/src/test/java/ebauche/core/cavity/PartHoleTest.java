@@ -15,7 +15,7 @@ import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
-import ebauche.core.plan.DrillHole;
+import ebauche.core.sheet.DrillHole;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;

@@ -14,7 +14,7 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
+import ebauche.core.sheet.DepthCard;
 import ebauche.core.station.ControlTop;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;

@@ -19,7 +19,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
 import ebauche.core.measure.Source;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.Moved;
+import ebauche.core.sheet.Moved;
 import ebauche.core.shop.Clearances;
 import java.util.List;
 import java.util.Optional;

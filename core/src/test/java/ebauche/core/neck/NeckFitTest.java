@@ -12,7 +12,7 @@ import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.plan.DepthCard;
+import ebauche.core.sheet.DepthCard;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -9,6 +9,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.passes.Pass;
+import ebauche.core.sheet.Moved;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Tag;

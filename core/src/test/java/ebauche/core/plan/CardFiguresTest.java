@@ -11,6 +11,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.passes.Cutter;
+import ebauche.core.sheet.DepthCard;
 import ebauche.core.timber.Hardness;
 import java.util.Set;
 import org.junit.jupiter.api.Test;

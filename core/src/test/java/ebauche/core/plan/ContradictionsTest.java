@@ -10,6 +10,8 @@ import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Finding;
+import ebauche.core.sheet.Moved;
+import ebauche.core.sheet.SideBySide;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -14,6 +14,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Finding;
 import ebauche.core.realism.Realism;
+import ebauche.core.sheet.DepthCard;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -13,6 +13,7 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
+import ebauche.core.sheet.TemplateSheet;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Profile;
 import java.util.List;

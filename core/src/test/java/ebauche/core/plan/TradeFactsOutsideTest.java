@@ -18,6 +18,7 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.realism.Realism;
 import ebauche.core.realism.ToolChoice;
+import ebauche.core.sheet.DepthCard;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;

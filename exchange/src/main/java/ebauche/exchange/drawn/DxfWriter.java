@@ -3,7 +3,7 @@ package ebauche.exchange.drawn;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.measure.Decimals;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.sheet.TemplateSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -6,7 +6,7 @@ import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.measure.Decimals;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.sheet.TemplateSheet;
 import java.io.StringWriter;
 import java.util.List;
 import javax.xml.stream.XMLOutputFactory;

@@ -4,7 +4,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.plan.Holding;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.sheet.TemplateSheet;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

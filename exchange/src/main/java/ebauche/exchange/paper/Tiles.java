@@ -1,7 +1,7 @@
 package ebauche.exchange.paper;
 
 import ebauche.core.geometry.Segment;
-import ebauche.core.plan.TemplateSheet;
+import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.drawn.DrawnFile;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,0 +1,70 @@
+package ebauche.app.bench;
+
+import ebauche.app.drawing.Frame;
+import ebauche.app.drawing.Svg;
+import ebauche.app.drawing.Voids;
+import ebauche.app.web.Figures;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.plan.BuildPlan;
+
+/** This pass at the bench: the body as it lies, what is cut now, and which way the router goes round it. */
+public final class PassDrawing {
+    private static final double WIDTH = 720;
+    private static final double HEIGHT = 300;
+    private static final double MARGIN = 14;
+
+    private PassDrawing() {}
+
+    public static String of(BuildPlan plan, Figures fig, int step) {
+        Operation op = plan.steps().get(step).operation();
+        Region body = plan.build().design().outline().region();
+        double scale = Math.min(
+                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()),
+                (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
+        double middleX = (body.maxX() + body.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
+        Frame frame = new Frame(
+                scale, WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
+        Svg svg = new Svg(WIDTH, HEIGHT, "board", op.title() + ", " + op.face().word() + " up");
+        svg.open("defs");
+        svg.hatch("hatch-front", "hatch-line", 6, 45);
+        svg.hatch("hatch-back", "hatch-line", 6, -45);
+        svg.hatch("hatch-now", "hatch-now-line", 5, 45);
+        svg.close();
+        svg.path("body-wood", frame.path(body));
+        Region now = Region.EMPTY;
+        for (Voids.Hollow v : Voids.of(plan, step, op.face())) {
+            if (v.when() != Voids.When.LATER) {
+                svg.path(
+                        "void " + (v.when() == Voids.When.NOW ? "now" : "before")
+                                + (v.through() ? " through" : v.opensUp() ? " open" : " hidden"),
+                        frame.path(v.area()));
+                now = v.when() == Voids.When.NOW ? v.area() : now;
+            }
+        }
+        svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));
+        if (op.setting().feed() != Setting.Feed.NONE) {
+            feed(svg, frame, now.isEmpty() ? body : now, op.setting().feed());
+        }
+        return svg.done();
+    }
+
+    /** An arc with a head round the middle of what is cut, as the hand goes seen from above. */
+    private static void feed(Svg svg, Frame frame, Region about, Setting.Feed feed) {
+        double x = frame.x(about.centroid());
+        double y = frame.y(about.centroid());
+        double r = Math.max(18, Math.min(70, (about.maxX() - about.minX()) * frame.scale() * 0.3));
+        boolean clockwise = feed == Setting.Feed.CLOCKWISE;
+        double side = clockwise ? 1 : -1;
+        svg.path(
+                "feed-arc",
+                "M" + Svg.n(x - side * r) + " " + Svg.n(y) + "A" + Svg.n(r) + " " + Svg.n(r) + " 0 1 "
+                        + (clockwise ? 1 : 0) + " " + Svg.n(x) + " " + Svg.n(y + r));
+        svg.path(
+                "feed-head",
+                "M" + Svg.n(x + side * 11) + " " + Svg.n(y + r - 9) + "L" + Svg.n(x - side * 7) + " " + Svg.n(y + r)
+                        + "L" + Svg.n(x + side * 11) + " " + Svg.n(y + r + 9) + "Z");
+    }
+}

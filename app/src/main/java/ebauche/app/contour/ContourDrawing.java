@@ -1,0 +1,123 @@
+package ebauche.app.contour;
+
+import ebauche.app.drawing.Carves;
+import ebauche.app.drawing.Frame;
+import ebauche.app.drawing.Svg;
+import ebauche.app.web.Figures;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Contour;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.measure.Decimals;
+
+/**
+ * A body's contours from the front: where each begins, and its depth in bands like a chart of a sea; those of the back are
+ * dashed, as seen through the wood. The ends of a line are handles.
+ */
+public final class ContourDrawing {
+    private static final double WIDTH = 800;
+    private static final double MARGIN = 26;
+    private static final double TALLEST = 460;
+
+    /** A contour's figure stands so far in from its deepest place, as a share of the way to the middle. */
+    private static final double INSIDE = 0.12;
+
+    private final Build build;
+    private final Frame frame;
+    private final Svg svg;
+
+    private ContourDrawing(Build build) {
+        this.build = build;
+        Region body = build.design().outline().region();
+        this.frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
+        this.svg = new Svg(
+                WIDTH,
+                frame.height(body, MARGIN),
+                "xray contour-map",
+                "The body's contours from the front, those of the back dashed");
+    }
+
+    /**
+     * The drawing.
+     *
+     * @param tried the contour whose line the hand can take
+     */
+    public static String of(Build build, Figures fig, String tried) {
+        ContourDrawing d = new ContourDrawing(build);
+        d.ground();
+        for (Contour.Laid laid : build.contours()) {
+            d.bands(laid, fig);
+        }
+        for (Contour.Laid laid : build.contours()) {
+            d.ends(laid, laid.contour().id().equals(tried));
+        }
+        return d.svg.done();
+    }
+
+    private void ground() {
+        BodyDesign design = build.design();
+        Region body = design.outline().region();
+        svg.attribute("data-scale", Decimals.plain(frame.scale(), 6));
+        svg.path("body-wood", frame.path(body));
+        svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
+        svg.path("void later", frame.path(design.neck().pocket()));
+        svg.path("void later", frame.path(design.bridge().footprint()));
+        for (Pickup pickup : design.pickups()) {
+            svg.path("void later", frame.path(pickup.footprint()));
+        }
+        design.cavities()
+                .forEach(c -> svg.path(c.face() == Face.BACK ? "void far later" : "void later", frame.path(c.plan())));
+        design.controls().forEach(c -> svg.path("void later", frame.path(c.passage())));
+    }
+
+    private void bands(Contour.Laid laid, Figures fig) {
+        svg.open(
+                "g",
+                "class",
+                "carve before" + Carves.side(laid, frame),
+                "data-contour",
+                laid.contour().id());
+        svg.title(laid.contour().id() + " contour, " + fig.length(laid.contour().depth()) + " at its deepest");
+        Carves.bands(svg, frame, laid);
+        Point at = laid.course().farthest(laid.plan());
+        Point in = at.towards(build.design().outline().region().centroid(), INSIDE);
+        svg.figure(
+                "figure",
+                frame.x(in),
+                frame.y(in) + 5,
+                "middle",
+                Figures.parts(fig.brief(laid.profile().depth())));
+        svg.close();
+    }
+
+    private void ends(Contour.Laid laid, boolean tried) {
+        if (laid.contour().start() instanceof Contour.Start.Across across) {
+            svg.open(
+                    "g",
+                    "class",
+                    tried ? "start-line tried" : "start-line",
+                    "data-contour",
+                    laid.contour().id());
+            svg.line(
+                    "mark", frame.x(across.from()), frame.y(across.from()), frame.x(across.to()), frame.y(across.to()));
+            end("from", across.from(), laid.contour().id());
+            end("to", across.to(), laid.contour().id());
+            svg.close();
+        }
+    }
+
+    private void end(String name, Point at, String of) {
+        svg.open("g", "class", "end", "data-end", name, "tabindex", "0", "role", "button");
+        svg.attribute("data-x", Svg.n(at.x())).attribute("data-y", Svg.n(at.y()));
+        svg.attribute(
+                "aria-label",
+                (name.equals("from") ? "one end" : "other end") + " of the " + of
+                        + " contour's line, move it with the arrow keys");
+        svg.circle("grab", frame.x(at), frame.y(at), 24);
+        svg.circle("grip", frame.x(at), frame.y(at), 8);
+        svg.close();
+    }
+}

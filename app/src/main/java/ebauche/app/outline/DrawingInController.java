@@ -1,0 +1,203 @@
+package ebauche.app.outline;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.design.DesignKeeping;
+import ebauche.app.template.OutlineDrawing;
+import ebauche.app.template.TemplatePage;
+import ebauche.app.web.ConflictNotice;
+import ebauche.app.web.Figures;
+import ebauche.app.web.Stale;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.PathData;
+import ebauche.core.geometry.PathFormatException;
+import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.drawn.DrawnFile;
+import ebauche.exchange.drawn.DrawnFileException;
+import ebauche.exchange.json.BuildFileException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * An outline brought in from a drawing: a shape is picked, laid on the body the way it is meant, looked at over the old one and
+ * kept. Nothing is stored until then; what was read goes along in the form.
+ */
+@Controller
+class DrawingInController {
+    private static final int SHOWN = 8;
+
+    /** Bodies are longer and shorter than this, mm: common practice; others are a slip of the unit. */
+    private static final double SHORTEST = 150;
+
+    private static final double LONGEST = 700;
+
+    private final Bodies bodies;
+    private final DesignKeeping keeping;
+
+    DrawingInController(Bodies bodies, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.keeping = keeping;
+    }
+
+    /**
+     * A unit that a drawing may be meant in.
+     *
+     * @param millimetres what one of it measures; a pixel as CSS 2.1 has it
+     */
+    public record DrawnUnit(String words, double millimetres) {
+        static final List<DrawnUnit> ALL = List.of(
+                new DrawnUnit("1 mm", LengthUnit.MILLIMETRE.millimetres()),
+                new DrawnUnit("1 in", LengthUnit.INCH.millimetres()),
+                new DrawnUnit("1 cm", 10),
+                new DrawnUnit("a pixel, 96 to the inch", LengthUnit.INCH.millimetres() / 96));
+    }
+
+    /** A shape to pick, with its path in the file's units. */
+    public record Pick(String name, String path, double across, double along, String drawing) {
+        /** How large it would be in a unit, mm. */
+        public double across(DrawnUnit unit) {
+            return across * unit.millimetres();
+        }
+
+        public double along(DrawnUnit unit) {
+            return along * unit.millimetres();
+        }
+    }
+
+    @PostMapping("/bodies/{id}/template/drawing")
+    String drawing(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam MultipartFile file,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        try {
+            DrawnFile drawn = DrawnFile.read(file.getBytes());
+            model.addAttribute("current", current);
+            model.addAttribute("here", "/bodies/" + current.body().publicId());
+            model.addAttribute("notes", drawn.notes());
+            model.addAttribute("stated", drawn.millimetresPerUnit().isPresent());
+            model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
+            model.addAttribute("units", DrawnUnit.ALL);
+            model.addAttribute("picks", picks(drawn));
+            return "outline/pick";
+        } catch (DrawnFileException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("drawingTrouble", e.getMessage() + ". Nothing was changed.");
+            return TemplatePage.show(current, fig, model);
+        }
+    }
+
+    private static List<Pick> picks(DrawnFile drawn) {
+        List<Pick> picks = new ArrayList<>();
+        for (DrawnFile.Shape shape : drawn.shapes().stream().limit(SHOWN).toList()) {
+            double[] box = shape.box();
+            String path = PathData.write(shape.segments(), 7);
+            if (path.length() <= PathData.MOST_CHARACTERS) {
+                picks.add(new Pick(
+                        shape.name(), path, box[2] - box[0], box[3] - box[1], ShapeDrawing.of(shape.segments(), box)));
+            }
+        }
+        return picks;
+    }
+
+    /**
+     * How a shape is laid down.
+     *
+     * @param perUnit mm per unit of the file, as typed or stated
+     * @param neck where the neck points in the drawing
+     * @param fromBack whether it is drawn as seen from the back
+     * @param dx moved to the treble side from the middle of the old outline, a typed length
+     * @param dy moved to the neck
+     */
+    record LaidOutline(
+            String path, String perUnit, ShapePlacing.Neck neck, boolean fromBack, String dx, String dy, Boolean keep) {
+        String moved(boolean across) {
+            String typed = across ? dx : dy;
+            return typed == null || typed.isBlank() ? "0" : typed;
+        }
+    }
+
+    @PostMapping("/bodies/{id}/template/placed")
+    String placed(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            LaidOutline laid,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        model.addAttribute("current", current);
+        model.addAttribute("here", "/bodies/" + current.body().publicId());
+        model.addAttribute("laid", laid);
+        model.addAttribute("base", base);
+        model.addAttribute("necks", ShapePlacing.Neck.values());
+        try {
+            Outline outline = outline(current, laid, fig.unit());
+            ObjectNode file = DesignKeeping.file(current);
+            DesignKeeping.outline(file, PathData.write(outline.segments()));
+            model.addAttribute("outline", outline);
+            model.addAttribute("drawing", OutlineDrawing.over(current.plan().build(), outline, fig));
+            Region region = outline.region();
+            model.addAttribute("across", region.maxX() - region.minX());
+            double along = region.maxY() - region.minY();
+            model.addAttribute("along", along);
+            model.addAttribute("strange", along < SHORTEST || along > LONGEST);
+            model.addAttribute("ifInches", along * LengthUnit.INCH.millimetres());
+            model.addAttribute("ifMillimetres", along / LengthUnit.INCH.millimetres());
+            DesignKeeping.build(current, file);
+            if (Boolean.TRUE.equals(laid.keep())) {
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:/bodies/" + current.body().publicId() + "/template";
+            }
+        } catch (PathFormatException | LengthFormatException | DrawnFileException | BuildFileException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("trouble", e.getMessage());
+        } catch (Stale stale) {
+            ConflictNotice.tell(stale, "Look at the outline over it, and keep it again.", model, response);
+            model.addAttribute("base", bodies.current(current.body()).revision().number());
+        }
+        return "outline/place";
+    }
+
+    private static Outline outline(Bodies.Current current, LaidOutline laid, LengthUnit unit) {
+        double perUnit = perUnit(laid.perUnit());
+        List<Segment> segments = PathData.parse(laid.path(), 1);
+        double dx = Length.parse(laid.moved(true), unit).millimetres();
+        double dy = Length.parse(laid.moved(false), unit).millimetres();
+        Region old = current.plan().build().design().outline().region();
+        return Outline.of(ShapePlacing.place(segments, perUnit, laid.neck(), laid.fromBack(), old, dx, dy));
+    }
+
+    private static double perUnit(String typed) {
+        try {
+            double value = Double.parseDouble(typed == null ? "" : typed.strip());
+            if (value > 0 && value < 1e6) {
+                return value;
+            }
+        } catch (NumberFormatException e) {
+            throw new DrawnFileException("the drawing does not say its unit: choose what one unit of it measures");
+        }
+        throw new DrawnFileException("a unit of “" + typed.strip() + "” mm is none that a body is drawn in");
+    }
+}

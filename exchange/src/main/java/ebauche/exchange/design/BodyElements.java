@@ -1,0 +1,158 @@
+package ebauche.exchange.design;
+
+import ebauche.core.crib.HoldDown;
+import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Contour;
+import ebauche.core.design.Hand;
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.TemplateMade;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.stock.Profile;
+import ebauche.exchange.json.JsonPlace;
+import ebauche.exchange.json.Words;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** The body itself, its blank, its contours and how its templates are made. */
+final class BodyElements {
+    private static final int MOST_TEXT = 120;
+
+    static final Field<String> NAME = Field.text("name", "name", MOST_TEXT);
+    static final Field<Hand> HAND = Field.word(
+                    "hand", "strung for the hand", Words.of(Hand::word, Hand.RIGHT, Hand.LEFT))
+            .described(
+                    "Which side the bass strings lie on: to the left of the centre line, seen from the front with the nut up, for right; to the right of it for left. Places stay as the wood lies.")
+            .usually(Hand.RIGHT);
+    static final Field<Double> THICKNESS =
+            Field.length("thickness", "finished thickness").measured(Dimension.BODY_THICKNESS);
+    static final Field<Double> SCALE = Field.length("scale", "scale length");
+    static final Field<Outline> OUTLINE =
+            Field.outline("outline", "outline as path data, x to the right as seen from the front, y to the nut");
+    static final Field<Set<Feature>> UNDECIDED =
+            Field.features("undecided").described("features not decided on yet: their wood is kept");
+
+    private static final Field<Void> SPECIES = Field.timber("species", "timber");
+    private static final Field<Void> PIECES = Field.elsewhere(
+            Field.whole("pieces", "pieces", 1, BlankLayer.MOST_STRIPS).ifAny());
+    private static final Field<Void> GRAIN =
+            Field.elsewhere(Field.number("grainAngle", "grain off the body's length, degrees", -45, 45)
+                    .described(
+                            "degrees off the body's length, towards the treble side as it nears the neck; where strips are listed each has its own")
+                    .ifAny());
+    private static final Field<Void> STRIPS = Field.defined("strips", "strips");
+    private static final Field<Void> FLAWS = Field.defined("flaws", "flaws");
+
+    private static final Field<String> ID = Field.id();
+    private static final Field<Face> FACE = Field.word("face", "face", SurfaceFile.FACES);
+    private static final Field<Double> WIDTH = Field.length("width", "all round, so wide");
+    private static final Field<Double> FADE = Field.length("fade", "fades out over");
+    private static final Field<Double> DEPTH = Field.length("depth", "deepest");
+    private static final Field<Profile.Shape> SHAPE =
+            Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
+    private static final Field<OptionalDouble> RADIUS = Field.lengthIfAny("radius", "radius");
+
+    private static final Field<Feature> TEMPLATE_OF = Field.feature("feature");
+    private static final Field<OptionalDouble> TEMPLATE_THICKNESS = Field.lengthIfAny("thickness", "thickness");
+    private static final Field<TemplateMaterial> MATERIAL =
+            Field.word("material", "made of", Words.MATERIAL).usually(TemplateMaterial.MDF);
+    private static final Field<Optional<HoldDown>> HOLD =
+            Field.word("hold", "held with", Words.HOLD_DOWN).orNone();
+
+    static final Element BODY =
+            Element.of("", "Body").fields(NAME, HAND, THICKNESS, OUTLINE).build();
+
+    static final Element BLANK = Element.of("blank", "Blank")
+            .feature(FeatureKind.BLANK)
+            .fields(
+                    SPECIES,
+                    PIECES,
+                    GRAIN,
+                    Field.elsewhere(Field.length("across", "width")),
+                    Field.elsewhere(Field.length("along", "length")),
+                    Field.elsewhere(Field.length("thickness", "rough thickness")),
+                    Field.elsewhere(Field.length("middleX", "its middle from the centre line (empty: on it)")
+                            .ifAny()),
+                    Field.elsewhere(Field.length("middleY", "its middle from the saddle line (empty: the outline's)")
+                            .ifAny()),
+                    STRIPS,
+                    FLAWS)
+            .build();
+
+    static final Element STRIPS_LAID = Element.of("blank.strips", "Strips as laid out on the rack")
+            .optional()
+            .build();
+
+    static final Element TOP = Element.of("blank.top", "Top over the blank")
+            .optional()
+            .fields(
+                    SPECIES,
+                    PIECES,
+                    GRAIN.unasked(),
+                    Field.elsewhere(Field.length("thickness", "thickness when it goes on")),
+                    STRIPS,
+                    FLAWS)
+            .build();
+
+    static final Element CONTOURS = Element.of("contours", "Contour")
+            .many()
+            .asksNothing()
+            .feature(FeatureKind.CONTOUR)
+            .described("carved parts of front and back: off a line across a face, or so wide inside the edge")
+            .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS)
+            .oneOf("line", "width")
+            .notBoth("line", "stretch")
+            .build();
+
+    /** The line that a contour starts from, across a face. */
+    static final Element LINE = Element.of("contours.line", "Line")
+            .asksNothing()
+            .optional()
+            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"))
+            .build();
+
+    /** The part of the edge that a contour which lies so far inside it runs along. */
+    static final Element STRETCH = Element.of("contours.stretch", "Stretch of the edge")
+            .asksNothing()
+            .optional()
+            .described("walked anticlockwise as seen from the front; beyond its ends the contour fades out")
+            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
+            .build();
+
+    static final Element TEMPLATES = Element.of("templates", "Template")
+            .many()
+            .asksNothing()
+            .described("templates that are not made or held as the shop usually does it, one a feature")
+            .fields(TEMPLATE_OF, TEMPLATE_THICKNESS, MATERIAL, HOLD)
+            .build();
+
+    private BodyElements() {}
+
+    static TemplateMade template(JsonPlace spot) {
+        return new TemplateMade(TEMPLATE_OF.of(spot), TEMPLATE_THICKNESS.of(spot), MATERIAL.of(spot), HOLD.of(spot));
+    }
+
+    private static Contour.Start.Stretch stretch(JsonPlace spot) {
+        return new Contour.Start.Stretch(spot.point("from"), spot.point("to"), FADE.of(spot));
+    }
+
+    /** A contour that can be laid on the outline; which one cannot is told at its place. */
+    static Contour contour(JsonPlace spot, Outline outline) {
+        Contour contour = new Contour(
+                ID.of(spot),
+                FACE.of(spot),
+                spot.has("line")
+                        ? spot.object("line", s -> new Contour.Start.Across(s.point("from"), s.point("to")))
+                        : new Contour.Start.Round(
+                                WIDTH.of(spot), spot.optionalObject("stretch", BodyElements::stretch)),
+                DEPTH.of(spot),
+                SHAPE.of(spot),
+                RADIUS.of(spot));
+        contour.on(outline);
+        return contour;
+    }
+}

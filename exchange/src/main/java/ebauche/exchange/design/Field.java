@@ -1,0 +1,346 @@
+package ebauche.exchange.design;
+
+import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Part;
+import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.json.JsonPlace;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * One value that an element of a file holds: how it is read, what a form asks for it, what the file's schema says of it.
+ *
+ * @param <T> what core makes of it
+ */
+public final class Field<T> {
+    /** How a form asks for a value. */
+    public enum Kind {
+        LENGTH,
+        NUMBER,
+        TEXT,
+        LONG_TEXT,
+        CHOICE
+    }
+
+    /** Whether a value is its element's own, drawn where there is no bought part to follow, or asked only of a bought part. */
+    enum With {
+        ALWAYS,
+        DRAWN,
+        FITTED
+    }
+
+    /**
+     * What a form asks.
+     *
+     * @param path its place, from the element or from the design
+     * @param options what can be chosen, the usual one first
+     * @param measured what a reading at the bench replaces it with
+     */
+    public record Input(String path, String label, Kind kind, List<String> options, Optional<Dimension> measured) {
+        Input under(String element) {
+            return element.isEmpty() ? this : new Input(element + "." + path, label, kind, options, measured);
+        }
+    }
+
+    private static final int MOST_FEATURE = 60;
+    private static final Map<String, LengthUnit> UNITS = units();
+
+    private final String key;
+    private final BiFunction<JsonPlace, String, T> reader;
+    private final Optional<T> usual;
+    private final boolean needed;
+    private final With with;
+    private final List<Input> inputs;
+    private final ObjectNode schema;
+
+    private Field(
+            String key,
+            BiFunction<JsonPlace, String, T> reader,
+            Optional<T> usual,
+            boolean needed,
+            With with,
+            List<Input> inputs,
+            ObjectNode schema) {
+        this.key = key;
+        this.reader = reader;
+        this.usual = usual;
+        this.needed = needed;
+        this.with = with;
+        this.inputs = List.copyOf(inputs);
+        this.schema = schema;
+    }
+
+    private static <T> Field<T> of(
+            String key,
+            BiFunction<JsonPlace, String, T> reader,
+            boolean needed,
+            List<Input> inputs,
+            ObjectNode schema) {
+        return new Field<>(key, reader, Optional.empty(), needed, With.ALWAYS, inputs, schema);
+    }
+
+    private static Map<String, LengthUnit> units() {
+        Map<String, LengthUnit> units = new LinkedHashMap<>();
+        units.put("mm", LengthUnit.MILLIMETRE);
+        units.put("in", LengthUnit.INCH);
+        return units;
+    }
+
+    private static ObjectNode json() {
+        return JsonNodeFactory.instance.objectNode();
+    }
+
+    private static ObjectNode ref(String definition) {
+        return json().put("$ref", "#/$defs/" + definition);
+    }
+
+    private static Input input(String path, String label, Kind kind) {
+        return new Input(path, label, kind, List.of(), Optional.empty());
+    }
+
+    /** A length, in millimetres. */
+    static Field<Double> length(String key, String label) {
+        return of(key, JsonPlace::length, true, List.of(input(key, label, Kind.LENGTH)), ref("length"));
+    }
+
+    /** A length that may be left open. */
+    static Field<OptionalDouble> lengthIfAny(String key, String label) {
+        return of(
+                key,
+                (spot, k) -> spot.has(k) ? OptionalDouble.of(spot.length(k)) : OptionalDouble.empty(),
+                false,
+                List.of(input(key, label, Kind.LENGTH)),
+                ref("length"));
+    }
+
+    static Field<Double> number(String key, String label) {
+        return of(key, JsonPlace::number, true, List.of(input(key, label, Kind.NUMBER)), json().put("type", "number"));
+    }
+
+    /** A number of which core refuses what is not between two others. */
+    static Field<Double> number(String key, String label, int least, int most) {
+        return number(key, label).saying(s -> s.put("minimum", least).put("maximum", most));
+    }
+
+    static Field<Integer> whole(String key, String label, int least, int most) {
+        return of(
+                key,
+                JsonPlace::whole,
+                true,
+                List.of(input(key, label, Kind.NUMBER)),
+                json().put("type", "integer").put("minimum", least).put("maximum", most));
+    }
+
+    static Field<String> text(String key, String label, int most) {
+        return of(
+                key,
+                (spot, k) -> spot.text(k, most),
+                true,
+                List.of(input(key, label, Kind.TEXT)),
+                json().put("type", "string").put("maxLength", most));
+    }
+
+    /** What tells a member of a list from the others. */
+    static Field<String> id() {
+        return id("id", "called");
+    }
+
+    /** The id of a member, its own or another's. */
+    static Field<String> id(String key, String label) {
+        return of(key, Field::readId, true, List.of(input(key, label, Kind.TEXT)), ref("id"));
+    }
+
+    private static String readId(JsonPlace spot, String key) {
+        String id = spot.text(key, 30);
+        if (!id.matches("[a-z0-9-]+")) {
+            throw spot.at(key).trouble("“" + id + "” may hold small letters, digits and dashes only");
+        }
+        return id;
+    }
+
+    /** One of some words. */
+    static <T> Field<T> word(String key, String label, Map<String, T> words) {
+        ObjectNode schema = json();
+        words.keySet().forEach(schema.putArray("enum")::add);
+        Input input = new Input(key, label, Kind.CHOICE, List.copyOf(words.keySet()), Optional.empty());
+        return of(key, (spot, k) -> spot.word(k, words), true, List.of(input), schema);
+    }
+
+    static Field<Point> point(String key, String across, String along) {
+        return of(
+                key,
+                JsonPlace::point,
+                true,
+                List.of(input(key + ".x", across, Kind.LENGTH), input(key + ".y", along, Kind.LENGTH)),
+                ref("point"));
+    }
+
+    /** A closed line as path data, with its unit. */
+    static Field<Outline> outline(String key, String pathLabel) {
+        Input unit =
+                new Input(key + ".unit", "outline's unit", Kind.CHOICE, List.copyOf(UNITS.keySet()), Optional.empty());
+        return of(
+                key,
+                (spot, k) -> spot.object(k, Field::outline),
+                true,
+                List.of(unit, input(key + ".path", pathLabel, Kind.LONG_TEXT)),
+                ref("outline"));
+    }
+
+    private static Outline outline(JsonPlace spot) {
+        LengthUnit unit = spot.word("unit", UNITS);
+        return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
+    }
+
+    /** A bought part; its sizes are asked for by its kind. */
+    static Field<Optional<Part>> part(String key) {
+        return of(key, (spot, k) -> spot.optionalObject(k, PartFile::read), false, List.of(), ref("part"));
+    }
+
+    static Field<List<Point>> points(String key) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
+        schema.set("items", ref("point"));
+        return of(key, (spot, k) -> spot.list(k, Element.MOST_MEMBERS, JsonPlace::asPoint), false, List.of(), schema);
+    }
+
+    /** Features named in a list; a word that is none is kept. */
+    static Field<Set<Feature>> features(String key) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
+        schema.set("items", json().put("type", "string").put("maxLength", MOST_FEATURE));
+        return of(
+                key,
+                (spot, k) -> spot.list(k, Element.MOST_MEMBERS, s -> s.asText(MOST_FEATURE)).stream()
+                        .map(Feature::mentioned)
+                        .collect(Collectors.toUnmodifiableSet()),
+                false,
+                List.of(),
+                schema);
+    }
+
+    static Field<Feature> feature(String key) {
+        return of(
+                key,
+                (spot, k) -> spot.parsed(k, MOST_FEATURE, Feature::mentioned),
+                true,
+                List.of(),
+                json().put("type", "string").put("maxLength", MOST_FEATURE));
+    }
+
+    /** What a reader of its own reads: a form and the schema know it all the same. */
+    static Field<Void> elsewhere(Field<?> known) {
+        return of(
+                known.key,
+                (spot, k) -> {
+                    throw new IllegalStateException(k + " has a reader of its own");
+                },
+                known.needed,
+                known.inputs,
+                known.schema);
+    }
+
+    /** A timber by its key; which there are, the shop says. */
+    static Field<Void> timber(String key, String label) {
+        return elsewhere(of(key, (spot, k) -> null, true, List.of(input(key, label, Kind.CHOICE)), ref("timberKey")));
+    }
+
+    /** A value that the file's schema defines by a name of its own, and no form asks for. */
+    static Field<Void> defined(String key, String definition) {
+        return elsewhere(of(key, (spot, k) -> null, false, List.of(), ref(definition)));
+    }
+
+    /** The value where none is said: of words the first. */
+    Field<T> usually(T value) {
+        ObjectNode said = schema.deepCopy();
+        if (said.get("enum") instanceof ArrayNode words) {
+            said.set("default", words.get(0));
+        }
+        return new Field<>(key, reader, Optional.of(value), false, with, inputs, said);
+    }
+
+    /** May be left out; what that means its reader says. */
+    Field<T> ifAny() {
+        return new Field<>(key, reader, usual, false, with, inputs, schema);
+    }
+
+    Field<Optional<T>> orNone() {
+        return new Field<>(
+                key,
+                (spot, k) -> spot.has(k) ? Optional.of(reader.apply(spot, k)) : Optional.empty(),
+                Optional.empty(),
+                false,
+                with,
+                inputs,
+                schema);
+    }
+
+    /** Drawn: it is its part's where the element follows one. */
+    Field<T> drawn() {
+        return new Field<>(key, reader, usual, needed, With.DRAWN, inputs, schema);
+    }
+
+    /** Asked only where the element follows a part. */
+    Field<T> fitted() {
+        return new Field<>(key, reader, usual, needed, With.FITTED, inputs, schema);
+    }
+
+    /** Not asked for in the form of the design. */
+    Field<T> unasked() {
+        return new Field<>(key, reader, usual, needed, with, List.of(), schema);
+    }
+
+    /** What a reading at the bench stands in the place of. */
+    Field<T> measured(Dimension dimension) {
+        List<Input> told = new ArrayList<>();
+        inputs.forEach(i -> told.add(new Input(i.path(), i.label(), i.kind(), i.options(), Optional.of(dimension))));
+        return new Field<>(key, reader, usual, needed, with, told, schema);
+    }
+
+    Field<T> described(String words) {
+        return saying(s -> s.put("description", words));
+    }
+
+    private Field<T> saying(Consumer<ObjectNode> more) {
+        ObjectNode said = schema.deepCopy();
+        more.accept(said);
+        return new Field<>(key, reader, usual, needed, with, inputs, said);
+    }
+
+    /** The value in an object. */
+    T of(JsonPlace spot) {
+        return usual.isPresent() && !spot.has(key) ? usual.get() : reader.apply(spot, key);
+    }
+
+    String key() {
+        return key;
+    }
+
+    boolean needed() {
+        return needed;
+    }
+
+    With with() {
+        return with;
+    }
+
+    List<Input> inputs() {
+        return inputs;
+    }
+
+    ObjectNode schema() {
+        return schema.deepCopy();
+    }
+}

@@ -1,0 +1,2 @@
+/** The plan as JSON, and the command that prints it. */
+package ebauche.exchange.plan;

@@ -1,0 +1,2 @@
+/** Boards of the rack, as JSON and as a table. */
+package ebauche.exchange.rack;
