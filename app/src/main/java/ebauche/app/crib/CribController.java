@@ -7,10 +7,11 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
+import ebauche.app.web.TypedValues;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.passes.Ability;
-import ebauche.exchange.file.CribFile;
+import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
@@ -64,7 +65,7 @@ class CribController {
     /** The shop's ways with every tool written out, to be changed. */
     private static ObjectNode whole(Ways ways) {
         ObjectNode all = ways.json().deepCopy();
-        all.set("crib", CribFile.write(crib(ways)));
+        all.set("crib", ShopFields.CRIB.write(crib(ways)));
         return all;
     }
 
@@ -164,8 +165,9 @@ class CribController {
         ObjectNode all = whole(store.of(maker.shop()));
         Map<String, String> troubles = new LinkedHashMap<>();
         ObjectNode crib = (ObjectNode) all.get("crib");
+        TypedValues values = new TypedValues(typed, fig.unit(), troubles);
         for (String list : List.of("templates", "spacers")) {
-            ToolForm.lengths(list, typed.getOrDefault(list, ""), fig.unit(), crib, troubles);
+            values.lengths(list, crib, list);
         }
         judge(all, troubles);
         if (!troubles.isEmpty()) {

@@ -1,10 +1,8 @@
 package ebauche.app.crib;
 
-import ebauche.app.crib.ToolKind.Field;
 import ebauche.app.web.TypedValues;
-import ebauche.core.measure.Length;
-import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
 import java.util.LinkedHashMap;
@@ -53,34 +51,15 @@ record ToolForm(ObjectNode ways, Map<String, String> troubles) {
         return new ToolForm(all, troubles);
     }
 
-    private static void read(Field field, ToolKind kind, TypedValues values, ObjectNode tool) {
-        String name = field.name();
-        if (values.isBlank(name) && !kind.needed().contains(field)) {
+    private static void read(Field.Input input, ToolKind kind, TypedValues values, ObjectNode tool) {
+        String name = input.path();
+        if (values.isBlank(name) && !kind.needed().contains(input)) {
             return;
         }
-        switch (field.reading()) {
-            case TEXT -> {
-                tool.put(name, values.text(name));
-                if (values.isBlank(name) || values.text(name).length() > LONGEST_NAME) {
-                    values.troubles().put(name, "needs a name of up to " + LONGEST_NAME + " letters");
-                }
-            }
-            case CHOICE -> tool.put(name, values.text(name));
-            case LENGTH -> values.length(name, tool, name);
-            case NUMBER -> values.number(name, tool, name);
-            case LENGTHS -> lengths(name, values.text(name), values.bare(), tool, values.troubles());
-        }
-    }
-
-    /** Lengths parted by semicolons, put under their name; none where nothing was typed. */
-    static void lengths(String name, String text, LengthUnit bare, ObjectNode out, Map<String, String> troubles) {
-        ArrayNode all = out.putArray(name);
-        for (String part : text.isBlank() ? new String[0] : text.split(";")) {
-            try {
-                all.add(Length.parse(part.strip(), bare).toString());
-            } catch (LengthFormatException e) {
-                troubles.put(name, e.getMessage());
-            }
+        values.put(input, name, tool, name);
+        if (input.kind() == Field.Kind.TEXT
+                && (values.isBlank(name) || values.text(name).length() > LONGEST_NAME)) {
+            values.troubles().put(name, "needs a name of up to " + LONGEST_NAME + " letters");
         }
     }
 
@@ -97,14 +76,9 @@ record ToolForm(ObjectNode ways, Map<String, String> troubles) {
     /** A tool as its fields hold it. */
     static Map<String, String> typed(ToolKind kind, JsonNode tool) {
         Map<String, String> typed = new LinkedHashMap<>();
-        for (Field f : kind.fields()) {
-            JsonNode value = tool.path(f.name());
-            if (value.isArray()) {
-                StringBuilder all = new StringBuilder();
-                value.forEach(v -> all.append(all.isEmpty() ? "" : "; ").append(v.asString("")));
-                typed.put(f.name(), all.toString());
-            } else if (!value.isMissingNode()) {
-                typed.put(f.name(), value.isNumber() ? String.valueOf(value.asInt()) : value.asString(""));
+        for (Field.Input f : kind.fields()) {
+            if (tool.has(f.path())) {
+                typed.put(f.path(), TypedValues.asTyped(tool.get(f.path())));
             }
         }
         return typed;

@@ -18,7 +18,7 @@ import ebauche.core.plan.Planner;
 import ebauche.core.sheet.Moved;
 import ebauche.exchange.design.Additions;
 import ebauche.exchange.design.DesignCatalogue;
-import ebauche.exchange.design.Field;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.json.JsonPaths;
 import jakarta.servlet.http.HttpServletResponse;

@@ -5,7 +5,7 @@ import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.design.DesignCatalogue;
-import ebauche.exchange.design.Field;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -80,7 +80,7 @@ public final class DesignEdit {
                     yield JSON.stringNode(text);
                 }
             }
-            case TEXT, LONG_TEXT, CHOICE -> JSON.stringNode(text);
+            case LENGTHS, TEXT, LONG_TEXT, CHOICE -> JSON.stringNode(text);
         };
     }
 

@@ -1,7 +1,7 @@
 package ebauche.app.design;
 
 import ebauche.exchange.design.DesignCatalogue;
-import ebauche.exchange.design.Field;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;

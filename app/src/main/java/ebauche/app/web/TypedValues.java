@@ -1,9 +1,15 @@
 package ebauche.app.web;
 
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.field.Field;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -46,5 +52,37 @@ public record TypedValues(Map<String, String> typed, LengthUnit bare, Map<String
         } else {
             out.put(key, number);
         }
+    }
+
+    /** Puts lengths under {@code key}, typed with semicolons between; none where nothing was typed. */
+    public void lengths(String field, ObjectNode out, String key) {
+        ArrayNode all = out.putArray(key);
+        for (String part : isBlank(field) ? new String[0] : text(field).split(";")) {
+            try {
+                all.add(Length.parse(part.strip(), bare).toString());
+            } catch (LengthFormatException e) {
+                troubles.put(field, e.getMessage());
+            }
+        }
+    }
+
+    /** Puts what was typed for a field under {@code key}, as its kind is written. */
+    public void put(Field.Input input, String field, ObjectNode out, String key) {
+        switch (input.kind()) {
+            case LENGTH -> length(field, out, key);
+            case LENGTHS -> lengths(field, out, key);
+            case NUMBER -> number(field, out, key);
+            case TEXT, LONG_TEXT, CHOICE -> out.put(key, text(field));
+        }
+    }
+
+    /** A field's value in a file, as it would be typed. */
+    public static String asTyped(JsonNode value) {
+        if (value.isArray()) {
+            return StreamSupport.stream(value.spliterator(), false)
+                    .map(TypedValues::asTyped)
+                    .collect(Collectors.joining("; "));
+        }
+        return value.isNumber() ? Decimals.plain(value.asDouble(), 3) : value.asString("");
     }
 }

@@ -7,7 +7,7 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice.Thicknessing;
-import ebauche.exchange.file.BlankShop;
+import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -19,8 +19,9 @@ import tools.jackson.databind.node.ObjectNode;
 class WaysFormTest {
     private static Map<String, String> usual() {
         Map<String, String> typed = new LinkedHashMap<>();
-        BlankShop.write(Cutting.USUAL).properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e)));
-        ShopPart.write(ShopPart.STARTER.shop().practice())
+        ShopFields.CUTTING.write(Cutting.USUAL).properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e)));
+        ShopFields.PRACTICE
+                .write(ShopPart.STARTER.shop().practice())
                 .properties()
                 .forEach(e -> typed.put("practice." + e.getKey(), text(e)));
         typed.put("practice.thicknessing", "hand-plane");

@@ -1,6 +1,7 @@
 package ebauche.exchange.design;
 
 import ebauche.core.design.Hand;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import ebauche.exchange.json.JsonText;
 import ebauche.exchange.table.BoxFile;

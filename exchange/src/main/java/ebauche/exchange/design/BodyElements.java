@@ -12,6 +12,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.stock.Profile;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
 import java.util.Optional;
@@ -33,8 +34,8 @@ final class BodyElements {
     static final Field<Double> SCALE = Field.length("scale", "scale length");
     static final Field<Outline> OUTLINE =
             Field.outline("outline", "outline as path data, x to the right as seen from the front, y to the nut");
-    static final Field<Set<Feature>> UNDECIDED =
-            Field.features("undecided").described("features not decided on yet: their wood is kept");
+    static final Field<Set<Feature>> UNDECIDED = Field.features("undecided", Element.MOST_MEMBERS)
+            .described("features not decided on yet: their wood is kept");
 
     private static final Field<Void> SPECIES = Field.timber("species", "timber");
     private static final Field<Void> PIECES = Field.elsewhere(

@@ -5,6 +5,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.JsonText;
 import java.util.List;
@@ -67,7 +68,7 @@ final class BridgeElements {
 
     private static final Field<Double> ROW_Y = Field.length("y", "row from the saddle line");
     private static final Field<Double> STRING_HOLE = Field.length("diameter", "hole");
-    private static final Field<Optional<Part>> FERRULE = Field.part("ferrule");
+    private static final Field<Optional<Part>> FERRULE = Field.object("ferrule", PartFile::read, "part");
 
     /** Where a vibrato's route and springs lie until the maker says otherwise: common practice. */
     private static final String ROUTE_PLACE =

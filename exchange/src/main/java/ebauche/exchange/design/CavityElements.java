@@ -14,6 +14,7 @@ import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
 import java.util.List;
@@ -45,7 +46,8 @@ final class CavityElements {
             .described("how far the pickup's top stands over the finished front; with a part only")
             .usually(0.0)
             .fitted();
-    private static final Field<Set<Feature>> JOINS = Field.features("joins").described("features it may break into");
+    private static final Field<Set<Feature>> JOINS =
+            Field.features("joins", Element.MOST_MEMBERS).described("features it may break into");
 
     private static final Field<Control.Kind> KIND = Field.word(
                     "kind", "kind", Words.of(Control.Kind::key, Control.Kind.values()))
@@ -85,9 +87,9 @@ final class CavityElements {
                     "coverThickness", "thickness of the cover or control plate")
             .usually(0.0)
             .drawn();
-    private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews");
+    private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews", Element.MOST_MEMBERS);
     private static final Field<Set<Feature>> CAVITY_JOINS =
-            Field.features("joins").described("features it may break into");
+            Field.features("joins", Element.MOST_MEMBERS).described("features it may break into");
 
     private static final Field<Point> ENTRY = Field.point("entry", "enters at x", "enters at y");
     private static final Field<Point> AIM = Field.point("aim", "ends at x", "ends at y");

@@ -4,6 +4,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import ebauche.exchange.table.TimberFile;
 import java.util.ArrayList;

@@ -1,6 +1,7 @@
 package ebauche.exchange.design;
 
 import ebauche.core.design.Measurand;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import java.util.ArrayList;
 import java.util.List;

@@ -5,6 +5,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.measure.Refusal;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;

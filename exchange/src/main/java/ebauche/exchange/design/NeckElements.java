@@ -10,6 +10,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
+import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
 import java.util.List;
@@ -50,7 +51,7 @@ final class NeckElements {
     private static final Field<Double> WIDTH_AT_END = Field.length("widthAtEnd", "pocket width at its end");
     private static final Field<Double> WIDTH_AT_MOUTH = Field.length("widthAtMouth", "pocket width at its mouth");
     private static final Field<Double> CORNER = Field.length("cornerRadius", "pocket corner radius");
-    private static final Field<List<Point>> SCREWS = Field.points("screws");
+    private static final Field<List<Point>> SCREWS = Field.points("screws", Element.MOST_MEMBERS);
     private static final Field<Double> SCREW =
             Field.length("screwHole", "neck screws' clearing holes").usually(SCREW_HOLE);
     private static final Field<OptionalDouble> SCREW_LENGTH =
@@ -59,7 +60,7 @@ final class NeckElements {
             Field.length("plateUnderHeel", "plate under the heel").usually(0.0);
     private static final Field<Double> PLATE_UNDER_BRIDGE =
             Field.length("plateUnderBridge", "plate under the bridge").usually(0.0);
-    private static final Field<Optional<Part>> FERRULE = Field.part("ferrule");
+    private static final Field<Optional<Part>> FERRULE = Field.object("ferrule", PartFile::read, "part");
 
     private static final Field<Double> HEEL_AT_END =
             Field.length("widthAtEnd", "heel width at its end").measured(Dimension.HEEL_WIDTH_END);

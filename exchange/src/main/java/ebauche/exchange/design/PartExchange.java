@@ -3,6 +3,7 @@ package ebauche.exchange.design;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
+import ebauche.exchange.field.Field;
 import java.util.Optional;
 import tools.jackson.databind.node.ObjectNode;
 

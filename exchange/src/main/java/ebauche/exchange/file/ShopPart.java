@@ -1,15 +1,11 @@
 package ebauche.exchange.file;
 
 import ebauche.core.hardware.Part;
-import ebauche.core.shop.Clearances;
-import ebauche.core.shop.Limits;
-import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.json.JsonPlace;
-import ebauche.exchange.json.Words;
 import ebauche.exchange.table.TimberFile;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,16 +20,6 @@ import tools.jackson.databind.node.ObjectNode;
  * @param box the shop's own parts, to be put into designs
  */
 public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
-    /** The words by which a practice names its schools. */
-    public static final Map<String, Practice.Thicknessing> THICKNESSING =
-            Words.of(Practice.Thicknessing::key, Practice.Thicknessing.values());
-
-    public static final Map<String, Practice.EdgeSchool> EDGE =
-            Words.of(Practice.EdgeSchool::key, Practice.EdgeSchool.values());
-    public static final Map<String, Practice.Hand> HAND = Words.of(Practice.Hand::key, Practice.Hand.values());
-
-    public static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
-
     public static final ShopPart STARTER = new ShopPart(Shop.starter(Shop.STARTER), TimberFile.SHIPPED, List.of());
 
     /**
@@ -43,21 +29,6 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
      */
     public static ShopPart read(ObjectNode json) {
         return JsonPlace.root(json).asObject(ShopReader::read);
-    }
-
-    /** The schools and allowances, every one written out. */
-    public static ObjectNode write(Practice practice) {
-        return ShopReader.write(practice);
-    }
-
-    /** The room round parts, every one written out. */
-    public static ObjectNode write(Clearances room) {
-        return ShopReader.write(room);
-    }
-
-    /** What the shop will not go below, every one written out. */
-    public static ObjectNode write(Limits limits) {
-        return ShopReader.write(limits);
     }
 
     /** The timbers of a shop part that do not ship. */

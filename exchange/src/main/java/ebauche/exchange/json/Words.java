@@ -26,6 +26,14 @@ public final class Words {
         return words;
     }
 
+    /** All of an enum, the usual one first whatever their order. */
+    public static <T> Map<String, T> usualFirst(Function<T, String> word, T usual, T[] values) {
+        Map<String, T> words = new LinkedHashMap<>();
+        words.put(word.apply(usual), usual);
+        words.putAll(of(word, values));
+        return words;
+    }
+
     /** The word of a value that has none of its own. */
     public static <T> String word(Map<String, T> words, T value) {
         return words.entrySet().stream()

@@ -19,6 +19,7 @@ import ebauche.core.timber.Side;
 import ebauche.exchange.file.BlankShop;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.rack.RackCsv;
@@ -108,8 +109,8 @@ class BlankReaderTest {
         Gluing gluing = new Gluing(
                 Glue.HIDE, Gluing.Edges.HAND_PLANE, 0.25, false, Gluing.USUAL.clamps(), Gluing.USUAL.cauls());
         ObjectNode ways = tools.jackson.databind.node.JsonNodeFactory.instance.objectNode();
-        ways.set("gluing", BlankShop.write(gluing));
-        ways.set("cutting", BlankShop.write(Cutting.USUAL.withMargin(12)));
+        ways.set("gluing", ShopFields.GLUING.write(gluing));
+        ways.set("cutting", ShopFields.CUTTING.write(Cutting.USUAL.withMargin(12)));
         ways.putObject("practice").put("thicknessing", "planer");
         ways.putArray("timbers").add(BlankShop.write(TimberFile.SHIPPED.of("ash")));
         ShopPart read = ShopPart.read(ways);

@@ -2,7 +2,9 @@ package ebauche.exchange.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ebauche.exchange.field.Field;
 import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.json.JsonText;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,7 +18,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * What the published schema says of a design is what the catalogue says. When the catalogue is meant to change, write it anew with
+ * What the published schema says of a design and of a shop is what their catalogues say. When a catalogue is meant to change, write it anew with
  * {@code -Dschema=write} and read what changed in the diff.
  */
 class DesignSchemaTest {
@@ -26,16 +28,18 @@ class DesignSchemaTest {
     private static final int LINE = 140;
 
     @Test
-    void the_published_schema_of_a_design_is_the_catalogues() throws IOException {
+    void the_published_schema_is_the_catalogues() throws IOException {
         ObjectNode schema = (ObjectNode) JsonText.tree(Files.readAllBytes(FILE));
         if ("write".equals(System.getProperty("schema"))) {
             schema.withObject("/$defs").set("design", DesignSchema.of());
             schema.withObject("/$defs").set("measures", DesignSchema.measures());
+            schema.withObject("/$defs").set("shop", ShopFields.schema());
             Files.writeString(FILE, written(schema, "") + "\n", StandardCharsets.UTF_8);
             Assumptions.abort("written anew: read what changed, then run again");
         }
         assertThat(schema.path("$defs").path("design")).isEqualTo(DesignSchema.of());
         assertThat(schema.path("$defs").path("measures")).isEqualTo(DesignSchema.measures());
+        assertThat(schema.path("$defs").path("shop")).isEqualTo(ShopFields.schema());
     }
 
     /** All that a form asks stands at a place that the schema knows, and what it cannot leave out the schema wants. */

@@ -138,12 +138,12 @@ class SchemaWalkTest {
         ObjectNode shop = tools.jackson.databind.node.JsonNodeFactory.instance
                 .objectNode()
                 .put("starter", 1);
-        shop.set("crib", CribFile.write(starter.crib()));
-        shop.set("practice", ShopPart.write(starter.practice()));
-        shop.set("limits", ShopPart.write(starter.limits()));
-        shop.set("clearances", ShopPart.write(starter.clearances()));
-        shop.set("cutting", BlankShop.write(starter.cutting()));
-        shop.set("gluing", BlankShop.write(starter.gluing()));
+        shop.set("crib", ShopFields.CRIB.write(starter.crib()));
+        shop.set("practice", ShopFields.PRACTICE.write(starter.practice()));
+        shop.set("limits", ShopFields.LIMITS.write(starter.limits()));
+        shop.set("clearances", ShopFields.CLEARANCES.write(starter.clearances()));
+        shop.set("cutting", ShopFields.CUTTING.write(starter.cutting()));
+        shop.set("gluing", ShopFields.GLUING.write(starter.gluing()));
         shop.putObject("printing").put("across", 1).put("along", 1);
         ObjectNode timber = BlankShop.write(TimberFile.SHIPPED.of("alder"));
         shop.putArray("timbers").add(timber.put("key", "house-alder"));

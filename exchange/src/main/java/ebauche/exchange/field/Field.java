@@ -1,13 +1,15 @@
-package ebauche.exchange.design;
+package ebauche.exchange.field;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
-import ebauche.core.hardware.Part;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.json.JsonPlace;
+import ebauche.exchange.json.Lengths;
+import ebauche.exchange.json.Words;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +18,9 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,6 +34,8 @@ public final class Field<T> {
     /** How a form asks for a value. */
     public enum Kind {
         LENGTH,
+        /** Several, parted by semicolons. */
+        LENGTHS,
         NUMBER,
         TEXT,
         LONG_TEXT,
@@ -37,7 +43,7 @@ public final class Field<T> {
     }
 
     /** Whether a value is its element's own, drawn where there is no bought part to follow, or asked only of a bought part. */
-    enum With {
+    public enum With {
         ALWAYS,
         DRAWN,
         FITTED
@@ -51,12 +57,14 @@ public final class Field<T> {
      * @param measured what a reading at the bench replaces it with
      */
     public record Input(String path, String label, Kind kind, List<String> options, Optional<Dimension> measured) {
-        Input under(String element) {
+        /** The same under an element's place. */
+        public Input under(String element) {
             return element.isEmpty() ? this : new Input(element + "." + path, label, kind, options, measured);
         }
     }
 
     private static final int MOST_FEATURE = 60;
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     private static final Map<String, LengthUnit> UNITS = units();
 
     private final String key;
@@ -66,6 +74,7 @@ public final class Field<T> {
     private final With with;
     private final List<Input> inputs;
     private final ObjectNode schema;
+    private final Function<? super T, JsonNode> writer;
 
     private Field(
             String key,
@@ -74,7 +83,8 @@ public final class Field<T> {
             boolean needed,
             With with,
             List<Input> inputs,
-            ObjectNode schema) {
+            ObjectNode schema,
+            Function<? super T, JsonNode> writer) {
         this.key = key;
         this.reader = reader;
         this.usual = usual;
@@ -82,6 +92,7 @@ public final class Field<T> {
         this.with = with;
         this.inputs = List.copyOf(inputs);
         this.schema = schema;
+        this.writer = writer;
     }
 
     private static <T> Field<T> of(
@@ -90,7 +101,13 @@ public final class Field<T> {
             boolean needed,
             List<Input> inputs,
             ObjectNode schema) {
-        return new Field<>(key, reader, Optional.empty(), needed, With.ALWAYS, inputs, schema);
+        return new Field<>(key, reader, Optional.empty(), needed, With.ALWAYS, inputs, schema, value -> {
+            throw new IllegalStateException(key + " is written as it was typed");
+        });
+    }
+
+    private Field<T> written(Function<? super T, JsonNode> how) {
+        return new Field<>(key, reader, usual, needed, with, inputs, schema, how);
     }
 
     private static Map<String, LengthUnit> units() {
@@ -101,7 +118,7 @@ public final class Field<T> {
     }
 
     private static ObjectNode json() {
-        return JsonNodeFactory.instance.objectNode();
+        return JSON.objectNode();
     }
 
     private static ObjectNode ref(String definition) {
@@ -113,12 +130,13 @@ public final class Field<T> {
     }
 
     /** A length, in millimetres. */
-    static Field<Double> length(String key, String label) {
-        return of(key, JsonPlace::length, true, List.of(input(key, label, Kind.LENGTH)), ref("length"));
+    public static Field<Double> length(String key, String label) {
+        return of(key, JsonPlace::length, true, List.of(input(key, label, Kind.LENGTH)), ref("length"))
+                .written(Field::length);
     }
 
     /** A length that may be left open. */
-    static Field<OptionalDouble> lengthIfAny(String key, String label) {
+    public static Field<OptionalDouble> lengthIfAny(String key, String label) {
         return of(
                 key,
                 (spot, k) -> spot.has(k) ? OptionalDouble.of(spot.length(k)) : OptionalDouble.empty(),
@@ -127,40 +145,73 @@ public final class Field<T> {
                 ref("length"));
     }
 
-    static Field<Double> number(String key, String label) {
-        return of(key, JsonPlace::number, true, List.of(input(key, label, Kind.NUMBER)), json().put("type", "number"));
+    public static Field<Double> number(String key, String label) {
+        return of(key, JsonPlace::number, true, List.of(input(key, label, Kind.NUMBER)), json().put("type", "number"))
+                .written(JSON::numberNode);
     }
 
     /** A number of which core refuses what is not between two others. */
-    static Field<Double> number(String key, String label, int least, int most) {
-        return number(key, label).saying(s -> s.put("minimum", least).put("maximum", most));
+    public static Field<Double> number(String key, String label, double least, double most) {
+        return number(key, label).saying(s -> s.set("minimum", plain(least)).set("maximum", plain(most)));
     }
 
-    static Field<Integer> whole(String key, String label, int least, int most) {
-        return of(
-                key,
-                JsonPlace::whole,
-                true,
-                List.of(input(key, label, Kind.NUMBER)),
-                json().put("type", "integer").put("minimum", least).put("maximum", most));
+    private static JsonNode plain(double value) {
+        return value == Math.rint(value) ? JSON.numberNode((int) value) : JSON.numberNode(value);
     }
 
-    static Field<String> text(String key, String label, int most) {
+    private static JsonNode length(double millimetres) {
+        return JSON.stringNode(Lengths.written(millimetres));
+    }
+
+    /** Lengths in a list. */
+    public static Field<List<Double>> lengths(String key, String label, int least, int most) {
+        ObjectNode schema = json().put("type", "array");
+        if (least > 0) {
+            schema.put("minItems", least);
+        }
+        schema.put("maxItems", most).set("items", ref("length"));
+        return Field.<List<Double>>of(
+                        key,
+                        (spot, k) -> spot.list(k, most, JsonPlace::asLength),
+                        true,
+                        List.of(input(key, label, Kind.LENGTHS)),
+                        schema)
+                .written(all -> array(all, Field::length));
+    }
+
+    private static <T> ArrayNode array(Collection<T> all, Function<? super T, JsonNode> how) {
+        ArrayNode array = JSON.arrayNode();
+        all.forEach(one -> array.add(how.apply(one)));
+        return array;
+    }
+
+    public static Field<Integer> whole(String key, String label, int least, int most) {
         return of(
-                key,
-                (spot, k) -> spot.text(k, most),
-                true,
-                List.of(input(key, label, Kind.TEXT)),
-                json().put("type", "string").put("maxLength", most));
+                        key,
+                        JsonPlace::whole,
+                        true,
+                        List.of(input(key, label, Kind.NUMBER)),
+                        json().put("type", "integer").put("minimum", least).put("maximum", most))
+                .written(JSON::numberNode);
+    }
+
+    public static Field<String> text(String key, String label, int most) {
+        return of(
+                        key,
+                        (spot, k) -> spot.text(k, most),
+                        true,
+                        List.of(input(key, label, Kind.TEXT)),
+                        json().put("type", "string").put("maxLength", most))
+                .written(JSON::stringNode);
     }
 
     /** What tells a member of a list from the others. */
-    static Field<String> id() {
+    public static Field<String> id() {
         return id("id", "called");
     }
 
     /** The id of a member, its own or another's. */
-    static Field<String> id(String key, String label) {
+    public static Field<String> id(String key, String label) {
         return of(key, Field::readId, true, List.of(input(key, label, Kind.TEXT)), ref("id"));
     }
 
@@ -173,14 +224,38 @@ public final class Field<T> {
     }
 
     /** One of some words. */
-    static <T> Field<T> word(String key, String label, Map<String, T> words) {
+    public static <T> Field<T> word(String key, String label, Map<String, T> words) {
         ObjectNode schema = json();
         words.keySet().forEach(schema.putArray("enum")::add);
         Input input = new Input(key, label, Kind.CHOICE, List.copyOf(words.keySet()), Optional.empty());
-        return of(key, (spot, k) -> spot.word(k, words), true, List.of(input), schema);
+        return of(key, (spot, k) -> spot.word(k, words), true, List.of(input), schema)
+                .written(value -> JSON.stringNode(Words.word(words, value)));
     }
 
-    static Field<Point> point(String key, String across, String along) {
+    /** Some of some words, in a list. */
+    public static <T extends Comparable<T>> Field<Set<T>> words(String key, Map<String, T> words) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", words.size());
+        words.keySet().forEach(schema.putObject("items").putArray("enum")::add);
+        return Field.<Set<T>>of(
+                        key,
+                        (spot, k) -> Set.copyOf(spot.list(k, words.size(), s -> s.asWord(words))),
+                        true,
+                        List.of(),
+                        schema)
+                .written(
+                        some -> array(some.stream().sorted().toList(), one -> JSON.stringNode(Words.word(words, one))));
+    }
+
+    /** A list of things. */
+    public static <T extends Record> Field<List<T>> list(String key, int most, RecordFields<T> each) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", most);
+        schema.set("items", each.schema());
+        return Field.<List<T>>of(
+                        key, (spot, k) -> spot.list(k, most, s -> s.asObject(each::read)), true, List.of(), schema)
+                .written(all -> array(all, each::write));
+    }
+
+    public static Field<Point> point(String key, String across, String along) {
         return of(
                 key,
                 JsonPlace::point,
@@ -190,7 +265,7 @@ public final class Field<T> {
     }
 
     /** A closed line as path data, with its unit. */
-    static Field<Outline> outline(String key, String pathLabel) {
+    public static Field<Outline> outline(String key, String pathLabel) {
         Input unit =
                 new Input(key + ".unit", "outline's unit", Kind.CHOICE, List.copyOf(UNITS.keySet()), Optional.empty());
         return of(
@@ -206,24 +281,24 @@ public final class Field<T> {
         return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));
     }
 
-    /** A bought part; its sizes are asked for by its kind. */
-    static Field<Optional<Part>> part(String key) {
-        return of(key, (spot, k) -> spot.optionalObject(k, PartFile::read), false, List.of(), ref("part"));
+    /** An object with a reader of its own, which the schema defines by name; none if it is left out. */
+    public static <T> Field<Optional<T>> object(String key, Function<JsonPlace, T> reader, String definition) {
+        return of(key, (spot, k) -> spot.optionalObject(k, reader), false, List.of(), ref(definition));
     }
 
-    static Field<List<Point>> points(String key) {
-        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
+    public static Field<List<Point>> points(String key, int most) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", most);
         schema.set("items", ref("point"));
-        return of(key, (spot, k) -> spot.list(k, Element.MOST_MEMBERS, JsonPlace::asPoint), false, List.of(), schema);
+        return of(key, (spot, k) -> spot.list(k, most, JsonPlace::asPoint), false, List.of(), schema);
     }
 
     /** Features named in a list; a word that is none is kept. */
-    static Field<Set<Feature>> features(String key) {
-        ObjectNode schema = json().put("type", "array").put("maxItems", Element.MOST_MEMBERS);
+    public static Field<Set<Feature>> features(String key, int most) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", most);
         schema.set("items", json().put("type", "string").put("maxLength", MOST_FEATURE));
         return of(
                 key,
-                (spot, k) -> spot.list(k, Element.MOST_MEMBERS, s -> s.asText(MOST_FEATURE)).stream()
+                (spot, k) -> spot.list(k, most, s -> s.asText(MOST_FEATURE)).stream()
                         .map(Feature::mentioned)
                         .collect(Collectors.toUnmodifiableSet()),
                 false,
@@ -231,7 +306,7 @@ public final class Field<T> {
                 schema);
     }
 
-    static Field<Feature> feature(String key) {
+    public static Field<Feature> feature(String key) {
         return of(
                 key,
                 (spot, k) -> spot.parsed(k, MOST_FEATURE, Feature::mentioned),
@@ -241,7 +316,7 @@ public final class Field<T> {
     }
 
     /** What a reader of its own reads: a form and the schema know it all the same. */
-    static Field<Void> elsewhere(Field<?> known) {
+    public static Field<Void> elsewhere(Field<?> known) {
         return of(
                 known.key,
                 (spot, k) -> {
@@ -253,30 +328,30 @@ public final class Field<T> {
     }
 
     /** A timber by its key; which there are, the shop says. */
-    static Field<Void> timber(String key, String label) {
+    public static Field<Void> timber(String key, String label) {
         return elsewhere(of(key, (spot, k) -> null, true, List.of(input(key, label, Kind.CHOICE)), ref("timberKey")));
     }
 
     /** A value that the file's schema defines by a name of its own, and no form asks for. */
-    static Field<Void> defined(String key, String definition) {
+    public static Field<Void> defined(String key, String definition) {
         return elsewhere(of(key, (spot, k) -> null, false, List.of(), ref(definition)));
     }
 
-    /** The value where none is said: of words the first. */
-    Field<T> usually(T value) {
+    /** The value where none is said. */
+    public Field<T> usually(T value) {
         ObjectNode said = schema.deepCopy();
-        if (said.get("enum") instanceof ArrayNode words) {
-            said.set("default", words.get(0));
+        if (said.has("enum")) {
+            said.set("default", writer.apply(value));
         }
-        return new Field<>(key, reader, Optional.of(value), false, with, inputs, said);
+        return new Field<>(key, reader, Optional.of(value), false, with, inputs, said, writer);
     }
 
     /** May be left out; what that means its reader says. */
-    Field<T> ifAny() {
-        return new Field<>(key, reader, usual, false, with, inputs, schema);
+    public Field<T> ifAny() {
+        return new Field<>(key, reader, usual, false, with, inputs, schema, writer);
     }
 
-    Field<Optional<T>> orNone() {
+    public Field<Optional<T>> orNone() {
         return new Field<>(
                 key,
                 (spot, k) -> spot.has(k) ? Optional.of(reader.apply(spot, k)) : Optional.empty(),
@@ -284,63 +359,74 @@ public final class Field<T> {
                 false,
                 with,
                 inputs,
-                schema);
+                schema,
+                value -> value.map(writer).orElseThrow());
     }
 
     /** Drawn: it is its part's where the element follows one. */
-    Field<T> drawn() {
-        return new Field<>(key, reader, usual, needed, With.DRAWN, inputs, schema);
+    public Field<T> drawn() {
+        return new Field<>(key, reader, usual, needed, With.DRAWN, inputs, schema, writer);
     }
 
     /** Asked only where the element follows a part. */
-    Field<T> fitted() {
-        return new Field<>(key, reader, usual, needed, With.FITTED, inputs, schema);
+    public Field<T> fitted() {
+        return new Field<>(key, reader, usual, needed, With.FITTED, inputs, schema, writer);
     }
 
     /** Not asked for in the form of the design. */
-    Field<T> unasked() {
-        return new Field<>(key, reader, usual, needed, with, List.of(), schema);
+    public Field<T> unasked() {
+        return new Field<>(key, reader, usual, needed, with, List.of(), schema, writer);
     }
 
     /** What a reading at the bench stands in the place of. */
-    Field<T> measured(Dimension dimension) {
+    public Field<T> measured(Dimension dimension) {
         List<Input> told = new ArrayList<>();
         inputs.forEach(i -> told.add(new Input(i.path(), i.label(), i.kind(), i.options(), Optional.of(dimension))));
-        return new Field<>(key, reader, usual, needed, with, told, schema);
+        return new Field<>(key, reader, usual, needed, with, told, schema, writer);
     }
 
-    Field<T> described(String words) {
+    /** What the schema says of it in words. */
+    public Field<T> described(String words) {
         return saying(s -> s.put("description", words));
     }
 
     private Field<T> saying(Consumer<ObjectNode> more) {
         ObjectNode said = schema.deepCopy();
         more.accept(said);
-        return new Field<>(key, reader, usual, needed, with, inputs, said);
+        return new Field<>(key, reader, usual, needed, with, inputs, said, writer);
     }
 
     /** The value in an object. */
-    T of(JsonPlace spot) {
+    public T of(JsonPlace spot) {
         return usual.isPresent() && !spot.has(key) ? usual.get() : reader.apply(spot, key);
     }
 
-    String key() {
+    /** The value as a file holds it, where nobody typed it. */
+    JsonNode written(T value) {
+        return writer.apply(value);
+    }
+
+    boolean hasUsual() {
+        return usual.isPresent();
+    }
+
+    public String key() {
         return key;
     }
 
-    boolean needed() {
+    public boolean needed() {
         return needed;
     }
 
-    With with() {
+    public With with() {
         return with;
     }
 
-    List<Input> inputs() {
+    public List<Input> inputs() {
         return inputs;
     }
 
-    ObjectNode schema() {
+    public ObjectNode schema() {
         return schema.deepCopy();
     }
 }

@@ -22,7 +22,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Tools in and out of a file: nothing is lost, what is left out is usual, what cannot be is named where it stands. */
-class CribFileTest {
+class ShopFieldsTest {
     private static Crib read(ObjectNode crib) {
         ObjectNode shop = JsonNodeFactory.instance.objectNode();
         shop.set("crib", crib);
@@ -33,7 +33,7 @@ class CribFileTest {
     void the_starter_crib_is_read_back_as_it_was() {
         Crib starter = Shop.starter(1).crib();
         // Files keep a hundredth of a micrometre.
-        assertThat(read(CribFile.write(starter)))
+        assertThat(read(ShopFields.CRIB.write(starter)))
                 .usingRecursiveComparison()
                 .withComparatorForType(new DoubleComparator(1e-5), Double.class)
                 .isEqualTo(starter);
@@ -79,7 +79,7 @@ class CribFileTest {
                 List.of(new Drum("thin", 12, 40)),
                 List.of(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900), new Aid("wide", Aid.Kind.LARGE_BASE, 200)),
                 List.of(new Machine("planer", Machine.Kind.PLANER, 330)));
-        assertThat(read(CribFile.write(crib))).isEqualTo(crib);
+        assertThat(read(ShopFields.CRIB.write(crib))).isEqualTo(crib);
     }
 
     @Test
@@ -116,7 +116,7 @@ class CribFileTest {
                 "drills | spur | 50 mm | shop.crib.drills[1].spur | must lie between"
             })
     void what_cannot_be_is_named_where_it_stands(String kind, String field, String value, String place, String words) {
-        ObjectNode crib = CribFile.write(Shop.starter(1).crib());
+        ObjectNode crib = ShopFields.CRIB.write(Shop.starter(1).crib());
         ObjectNode tool = (ObjectNode) crib.path(kind).get(0);
         if (field.equals("mostTurns")) {
             tool.put(field, Integer.parseInt(value));

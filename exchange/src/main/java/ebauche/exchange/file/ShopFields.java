@@ -1,0 +1,287 @@
+package ebauche.exchange.file;
+
+import ebauche.core.crib.Aid;
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
+import ebauche.core.crib.Drill;
+import ebauche.core.crib.Drum;
+import ebauche.core.crib.Machine;
+import ebauche.core.crib.Router;
+import ebauche.core.crib.Saw;
+import ebauche.core.shop.Caul;
+import ebauche.core.shop.Clamp;
+import ebauche.core.shop.Clearances;
+import ebauche.core.shop.Cutting;
+import ebauche.core.shop.Glue;
+import ebauche.core.shop.Gluing;
+import ebauche.core.shop.Limits;
+import ebauche.core.shop.Practice;
+import ebauche.core.shop.Shop;
+import ebauche.exchange.field.Field;
+import ebauche.exchange.field.RecordFields;
+import ebauche.exchange.json.Words;
+import java.util.Map;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What a shop is made of, said once: from it come reading and writing, the forms of the crib and of the shop's ways, and the file's
+ * schema. Of a tool only its main sizes are needed; what is left out is as such tools usually have it.
+ */
+public final class ShopFields {
+    static final int MOST_TOOLS = 500;
+    private static final int MOST_THICKNESSES = 20;
+    private static final int MOST_CLAMPS = 60;
+    private static final int MOST_TURNS = 60_000;
+
+    private static final Field<String> CALLED = Field.text("name", "what you call it", 80);
+
+    private static final Field<Router.Kind> ROUTER_KIND = Field.word(
+                    "kind", "kind", Words.usualFirst(Router.Kind::key, Router.Kind.PLUNGE, Router.Kind.values()))
+            .ifAny();
+    private static final Field<Double> BASE = Field.length("baseDiameter", "base's diameter");
+    private static final Field<Double> PLUNGE = Field.length("plunge", "travel");
+
+    public static final RecordFields<Router> ROUTERS = RecordFields.of(
+            Router.class,
+            said -> Router.usual(said.of(CALLED), said.of(BASE), said.of(PLUNGE)),
+            CALLED,
+            ROUTER_KIND,
+            BASE,
+            PLUNGE,
+            Field.lengths("collets", "collets, parted by semicolons", 1, 8).ifAny(),
+            Field.length("flat", "axis to the base's flat side").ifAny(),
+            Field.length("colletGap", "collet to sole, all the way down").ifAny(),
+            Field.word("power", "power", Words.of(Router.Power::key, Router.Power.values()))
+                    .ifAny(),
+            Field.whole("leastTurns", "slowest, turns a minute", 1000, MOST_TURNS)
+                    .ifAny(),
+            Field.whole("mostTurns", "fastest, turns a minute", 1000, MOST_TURNS)
+                    .ifAny());
+
+    private static final Field<Bit.Bearing> BEARING = Field.word(
+            "bearing", "bearing", Words.usualFirst(Bit.Bearing::key, Bit.Bearing.AT_SHANK, Bit.Bearing.values()));
+    private static final Field<Double> CUTTER = Field.length("diameter", "cutter's diameter");
+    private static final Field<Double> CUTTER_LENGTH = Field.length("cutterLength", "cutter's length");
+    private static final Field<Double> SHANK = Field.length("shank", "shank's diameter");
+
+    public static final RecordFields<Bit> BITS = RecordFields.of(
+            Bit.class,
+            said -> Bit.usual(
+                    said.of(CALLED), said.of(BEARING), said.of(CUTTER), said.of(CUTTER_LENGTH), said.of(SHANK)),
+            CALLED,
+            BEARING,
+            CUTTER,
+            CUTTER_LENGTH,
+            SHANK,
+            Field.length("overallLength", "overall length").ifAny(),
+            Field.length("bearingDiameter", "bearing's diameter").ifAny(),
+            Field.length("bearingWidth", "bearing's width").ifAny(),
+            Field.word("profile", "profile", Words.of(Bit.Profile::key, Bit.Profile.values()))
+                    .ifAny(),
+            Field.whole("flutes", "flutes", 1, 12).ifAny(),
+            Field.word("spiral", "flutes send chips", Words.of(Bit.Spiral::key, Bit.Spiral.values()))
+                    .ifAny(),
+            Field.word("centreCutting", "can be plunged", Words.YES_NO).ifAny(),
+            Field.whole("mostTurns", "stamped turns a minute", 0, MOST_TURNS).ifAny(),
+            Field.word("edge", "edge", Words.of(Bit.Edge::key, Bit.Edge.values()))
+                    .ifAny(),
+            Field.word("bearingSound", "bearing without play", Words.YES_NO).ifAny());
+
+    private static final Field<Drill.Kind> DRILL_KIND =
+            Field.word("kind", "kind", Words.of(Drill.Kind::key, Drill.Kind.values()));
+    private static final Field<Double> DRILL = Field.length("diameter", "diameter");
+    private static final Field<Double> SPUR =
+            Field.length("spur", "point or rim reaches beyond").usually(1.0);
+
+    public static final RecordFields<Drill> DRILLS = RecordFields.of(
+            Drill.class,
+            said -> Drill.usual(said.of(CALLED), said.of(DRILL_KIND), said.of(DRILL), said.of(SPUR)),
+            CALLED,
+            DRILL_KIND,
+            DRILL,
+            SPUR,
+            Field.length("reach", "drills as deep as").ifAny());
+
+    private static final Field<Saw.Kind> SAW_KIND =
+            Field.word("kind", "kind", Words.of(Saw.Kind::key, Saw.Kind.values()));
+    private static final Field<Double> BLADE = Field.length("blade", "width of its blade");
+
+    public static final RecordFields<Saw> SAWS = RecordFields.of(
+            Saw.class,
+            said -> Saw.usual(said.of(CALLED), said.of(SAW_KIND), said.of(BLADE)),
+            CALLED,
+            SAW_KIND,
+            BLADE,
+            Field.length("kerf", "kerf").ifAny());
+
+    public static final RecordFields<Drum> DRUMS = RecordFields.of(
+            Drum.class,
+            CALLED,
+            Field.length("diameter", "diameter with its sleeve"),
+            Field.length("height", "height that sands"));
+
+    public static final RecordFields<Aid> AIDS = RecordFields.of(
+            Aid.class,
+            CALLED,
+            Field.word("kind", "kind", Words.of(Aid.Kind::key, Aid.Kind.values())),
+            Field.length("size", "size that counts: diameter, bit to knob, width, reach or length"));
+
+    public static final RecordFields<Machine> MACHINES = RecordFields.of(
+            Machine.class,
+            CALLED,
+            Field.word("kind", "kind", Words.of(Machine.Kind::key, Machine.Kind.values())),
+            Field.length("size", "size that counts: widest edge, highest cut, widest board, column to bit"));
+
+    /** Thicknesses that templates are made of. */
+    public static final Field<?> TEMPLATES = Field.lengths("templates", "templates", 1, MOST_THICKNESSES);
+
+    /** Thicknesses of what is laid under a template. */
+    public static final Field<?> SPACERS = Field.lengths("spacers", "spacers", 0, MOST_THICKNESSES);
+
+    public static final RecordFields<Crib> CRIB = RecordFields.settings(
+            Crib.class,
+            Field.list("routers", MOST_TOOLS, ROUTERS),
+            Field.list("bits", MOST_TOOLS, BITS),
+            Field.list("drills", MOST_TOOLS, DRILLS),
+            TEMPLATES,
+            SPACERS,
+            Field.list("saws", MOST_TOOLS, SAWS),
+            Field.list("drums", MOST_TOOLS, DRUMS),
+            Field.list("aids", MOST_TOOLS, AIDS)
+                    .described(
+                            "what steadies or leads a router; size is its base's diameter, the way from bit to knob, its"
+                                    + " width, reach or length"),
+            Field.list("machines", MOST_TOOLS, MACHINES)
+                    .described(
+                            "machines; size is the widest edge, highest cut, widest board, or the way from column to bit"));
+
+    /** The words by which a practice names its schools. */
+    private static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
+
+    public static final RecordFields<Practice> PRACTICE = RecordFields.settings(
+            Practice.class,
+            Field.word(
+                    "thicknessing",
+                    "blanks are brought to thickness by",
+                    Words.of(Practice.Thicknessing::key, Practice.Thicknessing.values())),
+            Field.word("holdDown", "templates are held with", Words.HOLD_DOWN),
+            Field.word("edge", "outlines are", Words.of(Practice.EdgeSchool::key, Practice.EdgeSchool.values())),
+            Field.word("hand", "the hand at the saw is", Words.of(Practice.Hand::key, Practice.Hand.values())),
+            Field.length("sawAllowance", "sawn outside the line by"),
+            Field.length("frontSanding", "").unasked(),
+            Field.length("backSanding", "").unasked(),
+            Field.length("wasteShy", "").unasked(),
+            Field.length("lastPass", "").unasked(),
+            Field.number("glueHours", "", 0, 400).unasked(),
+            Field.words("skills", SKILL)
+                    .described("what its hands are trusted with where no machine does it; all of them if left out"));
+
+    public static final RecordFields<Limits> LIMITS = RecordFields.settings(
+            Limits.class,
+            Field.length("thinnestFloor", "thinnest floor"),
+            Field.length("stopsFloor", "a floor under this stops the build")
+                    .described("less wood under a cavity stops the build"),
+            Field.length("thinnestWall", "thinnest wall"),
+            Field.length("stopsWall", "a wall under this stops the build")
+                    .described("less wood between cavities, or to the edge, stops the build"),
+            Field.length("pocketPass", "deepest pass in a pocket, by hand")
+                    .described("deepest pass in a pocket, the router in the hand"),
+            Field.length("edgePass", "deepest pass at an outline or on the table")
+                    .described("deepest pass on a table or round an outline"),
+            Field.length("depthTolerance", "a routed floor is hit within"),
+            Field.length("bridgeOffCentre", "the bridge off the centre line by at most"),
+            Field.length("thicknessTolerance", "").unasked(),
+            Field.number("angleTolerance", "").unasked().described("degrees"));
+
+    public static final RecordFields<Clearances> CLEARANCES = RecordFields.settings(
+            Clearances.class,
+            Field.length("pickupSide", "round a pickup, on each side"),
+            Field.length("pickupUnder", "under a pickup"),
+            Field.length("bushing", "a bushing's hole wider by"),
+            Field.length("block", "round a vibrato's block"),
+            Field.length("control", "round a pot's or switch's body"),
+            Field.length("neck", "a pocket wider than the heel in hand by"));
+
+    public static final RecordFields<Cutting> CUTTING = RecordFields.settings(
+            Cutting.class,
+            Field.length("ripKerf", "kerf, ripping and cross-cutting"),
+            Field.length("resawKerf", "kerf, resawing"),
+            Field.length("resawHeight", "widest strip the resaw takes")
+                    .described("widest strip the resaw takes; 0: none"),
+            Field.length("jointing", "jointing takes off each edge"),
+            Field.length("endTrim", "trimmed off a board's ends"),
+            Field.length("margin", "blank round the outline"),
+            Field.length("sliver", "narrowest strip outside a seam"),
+            Field.length("flattening", "flattening both faces takes"),
+            Field.length("snipe", "snipe at each end"),
+            Field.length("leastOffcutLength", "shortest offcut kept"),
+            Field.length("leastOffcutWidth", "narrowest offcut kept"),
+            Field.length("leastOffcutThickness", "thinnest offcut kept"),
+            Field.number("moistureApart", "boards glued together may differ by, %", 0.1, 20),
+            Field.number("readyWithin", "ready within, % of the air's", 0.1, 10));
+
+    private static final Field<String> KIND_OF_CLAMP = Field.text("name", "kind", 60);
+    private static final Field<Integer> COUNT = Field.whole("count", "how many", 0, 200);
+
+    public static final RecordFields<Clamp> CLAMPS = RecordFields.of(
+            Clamp.class,
+            KIND_OF_CLAMP,
+            COUNT,
+            Field.length("opening", "opens"),
+            Field.length("reach", "reaches in"),
+            Field.length("jaw", "jaw"),
+            Field.number("force", "force in newtons", 50, 40_000).described("newtons"));
+
+    public static final RecordFields<Caul> CAULS = RecordFields.of(
+            Caul.class,
+            KIND_OF_CLAMP,
+            COUNT,
+            Field.length("length", "long"),
+            Field.length("width", "wide"),
+            Field.length("thickness", "thick"),
+            Field.word("crowned", "crowned", Words.YES_NO).usually(false));
+
+    public static final RecordFields<Gluing> GLUING = RecordFields.settings(
+            Gluing.class,
+            Field.word("glue", "glue", Words.of(Glue::key, Glue.values())),
+            Field.word("edges", "mating edges are cut by", Words.of(Gluing.Edges::key, Gluing.Edges.values())),
+            Field.number("outOfSquare", "measured off square, degrees", 0, 5).described("degrees"),
+            Field.word("complementary", "neighbours cut one face up, one face down", Words.YES_NO),
+            Field.list("clamps", MOST_CLAMPS, CLAMPS),
+            Field.list("cauls", MOST_CLAMPS, CAULS));
+
+    private ShopFields() {}
+
+    /** The definition {@code shop}. */
+    public static ObjectNode schema() {
+        ObjectNode shop = JsonNodeFactory.instance.objectNode().put("type", "object");
+        shop.put("additionalProperties", false);
+        ObjectNode properties = shop.putObject("properties");
+        properties.putObject("starter").put("const", Shop.STARTER);
+        properties.set("crib", CRIB.schema());
+        properties.set("practice", PRACTICE.schema());
+        properties.set("limits", LIMITS.schema());
+        properties.set("clearances", CLEARANCES.schema());
+        properties.set("cutting", CUTTING.schema());
+        properties.set("gluing", GLUING.schema());
+        properties.putObject("printing").put("$ref", "#/$defs/printing");
+        list(
+                properties,
+                "timbers",
+                "Timbers of the shop's own, each value with its source.",
+                BlankShop.MOST_TIMBERS,
+                "timber");
+        list(properties, "box", "the shop's own parts, to be put into designs", MOST_TOOLS, "part");
+        return shop;
+    }
+
+    private static void list(ObjectNode properties, String key, String words, int most, String definition) {
+        ObjectNode list = properties
+                .putObject(key)
+                .put("description", words)
+                .put("type", "array")
+                .put("maxItems", most);
+        list.putObject("items").put("$ref", "#/$defs/" + definition);
+    }
+}
