@@ -25,26 +25,7 @@ work.addEventListener("htmx:afterSwap", showChosen);
 
 window.addEventListener("popstate", () => location.reload());
 
-let asking = null;
-let wanted = null;
-
-// One request at a time; while it is under way only the last place asked for is kept.
-async function askFor(address) {
-  wanted = address;
-  if (asking) {
-    return;
-  }
-  while (wanted) {
-    const now = wanted;
-    wanted = null;
-    asking = fetch(now, { headers: { "HX-Request": "true", "HX-Target": "board" } });
-    const answer = await asking;
-    if (answer.ok && !answer.redirected) {
-      show(await answer.text(), now);
-    }
-  }
-  asking = null;
-}
+const askFor = window.hand.latest((address) => fetch(address, { headers: { "HX-Request": "true", "HX-Target": "board" } }));
 
 function show(html, address) {
   const board = document.querySelector("#board");
@@ -56,8 +37,8 @@ function show(html, address) {
   if (focused) {
     line(focused)?.focus();
   }
-  if (held) {
-    line(held.axis)?.classList.add("held");
+  if (held()) {
+    line(held().axis)?.classList.add("held");
   }
 }
 
@@ -73,44 +54,24 @@ function moved(axis, place) {
   if (!address.searchParams.has("face")) {
     address.searchParams.set("face", new URL(flip.href).searchParams.get("face") === "FRONT" ? "BACK" : "FRONT");
   }
-  askFor(address.pathname + address.search);
+  askFor(address.pathname + address.search, show);
 }
 
-let held = null;
+const LINE = ".cut-line";
 
-work.addEventListener("pointerdown", (event) => {
-  const line = event.target.closest(".cut-line");
-  if (line) {
-    event.preventDefault();
-    line.focus();
-    const picture = line.ownerSVGElement.getScreenCTM();
-    held = {
-      axis: line.dataset.axis,
-      place: +line.dataset.at,
-      perPixel: 1 / (+line.dataset.scale * picture.a),
-      from: line.dataset.axis === "across" ? event.clientY : event.clientX,
-    };
+const held = window.hand.drag(work, LINE, {
+  hold: (line) => {
     line.classList.add("held");
-  }
+    const axis = line.dataset.axis;
+    const perPixel = 1 / (+line.dataset.scale * line.ownerSVGElement.getScreenCTM().a);
+    return { axis, place: +line.dataset.at, perPixel };
+  },
+  move: ({ axis, place, perPixel, x, y }, event) => {
+    moved(axis, place + (axis === "across" ? event.clientY - y : event.clientX - x) * perPixel);
+  },
 });
 
-window.addEventListener("pointermove", (event) => {
-  if (held) {
-    const to = held.axis === "across" ? event.clientY : event.clientX;
-    moved(held.axis, held.place + (to - held.from) * held.perPixel);
-  }
-});
-
-for (const end of ["pointerup", "pointercancel"]) {
-  window.addEventListener(end, () => { held = null; });
-}
-
-work.addEventListener("keydown", (event) => {
-  const line = event.target.closest?.(".cut-line");
-  const steps = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1, PageUp: -10, PageDown: 10 };
-  if (line && steps[event.key]) {
-    event.preventDefault();
-    const way = line.dataset.axis === "across" ? Math.sign(+line.dataset.scale) : 1;
-    moved(line.dataset.axis, +line.dataset.at + steps[event.key] * way);
-  }
+window.hand.slides(work, LINE, (line, steps) => {
+  const way = line.dataset.axis === "across" ? Math.sign(+line.dataset.scale) : 1;
+  moved(line.dataset.axis, +line.dataset.at + steps * way);
 });

@@ -6,13 +6,6 @@ const half = (value) => Math.round(value * 2) / 2;
 const map = () => page.querySelector(".contour-map");
 const formOf = (name) => page.querySelector(`.contour-card[data-contour="${CSS.escape(name)}"] form`);
 
-// The drawing's right is towards the neck, its down the treble side.
-function millimetres(dx, dy) {
-  const matrix = map().getScreenCTM();
-  const scale = +map().dataset.scale;
-  return { x: dy / matrix.d / scale, y: dx / matrix.a / scale };
-}
-
 function put(end, x, y) {
   const form = formOf(end.closest("[data-contour]").dataset.contour);
   form.elements[`${end.dataset.end}x`].value = `${half(x)} mm`;
@@ -45,46 +38,26 @@ async function tryIt(form, focus) {
   }
 }
 
-let held = null;
+const ENDS = ".contour-map .end";
 
-page.addEventListener("pointerdown", (event) => {
-  const end = event.target.closest(".contour-map .end");
-  if (!end || event.button !== 0) {
-    return;
-  }
-  event.preventDefault();
-  end.focus();
-  held = { end, x: event.clientX, y: event.clientY, by: null };
-  page.setPointerCapture(event.pointerId);
-});
-
-page.addEventListener("pointermove", (event) => {
-  if (held) {
-    held.by = millimetres(event.clientX - held.x, event.clientY - held.y);
-    draw(held.end, held.by.x, held.by.y);
-    put(held.end, +held.end.dataset.x + held.by.x, +held.end.dataset.y + held.by.y);
-  }
-});
-
-function letGo() {
-  if (held?.by) {
-    const of = held.end.closest("[data-contour]").dataset.contour;
-    tryIt(formOf(of), { of, end: held.end.dataset.end });
-  }
-  held = null;
+function come(end, by) {
+  const of = end.closest("[data-contour]").dataset.contour;
+  tryIt(put(end, +end.dataset.x + by.x, +end.dataset.y + by.y), { of, end: end.dataset.end });
 }
-page.addEventListener("pointerup", letGo);
-page.addEventListener("pointercancel", letGo);
 
-const arrows = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowUp: [-1, 0], ArrowDown: [1, 0] };
-
-page.addEventListener("keydown", (event) => {
-  const end = event.target.closest?.(".contour-map .end");
-  const way = arrows[event.key];
-  if (end && way) {
-    event.preventDefault();
-    const by = event.shiftKey ? 5 : 0.5;
-    const of = end.closest("[data-contour]").dataset.contour;
-    tryIt(put(end, +end.dataset.x + way[0] * by, +end.dataset.y + way[1] * by), { of, end: end.dataset.end });
-  }
+window.hand.drag(page, ENDS, {
+  move: ({ grip, ...held }, event) => {
+    const by = window.hand.onBody(map(), held, event);
+    draw(grip, by.x, by.y);
+    put(grip, +grip.dataset.x + by.x, +grip.dataset.y + by.y);
+  },
+  drop: ({ grip, ...held }, event) => come(grip, window.hand.onBody(map(), held, event)),
+  cancel: ({ grip, moved }) => {
+    if (moved) {
+      draw(grip, 0, 0);
+      put(grip, +grip.dataset.x, +grip.dataset.y);
+    }
+  },
 });
+
+window.hand.arrows(page, ENDS, 0.5, 5, (end, right, down) => come(end, { x: down, y: right }));

@@ -17,7 +17,7 @@ const button = (id) => document.querySelector(id);
 const across = (p) => left + p.y * scale;
 const down = (p) => middle + p.x * scale;
 const onBody = (event) => {
-  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+  const at = window.hand.onDrawing(svg, event);
   return { x: (at.y - middle) / scale, y: (at.x - left) / scale };
 };
 
@@ -187,7 +187,7 @@ async function watch() {
   watching = true;
   const mine = asking;
   const answer = await fetch(keep.dataset.trial, { method: "POST", body: form({ path: write(nodes) }), headers: { "HX-Request": "true" } });
-  if (held && mine === asking && !answer.redirected && (answer.ok || answer.status === 422)) {
+  if (held() && mine === asking && !answer.redirected && (answer.ok || answer.status === 422)) {
     judged.innerHTML = await answer.text();
     mark();
   }
@@ -250,63 +250,40 @@ function change(how) {
   judge();
 }
 
-let held = null;
-handles.addEventListener("pointerdown", (event) => {
-  const grip = event.target.closest("[data-place]");
-  if (grip && event.button === 0) {
-    event.preventDefault();
+const held = window.hand.drag(handles, "[data-place]", {
+  hold: (grip) => {
     choose(+grip.dataset.place, grip.dataset.grip);
     handles.querySelector(".chosen")?.focus();
-    held = { before: copy(nodes), moved: false };
-  }
-});
-
-window.addEventListener("pointermove", (event) => {
-  if (held) {
-    held.moved = true;
+    return { before: copy(nodes) };
+  },
+  move: (_, event) => {
     moveTo(onBody(event));
     draw();
     watch();
-  }
-});
-
-window.addEventListener("pointerup", (event) => {
-  if (held) {
-    const { before, moved } = held;
-    held = null;
-    if (moved) {
-      moveTo(onBody(event));
-      past.push(before);
-      future.length = 0;
-      draw();
-      judge();
-    }
-  }
-});
-
-window.addEventListener("pointercancel", () => {
-  if (held) {
-    nodes = held.before;
-    held = null;
+  },
+  drop: ({ before }, event) => {
+    moveTo(onBody(event));
+    past.push(before);
+    future.length = 0;
     draw();
-  }
+    judge();
+  },
+  cancel: ({ before }) => {
+    nodes = before;
+    draw();
+  },
 });
 
 handles.addEventListener("focusin", (event) => {
   const grip = event.target.closest("[data-place]");
-  if (grip && !held && !isChosen(+grip.dataset.place, grip.dataset.grip)) {
+  if (grip && !held() && !isChosen(+grip.dataset.place, grip.dataset.grip)) {
     choose(+grip.dataset.place, grip.dataset.grip);
   }
 });
 
-handles.addEventListener("keydown", (event) => {
-  const steps = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] };
-  if (chosen && steps[event.key]) {
-    event.preventDefault();
-    const by = event.shiftKey ? 10 : 1;
-    const from = place();
-    change(() => moveTo({ x: from.x + steps[event.key][0] * by, y: from.y + steps[event.key][1] * by }));
-  }
+window.hand.arrows(handles, "[data-place]", 1, 10, (_, right, down) => {
+  const from = place();
+  change(() => moveTo({ x: from.x + down, y: from.y + right }));
 });
 
 button("#undo").addEventListener("click", () => {

@@ -8,12 +8,6 @@ const plan = () => seen.querySelector(".xray");
 const scale = () => +plan().dataset.scale;
 const flip = () => +plan().dataset.flip;
 
-// The drawing's right is towards the neck; its down is the treble side with the front up.
-function millimetres(dx, dy) {
-  const matrix = plan().getScreenCTM();
-  return { x: (dy / matrix.d / scale()) * flip(), y: dx / matrix.a / scale() };
-}
-
 function address() {
   return new URL(location.href);
 }
@@ -26,30 +20,8 @@ function withCut(url) {
   return url;
 }
 
-// One request at a time of each kind; while it is under way only the last wish is kept.
-function latest(ask) {
-  let wanted = null;
-  let busy = false;
-  return async (url, then) => {
-    wanted = { url, then };
-    if (busy) {
-      return;
-    }
-    busy = true;
-    while (wanted) {
-      const now = wanted;
-      wanted = null;
-      const answer = await ask(now.url);
-      if (answer.ok && !answer.redirected) {
-        now.then(await answer.text());
-      }
-    }
-    busy = false;
-  };
-}
-
-const askSeen = latest((url) => fetch(url, { headers: { "HX-Request": "true" } }));
-const askSection = latest((url) => fetch(url));
+const askSeen = window.hand.latest((url) => fetch(url, { headers: { "HX-Request": "true" } }));
+const askSection = window.hand.latest((url) => fetch(url));
 
 function look(url) {
   history.replaceState(null, "", url);
@@ -111,57 +83,38 @@ function place(x, y) {
   return { x: +plan().dataset.left + y * scale(), y: middle + x * flip() * scale() };
 }
 
-let held = null;
+const MOVABLE = ".end, .cavity.movable";
 
-seen.addEventListener("pointerdown", (event) => {
-  const of = event.target.closest(".end, .cavity.movable");
-  if (!of || event.button !== 0) {
-    return;
-  }
-  event.preventDefault();
-  of.focus();
-  held = { of, x: event.clientX, y: event.clientY, from: { x: +of.dataset.x, y: +of.dataset.y } };
-  seen.setPointerCapture(event.pointerId);
+window.hand.drag(seen, MOVABLE, {
+  hold: (grip) => ({ from: { x: +grip.dataset.x, y: +grip.dataset.y } }),
+  move: (held, event) => {
+    const by = window.hand.onBody(plan(), held, event);
+    if (held.grip.matches(".end")) {
+      moveEnd(held.grip, by.x, by.y, held.from);
+    } else {
+      held.grip.setAttribute("transform", `translate(${half(by.y) * scale()} ${half(by.x) * flip() * scale()})`);
+    }
+  },
+  drop: (held, event) => {
+    if (held.grip.matches(".cavity")) {
+      const by = window.hand.onBody(plan(), held, event);
+      move(held.grip.dataset.feature, half(by.x), half(by.y));
+    }
+  },
+  cancel: (held) => {
+    if (held.grip.matches(".cavity")) {
+      held.grip.removeAttribute("transform");
+    } else if (held.moved) {
+      moveEnd(held.grip, 0, 0, held.from);
+    }
+  },
 });
 
-seen.addEventListener("pointermove", (event) => {
-  if (!held) {
-    return;
-  }
-  const by = millimetres(event.clientX - held.x, event.clientY - held.y);
-  held.by = by;
-  if (held.of.matches(".end")) {
-    moveEnd(held.of, by.x, by.y, held.from);
+window.hand.arrows(seen, MOVABLE, 0.5, 5, (grip, right, down) => {
+  if (grip.matches(".end")) {
+    moveEnd(grip, down * flip(), right);
   } else {
-    held.of.setAttribute("transform", `translate(${half(by.y) * scale()} ${half(by.x) * flip() * scale()})`);
-  }
-});
-
-const letGo = () => {
-  if (held?.by && held.of.matches(".cavity")) {
-    move(held.of.dataset.feature, half(held.by.x), half(held.by.y));
-  }
-  held = null;
-};
-seen.addEventListener("pointerup", letGo);
-seen.addEventListener("pointercancel", letGo);
-
-const arrows = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowUp: [-1, 0], ArrowDown: [1, 0] };
-
-seen.addEventListener("keydown", (event) => {
-  const of = event.target.closest(".end, .cavity.movable");
-  const way = arrows[event.key];
-  if (!of || !way) {
-    return;
-  }
-  event.preventDefault();
-  const step = event.shiftKey ? 5 : 0.5;
-  const dx = way[0] * step * flip();
-  const dy = way[1] * step;
-  if (of.matches(".end")) {
-    moveEnd(of, dx, dy);
-  } else {
-    move(of.dataset.feature, dx, dy);
+    move(grip.dataset.feature, down * flip(), right);
   }
 });
 

@@ -8,6 +8,7 @@ import ebauche.app.reading.DepthGauge;
 import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.PageModel;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
@@ -21,6 +22,7 @@ import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Planner;
 import ebauche.core.realism.ToolChoice;
+import ebauche.core.routing.Unreached;
 import ebauche.core.sheet.BearingGap;
 import ebauche.core.sheet.CornersLeft;
 import ebauche.core.sheet.Moved;
@@ -91,6 +93,23 @@ class BenchController {
         return "bench/bench";
     }
 
+    /** A step at the bench. */
+    private record BenchView(
+            Bodies.Current current,
+            BuildPlan plan,
+            PlanStep step,
+            List<BearingGap> stops,
+            Optional<Unreached> corners,
+            Optional<ToolChoice> instead,
+            int index,
+            List<String> pictures,
+            Map<String, String> measurands,
+            List<AsBuilt.Reading> readings,
+            String entryId,
+            List<Waiting> waits,
+            StepKey before,
+            StepKey after) {}
+
     private void show(Bodies.Current current, String key, Figures fig, Model model) {
         BuildPlan plan = current.plan();
         PlanStep step = Optional.ofNullable(key)
@@ -98,32 +117,29 @@ class BenchController {
                 .or(plan::next)
                 .orElseGet(() -> plan.steps().get(plan.steps().size() - 1));
         int index = plan.indexOf(step);
-        model.addAttribute("current", current);
-        model.addAttribute("plan", plan);
-        model.addAttribute("step", step);
-        model.addAttribute("stops", BearingGap.at(plan, step.operation()));
-        model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
-        model.addAttribute(
-                "instead", ToolChoice.instead(plan, step.operation().key()).orElse(null));
-        model.addAttribute("index", index);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute(
-                "pictures",
-                CUTTING_OUT.contains(step.operation().key().kind())
-                        ? sheets.atBench(current, fig)
-                        : List.of(PassDrawing.of(plan, fig, index)));
-        model.addAttribute("measurands", measurands(step));
-        model.addAttribute("readings", readings(plan, step));
-        model.addAttribute("entryId", UUID.randomUUID().toString());
-        model.addAttribute("waits", waits(plan, step));
-        model.addAttribute(
-                "before",
-                index == 0 ? null : plan.steps().get(index - 1).operation().key());
-        model.addAttribute(
-                "after",
-                index + 1 == plan.steps().size()
-                        ? null
-                        : plan.steps().get(index + 1).operation().key());
+        PageModel.put(
+                model,
+                new BenchView(
+                        current,
+                        plan,
+                        step,
+                        BearingGap.at(plan, step.operation()),
+                        CornersLeft.at(plan, step.operation()),
+                        ToolChoice.instead(plan, step.operation().key()),
+                        index,
+                        CUTTING_OUT.contains(step.operation().key().kind())
+                                ? sheets.atBench(current, fig)
+                                : List.of(PassDrawing.of(plan, fig, index)),
+                        measurands(step),
+                        readings(plan, step),
+                        UUID.randomUUID().toString(),
+                        waits(plan, step),
+                        index == 0
+                                ? null
+                                : plan.steps().get(index - 1).operation().key(),
+                        index + 1 == plan.steps().size()
+                                ? null
+                                : plan.steps().get(index + 1).operation().key()));
         if (!model.containsAttribute("typed")) {
             model.addAttribute("typed", "");
         }

@@ -72,9 +72,8 @@ class BlankController {
     private void page(
             Bodies.Current current, BlankChoice choice, Figures fig, Model model, HttpServletResponse response) {
         Build build = current.plan().build();
-        String here = "/bodies/" + current.body().publicId();
+        String here = current.here();
         model.addAttribute("current", current);
-        model.addAttribute("here", here);
         model.addAttribute("choice", choice);
         model.addAttribute("timbers", timbers(current));
         model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());

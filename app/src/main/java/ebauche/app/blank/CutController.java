@@ -36,7 +36,6 @@ class CutController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + id);
         plans.latest(current.body()).ifPresent(plan -> {
             Timbers timbers = current.ways().timbers();
             model.addAttribute("plan", plan);

@@ -110,7 +110,6 @@ class GlueUpController {
         add(sheets, "The blank", blank, blank.core(), gluing, climate, fig);
         blank.top().ifPresent(t -> add(sheets, "The top", blank, t, gluing, climate, fig));
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("blank", blank);
         model.addAttribute("gluing", gluing);
         model.addAttribute("shops", shops);

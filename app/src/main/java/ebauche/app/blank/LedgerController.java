@@ -5,12 +5,14 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -70,6 +72,19 @@ class LedgerController {
         return "blank/thickness";
     }
 
+    /** What the ledger's page shows. */
+    private record LedgerView(
+            Bodies.Current current,
+            Ledger ledger,
+            Blank blank,
+            List<PlaningWays> ways,
+            Tracks tracks,
+            List<Taken> taken,
+            List<WantedReading> asked,
+            List<Finding> findings,
+            List<Thicknessing> schools,
+            String drawing) {}
+
     /** Shows the ledger, by the shop's way of thicknessing or as another would take it. */
     private static void page(Bodies.Current current, Thicknessing school, Figures fig, Model model) {
         Build build = school == null
@@ -79,17 +94,19 @@ class LedgerController {
         Blank blank = build.design().blank();
         List<PlaningWays> ways = List.of(PlaningWays.of(blank, Face.FRONT), PlaningWays.of(blank, Face.BACK));
         Tracks tracks = Tracks.over(blank.across(), build.shop());
-        model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("ledger", ledger);
-        model.addAttribute("blank", blank);
-        model.addAttribute("ways", ways);
-        model.addAttribute("tracks", tracks);
-        model.addAttribute("taken", taken(ledger));
-        model.addAttribute("asked", asked(ledger));
-        model.addAttribute("findings", Stations.findings(build, Feature.THICKNESS));
-        model.addAttribute("schools", Thicknessing.values());
-        model.addAttribute("drawing", SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, fig));
+        PageModel.put(
+                model,
+                new LedgerView(
+                        current,
+                        ledger,
+                        blank,
+                        ways,
+                        tracks,
+                        taken(ledger),
+                        asked(ledger),
+                        Stations.findings(build, Feature.THICKNESS),
+                        List.of(Thicknessing.values()),
+                        SledDrawing.of(ledger, blank.across(), blank.along(), tracks, ways, fig)));
     }
 
     /** Logs a reading and comes back to the ledger, which is new by it. */

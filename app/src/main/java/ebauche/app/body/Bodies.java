@@ -41,6 +41,11 @@ public class Bodies {
         public String name() {
             return revision.name();
         }
+
+        /** Its address. */
+        public String here() {
+            return "/bodies/" + body.publicId();
+        }
     }
 
     public Current current(long shop, String publicId) {

@@ -5,13 +5,17 @@ import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.drawing.SectionLines;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.realism.ToolChoice;
+import ebauche.core.routing.Unreached;
 import ebauche.core.sheet.BearingGap;
 import ebauche.core.sheet.CornersLeft;
+import ebauche.core.stock.Stock;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -51,30 +55,49 @@ class BodyController {
         return "board".equals(target) ? "body/work :: board" : "body/work :: work";
     }
 
+    /** A step of the plan on the body's page. */
+    private record StepView(
+            Bodies.Current current,
+            BuildPlan plan,
+            PlanStep step,
+            List<BearingGap> stops,
+            Optional<Unreached> corners,
+            Optional<ToolChoice> instead,
+            int chosen,
+            Face face,
+            SectionLines lines,
+            Stock.Balance balance,
+            String rule,
+            String board,
+            String flip,
+            String earlier,
+            String later) {}
+
     private static void show(Bodies.Current current, Look look, Figures fig, Model model) {
         BuildPlan plan = current.plan();
         int chosen = chosen(plan, look.step());
         PlanStep step = plan.steps().get(chosen);
         Face face = look.face() == null ? step.operation().face() : look.face();
         SectionLines lines = SectionLines.within(plan, chosen, look.x(), look.y());
-        String here = "/bodies/" + current.body().publicId();
-        model.addAttribute("current", current);
-        model.addAttribute("plan", plan);
-        model.addAttribute("step", step);
-        model.addAttribute("stops", BearingGap.at(plan, step.operation()));
-        model.addAttribute("corners", CornersLeft.at(plan, step.operation()).orElse(null));
-        model.addAttribute(
-                "instead", ToolChoice.instead(plan, step.operation().key()).orElse(null));
-        model.addAttribute("chosen", chosen);
-        model.addAttribute("face", face);
-        model.addAttribute("lines", lines);
-        model.addAttribute("here", here);
-        model.addAttribute("balance", plan.history().finished().balance());
-        model.addAttribute("rule", RuleDrawing.of(plan, fig, chosen, op -> at(here, op.key(), null, look)));
-        model.addAttribute("board", BoardDrawing.of(plan, fig, chosen, face, lines));
-        model.addAttribute("flip", at(here, step.operation().key(), face.other(), look));
-        model.addAttribute("earlier", neighbour(plan, here, chosen - 1, look));
-        model.addAttribute("later", neighbour(plan, here, chosen + 1, look));
+        String here = current.here();
+        PageModel.put(
+                model,
+                new StepView(
+                        current,
+                        plan,
+                        step,
+                        BearingGap.at(plan, step.operation()),
+                        CornersLeft.at(plan, step.operation()),
+                        ToolChoice.instead(plan, step.operation().key()),
+                        chosen,
+                        face,
+                        lines,
+                        plan.history().finished().balance(),
+                        RuleDrawing.of(plan, fig, chosen, op -> at(here, op.key(), null, look)),
+                        BoardDrawing.of(plan, fig, chosen, face, lines),
+                        at(here, step.operation().key(), face.other(), look),
+                        neighbour(plan, here, chosen - 1, look),
+                        neighbour(plan, here, chosen + 1, look)));
     }
 
     /** The step asked for, else the next one to do, else the last. */

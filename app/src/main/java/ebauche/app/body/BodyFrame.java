@@ -26,6 +26,7 @@ class BodyFrame implements WebMvcConfigurer, HandlerInterceptor {
         if (shown != null && shown.getModel().get("current") instanceof Bodies.Current current) {
             Matcher address = ADDRESS.matcher(request.getRequestURI());
             String under = address.matches() && address.group(1) != null ? address.group(1) : "";
+            shown.addObject("here", current.here());
             shown.addObject("bodyPage", BodyPage.of(current, BodyView.at(under)));
         }
     }

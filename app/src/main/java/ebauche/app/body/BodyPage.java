@@ -42,7 +42,7 @@ public record BodyPage(
 
     static BodyPage of(Bodies.Current current, Optional<BodyView> shown) {
         BuildPlan plan = current.plan();
-        String here = "/bodies/" + current.body().publicId();
+        String here = current.here();
         List<Places> groups = Arrays.stream(BodyView.Group.values())
                 .map(g -> places(g, here, plan, shown))
                 .toList();
@@ -68,9 +68,7 @@ public record BodyPage(
         return new Places(
                 group.label(),
                 shown.filter(v -> v.group() == group).isPresent(),
-                group.station().isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(plan.schedule().doneShare(group.station())),
+                group.work().map(plan.schedule()::doneShare),
                 views);
     }
 }

@@ -1,5 +1,6 @@
 package ebauche.app.body;
 
+import ebauche.core.feature.Work;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -46,34 +47,35 @@ enum BodyView {
         ORDER("Order"),
         SPEC("Spec"),
         CHECK("Check"),
-        BLANK("Blank", "blank"),
-        THICKNESS("Thickness", "thickness"),
-        OUTLINE("Outline", "outline"),
-        NECK("Neck", "neck"),
-        CAVITIES("Cavities", "cavity"),
-        CONTOURS("Contours", "contour"),
+        BLANK("Blank", Work.BLANK),
+        THICKNESS("Thickness", Work.THICKNESS),
+        OUTLINE("Outline", Work.OUTLINE),
+        NECK("Neck", Work.NECK),
+        CAVITIES("Cavities", Work.CAVITY),
+        CONTOURS("Contours", Work.CONTOUR),
         BENCH("Bench"),
         RECORD("Record");
 
         private final String label;
-        private final String station;
+        private final Optional<Work> work;
 
         Group(String label) {
-            this(label, "");
+            this.label = label;
+            this.work = Optional.empty();
         }
 
-        /** Sheets of a kind of work, by its station's name. */
-        Group(String label, String station) {
+        /** Sheets of a kind of work. */
+        Group(String label, Work work) {
             this.label = label;
-            this.station = station;
+            this.work = Optional.of(work);
         }
 
         String label() {
             return label;
         }
 
-        String station() {
-            return station;
+        Optional<Work> work() {
+            return work;
         }
     }
 

@@ -91,7 +91,6 @@ class PartsController {
         build.drawn().parts().forEach((feature, part) -> parts.add(inHand(build, feature, part, fig)));
         model.addAttribute("current", current);
         model.addAttribute("plan", current.plan());
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("parts", parts);
         return "box/parts";
     }

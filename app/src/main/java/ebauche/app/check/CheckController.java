@@ -58,7 +58,6 @@ class CheckController {
         }
         model.addAttribute("current", current);
         model.addAttribute("plan", current.plan());
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("realism", realism);
         model.addAttribute("verdicts", Rule.Verdict.values());
         model.addAttribute("shown", shown);

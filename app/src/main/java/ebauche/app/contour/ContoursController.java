@@ -109,7 +109,6 @@ class ContoursController {
         all.sort(Comparator.comparing(s -> !s.form().equals(tried)));
         model.addAttribute("current", current);
         model.addAttribute("plan", shown);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("base", current.revision().number());
         model.addAttribute("shown", all);
         model.addAttribute("tried", tried);

@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
@@ -62,6 +63,18 @@ class CavityController {
         return page(bodies.current(maker.shop(), id), of, bit, lip, fig, model);
     }
 
+    /** What is asked of a cavity. */
+    private record CavityView(
+            Bodies.Current current,
+            int base,
+            List<Cavity> cavities,
+            String of,
+            String said,
+            boolean letIn,
+            List<Bit> bits,
+            String bit,
+            String lip) {}
+
     private String page(Bodies.Current current, String of, String bit, String lip, Figures fig, Model model) {
         Build build = current.plan().build();
         String id = which(build, of);
@@ -73,16 +86,18 @@ class CavityController {
                 .filter(b -> b.name().equals(bit))
                 .findFirst()
                 .or(() -> bits.stream().findFirst());
-        model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("base", current.revision().number());
-        model.addAttribute("cavities", build.design().cavities());
-        model.addAttribute("of", id);
-        model.addAttribute("said", Cavity.feature(id).said());
-        model.addAttribute("letIn", isLetIn(drawn));
-        model.addAttribute("bits", bits);
-        model.addAttribute("bit", chosen.map(Bit::name).orElse(""));
-        model.addAttribute("lip", lip == null ? fig.length(usualLip(drawn)) : lip);
+        PageModel.put(
+                model,
+                new CavityView(
+                        current,
+                        current.revision().number(),
+                        build.design().cavities(),
+                        id,
+                        Cavity.feature(id).said(),
+                        isLetIn(drawn),
+                        bits,
+                        chosen.map(Bit::name).orElse(""),
+                        lip == null ? fig.length(usualLip(drawn)) : lip));
         double wide;
         try {
             wide = lip(lip, drawn, fig);

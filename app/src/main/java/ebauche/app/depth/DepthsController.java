@@ -39,7 +39,6 @@ class DepthsController {
                 .toList();
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("cards", cards);
         model.addAttribute("holes", DrillHole.of(plan));
         return "depth/depths";

@@ -249,7 +249,6 @@ class DesignController {
     }
 
     private static void trial(Bodies.Current current, Draft draft, Figures fig, Model model) {
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         Map<String, String> troubles = troubles(current, draft);
         if (!troubles.isEmpty()) {
             model.addAttribute("unreadable", troubles);

@@ -1,6 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
+import ebauche.core.feature.Work;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
@@ -122,11 +123,11 @@ public final class RuleDrawing {
     private void stations() {
         int from = 0;
         for (int i = 1; i <= plan.steps().size(); i++) {
-            boolean ends = i == plan.steps().size() || !station(i).equals(station(from));
+            boolean ends = i == plan.steps().size() || station(i) != station(from);
             if (ends) {
                 svg.line("station-edge", edges.get(from), TOP, edges.get(from), BOTTOM);
-                String name = station(from).substring(0, 1).toUpperCase(Locale.ROOT)
-                        + station(from).substring(1);
+                String word = station(from).word();
+                String name = word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
                 if (edges.get(i) - edges.get(from) > 8 * name.length() + 8) {
                     svg.text("station", edges.get(from) + 5, BOTTOM - 6, "start", name);
                 }
@@ -135,8 +136,8 @@ public final class RuleDrawing {
         }
     }
 
-    private String station(int step) {
-        return plan.steps().get(step).operation().station();
+    private Work station(int step) {
+        return plan.steps().get(step).operation().work();
     }
 
     private void slip() {

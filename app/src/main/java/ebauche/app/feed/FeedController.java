@@ -5,8 +5,10 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.core.crib.Router;
+import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Strip;
 import ebauche.core.feed.BaseSupport.Footing;
 import ebauche.core.feed.FeedMap;
@@ -72,9 +74,22 @@ class FeedController {
         return "map".equals(target) ? "feed/feed :: map" : "feed/feed";
     }
 
+    /** What is asked of an edge. */
+    private record EdgeView(
+            Bodies.Current current,
+            EdgeSchool school,
+            List<EdgeSchool> schools,
+            List<Router> routers,
+            Router router,
+            Face face,
+            boolean hasTable,
+            boolean trial,
+            String grainTyped,
+            BodyDesign design) {}
+
     private void page(Bodies.Current current, Look look, Figures fig, Model model, HttpServletResponse response) {
         Build build = current.plan().build();
-        String here = "/bodies/" + current.body().publicId();
+        String here = current.here();
         OptionalDouble grain = OptionalDouble.empty();
         try {
             grain = degrees(look.grain(), MOST_GRAIN);
@@ -90,23 +105,35 @@ class FeedController {
                 .or(() -> routers.stream().findFirst())
                 .orElse(null);
         Face up = look.face() == null ? Face.FRONT : look.face();
-        model.addAttribute("current", current);
-        model.addAttribute("here", here);
-        model.addAttribute("school", school);
-        model.addAttribute("schools", EdgeSchool.values());
-        model.addAttribute("routers", routers);
-        model.addAttribute("router", router);
-        model.addAttribute("face", up);
-        model.addAttribute(
-                "hasTable", !build.shop().crib().tables(true).routers().isEmpty());
-        model.addAttribute("trial", grain.isPresent());
-        model.addAttribute("grainTyped", look.grain());
-        model.addAttribute("design", build.design());
+        PageModel.put(
+                model,
+                new EdgeView(
+                        current,
+                        school,
+                        List.of(EdgeSchool.values()),
+                        routers,
+                        router,
+                        up,
+                        !build.shop().crib().tables(true).routers().isEmpty(),
+                        grain.isPresent(),
+                        look.grain(),
+                        build.design()));
         FeedMapping.FeedQuestion asked = new FeedMapping.FeedQuestion(up, school, router, grain);
         map(current, asked, look, fig, model);
         saw(build, model);
         model.addAttribute("flip", address(here, look, up.other(), look.with()));
     }
+
+    /** What the grain makes of it. */
+    private record GrainView(
+            FeedPlan feed,
+            FeedMap map,
+            List<FeedPlan.Bite> bites,
+            int otherBites,
+            List<Band> bands,
+            double grain,
+            List<Remedy> remedies,
+            String drawing) {}
 
     private void map(Bodies.Current current, FeedMapping.FeedQuestion asked, Look look, Figures fig, Model model) {
         Build build = current.plan().build();
@@ -123,38 +150,37 @@ class FeedController {
         model.addAttribute("relief", relief);
         boolean sands = asked.school() == EdgeSchool.SAND_TO_LINE;
         List<FeedPlan.Bite> bites = sands ? List.of() : feed.bites(asked.worked());
-        String here = "/bodies/" + current.body().publicId();
+        String here = current.here();
         double middle = asked.grain().orElseGet(() -> grainAtMiddle(build));
-        model.addAttribute("feed", feed);
-        model.addAttribute("map", map);
-        model.addAttribute("bites", bites);
-        model.addAttribute("otherBites", feed.bites(asked.worked().other()).size());
-        model.addAttribute("bands", Band.values());
-        model.addAttribute("grain", middle);
-        model.addAttribute(
-                "remedies",
-                stands.stream()
-                        .map(s -> new Remedy(
-                                s.with(),
-                                s.length(Footing.TIPS),
-                                s.length(Footing.SHAKY),
-                                address(here, look, asked.up(), s.with()),
-                                s.equals(shown)))
-                        .toList());
-        model.addAttribute(
-                "drawing",
-                FeedDrawing.of(
-                        new FeedDrawing.Shown(
-                                build.design().outline().region(),
-                                build.design().blank(),
-                                asked.up(),
-                                map,
-                                bites,
-                                feed,
-                                sands ? new Steadying("", List.of()) : shown,
-                                relief,
-                                middle),
-                        fig));
+        PageModel.put(
+                model,
+                new GrainView(
+                        feed,
+                        map,
+                        bites,
+                        feed.bites(asked.worked().other()).size(),
+                        List.of(Band.values()),
+                        middle,
+                        stands.stream()
+                                .map(s -> new Remedy(
+                                        s.with(),
+                                        s.length(Footing.TIPS),
+                                        s.length(Footing.SHAKY),
+                                        address(here, look, asked.up(), s.with()),
+                                        s.equals(shown)))
+                                .toList(),
+                        FeedDrawing.of(
+                                new FeedDrawing.Shown(
+                                        build.design().outline().region(),
+                                        build.design().blank(),
+                                        asked.up(),
+                                        map,
+                                        bites,
+                                        feed,
+                                        sands ? new Steadying("", List.of()) : shown,
+                                        relief,
+                                        middle),
+                                fig)));
     }
 
     private static double grainAtMiddle(Build build) {

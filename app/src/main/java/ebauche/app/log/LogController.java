@@ -63,7 +63,6 @@ class LogController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + id);
         model.addAttribute("lines", lines(store.logged(current.body()), fig));
         return "log/record";
     }

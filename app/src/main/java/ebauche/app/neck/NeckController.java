@@ -6,18 +6,23 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.reading.Readings;
 import ebauche.app.reading.SeveralReadings;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.neck.CentreLine;
 import ebauche.core.neck.NeckFit;
+import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.NeckScrews;
 import ebauche.core.neck.PocketState;
+import ebauche.core.plan.BuildPlan;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -71,26 +76,46 @@ class NeckController {
         return page(current, fig, model);
     }
 
+    /** What the neck's page shows. */
+    private record NeckView(
+            Bodies.Current current,
+            BuildPlan plan,
+            PocketState pocket,
+            NeckPocket.Window window,
+            NeckPocket.ErrorBudget budget,
+            List<NeckPocket.Sensitivity> sensitivities,
+            Optional<Reckoning> wedge,
+            Optional<NeckScrews> screws,
+            Optional<NeckFit> fit,
+            List<Double> sanded,
+            Optional<Reckoning> off,
+            Reckoning permitted,
+            List<Line> heelLines,
+            List<Line> lineLines,
+            String drawing) {}
+
     private static String page(Bodies.Current current, Figures fig, Model model) {
         Build build = current.plan().build();
         PocketState pocket = PocketState.of(build);
         CentreLine line = CentreLine.of(build);
-        model.addAttribute("current", current);
-        model.addAttribute("plan", current.plan());
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("pocket", pocket);
-        model.addAttribute("window", pocket.geometry().window(build.design().bridge()));
-        model.addAttribute("budget", pocket.geometry().errorBudget(build.shop().limits()));
-        model.addAttribute("sensitivities", pocket.geometry().sensitivities());
-        model.addAttribute("wedge", build.wedge(NeckJoint.FEATURE).orElse(null));
-        model.addAttribute("screws", NeckScrews.of(build).orElse(null));
-        model.addAttribute("fit", NeckFit.of(build).orElse(null));
-        model.addAttribute("sanded", List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST));
-        model.addAttribute("off", line.atBridge().orElse(null));
-        model.addAttribute("permitted", line.permitted());
-        model.addAttribute("heelLines", lines(build, HEEL));
-        model.addAttribute("lineLines", lines(build, LINE));
-        model.addAttribute("drawing", NeckDrawing.of(current.plan(), fig));
+        PageModel.put(
+                model,
+                new NeckView(
+                        current,
+                        current.plan(),
+                        pocket,
+                        pocket.geometry().window(build.design().bridge()),
+                        pocket.geometry().errorBudget(build.shop().limits()),
+                        pocket.geometry().sensitivities(),
+                        build.wedge(NeckJoint.FEATURE),
+                        NeckScrews.of(build),
+                        NeckFit.of(build),
+                        List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST),
+                        line.atBridge(),
+                        line.permitted(),
+                        lines(build, HEEL),
+                        lines(build, LINE),
+                        NeckDrawing.of(current.plan(), fig)));
         return "neck/neck";
     }
 

@@ -93,7 +93,6 @@ class DrawingInController {
         try {
             DrawnFile drawn = DrawnFile.read(file.getBytes());
             model.addAttribute("current", current);
-            model.addAttribute("here", "/bodies/" + current.body().publicId());
             model.addAttribute("notes", drawn.notes());
             model.addAttribute("stated", drawn.millimetresPerUnit().isPresent());
             model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
@@ -148,7 +147,6 @@ class DrawingInController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("laid", laid);
         model.addAttribute("base", base);
         model.addAttribute("necks", ShapePlacing.Neck.values());

@@ -72,7 +72,6 @@ class OutlineController {
     private static String page(Bodies.Current current, String path, int base, Model model) {
         Build build = current.plan().build();
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("base", base);
         model.addAttribute("path", path);
         model.addAttribute("sheet", OutlineSheet.of(build));

@@ -55,7 +55,6 @@ class PassesController {
                 .findFirst()
                 .orElse(cuts.get(0));
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute("cuts", cuts);
         model.addAttribute("chosen", chosen);
         show(plan, chosen, fig, model);

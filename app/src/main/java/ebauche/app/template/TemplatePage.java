@@ -24,7 +24,6 @@ public final class TemplatePage {
     public static String show(Bodies.Current current, Figures fig, Model model) {
         List<TemplateSheet> sheets = TemplateSheet.of(current.plan());
         model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
         model.addAttribute(
                 "rows",
                 sheets.stream()

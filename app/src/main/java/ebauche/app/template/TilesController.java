@@ -6,6 +6,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
@@ -58,22 +59,36 @@ class TilesController {
         return paper != null ? paper : fig.unit() == LengthUnit.INCH ? Paper.LETTER : Paper.A4;
     }
 
+    /** A template laid on sheets of paper. */
+    private record TilesView(
+            Bodies.Current current,
+            List<TemplateSheet> sheets,
+            TemplateSheet chosen,
+            Paper paper,
+            List<Paper> papers,
+            Tiles tiles,
+            Scale printer,
+            int base,
+            String drawing) {}
+
     private static String page(Bodies.Current current, String template, Paper asked, Figures fig, Model model) {
         List<TemplateSheet> sheets = TemplateSheet.of(current.plan());
         TemplateSheet chosen = chosen(sheets, template);
         Paper paper = usual(asked, fig);
         Scale printer = Scale.of(current.ways().json());
         Tiles tiles = Tiles.over(chosen, paper, printer);
-        model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("sheets", sheets);
-        model.addAttribute("chosen", chosen);
-        model.addAttribute("paper", paper);
-        model.addAttribute("papers", Paper.values());
-        model.addAttribute("tiles", tiles);
-        model.addAttribute("printer", printer);
-        model.addAttribute("base", current.ways().number());
-        model.addAttribute("drawing", TileMap.of(chosen, tiles));
+        PageModel.put(
+                model,
+                new TilesView(
+                        current,
+                        sheets,
+                        chosen,
+                        paper,
+                        List.of(Paper.values()),
+                        tiles,
+                        printer,
+                        current.ways().number(),
+                        TileMap.of(chosen, tiles)));
         return "template/tiles";
     }
 

@@ -4,13 +4,16 @@ import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.timber.Board;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Defect;
 import ebauche.core.timber.MeasuredOn;
 import ebauche.core.timber.MoistureReading;
+import ebauche.core.timber.Seasoning;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import jakarta.servlet.http.HttpServletResponse;
@@ -109,26 +112,44 @@ class BoardController {
         return page(boards.find(maker.shop(), id), Map.of(), Map.of(), fig, model);
     }
 
+    /** A board of the rack, with what was typed of it. */
+    private record BoardView(
+            Rack.Held held,
+            Shelved shelved,
+            Board board,
+            Seasoning seasoning,
+            Climate climate,
+            String drawing,
+            String curve,
+            Reckoning mass,
+            Map<String, String> typed,
+            Map<String, String> words,
+            Map<String, String> troubles,
+            String entry,
+            String today) {}
+
     private String page(
             Shelved board, Map<String, String> typed, Map<String, String> troubles, Figures fig, Model model) {
         Rack.Held held = rack.of(board);
         Climate climate = rack.climate(board.shop());
         choices(ways.of(board.shop()).timbers(), model);
-        model.addAttribute("held", held);
-        model.addAttribute("shelved", board);
-        model.addAttribute("board", board.board());
-        model.addAttribute("seasoning", held.seasoning());
-        model.addAttribute("climate", climate);
-        model.addAttribute("drawing", PlankDrawing.sheet(board.board(), fig));
-        model.addAttribute("curve", MoistureDrawing.of(held.seasoning(), fig));
-        model.addAttribute("mass", mass(board.board().species(), held));
-        model.addAttribute("typed", typed);
-        model.addAttribute("words", BoardWords.of(board.file()));
-        model.addAttribute("troubles", troubles);
-        model.addAttribute("entry", UUID.randomUUID().toString());
-        model.addAttribute(
-                "today",
-                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
+        PageModel.put(
+                model,
+                new BoardView(
+                        held,
+                        board,
+                        board.board(),
+                        held.seasoning(),
+                        climate,
+                        PlankDrawing.sheet(board.board(), fig),
+                        MoistureDrawing.of(held.seasoning(), fig),
+                        mass(board.board().species(), held),
+                        typed,
+                        BoardWords.of(board.file()),
+                        troubles,
+                        UUID.randomUUID().toString(),
+                        LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())
+                                .toString()));
         return "timber/board";
     }
 

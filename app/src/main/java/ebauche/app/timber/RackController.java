@@ -3,6 +3,7 @@ package ebauche.app.timber;
 import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Seasoning;
@@ -59,6 +60,18 @@ class RackController {
         return "timber/rack";
     }
 
+    /** The boards that are shown, and the air they lie in. */
+    private record RackView(
+            List<OnPage> boards,
+            int count,
+            List<Species> timbersThere,
+            String species,
+            String state,
+            List<Seasoning.State> states,
+            List<ClimateStore.Reading> air,
+            Climate climate,
+            double tolerance) {}
+
     private void page(Maker maker, String species, String state, Figures fig, Model model) {
         List<Rack.Held> all = rack.all(maker.shop());
         double longest = all.stream()
@@ -74,21 +87,22 @@ class RackController {
                         .thenComparing(h -> h.shelved().board().name(), new NumbersInNames()))
                 .map(h -> new OnPage(h, PlankDrawing.onShelf(h.shelved().board(), fig, longest)))
                 .toList();
-        model.addAttribute("boards", shown);
-        model.addAttribute("count", all.size());
-        model.addAttribute(
-                "timbersThere",
-                all.stream()
-                        .map(h -> h.shelved().board().species())
-                        .distinct()
-                        .sorted(Comparator.comparing(Species::name))
-                        .toList());
-        model.addAttribute("species", species);
-        model.addAttribute("state", state);
-        model.addAttribute("states", Seasoning.State.values());
-        model.addAttribute("air", climates.newest(maker.shop(), AIR_SHOWN));
-        model.addAttribute("climate", rack.climate(maker.shop()));
-        model.addAttribute("tolerance", ways.of(maker.shop()).cutting().readyWithin());
+        PageModel.put(
+                model,
+                new RackView(
+                        shown,
+                        all.size(),
+                        all.stream()
+                                .map(h -> h.shelved().board().species())
+                                .distinct()
+                                .sorted(Comparator.comparing(Species::name))
+                                .toList(),
+                        species,
+                        state,
+                        List.of(Seasoning.State.values()),
+                        climates.newest(maker.shop(), AIR_SHOWN),
+                        rack.climate(maker.shop()),
+                        ways.of(maker.shop()).cutting().readyWithin()));
     }
 
     /** Takes the simulated hygrometer's reading. */

@@ -36,7 +36,7 @@ class WaysController {
         model.addAttribute("base", base);
         model.addAttribute("typed", typed);
         model.addAttribute("troubles", troubles);
-        WaysForm.PARTS.forEach(part -> model.addAttribute(part.name(), part.fields()));
+        WaysForm.SECTIONS.forEach(s -> model.addAttribute(s.name(), s.fields()));
         model.addAttribute("choices", WaysForm.CHOICES);
         model.addAttribute("skills", WaysForm.SKILLS);
         model.addAttribute("clamps", WaysForm.ROWS.get("gluing.clamps"));
@@ -50,7 +50,7 @@ class WaysController {
     /** What is wrong where the form has no field. */
     private static Map<String, String> elsewhere(Map<String, String> troubles) {
         Map<String, String> left = new LinkedHashMap<>(troubles);
-        WaysForm.PARTS.forEach(part -> part.fields().forEach(f -> left.remove(f.path())));
+        WaysForm.SECTIONS.forEach(s -> s.fields().forEach(f -> left.remove(f.path())));
         left.keySet().removeIf(k -> WaysForm.ROWS.keySet().stream().anyMatch(list -> k.startsWith(list + ".")));
         return left;
     }

@@ -36,11 +36,11 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
      * @param name in the shop part of a file
      * @param written what a shop has of it
      */
-    record Part(String name, List<Field.Input> fields, Function<Shop, ObjectNode> written) {
-        private static <T extends Record> Part of(String name, RecordFields<T> of, Function<Shop, T> in) {
+    record Section(String name, List<Field.Input> fields, Function<Shop, ObjectNode> written) {
+        private static <T extends Record> Section of(String name, RecordFields<T> of, Function<Shop, T> in) {
             List<Field.Input> fields =
                     of.inputs().stream().map(i -> i.under(name)).toList();
-            return new Part(name, fields, shop -> of.write(in.apply(shop)));
+            return new Section(name, fields, shop -> of.write(in.apply(shop)));
         }
 
         private String key(Field.Input input) {
@@ -48,12 +48,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         }
     }
 
-    static final List<Part> PARTS = List.of(
-            Part.of("cutting", ShopFields.CUTTING, Shop::cutting),
-            Part.of("clearances", ShopFields.CLEARANCES, Shop::clearances),
-            Part.of("limits", ShopFields.LIMITS, Shop::limits),
-            Part.of("practice", ShopFields.PRACTICE, Shop::practice),
-            Part.of("gluing", ShopFields.GLUING, Shop::gluing));
+    static final List<Section> SECTIONS = List.of(
+            Section.of("cutting", ShopFields.CUTTING, Shop::cutting),
+            Section.of("clearances", ShopFields.CLEARANCES, Shop::clearances),
+            Section.of("limits", ShopFields.LIMITS, Shop::limits),
+            Section.of("practice", ShopFields.PRACTICE, Shop::practice),
+            Section.of("gluing", ShopFields.GLUING, Shop::gluing));
 
     /** Things of which there are several, each in a row of its own, by their place in the shop part. */
     static final Map<String, List<Field.Input>> ROWS =
@@ -97,11 +97,11 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     static WaysForm of(Map<String, String> typed, ObjectNode from, LengthUnit bare) {
         ObjectNode ways = from.deepCopy();
         TypedValues values = new TypedValues(typed, bare, new LinkedHashMap<>());
-        for (Part part : PARTS) {
-            ObjectNode out = ways.withObject("/" + part.name());
-            part.fields().stream()
+        for (Section section : SECTIONS) {
+            ObjectNode out = ways.withObject("/" + section.name());
+            section.fields().stream()
                     .filter(f -> typed.containsKey(f.path()))
-                    .forEach(f -> values.put(f, f.path(), out, part.key(f)));
+                    .forEach(f -> values.put(f, f.path(), out, section.key(f)));
         }
         if (typed.containsKey("practice.skills")) {
             ArrayNode skills = ways.withObject("/practice").putArray("skills");
@@ -151,17 +151,17 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     /** Ways as the form's fields hold them, lengths as they were typed where they were. */
     static Map<String, String> typed(Ways ways) {
         Map<String, String> typed = new LinkedHashMap<>();
-        for (Part part : PARTS) {
+        for (Section section : SECTIONS) {
             // What was kept before a field was asked for is shown with its usual value.
-            ObjectNode all = part.written().apply(ways.means().shop());
-            ways.json().path(part.name()).properties().forEach(e -> all.set(e.getKey(), e.getValue()));
-            part.fields().forEach(f -> typed.put(f.path(), TypedValues.asTyped(all.path(part.key(f)))));
+            ObjectNode all = section.written().apply(ways.means().shop());
+            ways.json().path(section.name()).properties().forEach(e -> all.set(e.getKey(), e.getValue()));
+            section.fields().forEach(f -> typed.put(f.path(), TypedValues.asTyped(all.path(section.key(f)))));
             // The hands' skills are a list, each ticked or not.
             all.path("skills").forEach(s -> typed.put("practice.skill." + s.asString(""), "on"));
             ROWS.forEach((list, columns) -> {
-                if (list.startsWith(part.name() + ".")) {
+                if (list.startsWith(section.name() + ".")) {
                     rows(typed, list, columns, (ArrayNode)
-                            all.get(list.substring(part.name().length() + 1)));
+                            all.get(list.substring(section.name().length() + 1)));
                 }
             });
         }

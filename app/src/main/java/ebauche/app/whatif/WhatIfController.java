@@ -7,6 +7,7 @@ import ebauche.app.design.DesignKeeping;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
@@ -14,6 +15,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Part;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.SideBySide;
 import ebauche.exchange.design.DesignCatalogue;
 import ebauche.exchange.design.PartExchange;
@@ -60,6 +62,22 @@ class WhatIfController {
     /** A feature whose part can be another. */
     public record Choice(Feature feature, String said, String now, List<Box.InBox> instead) {}
 
+    /** The body as it stands, and as it is asked for. */
+    private record WhatIfView(
+            Bodies.Current current,
+            BuildPlan plan,
+            Trial trial,
+            Map<String, String> asked,
+            Map<String, String> troubles,
+            List<Measure> numbers,
+            List<Choice> choices,
+            int base,
+            Map<String, String> moves,
+            Map<String, AsBuilt.Reading> standing,
+            SideBySide beside,
+            String today,
+            String then) {}
+
     @GetMapping
     String page(
             @AuthenticationPrincipal Maker maker,
@@ -75,20 +93,22 @@ class WhatIfController {
 
     private Trial show(Bodies.Current current, WhatIfQuestion asked, Figures fig, Model model) {
         Trial trial = trials.of(current, asked, fig.unit());
-        model.addAttribute("current", current);
-        model.addAttribute("here", "/bodies/" + current.body().publicId());
-        model.addAttribute("plan", current.plan());
-        model.addAttribute("trial", trial);
-        model.addAttribute("asked", asked.fields());
-        model.addAttribute("troubles", trial.troubles());
-        model.addAttribute("numbers", numbers(current.plan().build().drawn(), fig));
-        model.addAttribute("choices", choices(current));
-        model.addAttribute("base", current.revision().number());
-        model.addAttribute("moves", moves(asked));
-        model.addAttribute("standing", standing(current));
-        model.addAttribute("beside", SideBySide.of(current.plan(), trial.plan()));
-        model.addAttribute("today", BoardDrawing.finished(current.plan(), fig));
-        model.addAttribute("then", BoardDrawing.finished(trial.plan(), fig));
+        PageModel.put(
+                model,
+                new WhatIfView(
+                        current,
+                        current.plan(),
+                        trial,
+                        asked.fields(),
+                        trial.troubles(),
+                        numbers(current.plan().build().drawn(), fig),
+                        choices(current),
+                        current.revision().number(),
+                        moves(asked),
+                        standing(current),
+                        SideBySide.of(current.plan(), trial.plan()),
+                        BoardDrawing.finished(current.plan(), fig),
+                        BoardDrawing.finished(trial.plan(), fig)));
         return trial;
     }
 

@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
 import ebauche.app.whatif.Trial;
 import ebauche.app.whatif.Trials;
 import ebauche.app.whatif.WhatIfQuestion;
@@ -12,6 +13,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.FinishedFaces;
+import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.SideBySide;
 import ebauche.core.stock.Stock;
@@ -73,6 +75,26 @@ class XrayController {
         }
     }
 
+    /** What the page shows. */
+    private record XrayView(
+            Bodies.Current current,
+            BuildPlan plan,
+            Trial trial,
+            Map<String, String> asked,
+            Map<String, String> troubles,
+            int base,
+            SideBySide beside,
+            Operation step,
+            Face face,
+            List<WoodLeft.Thin> pins,
+            Cut cut,
+            State state,
+            String drawing,
+            String section,
+            String flip,
+            String whole,
+            String rule) {}
+
     @GetMapping
     String xray(
             @AuthenticationPrincipal Maker maker,
@@ -91,29 +113,29 @@ class XrayController {
         List<WoodLeft.Thin> thinnest = plan.history().thinnestAfter(finished ? step : step + 1);
         List<WoodLeft.Thin> pins = thinnest.subList(0, Math.min(PINS, thinnest.size()));
         Cut cut = cut(plan, look, pins);
-        String here = "/bodies/" + current.body().publicId();
-        model.addAttribute("current", current);
-        model.addAttribute("plan", plan);
-        model.addAttribute("here", here);
-        model.addAttribute("trial", trial);
-        model.addAttribute("asked", trial.shown());
-        model.addAttribute("troubles", trial.troubles());
-        model.addAttribute("base", current.revision().number());
-        model.addAttribute("beside", SideBySide.of(current.plan(), plan));
-        model.addAttribute("step", finished ? null : plan.steps().get(step).operation());
-        model.addAttribute("face", up);
-        model.addAttribute("pins", pins);
-        model.addAttribute("cut", cut);
-        model.addAttribute("state", State.of(plan, step));
-        model.addAttribute(
-                "drawing",
-                XrayDrawing.plan(plan, fig, step, up, cut, pins, f -> f.kind().movable()));
-        model.addAttribute("section", XrayDrawing.section(plan, fig, step, cut));
-        model.addAttribute("flip", address(here, look.step(), up.other(), cut, trial.asked()));
-        model.addAttribute("whole", address(here, null, up, cut, trial.asked()));
-        model.addAttribute(
-                "rule",
-                RuleDrawing.of(plan, fig, step, op -> address(here, op.key().written(), up, cut, trial.asked())));
+        String here = current.here();
+        PageModel.put(
+                model,
+                new XrayView(
+                        current,
+                        plan,
+                        trial,
+                        trial.shown(),
+                        trial.troubles(),
+                        current.revision().number(),
+                        SideBySide.of(current.plan(), plan),
+                        finished ? null : plan.steps().get(step).operation(),
+                        up,
+                        pins,
+                        cut,
+                        State.of(plan, step),
+                        XrayDrawing.plan(
+                                plan, fig, step, up, cut, pins, f -> f.kind().movable()),
+                        XrayDrawing.section(plan, fig, step, cut),
+                        address(here, look.step(), up.other(), cut, trial.asked()),
+                        address(here, null, up, cut, trial.asked()),
+                        RuleDrawing.of(
+                                plan, fig, step, op -> address(here, op.key().written(), up, cut, trial.asked()))));
         return htmx == null ? "xray/x-ray" : "xray/x-ray :: seen";
     }
 

@@ -3,6 +3,7 @@ package ebauche.app.body;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.testing.WithVisitor;
+import ebauche.core.feature.Work;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.file.DemoBodies;
 import java.net.http.HttpResponse;
@@ -42,18 +43,17 @@ class BodyPagesTest extends WithVisitor {
         assertThat(BodyView.at(under).map(Enum::name).orElse("")).isEqualTo(view);
     }
 
-    /** A group of sheets is a kind of work by the name that its steps have: some demo body has steps of each. */
+    /** Some demo body has steps of each kind of work that has sheets. */
     @Test
     void every_group_of_sheets_is_a_kind_of_work() {
-        Set<String> stations = DemoBodies.NAMES.stream()
+        Set<Work> works = DemoBodies.NAMES.stream()
                 .flatMap(n -> Planner.schedule(DemoBodies.read(n).build()).steps().stream())
-                .map(s -> s.operation().station())
+                .map(s -> s.operation().work())
                 .collect(Collectors.toSet());
         assertThat(BodyView.Group.values())
-                .extracting(BodyView.Group::station)
-                .filteredOn(s -> !s.isEmpty())
+                .flatExtracting(g -> g.work().stream().toList())
                 .hasSize(6)
-                .isSubsetOf(stations);
+                .isSubsetOf(works);
     }
 
     /** An entry that is withdrawn from the body's own page leads back to it. */

@@ -208,7 +208,7 @@ class ContourPagesTest extends WithVisitor {
                         "test",
                         Optional.of(carve.key()),
                         Measurand.parse("thickness-at:control-tone"),
-                        plan.build().work() - 0.5)));
+                        plan.build().thicknessNow() - 0.5)));
         assertThat(depth(plan("marram"))).isCloseTo(before - 0.5, org.assertj.core.api.Assertions.within(0.01));
         assertThat(me.get(shop.path("marram") + "/depths").body()).contains("body measured there");
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Length;
@@ -218,7 +219,7 @@ class FiguresTest {
 
     @Test
     void a_findings_numbers_are_written_in_the_makers_unit() {
-        Finding finding = Finding.stops("cavity", "x")
+        Finding finding = Finding.stops(Work.CAVITY, "x")
                 .length("block", 42)
                 .number("angle", 2, Quantity.ANGLE)
                 .says("reaches {0} at {1}", "less than {0}");

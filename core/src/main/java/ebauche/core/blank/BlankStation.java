@@ -4,6 +4,7 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -53,8 +54,8 @@ public final class BlankStation implements Station {
     private static final double THINNEST_TOP = 3;
 
     @Override
-    public String name() {
-        return "blank";
+    public Work work() {
+        return Work.BLANK;
     }
 
     @Override
@@ -64,7 +65,7 @@ public final class BlankStation implements Station {
         Region outline = build.design().outline().region();
         if (!blank.plan().contains(outline)) {
             Region out = outline.minus(blank.plan());
-            found.add(Finding.stops("blank", "outline-off-blank")
+            found.add(Finding.stops(Work.BLANK, "outline-off-blank")
                     .on(FEATURE)
                     .at(out.centroid())
                     .length("blank width", blank.across())
@@ -88,12 +89,12 @@ public final class BlankStation implements Station {
                 .length("top as glued on", Fact.typed(top.thickness()))
                 .length("off the front in all", off)
                 .is(top.thickness() - off, "top as glued on − off the front in all");
-        return Rule.of("blank", "top-too-thin", Rule.About.BLANK)
+        return Rule.of(Work.BLANK, "top-too-thin", Rule.About.BLANK)
                 .on(FEATURE)
                 .says("The top survives sanding.")
                 .atLeast(finished, THINNEST_TOP)
                 .cure("Take a thicker top, or a blank with less to spare.")
-                .fails(() -> Finding.thinkAgain("blank", "top-too-thin")
+                .fails(() -> Finding.thinkAgain(Work.BLANK, "top-too-thin")
                         .on(FEATURE)
                         .length("top in the finished body", finished.value())
                         .length("thinnest that survives sanding", THINNEST_TOP)
@@ -126,7 +127,7 @@ public final class BlankStation implements Station {
         for (Flaw flaw : layer.flaws()) {
             Judgement judged = Judgement.of(flaw, need, frontAt);
             if (judged.bad()) {
-                found.add(Finding.thinkAgain("blank", "fault-in-the-way")
+                found.add(Finding.thinkAgain(Work.BLANK, "fault-in-the-way")
                         .on(FEATURE)
                         .at(judged.at())
                         .length("long", flaw.maxY() - flaw.minY())
@@ -158,7 +159,7 @@ public final class BlankStation implements Station {
         } else if (!cutFirst) {
             String from =
                     allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
-            Operation.Builder cut = Operation.of("blank", FEATURE, StepKind.CUT, "Cut the blank from " + from)
+            Operation.Builder cut = Operation.of(Work.BLANK, FEATURE, StepKind.CUT, "Cut the blank from " + from)
                     .set(new Setting.CutOut("saw, square and rule", Reckoning.typed("blank width", blank.across())))
                     .caution(Caution.SAW, Caution.DUST)
                     .takes(20, 0, 0.001);
@@ -184,7 +185,7 @@ public final class BlankStation implements Station {
             gives.add(CORE_GLUED);
         }
         return Operation.of(
-                        "blank",
+                        Work.BLANK,
                         FEATURE,
                         StepKind.PIECES,
                         "Cut the blank's pieces from " + String.join(", ", allBoards(blank)))
@@ -196,7 +197,7 @@ public final class BlankStation implements Station {
     }
 
     private static Operation joint(Build build, BlankLayer layer, StepKind step, String title, Condition... needs) {
-        return Operation.of("blank", FEATURE, step, title)
+        return Operation.of(Work.BLANK, FEATURE, step, title)
                 .set(new Setting.ByHand("jointer, plane or saw; check against light"))
                 .needs(needs)
                 .gives(step == StepKind.JOINT ? JOINTED : TOP_JOINTED)
@@ -207,7 +208,7 @@ public final class BlankStation implements Station {
     }
 
     private static Operation.Builder glueUp(Build build, StepKind step, String title, int pieces) {
-        return Operation.of("blank", FEATURE, step, title)
+        return Operation.of(Work.BLANK, FEATURE, step, title)
                 .set(glued(build))
                 .caution(Caution.of(build.shop().gluing().glue()))
                 .takes(30 + 5 * pieces, waitMinutes(build), 0.004);
@@ -249,7 +250,8 @@ public final class BlankStation implements Station {
                     .gives(TOP_GLUED)
                     .build());
         }
-        steps.add(Operation.of("blank", FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
+        steps.add(Operation.of(
+                        Work.BLANK, FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
                 .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
                 .gives(LEVELLED)

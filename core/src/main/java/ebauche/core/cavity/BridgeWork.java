@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -62,7 +63,7 @@ final class BridgeWork {
         List<Finding> found = new ArrayList<>();
         Region body = build.design().outline().region();
         if (!body.contains(bridge.footprint())) {
-            found.add(Finding.stops("cavity", "bridge-off-body")
+            found.add(Finding.stops(Work.CAVITY, "bridge-off-body")
                     .on(Bridge.FEATURE)
                     .at(new Point(bridge.offCentre(), bridge.footprintY()))
                     .says("The bridge's footprint runs off the body.", "Check its place, or the outline's unit."));
@@ -88,7 +89,7 @@ final class BridgeWork {
         Region springs = springs(vibrato);
         double apart = Math.max(route.minY() - springs.maxY(), springs.minY() - route.maxY());
         if (apart >= 0) {
-            found.add(Finding.stops("cavity", "springs-miss-route")
+            found.add(Finding.stops(Work.CAVITY, "springs-miss-route")
                     .on(SPRINGS)
                     .at(new Point(
                             bridge.offCentre(),
@@ -122,7 +123,7 @@ final class BridgeWork {
         places.stream()
                 .filter(at -> !body.contains(Region.disc(at, diameter)))
                 .max(Comparator.comparingDouble(body::outside))
-                .ifPresent(at -> found.add(Finding.stops("cavity", "hole-off-body")
+                .ifPresent(at -> found.add(Finding.stops(Work.CAVITY, "hole-off-body")
                         .on(feature)
                         .at(at)
                         .length("across from the centre line", at.x())
@@ -143,7 +144,7 @@ final class BridgeWork {
         places.stream()
                 .filter(at -> !bridge.footprint().contains(Region.disc(at, through.diameter())))
                 .max(Comparator.comparingDouble(bridge.footprint()::outside))
-                .ifPresent(at -> found.add(Finding.thinkAgain("cavity", "string-beside-bridge")
+                .ifPresent(at -> found.add(Finding.thinkAgain(Work.CAVITY, "string-beside-bridge")
                         .on(Bridge.STRING_HOLES)
                         .at(at)
                         .length("beyond by", bridge.footprint().outside(at) + through.diameter() / 2)
@@ -156,7 +157,7 @@ final class BridgeWork {
     private void checkSpread(List<Finding> found) {
         double spread = build.design().strings().spread();
         if (spread > bridge.across()) {
-            found.add(Finding.stops("cavity", "strings-beside-bridge")
+            found.add(Finding.stops(Work.CAVITY, "strings-beside-bridge")
                     .on(Bridge.FEATURE)
                     .at(new Point(bridge.offCentre() + spread / 2, 0))
                     .length("strings' spread", spread)
@@ -187,14 +188,14 @@ final class BridgeWork {
                         build.faces().thicknessReckoning(build).asFact())
                 .length(block.what(), block.asFact())
                 .is(room, "finished thickness − " + block.what());
-        return Rule.of("cavity", "block", Rule.About.SPEC)
+        return Rule.of(Work.CAVITY, "block", Rule.About.SPEC)
                 .on(ROUTE)
                 .at(at)
                 .says("The vibrato's block stays inside the back.")
                 .atLeast(behind, 0)
                 .tight(vibrato.blockClearance())
                 .cure("A body as much deeper, a shorter block, or a bridge without one.")
-                .fails(() -> Finding.stops("cavity", "block-too-long")
+                .fails(() -> Finding.stops(Work.CAVITY, "block-too-long")
                         .on(ROUTE)
                         .at(at)
                         .length("block", block.value())
@@ -203,7 +204,7 @@ final class BridgeWork {
                         .says(
                                 "The vibrato's block reaches {0} down and the body is {1} deep: it stands {2} out of the back.",
                                 "A body at least {2} deeper, a shorter block, or a bridge without one."))
-                .onlyJust(() -> Finding.thinkAgain("cavity", "block-near-back")
+                .onlyJust(() -> Finding.thinkAgain(Work.CAVITY, "block-near-back")
                         .on(ROUTE)
                         .at(at)
                         .length("block", block.value())
@@ -280,7 +281,7 @@ final class BridgeWork {
             Condition located) {
         return new GuidedPocket(
                 build,
-                "cavity",
+                Work.CAVITY,
                 feature,
                 noun,
                 face,
@@ -323,7 +324,7 @@ final class BridgeWork {
         double top = build.faces().frontNow();
         double bottom = build.faces().backNow();
         Operation.Builder step = Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         ROUTE,
                         StepKind.LOCATE,
                         "Drill two small holes through the vibrato's route, to place the springs")
@@ -347,7 +348,7 @@ final class BridgeWork {
         Reckoning finished = build.fitting().bridges().studDepth(bridge);
         Reckoning depth = build.fromAsItIs(
                 Face.FRONT, "stud hole from the front as it is now", finished.what(), finished.asFact());
-        Operation.Builder step = Operation.of("cavity", STUDS, StepKind.DRILL, "Drill the bridge's stud holes")
+        Operation.Builder step = Operation.of(Work.CAVITY, STUDS, StepKind.DRILL, "Drill the bridge's stud holes")
                 .set(Drilling.to(build, studs.diameter(), Fit.PRESS, depth, "deep from the front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(STUD_HOLES)

@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -36,8 +37,8 @@ import java.util.stream.Collectors;
 /** Pickup cavities, the bridge's holes and routes, the cavities for controls, the jack's hole. */
 public final class CavityStation implements Station {
     @Override
-    public String name() {
-        return "cavity";
+    public Work work() {
+        return Work.CAVITY;
     }
 
     @Override
@@ -82,7 +83,7 @@ public final class CavityStation implements Station {
                 .collect(Collectors.joining(" and the "));
         Map.Entry<Feature, Point> first = shut.entrySet().iterator().next();
         return Optional.of(
-                Finding.thinkAgain("cavity", "no-way-for-wires")
+                Finding.thinkAgain(Work.CAVITY, "no-way-for-wires")
                         .on(first.getKey())
                         .at(first.getValue())
                         .says(
@@ -184,7 +185,7 @@ public final class CavityStation implements Station {
         joins.add(pickup.feature());
         return new GuidedPocket(
                 build,
-                "cavity",
+                Work.CAVITY,
                 pickup.legs(),
                 pickup.id() + " pickup's leg pockets",
                 Face.FRONT,
@@ -202,7 +203,7 @@ public final class CavityStation implements Station {
     static GuidedPocket pickup(Build build, Pickup pickup) {
         return new GuidedPocket(
                 build,
-                "cavity",
+                Work.CAVITY,
                 pickup.feature(),
                 pickup.id() + " pickup cavity",
                 Face.FRONT,

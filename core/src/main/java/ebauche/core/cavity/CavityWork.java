@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -127,7 +128,7 @@ final class CavityWork {
             Feature feature, String noun, Region plan, Reckoning depth, double corner, boolean floorIsTop) {
         GuidedPocket pocket = new GuidedPocket(
                 build,
-                "cavity",
+                Work.CAVITY,
                 feature,
                 noun,
                 pit.face(),
@@ -181,7 +182,7 @@ final class CavityWork {
         Pilot pilot = Pilot.small(build);
         Reckoning depth = pilot.smallDepth(build.faces().thickness() - sunk);
         Operation.Builder step = Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         pit.screwHoles(),
                         StepKind.DRILL,
                         "Drill the pilot holes for the " + (pit.cover().kind().liesOnTheFace() ? "plate's" : "cover's")
@@ -260,7 +261,7 @@ final class CavityWork {
         double back = build.faces().backNow();
         Region opening = hole(control);
         return Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         control.feature(),
                         StepKind.DRILL,
                         "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")

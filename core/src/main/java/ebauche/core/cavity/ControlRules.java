@@ -1,5 +1,6 @@
 package ebauche.core.cavity;
 
+import ebauche.core.feature.Work;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
@@ -32,7 +33,7 @@ final class ControlRules {
                 .filter(c -> build.design().cavityOf(c).isEmpty())
                 .toList();
         if (!homeless.isEmpty() && build.design().cavities().isEmpty()) {
-            found.add(Finding.stops("cavity", "no-cavity")
+            found.add(Finding.stops(Work.CAVITY, "no-cavity")
                     .on(Cavity.ELDEST)
                     .says("The body has controls and no cavity for them.", "Draw the control cavity."));
         } else {
@@ -74,7 +75,7 @@ final class ControlRules {
     }
 
     private static Rule.Builder rule(String name, Control control) {
-        return Rule.of("cavity", name, Rule.About.SPEC)
+        return Rule.of(Work.CAVITY, name, Rule.About.SPEC)
                 .on(control.feature())
                 .at(control.at())
                 .tight(ONLY_JUST);
@@ -103,11 +104,11 @@ final class ControlRules {
     }
 
     private static Finding.Builder stops(String name, Cavity pit) {
-        return Finding.stops("cavity", name).on(pit.feature()).at(pit.plan().centroid());
+        return Finding.stops(Work.CAVITY, name).on(pit.feature()).at(pit.plan().centroid());
     }
 
     private static Finding.Builder stops(String name, Control control) {
-        return Finding.stops("cavity", name).on(control.feature()).at(control.at());
+        return Finding.stops(Work.CAVITY, name).on(control.feature()).at(control.at());
     }
 
     private Rule top(ControlTop top) {

@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -67,17 +68,17 @@ record EdgeHole(
         boolean marks =
                 build.isDone(StepKey.of(feature, StepKind.MARK)) || !build.isDone(StepKey.of(feature, StepKind.DRILL));
         if (marks) {
-            steps.add(
-                    Operation.of("cavity", feature, StepKind.MARK, "Mark the middle of " + what + "'s hole on the edge")
-                            .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
-                            .needs(Datum.OUTLINE_ROUTED)
-                            .gives(marked)
-                            .takes(5, 0, 0.001)
-                            .build());
+            steps.add(Operation.of(
+                            Work.CAVITY, feature, StepKind.MARK, "Mark the middle of " + what + "'s hole on the edge")
+                    .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
+                    .needs(Datum.OUTLINE_ROUTED)
+                    .gives(marked)
+                    .takes(5, 0, 0.001)
+                    .build());
         }
         Bore bore = Bore.level(entry, end, axis, wide);
         Operation.Builder step = Operation.of(
-                        "cavity", feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
+                        Work.CAVITY, feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
                 .set(drilled)
                 .cuts(Change.Remove.fromBody(feature, bore))
                 .needs(

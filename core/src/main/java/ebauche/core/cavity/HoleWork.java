@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -73,7 +74,7 @@ final class HoleWork {
     private Operation upright(PartHole hole) {
         Fact wide = build.fitting().size(hole.feature(), hole.part(), PartSize.HOLE);
         Operation.Builder step = Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         hole.feature(),
                         StepKind.DRILL,
                         "Drill the " + hole.feature().said() + " for its "

@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Pickup;
@@ -61,7 +62,7 @@ record PartScrews(Build build) {
     private Operation step(Feature feature, String part, double under, Condition... after) {
         Pilot pilot = Pilot.small(build);
         return Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         feature,
                         StepKind.SCREWS,
                         "Mark the screws of " + part + " through it, drill their pilots")

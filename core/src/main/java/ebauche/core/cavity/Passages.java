@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
@@ -51,7 +52,7 @@ final class Passages {
     }
 
     private static Rule.Builder rule(Feature feature, String says, Reckoning room, Point at, String cure) {
-        return Rule.of("cavity", "passes", Rule.About.CAVITIES)
+        return Rule.of(Work.CAVITY, "passes", Rule.About.CAVITIES)
                 .on(feature)
                 .at(at)
                 .says(says)
@@ -101,7 +102,7 @@ final class Passages {
                                 .is(room, "to the nearest wall, less than nought beyond it"),
                         control.at(),
                         "Move it, or widen the cavity there.")
-                .fails(() -> Finding.stops("cavity", "control-outside")
+                .fails(() -> Finding.stops(Work.CAVITY, "control-outside")
                         .on(control.feature())
                         .at(control.at())
                         .says(

@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
@@ -58,7 +59,7 @@ record PlateMarks(Build build) {
         Face face = first.face();
         Region area = under.stream().map(Cavity::plan).reduce(Region.EMPTY, Region::union);
         return Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         key(first).feature(),
                         StepKind.LOCATE,
                         "Lay " + said(first) + " on, mark its edge and its openings")

@@ -3,6 +3,7 @@ package ebauche.core.cavity;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.StringSetup;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -33,7 +34,7 @@ record StringWork(Build build, Bridge.StringThrough through) {
     List<Operation> operations() {
         return new SeatedHoles(
                         build,
-                        "cavity",
+                        Work.CAVITY,
                         Bridge.STRING_HOLES,
                         "strings",
                         places(),
@@ -45,7 +46,7 @@ record StringWork(Build build, Bridge.StringThrough through) {
     private Operation.Builder drill(StepKind of, String title, double wide) {
         double top = build.faces().frontNow();
         double bottom = build.faces().backNow();
-        Operation.Builder step = Operation.of("cavity", Bridge.STRING_HOLES, of, title)
+        Operation.Builder step = Operation.of(Work.CAVITY, Bridge.STRING_HOLES, of, title)
                 .set(Drilling.through(build, wide, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(Datum.BRIDGE_MARKED)
                 .needs(Datum.flat(build, Face.FRONT, build.design().bridge().footprint()))

@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -74,7 +75,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                         top + PAST_TOP,
                         "top over the cavity to come, from the front as it is now + on into what the cavity takes");
         return Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         control.feature(),
                         StepKind.DRILL,
                         "Drill two holes at the ends of the " + said() + "'s slot")
@@ -104,7 +105,10 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                         + " along a fence on both sides, in light passes; a thin top stiffened with thin CA first")
                 .orElse("a knife along a rule, many light strokes; a thin top stiffened with thin CA first");
         return Operation.of(
-                        "cavity", control.feature(), StepKind.SLOT, "Cut the " + said() + "'s slot between its holes")
+                        Work.CAVITY,
+                        control.feature(),
+                        StepKind.SLOT,
+                        "Cut the " + said() + "'s slot between its holes")
                 .set(new Setting.ByHand(tool))
                 .cuts(Change.Remove.fromBody(
                         control.feature(),
@@ -122,7 +126,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
 
     private Operation tried() {
         return Operation.of(
-                        "cavity",
+                        Work.CAVITY,
                         control.feature(),
                         StepKind.TRY,
                         "Screw the " + said() + " in and throw it to both ends")

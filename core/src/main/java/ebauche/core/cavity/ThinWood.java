@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
@@ -47,7 +48,7 @@ final class ThinWood {
         String between =
                 kind + thin.feature().said() + " to the " + thin.neighbour().said();
         Optional<Reckoning> sum = floor ? floors.of(thin, thin.neighbour()) : Optional.empty();
-        return Rule.of("cavity", floor ? "floor" : "wall", Rule.About.WOOD)
+        return Rule.of(Work.CAVITY, floor ? "floor" : "wall", Rule.About.WOOD)
                 .on(thin.feature())
                 .at(thin.at())
                 .says("Wood is left: " + between + ".")
@@ -63,7 +64,7 @@ final class ThinWood {
     private static Finding broken(WoodLeft.Thin thin) {
         boolean edge = thin.neighbour().equals(Feature.EDGE);
         boolean face = !edge && thin.neighbour().isFace();
-        return Finding.stops("cavity", edge ? "breaks-out" : face ? "comes-through" : "breaks-in")
+        return Finding.stops(Work.CAVITY, edge ? "breaks-out" : face ? "comes-through" : "breaks-in")
                 .on(thin.feature())
                 .at(thin.at())
                 .length("overlap", -thin.thickness())
@@ -89,8 +90,10 @@ final class ThinWood {
             case ASLANT -> "thin-aslant";
         };
         Finding.Builder finding = stops
-                ? Finding.stops("cavity", rule)
-                : switchTop ? Finding.goodToKnow("cavity", "thin-on-purpose") : Finding.thinkAgain("cavity", rule);
+                ? Finding.stops(Work.CAVITY, rule)
+                : switchTop
+                        ? Finding.goodToKnow(Work.CAVITY, "thin-on-purpose")
+                        : Finding.thinkAgain(Work.CAVITY, rule);
         return finding.on(thin.feature())
                 .at(thin.at())
                 .length(thin.kind() == WoodLeft.Kind.FLOOR ? "floor left" : "wall left", thin.thickness())

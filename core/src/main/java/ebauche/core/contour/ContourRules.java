@@ -4,6 +4,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -56,7 +57,7 @@ final class ContourRules {
     }
 
     private static Rule.Builder rule(String name, Feature feature, Point at) {
-        return Rule.of("contour", name, Rule.About.CONTOURS).on(feature).at(at);
+        return Rule.of(Work.CONTOUR, name, Rule.About.CONTOURS).on(feature).at(at);
     }
 
     /** All hardware that a contour comes too near to is told; else only the nearest. */
@@ -78,7 +79,7 @@ final class ContourRules {
                 .atLeast(near.clear(), CLEAR_OF_HARDWARE)
                 .cure("Begin the contour farther out, or move the part.")
                 .fails(() -> near.fall() > LEVEL
-                        ? Finding.thinkAgain("contour", "not-flat")
+                        ? Finding.thinkAgain(Work.CONTOUR, "not-flat")
                                 .on(contour.feature())
                                 .at(near.at())
                                 .length("falls", near.fall())
@@ -86,7 +87,7 @@ final class ContourRules {
                                         "The " + said + " takes the flat of the " + near.part() + ": the "
                                                 + contour.face().word() + " falls {0} there.",
                                         "Begin the contour farther out, or keep a flat under it.")
-                        : Finding.goodToKnow("contour", "near-hardware")
+                        : Finding.goodToKnow(Work.CONTOUR, "near-hardware")
                                 .on(contour.feature())
                                 .at(near.at())
                                 .length("clear", near.clear().value())
@@ -113,7 +114,7 @@ final class ContourRules {
                 .atLeast(left, 0)
                 .tight(1)
                 .cure("Less depth, unless the edge that is left is as you want it.")
-                .fails(() -> Finding.goodToKnow("contour", "deep")
+                .fails(() -> Finding.goodToKnow(Work.CONTOUR, "deep")
                         .on(contour.feature())
                         .at(laid.plan().inner())
                         .length("deep", contour.depth())
@@ -142,7 +143,7 @@ final class ContourRules {
                                         .is(top - contour.depth(), "top there − deepest"),
                                 0)
                         .cure("A shallower carve, a thicker top, or a glue line that is meant to be seen.")
-                        .fails(() -> Finding.goodToKnow("contour", "through-top")
+                        .fails(() -> Finding.goodToKnow(Work.CONTOUR, "through-top")
                                 .on(contour.feature())
                                 .at(at)
                                 .length("deep", contour.depth())
@@ -166,8 +167,8 @@ final class ContourRules {
                 .tight(2)
                 .cure("Make one of them shallower, or draw their lines apart.")
                 .fails(() -> (left <= 0
-                                ? Finding.stops("contour", "contours-meet")
-                                : Finding.thinkAgain("contour", "thin-edge"))
+                                ? Finding.stops(Work.CONTOUR, "contours-meet")
+                                : Finding.thinkAgain(Work.CONTOUR, "thin-edge"))
                         .on(band.front())
                         .at(band.at())
                         .length("left", left)

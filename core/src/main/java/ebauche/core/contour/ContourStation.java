@@ -2,6 +2,7 @@ package ebauche.core.contour;
 
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
@@ -41,8 +42,8 @@ public final class ContourStation implements Station {
     private static final int BEGIN = 10;
 
     @Override
-    public String name() {
-        return "contour";
+    public Work work() {
+        return Work.CONTOUR;
     }
 
     @Override
@@ -70,7 +71,7 @@ public final class ContourStation implements Station {
         Contour contour = laid.contour();
         boolean round = contour.start() instanceof Contour.Start.Round;
         return Operation.of(
-                        "contour",
+                        Work.CONTOUR,
                         contour.feature(),
                         StepKind.LINE,
                         "Draw the line of the " + contour.feature().said() + " on the "
@@ -94,7 +95,7 @@ public final class ContourStation implements Station {
                 .length("wanted", Fact.typed(contour.depth()))
                 .is(contour.depth(), "wanted");
         Operation.Builder step = Operation.of(
-                        "contour",
+                        Work.CONTOUR,
                         contour.feature(),
                         StepKind.CARVE,
                         "Carve the " + contour.feature().said())

@@ -123,7 +123,7 @@ public final class Build {
     }
 
     /** Thickness of the body as it is now where it is flat, or as thicknessing is to leave it. */
-    public double work() {
+    public double thicknessNow() {
         return faces.backNow() - faces.frontNow();
     }
 

@@ -1,6 +1,7 @@
 package ebauche.core.job;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Quantity;
 import java.util.ArrayList;
@@ -15,7 +16,7 @@ import java.util.function.Function;
  * shows them writes in the maker's unit.
  *
  * @param severity how much it matters
- * @param station the kind of work it belongs to
+ * @param work the kind of work it belongs to
  * @param rule a short lasting name of the rule that found it
  * @param what is wrong
  * @param feature the feature of the design that it is about, if it is about one
@@ -25,7 +26,7 @@ import java.util.function.Function;
  */
 public record Finding(
         Severity severity,
-        String station,
+        Work work,
         String rule,
         String what,
         Optional<Feature> feature,
@@ -79,34 +80,34 @@ public record Finding(
         return text;
     }
 
-    public static Builder stops(String station, String rule) {
-        return new Builder(Severity.STOPS, station, rule);
+    public static Builder stops(Work work, String rule) {
+        return new Builder(Severity.STOPS, work, rule);
     }
 
-    public static Builder thinkAgain(String station, String rule) {
-        return new Builder(Severity.THINK_AGAIN, station, rule);
+    public static Builder thinkAgain(Work work, String rule) {
+        return new Builder(Severity.THINK_AGAIN, work, rule);
     }
 
-    public static Builder goodToKnow(String station, String rule) {
-        return new Builder(Severity.GOOD_TO_KNOW, station, rule);
+    public static Builder goodToKnow(Work work, String rule) {
+        return new Builder(Severity.GOOD_TO_KNOW, work, rule);
     }
 
-    public static Builder of(Severity severity, String station, String rule) {
-        return new Builder(severity, station, rule);
+    public static Builder of(Severity severity, Work work, String rule) {
+        return new Builder(severity, work, rule);
     }
 
     /** Gathers a finding. */
     public static final class Builder {
         private final Severity severity;
-        private final String station;
+        private final Work work;
         private final String rule;
         private final List<Value> numbers = new ArrayList<>();
         private Optional<Feature> feature = Optional.empty();
         private Optional<Point> where = Optional.empty();
 
-        private Builder(Severity severity, String station, String rule) {
+        private Builder(Severity severity, Work work, String rule) {
             this.severity = severity;
-            this.station = station;
+            this.work = work;
             this.rule = rule;
         }
 
@@ -131,7 +132,7 @@ public record Finding(
         }
 
         public Finding says(String what, String cure) {
-            return new Finding(severity, station, rule, what, feature, where, numbers, cure);
+            return new Finding(severity, work, rule, what, feature, where, numbers, cure);
         }
     }
 }

@@ -1,6 +1,7 @@
 package ebauche.core.job;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Reckoning;
 import java.util.Locale;
@@ -11,7 +12,7 @@ import java.util.function.Supplier;
  * One rule of the trade, with this body's number for it. It says alone what its number may be: "can it be made" shows it whether it
  * holds or not, and where it does not, it makes the finding that says so.
  *
- * @param station the kind of work that keeps to it
+ * @param work the kind of work that keeps to it
  * @param name short and lasting, such as {@code block}
  * @param about the subject of the trade that it belongs to
  * @param feature it is about
@@ -25,7 +26,7 @@ import java.util.function.Supplier;
  * @param finding what its maker is told: always where it does not hold, and by some rules where it only just does
  */
 public record Rule(
-        String station,
+        Work work,
         String name,
         About about,
         Feature feature,
@@ -109,13 +110,13 @@ public record Rule(
     }
 
     /** A rule of a kind of work. */
-    public static Builder of(String station, String name, About about) {
-        return new Builder(station, name, about);
+    public static Builder of(Work work, String name, About about) {
+        return new Builder(work, name, about);
     }
 
     /** Gathers a rule. What it says where it does not hold is made only then. */
     public static final class Builder {
-        private final String station;
+        private final Work work;
         private final String name;
         private final About about;
         private Feature feature;
@@ -129,8 +130,8 @@ public record Rule(
         private Supplier<Finding> fails = () -> plain(Finding.Severity.STOPS);
         private Optional<Supplier<Finding>> onlyJust = Optional.empty();
 
-        private Builder(String station, String name, About about) {
-            this.station = station;
+        private Builder(Work work, String name, About about) {
+            this.work = work;
             this.name = name;
             this.about = about;
         }
@@ -198,11 +199,11 @@ public record Rule(
             Optional<Finding> finding = room < -NOISE
                     ? Optional.of(fails.get())
                     : onlyJust.filter(told -> room < tight - NOISE).map(Supplier::get);
-            return new Rule(station, name, about, feature, says, number, least, most, tight, at, cure, finding);
+            return new Rule(work, name, about, feature, says, number, least, most, tight, at, cure, finding);
         }
 
         private Finding plain(Finding.Severity severity) {
-            Finding.Builder told = Finding.of(severity, station, name)
+            Finding.Builder told = Finding.of(severity, work, name)
                     .on(feature)
                     .number(number.what(), number.value(), number.quantity());
             at.ifPresent(told::at);

@@ -10,8 +10,9 @@ import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 
 /**
- * Answers to dear questions. A body edited a little asks almost the same ones again; what was asked before is answered at once, with the
- * very object of then, so that its indexes are there too. It changes no answer; asked by two at once, one may be reckoned twice.
+ * Answers to questions that take long to answer. A body edited a little asks almost the same ones again; what was asked before is
+ * answered at once with the same object, so that the indexes it has built are there too. It changes no answer; where two ask at the same
+ * time, one answer may be reckoned twice.
  *
  * <p>Whoever plans makes one, as large as the memory allows, and does the work {@link #during} it; what is reckoned outside any is
  * reckoned anew. It holds no more than the bytes it was given, by what each answer says it weighs: three quarters of them for the many

@@ -3,6 +3,7 @@ package ebauche.core.neck;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -42,7 +43,7 @@ record NeckHoles(Build build) {
         }
         SeatedHoles holes = new SeatedHoles(
                 build,
-                "neck",
+                Work.NECK,
                 NeckJoint.SCREWS,
                 "neck screws",
                 neck.screws(),
@@ -66,7 +67,7 @@ record NeckHoles(Build build) {
                 .length("back now", back)
                 .length("pocket's floor where it lies highest at a screw", highest)
                 .is(back - highest, "back now − pocket's floor where it lies highest at a screw");
-        Operation.Builder step = Operation.of("neck", NeckJoint.SCREWS, of, title)
+        Operation.Builder step = Operation.of(Work.NECK, NeckJoint.SCREWS, of, title)
                 .set(Drilling.through(build, wide, Fit.CLEAR, depth))
                 .joins(Set.of(NeckJoint.FEATURE, NeckJoint.FERRULES, Feature.FRONT, Feature.BACK))
                 .caution(Caution.drilling(wide))
@@ -104,7 +105,7 @@ record NeckHoles(Build build) {
                 .length(body.what(), body.asFact())
                 .is(Math.min(chosen, most) - body.value(), screw + " − " + body.what());
         return Operation.of(
-                        "neck",
+                        Work.NECK,
                         NeckJoint.SCREWS,
                         StepKind.HEEL,
                         "Clamp the neck, mark its heel through the body's holes, drill the pilots")

@@ -3,6 +3,7 @@ package ebauche.core.neck;
 import ebauche.core.design.Heel;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -44,7 +45,7 @@ record NeckJig(Build build) {
         return build.wedge(NeckJoint.FEATURE).map(rise -> {
             boolean back = rise.value() > 0;
             return Operation.of(
-                            "neck",
+                            Work.NECK,
                             NeckJoint.FEATURE,
                             StepKind.WEDGE,
                             "Make the wedge that tilts the neck pocket's template")
@@ -77,7 +78,7 @@ record NeckJig(Build build) {
         double tolerance = build.shop().limits().thicknessTolerance();
         if (heel.made() == Heel.Made.NECK_FIRST) {
             Operation.Builder measure = Operation.of(
-                            "neck", NeckJoint.FEATURE, StepKind.MEASURE, "Measure the heel of the finished neck")
+                            Work.NECK, NeckJoint.FEATURE, StepKind.MEASURE, "Measure the heel of the finished neck")
                     .set(new Setting.ByHand("calliper"))
                     .gives(HEEL_MEASURED)
                     .takes(5, 0, 0);
@@ -93,7 +94,8 @@ record NeckJig(Build build) {
             steps.add(measure.build());
         }
         if (wantsJig(heel)) {
-            Operation.Builder make = Operation.of("neck", NeckJoint.FEATURE, StepKind.JIG, "Make the neck pocket's jig")
+            Operation.Builder make = Operation.of(
+                            Work.NECK, NeckJoint.FEATURE, StepKind.JIG, "Make the neck pocket's jig")
                     .set(new Setting.Made(heel.jig().words(), fit.get().jig(true), toMake(heel.jig())))
                     .needs(Datum.centreLine(Face.FRONT))
                     .gives(JIG_MADE)

@@ -7,6 +7,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -68,19 +69,19 @@ final class NeckRules {
     }
 
     private static Rule.Builder rule(String name, Feature feature, Point at) {
-        return Rule.of("neck", name, Rule.About.NECK).on(feature).at(at);
+        return Rule.of(Work.NECK, name, Rule.About.NECK).on(feature).at(at);
     }
 
     private static Finding.Builder stops(String name, Feature feature, Point at) {
-        return Finding.stops("neck", name).on(feature).at(at);
+        return Finding.stops(Work.NECK, name).on(feature).at(at);
     }
 
     private static Finding.Builder thinkAgain(String name, Feature feature, Point at) {
-        return Finding.thinkAgain("neck", name).on(feature).at(at);
+        return Finding.thinkAgain(Work.NECK, name).on(feature).at(at);
     }
 
     private static Finding.Builder goodToKnow(String name, Feature feature, Point at) {
-        return Finding.goodToKnow("neck", name).on(feature).at(at);
+        return Finding.goodToKnow(Work.NECK, name).on(feature).at(at);
     }
 
     /** The bridge serves a stretch of depths; the work will miss what is aimed at by a little. */

@@ -1,6 +1,7 @@
 package ebauche.core.neck;
 
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Work;
 import ebauche.core.fit.FerruleFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -137,7 +138,7 @@ public record NeckScrews(
                 continue;
             }
             double off = onBody ? hole.reachesBeyond(pocket) : seat.reachesBeyond(body);
-            found.add(Finding.stops("neck", onBody ? "screw-off-pocket" : "screw-off-body")
+            found.add(Finding.stops(Work.NECK, onBody ? "screw-off-pocket" : "screw-off-body")
                     .on(NeckJoint.SCREWS)
                     .at(at)
                     .length("across from the centre line", at.x())

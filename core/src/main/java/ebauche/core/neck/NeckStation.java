@@ -2,6 +2,7 @@ package ebauche.core.neck;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -32,8 +33,8 @@ public final class NeckStation implements Station {
             new Condition.Mark(StepKey.of(NeckJoint.FEATURE, StepKind.CHECK), "the neck fitted and on the centre line");
 
     @Override
-    public String name() {
-        return "neck";
+    public Work work() {
+        return Work.NECK;
     }
 
     @Override
@@ -83,7 +84,7 @@ public final class NeckStation implements Station {
                 build.faces().planeUnderFinished(Face.FRONT, state.target().value());
         return new GuidedPocket(
                 build,
-                "neck",
+                Work.NECK,
                 NeckJoint.FEATURE,
                 "neck pocket",
                 Face.FRONT,
@@ -108,7 +109,7 @@ public final class NeckStation implements Station {
             Operation wedged = NeckJig.onWedge(build, step);
             steps.add(mouth.map(wedged::opening).orElse(wedged));
         }
-        steps.add(Operation.of("neck", NeckJoint.FEATURE, StepKind.CHECK, "Fit the neck, check the centre line")
+        steps.add(Operation.of(Work.NECK, NeckJoint.FEATURE, StepKind.CHECK, "Fit the neck, check the centre line")
                 .set(new Setting.ByHand("straightedge or string from nut to bridge"))
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
                 .gives(NECK_IN)
@@ -116,7 +117,7 @@ public final class NeckStation implements Station {
                 .takes(20, 0, 0.002)
                 .build());
         steps.addAll(new NeckHoles(build).operations(NECK_IN, pocket.atDepth()));
-        steps.add(Operation.of("neck", NeckJoint.FEATURE, StepKind.BRIDGE, "Mark the bridge's place from the neck")
+        steps.add(Operation.of(Work.NECK, NeckJoint.FEATURE, StepKind.BRIDGE, "Mark the bridge's place from the neck")
                 .set(new Setting.ByHand("rule from fret 12, twine along the outer strings"))
                 .needs(NECK_IN)
                 .gives(Datum.BRIDGE_MARKED)

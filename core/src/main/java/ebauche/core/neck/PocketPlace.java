@@ -1,6 +1,7 @@
 package ebauche.core.neck;
 
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -48,7 +49,7 @@ record PocketPlace(NeckJoint neck, Region body, Region pocket, Region inside) {
     List<Finding> check() {
         Point end = new Point(0, neck.endWallToSaddle());
         if (inside.area() < SHARE * pocket.area()) {
-            return List.of(Finding.stops("neck", "pocket-off-body")
+            return List.of(Finding.stops(Work.NECK, "pocket-off-body")
                     .on(NeckJoint.FEATURE)
                     .at(end)
                     .length("end wall to saddle", neck.endWallToSaddle())
@@ -69,7 +70,7 @@ record PocketPlace(NeckJoint neck, Region body, Region pocket, Region inside) {
         if (wood <= PENCIL) {
             return List.of();
         }
-        return List.of(Finding.stops("neck", "mouth-closed")
+        return List.of(Finding.stops(Work.NECK, "mouth-closed")
                 .on(NeckJoint.FEATURE)
                 .at(new Point(0, mouthAt()))
                 .length("wood before the mouth", wood)

@@ -1,6 +1,7 @@
 package ebauche.core.neck;
 
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -38,7 +39,7 @@ final class SetNeck {
                         Quantity.NUMBER)
                 .term("hours that the glue wants", Fact.rule(glue.waitHours(), "common practice"), Quantity.NUMBER)
                 .is(wait * 60, "60 × the larger of (hours by the shop's habit) and (hours that the glue wants)");
-        return Optional.of(Operation.of("neck", NeckJoint.FEATURE, StepKind.GLUE, "Glue the neck in")
+        return Optional.of(Operation.of(Work.NECK, NeckJoint.FEATURE, StepKind.GLUE, "Glue the neck in")
                 .set(new Setting.Glued(
                         glue.words() + ", a caul on the fingerboard, one under the pocket; check the line again wet",
                         peace))

@@ -1,6 +1,7 @@
 package ebauche.core.operation;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
@@ -14,7 +15,7 @@ import java.util.TreeSet;
  * One step at the bench.
  *
  * @param key its lasting name, with the feature of the design that it makes
- * @param station the kind of work
+ * @param work the kind of work
  * @param title an instruction
  * @param face which face is up
  * @param setting tool and figure
@@ -32,7 +33,7 @@ import java.util.TreeSet;
  */
 public record Operation(
         StepKey key,
-        String station,
+        Work work,
         String title,
         Face face,
         Setting setting,
@@ -99,7 +100,7 @@ public record Operation(
     private Operation with(Setting how, List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
         return new Operation(
                 key,
-                station,
+                work,
                 title,
                 face,
                 how,
@@ -116,17 +117,17 @@ public record Operation(
                 risk);
     }
 
-    public static Builder of(String station, Feature feature, StepKind step, String title) {
-        return of(station, StepKey.of(feature, step), title);
+    public static Builder of(Work work, Feature feature, StepKind step, String title) {
+        return of(work, StepKey.of(feature, step), title);
     }
 
-    public static Builder of(String station, StepKey key, String title) {
-        return new Builder(station, key, title);
+    public static Builder of(Work work, StepKey key, String title) {
+        return new Builder(work, key, title);
     }
 
     /** Gathers an operation in the order in which one thinks of it. */
     public static final class Builder {
-        private final String station;
+        private final Work work;
         private final StepKey key;
         private final String title;
         private Face face = Face.FRONT;
@@ -143,8 +144,8 @@ public record Operation(
         private int wait;
         private double risk;
 
-        private Builder(String station, StepKey key, String title) {
-            this.station = station;
+        private Builder(Work work, StepKey key, String title) {
+            this.work = work;
             this.key = key;
             this.title = title;
         }
@@ -210,7 +211,7 @@ public record Operation(
         public Operation build() {
             return new Operation(
                     key,
-                    station,
+                    work,
                     title,
                     face,
                     setting,

@@ -138,7 +138,7 @@ public final class Precedence {
             }
         }
         if (!given && !done.contains(needer.key())) {
-            findings.add(Finding.thinkAgain(needer.station(), "nobody-gives")
+            findings.add(Finding.thinkAgain(needer.work(), "nobody-gives")
                     .on(needer.feature())
                     .says(
                             "“" + needer.title() + "” needs " + need.words() + ", and no step of this build gives it.",
@@ -199,7 +199,7 @@ public final class Precedence {
 
     private List<Condition.Wood> kept(Operation needer, Condition.AtLeast some) {
         if (some.of().size() < some.count() && !done.contains(needer.key())) {
-            findings.add(Finding.thinkAgain(needer.station(), "too-few-seats")
+            findings.add(Finding.thinkAgain(needer.work(), "too-few-seats")
                     .on(needer.feature())
                     .says(
                             "“" + needer.title() + "” needs " + some.words() + ", and there are only "

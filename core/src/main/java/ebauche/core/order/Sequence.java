@@ -1,6 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
@@ -148,7 +149,7 @@ public final class Sequence {
         }
         boolean several = features.size() > 1;
         String said = features.stream().map(f -> "the " + f.said()).collect(Collectors.joining(" and "));
-        return Optional.of(Finding.stops("order", "circle")
+        return Optional.of(Finding.stops(Work.ORDER, "circle")
                 .on(features.get(0))
                 .says(
                         (several ? "In each other's way: " + said + ". No order serves them, as these" : "These")
@@ -175,7 +176,7 @@ public final class Sequence {
             if (link.after().equals(key)
                     && done.indexOf(link.before()) < 0
                     && told.addAll(features(List.of(link.before())))) {
-                findings.add(Finding.thinkAgain("order", "done-early")
+                findings.add(Finding.thinkAgain(Work.ORDER, "done-early")
                         .says(
                                 "“" + title(key) + "” is done, and “" + title(link.before())
                                         + "” should have come before it: it " + link.because() + ".",

@@ -3,6 +3,7 @@ package ebauche.core.outline;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -72,7 +73,7 @@ public final class OutlineRouting {
         this.build = build;
         this.body = build.design().outline().region();
         this.waste = build.design().blank().plan().minus(body);
-        this.thick = build.work();
+        this.thick = build.thicknessNow();
         this.onTable = build.shop().practice().edge() == Practice.EdgeSchool.TABLE;
     }
 
@@ -107,7 +108,7 @@ public final class OutlineRouting {
 
     List<Finding> check() {
         if (onTable && crib().routers().isEmpty()) {
-            return List.of(Finding.thinkAgain("outline", "no-table")
+            return List.of(Finding.thinkAgain(Work.OUTLINE, "no-table")
                     .on(Feature.OUTLINE)
                     .says(
                             "The shop routs its outlines on the table, and the crib has none.",
@@ -116,7 +117,7 @@ public final class OutlineRouting {
         return CribTrouble.of(
                         cut(),
                         crib(),
-                        "outline",
+                        Work.OUTLINE,
                         Feature.OUTLINE,
                         "outline",
                         tightest().at(),
@@ -172,7 +173,7 @@ public final class OutlineRouting {
     private Operation fit() {
         HoldDown hold = build.hold(Feature.OUTLINE);
         Operation.Builder step = Operation.of(
-                        "outline", Feature.OUTLINE, StepKind.FIT, "Fix the outline template on the front")
+                        Work.OUTLINE, Feature.OUTLINE, StepKind.FIT, "Fix the outline template on the front")
                 .set(new Setting.ByHand(hold.words()))
                 .needs(Datum.OUTLINE_SAWN, Datum.centreLine(Face.FRONT))
                 .gives(TEMPLATE)
@@ -297,7 +298,7 @@ public final class OutlineRouting {
         // Seen from above: under a table the router sees the work from below, so it goes round it the other way.
         Setting.Feed feed = onTable ? Setting.Feed.CLOCKWISE : Setting.Feed.ANTICLOCKWISE;
         Operation.Builder routed = Operation.of(
-                        "outline", Feature.OUTLINE, step, onTable ? title + ", on the table" : title)
+                        Work.OUTLINE, Feature.OUTLINE, step, onTable ? title + ", on the table" : title)
                 .face(onTable ? worked.other() : worked)
                 .set(new Setting.Routed(tool, guide, feed, depth, "deep from the " + worked.word(), passes));
         return onTable
@@ -306,7 +307,7 @@ public final class OutlineRouting {
     }
 
     private static Operation off() {
-        return Operation.of("outline", Feature.OUTLINE, StepKind.OFF, "Take the outline template off")
+        return Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.OFF, "Take the outline template off")
                 .set(new Setting.ByHand("nothing but patience"))
                 .needs(UPPER_ROUTED)
                 .gives(TEMPLATE_OFF)

@@ -2,6 +2,7 @@ package ebauche.core.outline;
 
 import ebauche.core.crib.Drum;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
@@ -34,7 +35,7 @@ final class OutlineSanding {
         if (Double.isInfinite(tightest.radius()) || drum(build).isPresent()) {
             return Optional.empty();
         }
-        return Optional.of(Finding.thinkAgain("outline", "no-drum")
+        return Optional.of(Finding.thinkAgain(Work.OUTLINE, "no-drum")
                 .on(Feature.OUTLINE)
                 .at(tightest.at())
                 .length("inside radius", tightest.radius())
@@ -48,7 +49,7 @@ final class OutlineSanding {
         Region waste = build.design().blank().plan().minus(body);
         String inside =
                 drum(build).map(d -> d.name() + " in the inside curves, ").orElse("");
-        return Operation.of("outline", Feature.OUTLINE, StepKind.SAND_TO_LINE, "Sand the edge to the line")
+        return Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.SAND_TO_LINE, "Sand the edge to the line")
                 .set(new Setting.ByHand(inside + "a belt held square outside; check with a square as you go"))
                 .cuts(Change.Remove.fromBody(
                         Feature.OUTLINE,

@@ -2,6 +2,7 @@ package ebauche.core.outline;
 
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -28,8 +29,8 @@ import java.util.Optional;
 /** Centre line, outline drawn, sawn outside the line, brought to it as the shop does that. */
 public final class OutlineStation implements Station {
     @Override
-    public String name() {
-        return "outline";
+    public Work work() {
+        return Work.OUTLINE;
     }
 
     @Override
@@ -80,12 +81,12 @@ public final class OutlineStation implements Station {
 
     private static Rule sawnOutside(Build build, Reckoning wanted) {
         double left = build.shop().practice().sawAllowance();
-        return Rule.of("outline", "saw-near-line", Rule.About.BLANK)
+        return Rule.of(Work.OUTLINE, "saw-near-line", Rule.About.BLANK)
                 .on(Feature.OUTLINE)
                 .says("The saw stays as far outside the line as this blade in this hand wants.")
                 .atLeast(left(build), wanted.value())
                 .cure("Leave more, or saw with another blade.")
-                .fails(() -> Finding.thinkAgain("outline", "saw-near-line")
+                .fails(() -> Finding.thinkAgain(Work.OUTLINE, "saw-near-line")
                         .on(Feature.OUTLINE)
                         .length("left outside the line", left)
                         .length("saw allowance", wanted.value())
@@ -119,13 +120,13 @@ public final class OutlineStation implements Station {
 
     private static List<Operation> marking(Build build, Region body) {
         return List.of(
-                Operation.of("outline", Feature.OUTLINE, StepKind.CENTRE, "Mark the centre line on both faces")
+                Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.CENTRE, "Mark the centre line on both faces")
                         .set(new Setting.ByHand("long rule, knife or sharp pencil, square over the edges"))
                         .needs(Datum.flat(build, Face.FRONT, body), Datum.flat(build, Face.BACK, body))
                         .gives(Datum.centreLine(Face.FRONT), Datum.centreLine(Face.BACK))
                         .takes(10, 0, 0.002)
                         .build(),
-                Operation.of("outline", Feature.OUTLINE, StepKind.DRAW, "Draw the outline from the template")
+                Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.DRAW, "Draw the outline from the template")
                         .set(new Setting.ByHand("template on the centre line; white pencil on dark wood"))
                         .needs(Datum.centreLine(Face.FRONT))
                         .gives(Datum.OUTLINE_DRAWN)
@@ -137,7 +138,7 @@ public final class OutlineStation implements Station {
         double allowance = build.shop().practice().sawAllowance();
         Region kept = body.grown(allowance);
         Region waste = blank.minus(kept);
-        return Operation.of("outline", Feature.OUTLINE, StepKind.SAW, "Saw the outline outside the line")
+        return Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.SAW, "Saw the outline outside the line")
                 .set(new Setting.Sawn(
                         Sawing.saw(build).map(Saw::name).orElse("a saw that the crib lacks"), left(build)))
                 .cuts(Change.Remove.fromBody(

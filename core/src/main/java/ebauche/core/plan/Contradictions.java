@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
@@ -112,7 +113,7 @@ final class Contradictions {
     }
 
     private static Finding roomier(AsBuilt.Done fact, Region gone, double beyond) {
-        return Finding.thinkAgain("plan", "done-contradicted")
+        return Finding.thinkAgain(Work.PLAN, "done-contradicted")
                 .at(gone.inner())
                 .length("larger by", beyond)
                 .says(
@@ -124,7 +125,7 @@ final class Contradictions {
         String what = unwanted
                 ? "“" + fact.title() + "” is done, and the design no longer has what it cut."
                 : "“" + fact.title() + "” is done, and the design now wants wood that it took.";
-        return Finding.stops("plan", "done-contradicted")
+        return Finding.stops(Work.PLAN, "done-contradicted")
                 .at(gone.centroid())
                 .says(what, "Go back to the design as it was cut, or plan a plug, a cap or a new blank.");
     }
@@ -141,8 +142,8 @@ final class Contradictions {
             return Optional.empty();
         }
         Finding.Builder finding = cavity && over <= ROOM
-                ? Finding.thinkAgain("plan", "done-contradicted")
-                : Finding.stops("plan", "done-contradicted");
+                ? Finding.thinkAgain(Work.PLAN, "done-contradicted")
+                : Finding.stops(Work.PLAN, "done-contradicted");
         return Optional.of(finding.at(solid.plan().centroid())
                 .length("too deep by", over)
                 .says(

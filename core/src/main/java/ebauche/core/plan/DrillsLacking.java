@@ -33,7 +33,7 @@ final class DrillsLacking {
         double reach = drill.get().reach() * (hole.through() ? 2 : 1);
         return reach >= deep
                 ? Optional.empty()
-                : Optional.of(Finding.thinkAgain(step.station(), "drill-too-short")
+                : Optional.of(Finding.thinkAgain(step.work(), "drill-too-short")
                         .on(step.feature())
                         .length("reach", drill.get().reach())
                         .length("deep", deep)
@@ -45,7 +45,7 @@ final class DrillsLacking {
 
     private static Finding missing(Build build, Operation step, Setting.Drilled.Hole hole) {
         Optional<Drill> nearest = build.shop().crib().nearestDrill(hole.wide());
-        Finding.Builder finding = Finding.thinkAgain(step.station(), "no-drill")
+        Finding.Builder finding = Finding.thinkAgain(step.work(), "no-drill")
                 .on(step.feature())
                 .length("hole", hole.wide())
                 .length("narrowest", hole.fit().least(hole.wide()))

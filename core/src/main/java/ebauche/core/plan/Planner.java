@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
@@ -98,7 +99,7 @@ public final class Planner {
     private List<Finding> unreadable() {
         return build.asBuilt().standing().stream()
                 .filter(AsBuilt.Unreadable.class::isInstance)
-                .map(e -> Finding.thinkAgain("plan", "entry-unreadable")
+                .map(e -> Finding.thinkAgain(Work.PLAN, "entry-unreadable")
                         .says(
                                 "An entry of the record cannot be read and is left out of the plan: "
                                         + ((AsBuilt.Unreadable) e).why() + ".",
@@ -116,7 +117,7 @@ public final class Planner {
                 if (giver.isPresent()
                         && giver(planned, need).isEmpty()
                         && told.add(List.of(step.feature(), giver.get().feature()))) {
-                    waiting.add(Finding.thinkAgain("plan", "waits-for-undecided")
+                    waiting.add(Finding.thinkAgain(Work.PLAN, "waits-for-undecided")
                             .on(step.feature())
                             .says(
                                     "“" + step.title() + "” needs " + need.words() + ", which only the undecided "

@@ -1,5 +1,6 @@
 package ebauche.core.plan;
 
+import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.operation.StepKey;
@@ -48,11 +49,11 @@ public record Schedule(
     }
 
     /** How much of a kind of work is done, by its hands-on minutes: 0 to 1, nought where there is none of it. */
-    public double doneShare(String station) {
+    public double doneShare(Work work) {
         int all = 0;
         int done = 0;
         for (BuildPlan.PlanStep step : steps) {
-            if (step.operation().station().equals(station)) {
+            if (step.operation().work() == work) {
                 int minutes = step.operation().handsOnMinutes();
                 all += minutes;
                 done += step.done() ? minutes : 0;

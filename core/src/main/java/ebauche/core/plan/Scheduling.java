@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.design.BlankLayer;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.logbook.AsBuilt;
@@ -120,10 +121,10 @@ final class Scheduling {
     /** What was done and is planned no longer is a fact all the same: it stays among the steps, and its wood stays gone. */
     private List<Operation> withRecorded() {
         Map<StepKey, Operation> byKey = new LinkedHashMap<>();
-        Map<Feature, String> stations = new LinkedHashMap<>();
+        Map<Feature, Work> stations = new LinkedHashMap<>();
         for (Operation operation : wanted) {
             byKey.put(operation.key(), operation);
-            stations.putIfAbsent(operation.feature(), operation.station());
+            stations.putIfAbsent(operation.feature(), operation.work());
         }
         for (AsBuilt.Done fact : done.values()) {
             if (!byKey.containsKey(fact.operation())) {
@@ -133,9 +134,9 @@ final class Scheduling {
         return List.copyOf(byKey.values());
     }
 
-    private static Operation recorded(AsBuilt.Done fact, Map<Feature, String> stations) {
+    private static Operation recorded(AsBuilt.Done fact, Map<Feature, Work> stations) {
         Operation.Builder step = Operation.of(
-                        stations.getOrDefault(fact.operation().feature(), "earlier"),
+                        stations.getOrDefault(fact.operation().feature(), Work.EARLIER),
                         fact.operation(),
                         fact.title().isBlank() ? fact.operation().written() : fact.title())
                 .face(fact.face())

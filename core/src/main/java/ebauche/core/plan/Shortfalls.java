@@ -3,6 +3,7 @@ package ebauche.core.plan;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
@@ -93,7 +94,7 @@ final class Shortfalls {
     }
 
     private void tooSmall(Feature feature, Point at, double lacks, boolean hole, boolean planned) {
-        found.add(Finding.thinkAgain("plan", "cut-too-small")
+        found.add(Finding.thinkAgain(Work.PLAN, "cut-too-small")
                 .on(feature)
                 .at(at)
                 .length("lacks", lacks)
@@ -118,7 +119,7 @@ final class Shortfalls {
                 .map(i -> i.expected().value() - build.faces().toSand(cut.face()))
                 .filter(cut::isTooShallow)
                 .map(cut::lacks)
-                .ifPresent(lacks -> found.add(Finding.thinkAgain("plan", "cut-too-shallow")
+                .ifPresent(lacks -> found.add(Finding.thinkAgain(Work.PLAN, "cut-too-shallow")
                         .on(feature)
                         .length("lacks", lacks)
                         .says(

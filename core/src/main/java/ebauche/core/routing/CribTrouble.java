@@ -3,6 +3,7 @@ package ebauche.core.routing;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.job.Finding;
 import ebauche.core.passes.GuidedCut;
@@ -23,12 +24,12 @@ public final class CribTrouble {
      * @param corner smallest inside corner as drawn, mm
      */
     public static Optional<Finding> of(
-            GuidedCut cut, Crib crib, String station, Feature feature, String noun, Point at, double corner) {
+            GuidedCut cut, Crib crib, Work work, Feature feature, String noun, Point at, double corner) {
         if (PassPlanner.isFeasible(cut, crib)) {
             return Optional.empty();
         }
         Shortage shortage = Shortage.of(cut, crib);
-        Finding.Builder finding = Finding.thinkAgain(station, shortage.cornerTooTight() ? "no-bit" : "no-passes")
+        Finding.Builder finding = Finding.thinkAgain(work, shortage.cornerTooTight() ? "no-bit" : "no-passes")
                 .on(feature)
                 .at(at)
                 .length("corner radius", corner)

@@ -3,6 +3,7 @@ package ebauche.core.routing;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
@@ -46,7 +47,7 @@ import java.util.Set;
  */
 public record GuidedPocket(
         Build build,
-        String station,
+        Work work,
         Feature feature,
         String noun,
         Face face,
@@ -94,7 +95,7 @@ public record GuidedPocket(
     private GuidedPocket after(CutBefore cut) {
         return new GuidedPocket(
                 build,
-                station,
+                work,
                 feature,
                 noun,
                 face,
@@ -122,7 +123,7 @@ public record GuidedPocket(
     /** A pocket that the crib's bits cannot make, with the least that would help. */
     public List<Finding> check() {
         return cut()
-                .flatMap(c -> CribTrouble.of(c, crib(), station, feature, noun, plan.centroid(), cornerRadius))
+                .flatMap(c -> CribTrouble.of(c, crib(), work, feature, noun, plan.centroid(), cornerRadius))
                 .stream()
                 .toList();
     }
@@ -139,8 +140,8 @@ public record GuidedPocket(
     }
 
     /** Thickness of the body as it is now. */
-    double work() {
-        return build.work();
+    double thicknessNow() {
+        return build.thicknessNow();
     }
 
     /**
@@ -166,14 +167,14 @@ public record GuidedPocket(
 
     /** The whole cut, from the face as it is now. */
     Optional<GuidedCut> whole() {
-        double depth = through() ? work() : depthNow().value();
+        double depth = through() ? thicknessNow() : depthNow().value();
         if (!(depth > 0)) {
             return Optional.empty();
         }
         GuidedCut cut = new GuidedCut(
                 depth,
                 // Only a cavity that is meant to go through is finished from the other face.
-                through() ? depth : Math.max(work(), depth + 1),
+                through() ? depth : Math.max(thicknessNow(), depth + 1),
                 GuidedCut.corner(cornerRadius),
                 // On the floor that drilling leaves, and on the ridges between its holes, the bit meets wood all over.
                 OptionalDouble.empty(),

@@ -194,7 +194,7 @@ class PocketSteps {
     /** The template back in its place for the last pass, once the other face is carved. */
     private Operation fitAgain() {
         return Operation.of(
-                        of.station(),
+                        of.work(),
                         of.feature(),
                         StepKind.FIT_AGAIN,
                         "Fix the " + of.noun() + " template on the " + of.face().word() + " again")
@@ -210,10 +210,7 @@ class PocketSteps {
 
     private Operation takeOffAgain(Condition after) {
         return Operation.of(
-                        of.station(),
-                        of.feature(),
-                        StepKind.OFF_AGAIN,
-                        "Take the " + of.noun() + " template off for good")
+                        of.work(), of.feature(), StepKind.OFF_AGAIN, "Take the " + of.noun() + " template off for good")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .spoils(fittedAgain())
@@ -311,7 +308,7 @@ class PocketSteps {
 
     private Operation fit(Condition after) {
         Operation.Builder step = Operation.of(
-                        of.station(),
+                        of.work(),
                         of.feature(),
                         StepKind.FIT,
                         "Fix the " + of.noun() + " template on the " + of.face().word())
@@ -388,7 +385,7 @@ class PocketSteps {
 
     Operation takeOff(Condition after) {
         Operation.Builder step = Operation.of(
-                        of.station(), of.feature(), StepKind.OFF, "Take the " + of.noun() + " template off")
+                        of.work(), of.feature(), StepKind.OFF, "Take the " + of.noun() + " template off")
                 .face(of.face())
                 .set(new Setting.ByHand("nothing but patience"))
                 .gives(templateOff())
@@ -431,7 +428,7 @@ class PocketSteps {
     }
 
     Operation.Builder cutting(StepKind step, String title) {
-        return Operation.of(of.station(), of.feature(), step, title)
+        return Operation.of(of.work(), of.feature(), step, title)
                 .face(of.face())
                 .needs(surround)
                 .joins(of.joins());

@@ -2,6 +2,7 @@ package ebauche.core.routing;
 
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.fit.FerruleFit;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -25,7 +26,7 @@ import java.util.Set;
  * the seats' drill finds its place; then the seats, and last the holes are opened to their width, so that no drill is set down
  * on a hole wider than its spur.
  *
- * @param station that the steps belong to
+ * @param work that the steps belong to
  * @param feature of the holes
  * @param what they are for, as the bench says it, such as {@code strings}
  * @param places of their middles
@@ -34,7 +35,7 @@ import java.util.Set;
  */
 public record SeatedHoles(
         Build build,
-        String station,
+        Work work,
         Feature feature,
         String what,
         List<Point> places,
@@ -98,7 +99,7 @@ public record SeatedHoles(
         Reckoning depth = build.fromAsItIs(
                 Face.BACK, "ferrule seat from the back as it is now", finished.what(), finished.asFact());
         Operation.Builder step = Operation.of(
-                        station,
+                        work,
                         fit.feature(),
                         StepKind.BORE,
                         "Bore the " + fit.feature().said() + " in the back")

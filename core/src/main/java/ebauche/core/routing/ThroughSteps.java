@@ -50,14 +50,14 @@ final class ThroughSteps extends PocketSteps {
     List<Operation> toMake() {
         List<Operation> steps = new ArrayList<>();
         begin(steps);
-        double first = cutTo(of, StepKind.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.work()));
+        double first = cutTo(of, StepKind.ROUT).orElseGet(() -> deepest(Guide.TEMPLATE, of.thicknessNow()));
         double reach = Math.max(first, cutTo(of, StepKind.DEEPEN).orElseGet(() -> deepest(Guide.WALL, first)));
         steps.add(first(first));
         steps.add(takeOff(started()));
         if (reach > first + NEARLY) {
             steps.add(deepen(first, reach));
         }
-        if (reach < of.work() - NEARLY) {
+        if (reach < of.thicknessNow() - NEARLY) {
             steps.add(meet(reach, reach > first + NEARLY ? deepened() : started()));
         }
         return steps;
@@ -66,12 +66,12 @@ final class ThroughSteps extends PocketSteps {
     /** Wanted larger once it is through: right through again, on a template as it is wanted now. */
     private Operation widen() {
         Reckoning depth = Reckoning.of("through the body", Quantity.LENGTH)
-                .length("body as it is now", of.work())
-                .is(of.work(), "body as it is now");
+                .length("body as it is now", of.thicknessNow())
+                .is(of.thicknessNow(), "body as it is now");
         return round(StepKind.WIDEN, widening(), of.face(), depth, Guide.TEMPLATE)
-                .cuts(slice(0, of.work()))
+                .cuts(slice(0, of.thicknessNow()))
                 .needs(of.atDepth())
-                .takes(minutes(of.plan(), of.work()), 0, 0.012)
+                .takes(minutes(of.plan(), of.thicknessNow()), 0, 0.012)
                 .build();
     }
 
@@ -117,9 +117,9 @@ final class ThroughSteps extends PocketSteps {
     }
 
     private Operation first(double reach) {
-        boolean through = reach >= of.work() - NEARLY;
+        boolean through = reach >= of.thicknessNow() - NEARLY;
         Reckoning depth = Reckoning.of("depth of the first round", Quantity.LENGTH)
-                .length("body as it is now", of.work())
+                .length("body as it is now", of.thicknessNow())
                 .length("as deep as the passes on the template go", reach)
                 .is(reach, "as deep as the passes on the template go");
         double tolerance = of.build().shop().limits().depthTolerance();
@@ -156,16 +156,16 @@ final class ThroughSteps extends PocketSteps {
                 .needs(templateOff(), started())
                 .gives(deepened())
                 .takes(minutes(of.plan(), to - from), 0, 0.012);
-        return to >= of.work() - NEARLY ? step.gives(of.atDepth()).build() : step.build();
+        return to >= of.thicknessNow() - NEARLY ? step.gives(of.atDepth()).build() : step.build();
     }
 
     private Operation meet(double reach, Condition before) {
         Reckoning depth = Reckoning.of(
                         "left to rout from the " + of.face().other().word(), Quantity.LENGTH)
-                .length("body as it is now", of.work())
+                .length("body as it is now", of.thicknessNow())
                 .length("routed from the " + of.face().word(), reach)
                 .is(
-                        of.work() - reach,
+                        of.thicknessNow() - reach,
                         "body as it is now − routed from the " + of.face().word());
         return round(
                         StepKind.MEET,
@@ -174,13 +174,13 @@ final class ThroughSteps extends PocketSteps {
                         of.face().other(),
                         depth,
                         Guide.FAR_WALL)
-                .cuts(slice(reach, of.work()))
+                .cuts(slice(reach, of.thicknessNow()))
                 .needs(
                         before,
                         templateOff(),
                         Datum.surround(of.build(), of.face().other(), of.plan()))
                 .gives(of.atDepth())
-                .takes(minutes(of.plan(), of.work() - reach), 0, 0.012)
+                .takes(minutes(of.plan(), of.thicknessNow() - reach), 0, 0.012)
                 .build();
     }
 

@@ -3,6 +3,7 @@ package ebauche.core.sanding;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -34,8 +35,8 @@ public final class SandingStation implements Station {
     private static final double OVER = 1;
 
     @Override
-    public String name() {
-        return "sanding";
+    public Work work() {
+        return Work.SANDING;
     }
 
     @Override
@@ -49,7 +50,7 @@ public final class SandingStation implements Station {
         return List.of(
                 face(build, Face.FRONT, settled, "Sand the front, 120 to 320"),
                 face(build, Face.BACK, settled, "Sand the back, 120 to 320"),
-                Operation.of("sanding", FEATURE, StepKind.EDGE, "Sand the edge, 120 to 320")
+                Operation.of(Work.SANDING, FEATURE, StepKind.EDGE, "Sand the edge, 120 to 320")
                         .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
                         .needs(settled)
                         .caution(Caution.DUST)
@@ -74,7 +75,7 @@ public final class SandingStation implements Station {
         double finished = faces.finished(face);
         double rough = roughest(build, face);
         Solid dust = Solid.Prism.between(body, Math.min(rough, finished), Math.max(rough, finished));
-        Operation.Builder step = Operation.of("sanding", FinishedFaces.finish(face), title)
+        Operation.Builder step = Operation.of(Work.SANDING, FinishedFaces.finish(face), title)
                 .face(face)
                 .set(new Setting.Sanded("long flat block, paper 120, 220, 320", still(build, face)))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))

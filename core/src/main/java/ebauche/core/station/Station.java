@@ -1,5 +1,6 @@
 package ebauche.core.station;
 
+import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
@@ -14,7 +15,7 @@ import java.util.List;
 /** A kind of work. All are alike from outside: they check the build, add operations, and look at what is left. */
 public interface Station {
     /** Short and lasting, such as {@code neck}. */
-    String name();
+    Work work();
 
     /** The rules of the trade that this work keeps to, each with this build's number. */
     default List<Rule> rules(Build build) {

@@ -249,12 +249,12 @@ public sealed interface Course {
         public static Stretch of(Region outline, Point from, Point to, double fade, double width) {
             return Memo.here()
                     .get(
-                            new Asked(outline, from, to, fade, width),
+                            new Question(outline, from, to, fade, width),
                             () -> laid(outline, from, to, fade, width),
                             s -> s.way.bytes());
         }
 
-        private record Asked(Region outline, Point from, Point to, double fade, double width) {}
+        private record Question(Region outline, Point from, Point to, double fade, double width) {}
 
         private static Stretch laid(Region outline, Point from, Point to, double fade, double width) {
             EdgeWalk walk = new EdgeWalk(outline);

@@ -2,6 +2,7 @@ package ebauche.core.thickness;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -44,7 +45,7 @@ final class ThicknessRules {
     }
 
     private static Rule.Builder rule(String name) {
-        return Rule.of("thickness", name, Rule.About.BLANK).on(Feature.THICKNESS);
+        return Rule.of(Work.THICKNESS, name, Rule.About.BLANK).on(Feature.THICKNESS);
     }
 
     private void thickEnough() {
@@ -58,7 +59,7 @@ final class ThicknessRules {
                                 .is(low, "thinnest spot"),
                         target)
                 .cure("Take thicker stock, make the body thinner, or add a top.")
-                .fails(() -> Finding.stops("thickness", "blank-too-thin")
+                .fails(() -> Finding.stops(Work.THICKNESS, "blank-too-thin")
                         .on(Feature.THICKNESS)
                         .length("thinnest spot", low)
                         .length("finished body with its sanding", target)
@@ -75,7 +76,7 @@ final class ThicknessRules {
                 .atLeast(spare, 0)
                 .cure("Measure it on winding sticks, saw the body out first, or make it thinner.")
                 .fails(
-                        () -> Finding.thinkAgain("thickness", "blank-only-just")
+                        () -> Finding.thinkAgain(Work.THICKNESS, "blank-only-just")
                                 .on(Feature.THICKNESS)
                                 .length("short by at worst", -spare.value())
                                 .length(
@@ -108,7 +109,7 @@ final class ThicknessRules {
                         snipe)
                 .cure("Leave the blank longer, or take another way to thickness it.")
                 .fails(
-                        () -> Finding.thinkAgain("thickness", "snipe-reaches-body")
+                        () -> Finding.thinkAgain(Work.THICKNESS, "snipe-reaches-body")
                                 .on(Feature.THICKNESS)
                                 .length("body from the blank's end", room)
                                 .length("snipe", snipe)
@@ -128,14 +129,14 @@ final class ThicknessRules {
                 .cure("Take more off the back before anything is cut into it, or change the thickness.")
                 .fails(
                         () -> left < wanted
-                                ? Finding.thinkAgain("thickness", "thinner-than-wanted")
+                                ? Finding.thinkAgain(Work.THICKNESS, "thinner-than-wanted")
                                         .on(Feature.THICKNESS)
                                         .length("finished thickness now", left)
                                         .length("wanted", wanted)
                                         .says(
                                                 "As measured, the body will finish at {0} instead of {1}.",
                                                 "Depths from the front stay; check what is left under the rear cavities, or change the thickness.")
-                                : Finding.goodToKnow("thickness", "thicker-than-wanted")
+                                : Finding.goodToKnow(Work.THICKNESS, "thicker-than-wanted")
                                         .on(Feature.THICKNESS)
                                         .length("finished thickness now", left)
                                         .length("wanted", wanted)

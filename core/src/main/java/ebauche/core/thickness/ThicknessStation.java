@@ -3,6 +3,7 @@ package ebauche.core.thickness;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -32,8 +33,8 @@ public final class ThicknessStation implements Station {
             new Condition.Mark(StepKey.of(Feature.THICKNESS, StepKind.FRONT), "the front flattened");
 
     @Override
-    public String name() {
-        return "thickness";
+    public Work work() {
+        return Work.THICKNESS;
     }
 
     @Override
@@ -95,7 +96,7 @@ public final class ThicknessStation implements Station {
 
     private static Operation.Builder surface(
             StepKind step, String title, Face up, String machine, Reckoning to, Practice.Thicknessing school) {
-        return Operation.of("thickness", Feature.THICKNESS, step, title)
+        return Operation.of(Work.THICKNESS, Feature.THICKNESS, step, title)
                 .face(up)
                 .set(new Setting.Surfaced(machine, to, "thick when done"))
                 .caution(Caution.of(school))

@@ -181,12 +181,12 @@ class ContourPlanTest {
     void sanding_after_the_reading_is_not_taken_for_a_deeper_carve() {
         TestBody body = with(top(90, 8));
         body.doneUpTo("contour-top:carve");
-        double flat = body.build().work();
+        double flat = body.build().thicknessNow();
         body.read("thickness-at:control-volume", flat - 5);
         ControlTop before = CavityFloor.all(body.build()).get(0).tops().get(0);
         assertThat(before.thickness().formula()).isEqualTo("finished thickness − front carved down at the volume pot");
         body.doneUpTo("sanding:front");
-        assertThat(body.build().work()).isLessThan(flat - 0.2);
+        assertThat(body.build().thicknessNow()).isLessThan(flat - 0.2);
         ControlTop after = CavityFloor.all(body.build()).get(0).tops().get(0);
         assertThat(after.thickness().value())
                 .isCloseTo(before.thickness().value(), within(1e-9))

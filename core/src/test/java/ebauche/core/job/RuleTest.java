@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.plan.BuildPlan;
@@ -23,7 +24,7 @@ class RuleTest {
             Finding.Severity.GOOD_TO_KNOW, Rule.Verdict.UNUSUAL));
 
     private static Rule.Builder gap(double value) {
-        return Rule.of("neck", "gap", Rule.About.NECK)
+        return Rule.of(Work.NECK, "gap", Rule.About.NECK)
                 .on(Feature.parse("neck"))
                 .at(new Point(1, 2))
                 .says("The neck is snug.")
@@ -75,7 +76,7 @@ class RuleTest {
 
     @Test
     void what_only_just_holds_is_told_by_those_that_say_so_and_only_then() {
-        Finding near = Finding.thinkAgain("neck", "near").says("Near.", "Mind it.");
+        Finding near = Finding.thinkAgain(Work.NECK, "near").says("Near.", "Mind it.");
         assertThat(gap(0.35).onlyJust(() -> near).build().finding()).contains(near);
         assertThat(gap(0.2).onlyJust(() -> near).build().finding()).isEmpty();
         Finding beyond = gap(0.5).onlyJust(() -> near).build().finding().orElseThrow();

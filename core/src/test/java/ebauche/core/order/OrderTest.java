@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -29,7 +30,7 @@ class OrderTest {
     private static final Region HERE = Region.disc(new Point(0, 0), 40);
 
     private static Operation.Builder step(String name) {
-        return Operation.of("test", StepKey.parse(name + ":do"), "Do " + name);
+        return Operation.of(Work.PLAN, StepKey.parse(name + ":do"), "Do " + name);
     }
 
     private static List<String> order(List<Operation> operations) {
@@ -209,7 +210,7 @@ class OrderTest {
     }
 
     private static Operation step(String feature, String key, Face face, String tool) {
-        return Operation.of("test", StepKey.parse(feature + ":" + key), feature + " " + key)
+        return Operation.of(Work.PLAN, StepKey.parse(feature + ":" + key), feature + " " + key)
                 .face(face)
                 .set(new Setting.ByHand(tool))
                 .build();
@@ -403,7 +404,7 @@ class OrderTest {
                     .containsExactly("blank:do > seat:do");
             assertThat(links(blank, joinedSeat, step("pocket").cuts(cut).build()))
                     .containsExactly("blank:do > seat:do");
-            Operation own = Operation.of("test", StepKey.parse("seat:more"), "More of the seat")
+            Operation own = Operation.of(Work.PLAN, StepKey.parse("seat:more"), "More of the seat")
                     .cuts(cut)
                     .build();
             assertThat(links(blank, seat, own)).as("its own cut").containsExactly("blank:do > seat:do");
@@ -437,11 +438,11 @@ class OrderTest {
         Sequence sequence = Sequence.of(operations, Precedence.of(operations).links(), List.of());
         assertThat(sequence.operations()).extracting(x -> x.feature().word()).containsExactly("y", "x", "z");
         List<Operation> own = List.of(
-                Operation.of("test", StepKey.parse("pocket:one"), "One")
+                Operation.of(Work.PLAN, StepKey.parse("pocket:one"), "One")
                         .needs(p)
                         .gives(q)
                         .build(),
-                Operation.of("test", StepKey.parse("pocket:two"), "Two")
+                Operation.of(Work.PLAN, StepKey.parse("pocket:two"), "Two")
                         .needs(q)
                         .gives(p)
                         .build());

@@ -71,7 +71,7 @@ final class PlanSheet {
     private void finding(Finding f) {
         line(
                 f.severity().words(),
-                f.station() + "/" + f.rule(),
+                f.work().word() + "/" + f.rule(),
                 f.feature().map(Feature::word).orElse(""),
                 f.where().map(PlanSheet::at).orElse(""),
                 f.what(v -> n(v.value())),
@@ -84,7 +84,7 @@ final class PlanSheet {
         line(
                 s.done() ? "done" : "step",
                 o.key(),
-                o.station(),
+                o.work().word(),
                 o.title(),
                 o.face().word(),
                 s.startMinutes() + "+" + o.handsOnMinutes() + "+" + o.waitMinutes() + " min",

@@ -32,15 +32,14 @@ class StationsTest {
         assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {
             assertThat(station.operations(build))
-                    .as(station.name())
+                    .as(station.work().word())
                     .isNotEmpty()
-                    .extracting(Operation::station)
-                    .allMatch(station.name()::equals);
-            assertThat(station.check(build)).extracting(Finding::station).allMatch(station.name()::equals);
-            assertThat(station.rules(build)).extracting(Rule::station).allMatch(station.name()::equals);
-            assertThat(station.name()).isNotBlank();
+                    .extracting(Operation::work)
+                    .allMatch(w -> w == station.work());
+            assertThat(station.check(build)).extracting(Finding::work).allMatch(w -> w == station.work());
+            assertThat(station.rules(build)).extracting(Rule::work).allMatch(w -> w == station.work());
         }
-        assertThat(Stations.ALL).extracting(Station::name).doesNotHaveDuplicates();
+        assertThat(Stations.ALL).extracting(Station::work).doesNotHaveDuplicates();
     }
 
     /** The outline first, then the neck's pocket, then the cavities: each has its sheet, and a step that fixes its template. */

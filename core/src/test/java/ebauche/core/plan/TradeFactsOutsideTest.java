@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
@@ -95,7 +96,7 @@ class TradeFactsOutsideTest {
                 assertThat(routed.feed())
                         .as(step.operation().key().written())
                         .isEqualTo(
-                                step.operation().station().equals("outline")
+                                step.operation().work() == Work.OUTLINE
                                         ? Setting.Feed.ANTICLOCKWISE
                                         : Setting.Feed.CLOCKWISE);
             }
@@ -195,7 +196,7 @@ class TradeFactsOutsideTest {
         BuildPlan plan = new TestBody().plan();
         int firstSanding = place(plan, "sanding:back");
         assertThat(plan.steps().subList(firstSanding, plan.steps().size()))
-                .allMatch(s -> s.operation().station().equals("sanding"));
+                .allMatch(s -> s.operation().work() == Work.SANDING);
         assertThat(plan.history().finished().intervalsAt(0, 40)[0]).isEqualTo(19 + 0.3, within(1e-3));
     }
 

@@ -8,6 +8,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -27,7 +28,7 @@ class SharedStepsTest {
     private static Finding trouble(Crib crib, double corner, double deep, double work) {
         GuidedCut cut = new GuidedCut(deep, work, corner, OptionalDouble.empty(), 0.8, 6.35, Hardness.MEDIUM, 12)
                 .drilledFirst();
-        return CribTrouble.of(cut, crib, "cavity", Feature.parse("pickup-neck"), "cavity", new Point(1, 2), corner)
+        return CribTrouble.of(cut, crib, Work.CAVITY, Feature.parse("pickup-neck"), "cavity", new Point(1, 2), corner)
                 .orElseThrow();
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.design.Contour;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.operation.Caution;
@@ -32,11 +33,11 @@ class SandingStationTest {
         List<Operation> steps = new TestBody()
                 .plan().steps().stream().map(BuildPlan.PlanStep::operation).toList();
         int first = steps.stream()
-                .filter(o -> o.station().equals("sanding"))
+                .filter(o -> o.work() == Work.SANDING)
                 .findFirst()
                 .map(steps::indexOf)
                 .orElseThrow();
-        assertThat(steps.subList(first, steps.size())).allMatch(o -> o.station().equals("sanding"));
+        assertThat(steps.subList(first, steps.size())).allMatch(o -> o.work() == Work.SANDING);
         assertThat(steps.subList(first, steps.size())).hasSize(3);
     }
 

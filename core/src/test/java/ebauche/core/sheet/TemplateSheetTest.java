@@ -11,6 +11,7 @@ import ebauche.core.crib.Router;
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -269,7 +270,7 @@ class TemplateSheetTest {
         Region there = Region.rectangle(new Point(45, 40), 60, 30, 5, 0);
         return new GuidedPocket(
                 plan.build(),
-                "cavity",
+                Work.CAVITY,
                 Feature.parse("controls"),
                 "cavity",
                 Face.FRONT,

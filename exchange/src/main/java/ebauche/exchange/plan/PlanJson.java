@@ -45,7 +45,7 @@ public final class PlanJson {
     private static ObjectNode finding(Finding finding) {
         ObjectNode out = JSON.objectNode();
         out.put("severity", word(finding.severity()))
-                .put("station", finding.station())
+                .put("station", finding.work().word())
                 .put("rule", finding.rule());
         out.put("what", finding.what(PlanJson::said))
                 .put("feature", finding.feature().map(Feature::word).orElse(""));
@@ -75,7 +75,7 @@ public final class PlanJson {
         Operation op = step.operation();
         ObjectNode out = JSON.objectNode()
                 .put("id", op.key().written())
-                .put("station", op.station())
+                .put("station", op.work().word())
                 .put("title", op.title());
         out.put("face", op.face().word()).put("done", step.done());
         out.set("setting", setting(op.setting()));

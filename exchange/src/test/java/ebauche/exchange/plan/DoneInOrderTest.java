@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
@@ -135,7 +136,7 @@ class DoneInOrderTest {
     /** What is found about the order at any time on the way. */
     private static Set<String> order(BuildPlan plan) {
         return plan.findings().stream()
-                .filter(f -> f.station().equals("order"))
+                .filter(f -> f.work() == Work.ORDER)
                 .map(f -> f.what())
                 .collect(Collectors.toSet());
     }
