@@ -156,7 +156,7 @@ public final class ShopFields {
                     .described(
                             "machines; size is the widest edge, highest cut, widest board, or the way from column to bit"));
 
-    /** The words by which a practice names its schools. */
+    /** What hands may be trusted with, by its word in a file. */
     private static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
 
     public static final RecordFields<Practice> PRACTICE = RecordFields.settings(
