@@ -145,25 +145,37 @@ public sealed interface Condition {
         }
     }
 
+    /** What a step leaves behind: one with any of its kind that the same step leaves, however it is said. */
+    sealed interface LeftBy extends Condition {
+        StepKey by();
+
+        @Override
+        default boolean answers(Condition need) {
+            return equals(need);
+        }
+
+        /** Whether another is of this kind and left by the same step. */
+        default boolean same(Object other) {
+            return other instanceof LeftBy that
+                    && that.getClass() == getClass()
+                    && that.by().equals(by());
+        }
+    }
+
     /**
-     * A hole that is there to come through or to locate by: one with any that the same step drills, however it is said.
+     * A hole that is there to come through or to locate by.
      *
      * @param by the step that drills it
      */
-    record Access(StepKey by, String hole) implements Condition {
+    record Access(StepKey by, String hole) implements LeftBy {
         @Override
         public String words() {
             return "the " + hole;
         }
 
         @Override
-        public boolean answers(Condition need) {
-            return equals(need);
-        }
-
-        @Override
         public boolean equals(Object other) {
-            return other instanceof Access that && that.by.equals(by);
+            return same(other);
         }
 
         @Override
@@ -173,24 +185,19 @@ public sealed interface Condition {
     }
 
     /**
-     * A line, a check or a state that was made and can be relied on: one with any that the same step leaves, however it is said.
+     * A line, a check or a state that was made and can be relied on.
      *
      * @param by the step that leaves it, or the last of those that may
      */
-    record Mark(StepKey by, String name) implements Condition {
+    record Mark(StepKey by, String name) implements LeftBy {
         @Override
         public String words() {
             return name;
         }
 
         @Override
-        public boolean answers(Condition need) {
-            return equals(need);
-        }
-
-        @Override
         public boolean equals(Object other) {
-            return other instanceof Mark that && that.by.equals(by);
+            return same(other);
         }
 
         @Override
@@ -204,20 +211,15 @@ public sealed interface Condition {
      *
      * @param by the step that fixes it
      */
-    record Held(StepKey by, String template) implements Condition {
+    record Held(StepKey by, String template) implements LeftBy {
         @Override
         public String words() {
             return "the " + template + " fixed";
         }
 
         @Override
-        public boolean answers(Condition need) {
-            return equals(need);
-        }
-
-        @Override
         public boolean equals(Object other) {
-            return other instanceof Held that && that.by.equals(by);
+            return same(other);
         }
 
         @Override
