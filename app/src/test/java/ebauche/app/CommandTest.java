@@ -8,6 +8,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -20,10 +22,13 @@ class CommandTest {
 
     private record Answer(int exit, String out, String err) {}
 
-    private Answer ebauche(String... words) throws IOException, InterruptedException {
+    private static Path script() {
         Path root = Path.of("").toAbsolutePath();
-        Path script = Files.exists(root.resolve("ebauche")) ? root.resolve("ebauche") : root.resolve("../ebauche");
-        List<String> command = new ArrayList<>(List.of(script.toString()));
+        return Files.exists(root.resolve("ebauche")) ? root.resolve("ebauche") : root.resolve("../ebauche");
+    }
+
+    private Answer ebauche(String... words) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of(script().toString()));
         command.addAll(List.of(words));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("EBAUCHE_HOME", home.toString());
@@ -48,6 +53,25 @@ class CommandTest {
         assertThat(answer.out()).isEmpty();
         assertThat(answer.err()).contains("“fly” is not known").contains("./ebauche run");
         assertThat(ebauche("run", "--fast").exit()).isEqualTo(2);
+    }
+
+    /** The plan command is started by its class's name, and mutants by their packages': a move must not leave one behind. */
+    @Test
+    void what_the_script_names_of_the_code_is_there() throws Exception {
+        Path sources = script().resolveSibling("core/src/main/java");
+        List<String> started = new ArrayList<>();
+        Matcher named = Pattern.compile("\\bebauche((?:\\.[a-z]+)+)(\\.[A-Z]\\w*(?<!Test))?").matcher(Files.readString(script()));
+        while (named.find()) {
+            String where = "ebauche" + named.group(1);
+            if (named.group(2) != null) {
+                started.add(where + named.group(2));
+                assertThat(Class.forName(where + named.group(2)).getMethod("main", String[].class))
+                        .isNotNull();
+            } else if (where.startsWith("ebauche.core")) {
+                assertThat(sources.resolve(where.replace('.', '/'))).isDirectory();
+            }
+        }
+        assertThat(started).hasSize(1);
     }
 
     @Test
