@@ -60,7 +60,7 @@ class CommandTest {
     void what_the_script_names_of_the_code_is_there() throws Exception {
         Path sources = script().resolveSibling("core/src/main/java");
         List<String> started = new ArrayList<>();
-        Matcher named = Pattern.compile("\\bebauche((?:\\.[a-z]+)+)(\\.[A-Z]\\w*(?<!Test))?")
+        Matcher named = Pattern.compile("\\bebauche((?:\\.[a-z]+)+)(\\.[A-Z]\\w*\\b(?<!Test))?")
                 .matcher(Files.readString(script()));
         while (named.find()) {
             String where = "ebauche" + named.group(1);
