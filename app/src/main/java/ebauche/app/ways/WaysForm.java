@@ -99,9 +99,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         TypedValues values = new TypedValues(typed, bare, new LinkedHashMap<>());
         for (Section section : SECTIONS) {
             ObjectNode out = ways.withObject("/" + section.name());
-            section.fields().stream()
-                    .filter(f -> typed.containsKey(f.path()))
-                    .forEach(f -> values.put(f, f.path(), out, section.key(f)));
+            section.fields().forEach(f -> values.put(f, f.path(), out, section.key(f)));
         }
         if (typed.containsKey("practice.skills")) {
             ArrayNode skills = ways.withObject("/practice").putArray("skills");

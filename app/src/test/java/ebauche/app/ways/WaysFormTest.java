@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.measure.LengthUnit;
-import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice.Thicknessing;
-import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -19,11 +17,12 @@ import tools.jackson.databind.node.ObjectNode;
 class WaysFormTest {
     private static Map<String, String> usual() {
         Map<String, String> typed = new LinkedHashMap<>();
-        ShopFields.CUTTING.write(Cutting.USUAL).properties().forEach(e -> typed.put("cutting." + e.getKey(), text(e)));
-        ShopFields.PRACTICE
-                .write(ShopPart.STARTER.shop().practice())
-                .properties()
-                .forEach(e -> typed.put("practice." + e.getKey(), text(e)));
+        for (WaysForm.Section section : WaysForm.SECTIONS) {
+            section.written()
+                    .apply(ShopPart.STARTER.shop())
+                    .properties()
+                    .forEach(e -> typed.put(section.name() + "." + e.getKey(), text(e)));
+        }
         typed.put("practice.thicknessing", "hand-plane");
         typed.put("gluing.glue", "pva");
         typed.put("gluing.edges", "jointer");
@@ -63,6 +62,20 @@ class WaysFormTest {
         assertThat(part.shop().gluing().clamps()).hasSize(2);
         assertThat(part.shop().practice().thicknessing()).isEqualTo(Thicknessing.HAND_PLANE);
         assertThat(part.shop().gluing().edges()).isEqualTo(Gluing.Edges.JOINTER);
+    }
+
+    /** A form of which a part is lost on the way changes nothing: what it says nothing of is not kept as it was, nor emptied. */
+    @Test
+    void a_form_that_came_in_part_is_refused() {
+        for (String lost : usual().keySet()) {
+            Map<String, String> typed = usual();
+            typed.remove(lost);
+            if (WaysForm.SECTIONS.stream()
+                    .flatMap(s -> s.fields().stream())
+                    .anyMatch(f -> f.path().equals(lost))) {
+                assertThat(read(typed).troubles()).as(lost).containsKey(lost);
+            }
+        }
     }
 
     @Test

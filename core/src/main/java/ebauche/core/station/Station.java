@@ -14,7 +14,7 @@ import java.util.List;
 
 /** A kind of work. All are alike from outside: they check the build, add operations, and look at what is left. */
 public interface Station {
-    /** Short and lasting, such as {@code neck}. */
+    /** What kind of work it is: all that it says and adds carries it. */
     Work work();
 
     /** The rules of the trade that this work keeps to, each with this build's number. */

@@ -13,7 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** JSON as text, read within limits that come before allocation. */
 public final class JsonText {
-    static final int DEEPEST = 40;
+    public static final int DEEPEST = 40;
 
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
