@@ -1,6 +1,7 @@
 package ebauche.app.crib;
 
 import ebauche.exchange.field.Field;
+import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.file.ShopFields;
 import java.util.Arrays;
 import java.util.List;
@@ -10,13 +11,13 @@ import java.util.Optional;
 /** A kind of tool as the crib's pages name it, with the fields that are typed for it. */
 @SuppressWarnings("ImmutableEnumChecker") // its fields are the JDK's unmodifiable lists
 public enum ToolKind {
-    BITS("bit", "bits", ShopFields.BITS.inputs(), 5),
-    ROUTERS("router", "routers", ShopFields.ROUTERS.inputs(), 4),
-    DRILLS("drill", "drills", ShopFields.DRILLS.inputs(), 3),
-    SAWS("saw", "saws", ShopFields.SAWS.inputs(), 3),
-    DRUMS("drum", "drums", ShopFields.DRUMS.inputs(), 3),
-    AIDS("guide", "aids", ShopFields.AIDS.inputs(), 3),
-    MACHINES("machine", "machines", ShopFields.MACHINES.inputs(), 3);
+    BITS("bit", "bits", ShopFields.BITS),
+    ROUTERS("router", "routers", ShopFields.ROUTERS),
+    DRILLS("drill", "drills", ShopFields.DRILLS),
+    SAWS("saw", "saws", ShopFields.SAWS),
+    DRUMS("drum", "drums", ShopFields.DRUMS),
+    AIDS("guide", "aids", ShopFields.AIDS),
+    MACHINES("machine", "machines", ShopFields.MACHINES);
 
     private static final Map<String, String> SAID = Map.of(
             "at-shank", "at the shank",
@@ -34,11 +35,13 @@ public enum ToolKind {
     private final List<Field.Input> fields;
     private final int needed;
 
-    ToolKind(String one, String many, List<Field.Input> fields, int needed) {
+    ToolKind(String one, String many, RecordFields<?> of) {
         this.one = one;
         this.many = many;
-        this.fields = fields;
-        this.needed = needed;
+        this.fields = of.inputs();
+        // What may be left out but stands among the needed is asked with them: a router's kind.
+        List<Field.Input> needed = of.needed();
+        this.needed = fields.indexOf(needed.get(needed.size() - 1)) + 1;
     }
 
     /** A choice's word as it is read. */

@@ -9,7 +9,7 @@ import java.util.List;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The shop's {@code cutting}, {@code gluing} and own {@code timbers}: what its blanks are cut and joined with. */
+/** The shop's own {@code timbers}, and how one body's blank is glued. */
 public final class BlankShop {
     static final int MOST_TIMBERS = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
