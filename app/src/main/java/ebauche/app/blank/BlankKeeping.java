@@ -8,7 +8,7 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.layout.Layout;
 import ebauche.core.timber.Species;
 import ebauche.exchange.design.BlankReader;
-import ebauche.exchange.file.BlankShop;
+import ebauche.exchange.file.OwnTimbers;
 import ebauche.exchange.table.TimberFile;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,6 +68,6 @@ public class BlankKeeping {
                 return;
             }
         }
-        timbers.add(BlankShop.write(species));
+        timbers.add(OwnTimbers.write(species));
     }
 }

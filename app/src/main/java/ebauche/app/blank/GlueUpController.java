@@ -18,7 +18,7 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
 import ebauche.core.timber.Climate;
-import ebauche.exchange.file.BlankShop;
+import ebauche.exchange.file.ShopPart;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -84,7 +84,7 @@ class GlueUpController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         ObjectNode file = current.revision().file().deepCopy();
-        BlankShop.glueWith(file, glue, complementary);
+        ShopPart.glueWith(file, glue, complementary);
         try {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {

@@ -5,7 +5,6 @@ import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.file.ShopFields;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** A kind of tool as the crib's pages name it, with the fields that are typed for it. */
@@ -19,17 +18,6 @@ public enum ToolKind {
     AIDS("guide", "aids", ShopFields.AIDS),
     MACHINES("machine", "machines", ShopFields.MACHINES);
 
-    private static final Map<String, String> SAID = Map.of(
-            "at-shank", "at the shank",
-            "at-tip", "at the tip",
-            "both", "at both ends",
-            "to-shank", "to the shank",
-            "from-shank", "from the shank",
-            "forstner", "Forstner",
-            "band", "band saw",
-            "jig", "jigsaw",
-            "coping", "coping saw");
-
     private final String one;
     private final String many;
     private final List<Field.Input> fields;
@@ -42,11 +30,6 @@ public enum ToolKind {
         // What may be left out but stands among the needed is asked with them: a router's kind.
         List<Field.Input> needed = of.needed();
         this.needed = fields.indexOf(needed.get(needed.size() - 1)) + 1;
-    }
-
-    /** A choice's word as it is read. */
-    public String said(String word) {
-        return SAID.getOrDefault(word, word.replace('-', ' '));
     }
 
     public String one() {

@@ -53,7 +53,7 @@ public final class DesignEdit {
         // A browser sends the first of a choice where nothing was chosen: that is its usual value, and stays unsaid.
         boolean unsaid = field.kind() == Field.Kind.CHOICE
                 && !object.has(key)
-                && text.equals(field.options().get(0));
+                && text.equals(field.options().get(0).word());
         if (text.isEmpty()) {
             object.remove(key);
         } else if (!unsaid) {

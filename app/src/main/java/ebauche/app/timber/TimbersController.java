@@ -4,7 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.timber.Species;
-import ebauche.exchange.file.BlankShop;
+import ebauche.exchange.file.OwnTimbers;
 import ebauche.exchange.table.CsvTable;
 import ebauche.exchange.table.TimberFile;
 import jakarta.servlet.http.HttpServletResponse;
@@ -84,7 +84,7 @@ class TimbersController {
         read.good().forEach(s -> own.put(s.key(), s));
         ObjectNode json = now.json().deepCopy();
         ArrayNode list = json.putArray("timbers");
-        own.values().forEach(s -> list.add(BlankShop.write(s)));
+        own.values().forEach(s -> list.add(OwnTimbers.write(s)));
         ways.keep(maker.shop(), now.number(), json, maker.name());
         return "redirect:/timber/timbers";
     }

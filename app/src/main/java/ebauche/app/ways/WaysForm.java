@@ -1,10 +1,7 @@
 package ebauche.app.ways;
 
 import ebauche.app.web.TypedValues;
-import ebauche.core.crib.HoldDown;
 import ebauche.core.measure.LengthUnit;
-import ebauche.core.shop.Glue;
-import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.exchange.field.Field;
@@ -59,36 +56,15 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     static final Map<String, List<Field.Input>> ROWS =
             Map.of("gluing.clamps", ShopFields.CLAMPS.inputs(), "gluing.cauls", ShopFields.CAULS.inputs());
 
-    /** What may be chosen, by field: each word of the file with how it is said. */
-    static final Map<String, Map<String, String>> CHOICES = Map.of(
-            "practice.thicknessing",
-            choices(Practice.Thicknessing.values(), Practice.Thicknessing::key, Practice.Thicknessing::words),
-            "practice.holdDown",
-            choices(HoldDown.values(), HoldDown::key, HoldDown::words),
-            "practice.edge",
-            choices(Practice.EdgeSchool.values(), Practice.EdgeSchool::key, Practice.EdgeSchool::words),
-            "practice.hand",
-            choices(Practice.Hand.values(), Practice.Hand::key, Practice.Hand::words),
-            "gluing.glue",
-            choices(Glue.values(), Glue::key, Glue::words),
-            "gluing.edges",
-            choices(Gluing.Edges.values(), Gluing.Edges::key, Gluing.Edges::words),
-            "gluing.complementary",
-            choices(
-                    new Boolean[] {true, false},
-                    yes -> yes ? "yes" : "no",
-                    yes -> yes ? "yes, the error cancels" : "no, all the same face up"));
-
     /** What hands may be trusted with, by its word in the file. */
-    static final Map<String, String> SKILLS =
-            choices(Practice.Skill.values(), Practice.Skill::key, Practice.Skill::words);
+    static final Map<String, String> SKILLS = skills();
 
-    private static <T> Map<String, String> choices(T[] all, Function<T, String> word, Function<T, String> said) {
-        Map<String, String> choices = new LinkedHashMap<>();
-        for (T one : all) {
-            choices.put(word.apply(one), said.apply(one));
+    private static Map<String, String> skills() {
+        Map<String, String> skills = new LinkedHashMap<>();
+        for (Practice.Skill skill : Practice.Skill.values()) {
+            skills.put(skill.key(), skill.words());
         }
-        return choices;
+        return skills;
     }
 
     private static final int MOST_ROWS = 60;

@@ -65,7 +65,7 @@ class DesignEditTest {
                 .forEach(s -> s.fields().stream()
                         .filter(f -> f.kind() == Field.Kind.CHOICE)
                         .filter(f -> sent.get(f.path()).isEmpty())
-                        .forEach(f -> sent.put(f.path(), f.options().get(0))));
+                        .forEach(f -> sent.put(f.path(), f.options().get(0).word())));
         assertThat(sent).containsEntry("hand", "right");
         assertThat(DesignEdit.apply(before, sent, LengthUnit.MILLIMETRE)).isEqualTo(before);
         sent.put("hand", "left");

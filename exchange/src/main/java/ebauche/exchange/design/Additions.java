@@ -146,6 +146,8 @@ public final class Additions {
 
     private static String chosen(ObjectNode design, Field.Input input) {
         String said = JsonPaths.text(design, input.path());
-        return said.isEmpty() && !input.options().isEmpty() ? input.options().get(0) : said;
+        return said.isEmpty() && !input.options().isEmpty()
+                ? input.options().get(0).word()
+                : said;
     }
 }

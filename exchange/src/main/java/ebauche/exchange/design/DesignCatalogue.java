@@ -2,7 +2,6 @@ package ebauche.exchange.design;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
-import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
@@ -66,17 +65,19 @@ public final class DesignCatalogue {
 
     /** The sections of a design, with the parts that it has and the timbers that can be chosen. */
     public static List<Section> sections(JsonNode design, Timbers timbers) {
-        List<String> keys = timbers.all().stream().map(Species::key).toList();
+        List<Field.Option> said = timbers.all().stream()
+                .map(s -> new Field.Option(s.key(), s.name()))
+                .toList();
         return places(design)
                 .map(p -> new Section(
                         p.title(),
                         p.path(),
                         p.optional(design),
-                        p.inputs(design).stream().map(i -> choosing(i, keys)).toList()))
+                        p.inputs(design).stream().map(i -> choosing(i, said)).toList()))
                 .toList();
     }
 
-    private static Field.Input choosing(Field.Input input, List<String> timbers) {
+    private static Field.Input choosing(Field.Input input, List<Field.Option> timbers) {
         return input.kind() == Field.Kind.CHOICE && input.options().isEmpty()
                 ? new Field.Input(input.path(), input.label(), input.kind(), timbers, input.measured())
                 : input;

@@ -65,9 +65,9 @@ public final class PartFile {
             return List.of();
         }
         PartKind kind = found.get();
-        List<String> alike = Arrays.stream(PartKind.values())
+        List<Field.Option> alike = Arrays.stream(PartKind.values())
                 .filter(k -> k.sizes().equals(kind.sizes()))
-                .map(PartKind::key)
+                .map(k -> new Field.Option(k.key(), k.word()))
                 .toList();
         List<Field.Input> inputs = new ArrayList<>();
         inputs.add(new Field.Input(path + ".kind", "kind of part", Field.Kind.CHOICE, alike, Optional.empty()));

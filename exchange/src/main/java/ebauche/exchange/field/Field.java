@@ -56,12 +56,15 @@ public final class Field<T> {
      * @param options what can be chosen, the usual one first
      * @param measured what a reading at the bench replaces it with
      */
-    public record Input(String path, String label, Kind kind, List<String> options, Optional<Dimension> measured) {
+    public record Input(String path, String label, Kind kind, List<Option> options, Optional<Dimension> measured) {
         /** The same under an element's place. */
         public Input under(String element) {
             return element.isEmpty() ? this : new Input(element + "." + path, label, kind, options, measured);
         }
     }
+
+    /** One that can be chosen: its word in a file, and how a form says it. */
+    public record Option(String word, String said) {}
 
     private static final int MOST_FEATURE = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
@@ -223,11 +226,18 @@ public final class Field<T> {
         return id;
     }
 
-    /** One of some words. */
+    /** One of some words, said as the file writes it. */
     public static <T> Field<T> word(String key, String label, Map<String, T> words) {
+        return word(key, label, words, value -> Words.word(words, value).replace('-', ' '));
+    }
+
+    /** One of some words, with how each is said. */
+    public static <T> Field<T> word(String key, String label, Map<String, T> words, Function<T, String> said) {
         ObjectNode schema = json();
         words.keySet().forEach(schema.putArray("enum")::add);
-        Input input = new Input(key, label, Kind.CHOICE, List.copyOf(words.keySet()), Optional.empty());
+        List<Option> options = new ArrayList<>();
+        words.forEach((word, value) -> options.add(new Option(word, said.apply(value))));
+        Input input = new Input(key, label, Kind.CHOICE, List.copyOf(options), Optional.empty());
         return of(key, (spot, k) -> spot.word(k, words), true, List.of(input), schema)
                 .written(value -> JSON.stringNode(Words.word(words, value)));
     }
@@ -266,8 +276,9 @@ public final class Field<T> {
 
     /** A closed line as path data, with its unit. */
     public static Field<Outline> outline(String key, String pathLabel) {
-        Input unit =
-                new Input(key + ".unit", "outline's unit", Kind.CHOICE, List.copyOf(UNITS.keySet()), Optional.empty());
+        List<Option> units =
+                UNITS.keySet().stream().map(unit -> new Option(unit, unit)).toList();
+        Input unit = new Input(key + ".unit", "outline's unit", Kind.CHOICE, units, Optional.empty());
         return of(
                 key,
                 (spot, k) -> spot.object(k, Field::outline),

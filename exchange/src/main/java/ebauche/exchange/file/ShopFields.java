@@ -5,6 +5,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Drum;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
@@ -37,7 +38,10 @@ public final class ShopFields {
     private static final Field<String> CALLED = Field.text("name", "what you call it", 80);
 
     private static final Field<Router.Kind> ROUTER_KIND = Field.word(
-                    "kind", "kind", Words.usualFirst(Router.Kind::key, Router.Kind.PLUNGE, Router.Kind.values()))
+                    "kind",
+                    "kind",
+                    Words.usualFirst(Router.Kind::key, Router.Kind.PLUNGE, Router.Kind.values()),
+                    Router.Kind::words)
             .ifAny();
     private static final Field<Double> BASE = Field.length("baseDiameter", "base's diameter");
     private static final Field<Double> PLUNGE = Field.length("plunge", "travel");
@@ -52,7 +56,7 @@ public final class ShopFields {
             Field.lengths("collets", "collets, parted by semicolons", 1, 8).ifAny(),
             Field.length("flat", "axis to the base's flat side").ifAny(),
             Field.length("colletGap", "collet to sole, all the way down").ifAny(),
-            Field.word("power", "power", Words.of(Router.Power::key, Router.Power.values()))
+            Field.word("power", "power", Words.of(Router.Power::key, Router.Power.values()), Router.Power::words)
                     .ifAny(),
             Field.whole("leastTurns", "slowest, turns a minute", 1000, MOST_TURNS)
                     .ifAny(),
@@ -60,7 +64,10 @@ public final class ShopFields {
                     .ifAny());
 
     private static final Field<Bit.Bearing> BEARING = Field.word(
-            "bearing", "bearing", Words.usualFirst(Bit.Bearing::key, Bit.Bearing.AT_SHANK, Bit.Bearing.values()));
+            "bearing",
+            "bearing",
+            Words.usualFirst(Bit.Bearing::key, Bit.Bearing.AT_SHANK, Bit.Bearing.values()),
+            Bit.Bearing::words);
     private static final Field<Double> CUTTER = Field.length("diameter", "cutter's diameter");
     private static final Field<Double> CUTTER_LENGTH = Field.length("cutterLength", "cutter's length");
     private static final Field<Double> SHANK = Field.length("shank", "shank's diameter");
@@ -77,19 +84,19 @@ public final class ShopFields {
             Field.length("overallLength", "overall length").ifAny(),
             Field.length("bearingDiameter", "bearing's diameter").ifAny(),
             Field.length("bearingWidth", "bearing's width").ifAny(),
-            Field.word("profile", "profile", Words.of(Bit.Profile::key, Bit.Profile.values()))
+            Field.word("profile", "profile", Words.of(Bit.Profile::key, Bit.Profile.values()), Bit.Profile::words)
                     .ifAny(),
             Field.whole("flutes", "flutes", 1, 12).ifAny(),
-            Field.word("spiral", "flutes send chips", Words.of(Bit.Spiral::key, Bit.Spiral.values()))
+            Field.word("spiral", "flutes' spiral", Words.of(Bit.Spiral::key, Bit.Spiral.values()), Bit.Spiral::words)
                     .ifAny(),
             Field.word("centreCutting", "can be plunged", Words.YES_NO).ifAny(),
             Field.whole("mostTurns", "stamped turns a minute", 0, MOST_TURNS).ifAny(),
-            Field.word("edge", "edge", Words.of(Bit.Edge::key, Bit.Edge.values()))
+            Field.word("edge", "edge", Words.of(Bit.Edge::key, Bit.Edge.values()), Bit.Edge::words)
                     .ifAny(),
             Field.word("bearingSound", "bearing without play", Words.YES_NO).ifAny());
 
     private static final Field<Drill.Kind> DRILL_KIND =
-            Field.word("kind", "kind", Words.of(Drill.Kind::key, Drill.Kind.values()));
+            Field.word("kind", "kind", Words.of(Drill.Kind::key, Drill.Kind.values()), Drill.Kind::words);
     private static final Field<Double> DRILL = Field.length("diameter", "diameter");
     private static final Field<Double> SPUR =
             Field.length("spur", "point or rim reaches beyond").usually(1.0);
@@ -104,7 +111,7 @@ public final class ShopFields {
             Field.length("reach", "drills as deep as").ifAny());
 
     private static final Field<Saw.Kind> SAW_KIND =
-            Field.word("kind", "kind", Words.of(Saw.Kind::key, Saw.Kind.values()));
+            Field.word("kind", "kind", Words.of(Saw.Kind::key, Saw.Kind.values()), Saw.Kind::words);
     private static final Field<Double> BLADE = Field.length("blade", "width of its blade");
 
     public static final RecordFields<Saw> SAWS = RecordFields.of(
@@ -124,13 +131,13 @@ public final class ShopFields {
     public static final RecordFields<Aid> AIDS = RecordFields.of(
             Aid.class,
             CALLED,
-            Field.word("kind", "kind", Words.of(Aid.Kind::key, Aid.Kind.values())),
+            Field.word("kind", "kind", Words.of(Aid.Kind::key, Aid.Kind.values()), Aid.Kind::words),
             Field.length("size", "size that counts: diameter, bit to knob, width, reach or length"));
 
     public static final RecordFields<Machine> MACHINES = RecordFields.of(
             Machine.class,
             CALLED,
-            Field.word("kind", "kind", Words.of(Machine.Kind::key, Machine.Kind.values())),
+            Field.word("kind", "kind", Words.of(Machine.Kind::key, Machine.Kind.values()), Machine.Kind::words),
             Field.length("size", "size that counts: widest edge, highest cut, widest board, column to bit"));
 
     /** Thicknesses that templates are made of. */
@@ -164,10 +171,19 @@ public final class ShopFields {
             Field.word(
                     "thicknessing",
                     "blanks are brought to thickness by",
-                    Words.of(Practice.Thicknessing::key, Practice.Thicknessing.values())),
-            Field.word("holdDown", "templates are held with", Words.HOLD_DOWN),
-            Field.word("edge", "outlines are", Words.of(Practice.EdgeSchool::key, Practice.EdgeSchool.values())),
-            Field.word("hand", "the hand at the saw is", Words.of(Practice.Hand::key, Practice.Hand.values())),
+                    Words.of(Practice.Thicknessing::key, Practice.Thicknessing.values()),
+                    Practice.Thicknessing::words),
+            Field.word("holdDown", "templates are held with", Words.HOLD_DOWN, HoldDown::words),
+            Field.word(
+                    "edge",
+                    "outlines are",
+                    Words.of(Practice.EdgeSchool::key, Practice.EdgeSchool.values()),
+                    Practice.EdgeSchool::words),
+            Field.word(
+                    "hand",
+                    "the hand at the saw is",
+                    Words.of(Practice.Hand::key, Practice.Hand.values()),
+                    Practice.Hand::words),
             Field.length("sawAllowance", "sawn outside the line by"),
             Field.length("frontSanding", "").unasked(),
             Field.length("backSanding", "").unasked(),
@@ -244,10 +260,18 @@ public final class ShopFields {
 
     public static final RecordFields<Gluing> GLUING = RecordFields.settings(
             Gluing.class,
-            Field.word("glue", "glue", Words.of(Glue::key, Glue.values())),
-            Field.word("edges", "mating edges are cut by", Words.of(Gluing.Edges::key, Gluing.Edges.values())),
+            Field.word("glue", "glue", Words.of(Glue::key, Glue.values()), Glue::words),
+            Field.word(
+                    "edges",
+                    "mating edges are cut by",
+                    Words.of(Gluing.Edges::key, Gluing.Edges.values()),
+                    Gluing.Edges::words),
             Field.number("outOfSquare", "measured off square, degrees", 0, 5).described("degrees"),
-            Field.word("complementary", "neighbours cut one face up, one face down", Words.YES_NO),
+            Field.word(
+                    "complementary",
+                    "neighbours cut one face up, one face down",
+                    Words.YES_NO,
+                    yes -> yes ? "yes, the error cancels" : "no, all the same face up"),
             Field.list("clamps", MOST_CLAMPS, CLAMPS),
             Field.list("cauls", MOST_CLAMPS, CAULS));
 
@@ -270,7 +294,7 @@ public final class ShopFields {
                 properties,
                 "timbers",
                 "Timbers of the shop's own, each value with its source.",
-                BlankShop.MOST_TIMBERS,
+                OwnTimbers.MOST,
                 "timber");
         list(properties, "box", "the shop's own parts, to be put into designs", MOST_TOOLS, "part");
         return shop;

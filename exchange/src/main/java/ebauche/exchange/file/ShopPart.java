@@ -1,11 +1,13 @@
 package ebauche.exchange.file;
 
 import ebauche.core.hardware.Part;
+import ebauche.core.shop.Glue;
 import ebauche.core.shop.Shop;
 import ebauche.core.timber.Species;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.json.JsonPlace;
+import ebauche.exchange.json.Words;
 import ebauche.exchange.table.TimberFile;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -61,5 +63,12 @@ public record ShopPart(Shop shop, Timbers timbers, List<Part> box) {
             timbers.values().forEach(all::add);
         }
         return sum;
+    }
+
+    /** Writes into a build file how this one body is glued; clamps, cauls and all else stay the shop's. */
+    public static void glueWith(ObjectNode file, Glue glue, boolean complementary) {
+        file.withObject("/shop/gluing")
+                .put("glue", glue.key())
+                .put("complementary", Words.word(Words.YES_NO, complementary));
     }
 }

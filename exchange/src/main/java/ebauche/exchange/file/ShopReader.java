@@ -33,7 +33,7 @@ final class ShopReader {
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(
                 shop,
-                TimberFile.SHIPPED.with(BlankShop.timbers(spot)),
+                TimberFile.SHIPPED.with(OwnTimbers.timbers(spot)),
                 spot.list("box", ShopFields.MOST_TOOLS, s -> s.asObject(PartFile::read)));
     }
 }

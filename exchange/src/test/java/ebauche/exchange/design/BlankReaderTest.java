@@ -16,9 +16,9 @@ import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
-import ebauche.exchange.file.BlankShop;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.DemoBodies;
+import ebauche.exchange.file.OwnTimbers;
 import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
@@ -112,7 +112,7 @@ class BlankReaderTest {
         ways.set("gluing", ShopFields.GLUING.write(gluing));
         ways.set("cutting", ShopFields.CUTTING.write(Cutting.USUAL.withMargin(12)));
         ways.putObject("practice").put("thicknessing", "planer");
-        ways.putArray("timbers").add(BlankShop.write(TimberFile.SHIPPED.of("ash")));
+        ways.putArray("timbers").add(OwnTimbers.write(TimberFile.SHIPPED.of("ash")));
         ShopPart read = ShopPart.read(ways);
         assertThat(read.shop().gluing()).isEqualTo(gluing);
         assertThat(read.shop().cutting().margin()).isEqualTo(12);
@@ -128,14 +128,14 @@ class BlankReaderTest {
     @Test
     void how_one_body_is_glued_is_written_beside_what_the_file_says_already() {
         ObjectNode file = DemoBodies.read("shale").withoutRecord().deepCopy();
-        BlankShop.glueWith(file, Glue.EPOXY, false);
+        ShopPart.glueWith(file, Glue.EPOXY, false);
         ShopPart read = ShopPart.read((ObjectNode) file.get("shop"));
         assertThat(read.shop().gluing().glue()).isEqualTo(Glue.EPOXY);
         assertThat(read.shop().gluing().complementary()).isFalse();
         assertThat(read.shop().gluing().cauls()).isEqualTo(Gluing.USUAL.cauls());
         assertThat(read.shop().practice().thicknessing()).isEqualTo(Thicknessing.PLANER);
         // Said twice, the last counts.
-        BlankShop.glueWith(file, Glue.HIDE, true);
+        ShopPart.glueWith(file, Glue.HIDE, true);
         assertThat(ShopPart.read((ObjectNode) file.get("shop")).shop().gluing().glue())
                 .isEqualTo(Glue.HIDE);
     }

@@ -145,7 +145,7 @@ class SchemaWalkTest {
         shop.set("cutting", ShopFields.CUTTING.write(starter.cutting()));
         shop.set("gluing", ShopFields.GLUING.write(starter.gluing()));
         shop.putObject("printing").put("across", 1).put("along", 1);
-        ObjectNode timber = BlankShop.write(TimberFile.SHIPPED.of("alder"));
+        ObjectNode timber = OwnTimbers.write(TimberFile.SHIPPED.of("alder"));
         shop.putArray("timbers").add(timber.put("key", "house-alder"));
         shop.putArray("box").add(PartFile.write(BoxFile.SHIPPED.get(0).part()));
         return shop;

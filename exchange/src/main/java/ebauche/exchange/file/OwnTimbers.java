@@ -1,20 +1,18 @@
 package ebauche.exchange.file;
 
 import ebauche.core.measure.Fact;
-import ebauche.core.shop.Glue;
 import ebauche.core.timber.Species;
 import ebauche.exchange.json.JsonPlace;
-import ebauche.exchange.json.Words;
 import java.util.List;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The shop's own {@code timbers}, and how one body's blank is glued. */
-public final class BlankShop {
-    static final int MOST_TIMBERS = 60;
+/** The shop's own {@code timbers}. */
+public final class OwnTimbers {
+    static final int MOST = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    private BlankShop() {}
+    private OwnTimbers() {}
 
     static Species timber(JsonPlace spot) {
         return new Species(
@@ -46,15 +44,8 @@ public final class BlankShop {
                 .put("dust", s.dust());
     }
 
-    /** Writes into a build file how this one body is glued; clamps, cauls and all else stay the shop's. */
-    public static void glueWith(ObjectNode file, Glue glue, boolean complementary) {
-        file.withObject("/shop/gluing")
-                .put("glue", glue.key())
-                .put("complementary", Words.word(Words.YES_NO, complementary));
-    }
-
     /** What a list of the shop's own timbers means. */
     static List<Species> timbers(JsonPlace spot) {
-        return spot.list("timbers", MOST_TIMBERS, s -> s.asObject(BlankShop::timber));
+        return spot.list("timbers", MOST, s -> s.asObject(OwnTimbers::timber));
     }
 }
