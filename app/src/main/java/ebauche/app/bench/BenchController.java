@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.blank.CutSheets;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
+import ebauche.app.body.StepInHand;
 import ebauche.app.reading.DepthGauge;
 import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
@@ -21,10 +22,6 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Planner;
-import ebauche.core.realism.ToolChoice;
-import ebauche.core.routing.Unreached;
-import ebauche.core.sheet.BearingGap;
-import ebauche.core.sheet.CornersLeft;
 import ebauche.core.sheet.Moved;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -93,14 +90,8 @@ class BenchController {
         return "bench/bench";
     }
 
-    /** A step at the bench. */
+    /** What the bench adds to a step in hand. */
     private record BenchView(
-            Bodies.Current current,
-            BuildPlan plan,
-            PlanStep step,
-            List<BearingGap> stops,
-            Optional<Unreached> corners,
-            Optional<ToolChoice> instead,
             int index,
             List<String> pictures,
             Map<String, String> measurands,
@@ -112,20 +103,12 @@ class BenchController {
 
     private void show(Bodies.Current current, String key, Figures fig, Model model) {
         BuildPlan plan = current.plan();
-        PlanStep step = Optional.ofNullable(key)
-                .flatMap(plan::step)
-                .or(plan::next)
-                .orElseGet(() -> plan.steps().get(plan.steps().size() - 1));
+        PlanStep step = StepInHand.chosen(plan, key);
         int index = plan.indexOf(step);
+        PageModel.put(model, StepInHand.of(current, step));
         PageModel.put(
                 model,
                 new BenchView(
-                        current,
-                        plan,
-                        step,
-                        BearingGap.at(plan, step.operation()),
-                        CornersLeft.at(plan, step.operation()),
-                        ToolChoice.instead(plan, step.operation().key()),
                         index,
                         CUTTING_OUT.contains(step.operation().key().kind())
                                 ? sheets.atBench(current, fig)

@@ -10,12 +10,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
-import ebauche.core.realism.ToolChoice;
-import ebauche.core.routing.Unreached;
-import ebauche.core.sheet.BearingGap;
-import ebauche.core.sheet.CornersLeft;
 import ebauche.core.stock.Stock;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -55,14 +50,8 @@ class BodyController {
         return "board".equals(target) ? "body/work :: board" : "body/work :: work";
     }
 
-    /** A step of the plan on the body's page. */
+    /** What the body's page adds to a step in hand. */
     private record StepView(
-            Bodies.Current current,
-            BuildPlan plan,
-            PlanStep step,
-            List<BearingGap> stops,
-            Optional<Unreached> corners,
-            Optional<ToolChoice> instead,
             int chosen,
             Face face,
             SectionLines lines,
@@ -75,20 +64,15 @@ class BodyController {
 
     private static void show(Bodies.Current current, Look look, Figures fig, Model model) {
         BuildPlan plan = current.plan();
-        int chosen = chosen(plan, look.step());
-        PlanStep step = plan.steps().get(chosen);
+        PlanStep step = StepInHand.chosen(plan, look.step());
+        int chosen = plan.indexOf(step);
+        PageModel.put(model, StepInHand.of(current, step));
         Face face = look.face() == null ? step.operation().face() : look.face();
         SectionLines lines = SectionLines.within(plan, chosen, look.x(), look.y());
         String here = current.here();
         PageModel.put(
                 model,
                 new StepView(
-                        current,
-                        plan,
-                        step,
-                        BearingGap.at(plan, step.operation()),
-                        CornersLeft.at(plan, step.operation()),
-                        ToolChoice.instead(plan, step.operation().key()),
                         chosen,
                         face,
                         lines,
@@ -98,12 +82,6 @@ class BodyController {
                         at(here, step.operation().key(), face.other(), look),
                         neighbour(plan, here, chosen - 1, look),
                         neighbour(plan, here, chosen + 1, look)));
-    }
-
-    /** The step asked for, else the next one to do, else the last. */
-    private static int chosen(BuildPlan plan, String key) {
-        Optional<PlanStep> asked = key == null ? Optional.empty() : plan.step(key);
-        return asked.or(plan::next).map(plan::indexOf).orElse(plan.steps().size() - 1);
     }
 
     private static String neighbour(BuildPlan plan, String here, int index, Look look) {

@@ -1,0 +1,44 @@
+package ebauche.app.body;
+
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.realism.ToolChoice;
+import ebauche.core.routing.Unreached;
+import ebauche.core.sheet.BearingGap;
+import ebauche.core.sheet.CornersLeft;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a step's card shows, wherever it lies open.
+ *
+ * @param stops where a bearing would fall into an opened wall
+ * @param corners what the bit cannot reach
+ * @param instead the tool that does it where the usual one is missing
+ */
+public record StepInHand(
+        Bodies.Current current,
+        BuildPlan plan,
+        PlanStep step,
+        List<BearingGap> stops,
+        Optional<Unreached> corners,
+        Optional<ToolChoice> instead) {
+    public static StepInHand of(Bodies.Current current, PlanStep step) {
+        BuildPlan plan = current.plan();
+        return new StepInHand(
+                current,
+                plan,
+                step,
+                BearingGap.at(plan, step.operation()),
+                CornersLeft.at(plan, step.operation()),
+                ToolChoice.instead(plan, step.operation().key()));
+    }
+
+    /** The step asked for, else the next one to do, else the last. */
+    public static PlanStep chosen(BuildPlan plan, String key) {
+        return Optional.ofNullable(key)
+                .flatMap(plan::step)
+                .or(plan::next)
+                .orElseGet(() -> plan.steps().get(plan.steps().size() - 1));
+    }
+}
