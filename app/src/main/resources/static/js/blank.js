@@ -24,9 +24,6 @@ const now = () => ({ dx: +form().dataset.dx, dy: +form().dataset.dy });
 const OUTLINE = "#blank-drawing .drag-body";
 
 window.hand.drag(laid, OUTLINE, {
-  hold: (body) => {
-    body.classList.add("held");
-  },
   move: (held, event) => {
     const by = window.hand.onBody(held.grip.ownerSVGElement, held, event);
     const scale = +held.grip.ownerSVGElement.dataset.scale;
@@ -40,10 +37,7 @@ window.hand.drag(laid, OUTLINE, {
       ask(dx + by.x, dy + by.y, true);
     }
   },
-  cancel: ({ grip }) => {
-    grip.removeAttribute("transform");
-    grip.classList.remove("held");
-  },
+  cancel: ({ grip }) => grip.removeAttribute("transform"),
 });
 
 window.hand.arrows(laid, OUTLINE, 1, 10, (body, right, down) => {

@@ -33,12 +33,8 @@ function show(html, address) {
   board.innerHTML = html;
   window.htmx.process(board);
   history.replaceState(null, "", address);
-  const line = (axis) => board.querySelector(`.cut-line[data-axis="${axis}"]`);
   if (focused) {
-    line(focused)?.focus();
-  }
-  if (held()) {
-    line(held().axis)?.classList.add("held");
+    board.querySelector(`.cut-line[data-axis="${focused}"]`)?.focus();
   }
 }
 
@@ -59,9 +55,8 @@ function moved(axis, place) {
 
 const LINE = ".cut-line";
 
-const held = window.hand.drag(work, LINE, {
+window.hand.drag(work, LINE, {
   hold: (line) => {
-    line.classList.add("held");
     const axis = line.dataset.axis;
     const perPixel = 1 / (+line.dataset.scale * line.ownerSVGElement.getScreenCTM().a);
     return { axis, place: +line.dataset.at, perPixel };

@@ -28,6 +28,7 @@ function drag(root, selector, { hold = () => ({}), move, drop = () => {}, cancel
     grip.focus();
     held = { grip, pointer: event.pointerId, x: event.clientX, y: event.clientY, moved: false };
     Object.assign(held, hold(grip, event));
+    root.classList.add("holding");
     root.setPointerCapture(event.pointerId);
   });
   const of = (event) => held !== null && held.pointer === event.pointerId;
@@ -41,6 +42,7 @@ function drag(root, selector, { hold = () => ({}), move, drop = () => {}, cancel
     if (of(event)) {
       const was = held;
       held = null;
+      root.classList.remove("holding");
       then(was, event);
     }
   };
