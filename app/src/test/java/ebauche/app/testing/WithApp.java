@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Tag;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
@@ -31,6 +31,15 @@ public abstract class WithApp {
     public static final String PASSWORD = "a long enough word";
     private static final AtomicInteger SHOPS = new AtomicInteger();
 
+    /** Made to be told soon: hundreds of shops are opened. */
+    private static final String HASH = new BCryptPasswordEncoder(4).encode(PASSWORD);
+
+    private static final Map<String, BuildFile> DEMO = new LinkedHashMap<>();
+
+    static {
+        DemoBodies.NAMES.forEach(name -> DEMO.put(name, DemoBodies.read(name)));
+    }
+
     @LocalServerPort
     protected int port;
 
@@ -42,9 +51,6 @@ public abstract class WithApp {
 
     @Autowired
     private DemoRack rack;
-
-    @Autowired
-    private PasswordEncoder passwords;
 
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry properties) {
@@ -64,15 +70,11 @@ public abstract class WithApp {
 
     protected Shop openShop(LengthUnit unit) {
         String name = "maker " + SHOPS.incrementAndGet() + " " + System.nanoTime();
-        Maker maker =
-                makers.open("Test shop", name, passwords.encode(PASSWORD), unit).orElseThrow();
+        Maker maker = makers.open("Test shop", name, HASH, unit).orElseThrow();
         Map<String, Body> there = new LinkedHashMap<>();
-        for (String body : DemoBodies.NAMES) {
-            BuildFile file = DemoBodies.read(body);
-            there.put(
-                    body,
-                    bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name));
-        }
+        DEMO.forEach((body, file) -> there.put(
+                body,
+                bodies.add(maker.shop(), file.withoutRecord(), file.build().asBuilt(), name)));
         rack.load(maker);
         return new Shop(maker, there);
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.design.Measurand;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.Remembering;
@@ -61,6 +62,7 @@ class RecordFuzzTest {
     @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void a_spoilt_record_is_refused_in_words_or_planned(String name) {
         ObjectNode whole = halfBuilt(name);
+        Memo memo = Memo.here(); // a memo is its thread's, and the mutations are planned in several
         AtomicInteger refused = new AtomicInteger();
         AtomicInteger planned = new AtomicInteger();
         IntStream.range(0, MUTATIONS).parallel().forEach(i -> {
@@ -73,10 +75,7 @@ class RecordFuzzTest {
             }
             try {
                 Build build = BuildFile.of(file).build();
-                Planner.schedule(build);
-                if (i % WITH_WOOD == 0) {
-                    Planner.plan(build);
-                }
+                memo.during(() -> i % WITH_WOOD == 0 ? Planner.plan(build) : Planner.schedule(build));
                 planned.incrementAndGet();
             } catch (BuildFileException e) {
                 assertThat(e.place()).as(done).startsWith("asBuilt");
