@@ -74,8 +74,10 @@ class RecordFuzzTest {
                 done += mutate(timeline, random) + "; ";
             }
             try {
-                Build build = BuildFile.of(file).build();
-                memo.during(() -> i % WITH_WOOD == 0 ? Planner.plan(build) : Planner.schedule(build));
+                memo.during(() -> {
+                    Build build = BuildFile.of(file).build();
+                    return i % WITH_WOOD == 0 ? Planner.plan(build) : Planner.schedule(build);
+                });
                 planned.incrementAndGet();
             } catch (BuildFileException e) {
                 assertThat(e.place()).as(done).startsWith("asBuilt");

@@ -25,6 +25,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -35,6 +37,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * wood weighs what was planned, but for what the readings explain.
  */
 @Tag("slow")
+@Execution(ExecutionMode.CONCURRENT)
 @ExtendWith(Remembering.class)
 class DoneInOrderTest {
     /** Where in its band a reading lies. */
