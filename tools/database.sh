@@ -56,9 +56,10 @@ free_port() {
 
 make_data() {
   rm -rf "$data.new"
-  mariadb-install-db --no-defaults "${as_root[@]}" --datadir="$data.new" --auth-root-authentication-method=socket \
-    --auth-root-socket-user="$(id -un)" --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 ||
-    { echo "The database could not be made:" >&2; tail -n 20 "$folder/install.log" >&2; exit 1; }
+  # A temporary folder of its own: one that starts clears away what others have in a shared one.
+  mariadb-install-db --no-defaults "${as_root[@]}" --datadir="$data.new" --tmpdir="$folder/tmp" \
+    --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 ||
+    { echo "The database could not be made:" >&2; head -n 20 "$folder/install.log" >&2; exit 1; }
   mv "$data.new" "$data"
 }
 
@@ -78,8 +79,8 @@ start() {
     return
   fi
   umask 077
-  [[ -d $data ]] || make_data
   mkdir -p "$folder/tmp"
+  [[ -d $data ]] || make_data
   # The same port and passwords again where possible, so that an app that outlived the server finds it back.
   # shellcheck source=/dev/null
   [[ -s $connection ]] && . "$connection"
