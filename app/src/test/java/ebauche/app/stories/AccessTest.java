@@ -7,18 +7,11 @@ import com.microsoft.playwright.Locator;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/**
- * Axe finds nothing on any main view, and each fits both screens; at the bench every target is large enough for a glove. On the tablet axe
- * looks at the views that lie otherwise there or are used there most: the rest are the same elements in the same colours.
- */
+/** Axe finds nothing on any main view, on both screens; at the bench every target is large enough for a glove. */
 class AccessTest extends Story {
-    private static final Pattern ON_TABLET_TOO =
-            Pattern.compile("/|/sign-in|/bodies/[a-z0-9]+(/bench|/depths|/x-ray|/passes|/blank|/design)?(\\?.*)?");
-
     @ParameterizedTest
     @EnumSource(Screen.class)
     void every_main_view_is_accessible_and_fits_its_screen(Screen screen) {
@@ -68,9 +61,7 @@ class AccessTest extends Story {
             shop.path("shale") + "/bench?step=vibrato:rout"
         }) {
             go(path);
-            if (screen == Screen.DESK || ON_TABLET_TOO.matcher(path).matches()) {
-                accessible();
-            }
+            accessible();
             fits();
         }
         page.context().clearCookies();

@@ -67,7 +67,10 @@ public abstract class Story extends WithApp {
         }
     }
 
-    /** A refusal is shown on the page; a request under way is dropped when its page is left. */
+    /**
+     * A refusal is shown on the page; a request under way is dropped when its page is left, which htmx tells in two lines. One that fails
+     * otherwise has a line of its own beside them (sendError, timeout, responseError), and that is a complaint.
+     */
     private static final Pattern EXPECTED =
             Pattern.compile("the server responded with a status of 4|^htmx:(sendAbort|afterRequest), \\[object");
 

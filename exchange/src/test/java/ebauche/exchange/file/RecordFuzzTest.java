@@ -35,7 +35,7 @@ class RecordFuzzTest {
     private static final int MUTATIONS = 2000;
 
     /** One in so many of those that can be read has its wood cut too: that takes most of the time. */
-    private static final int WITH_WOOD = 20;
+    private static final int WITH_WOOD = 6;
 
     private static ObjectNode halfBuilt(String name) {
         BuildFile file = DemoBodies.read(name);
