@@ -29,6 +29,7 @@ class BodyStoriesTest extends Story {
     @EnumSource(Screen.class)
     void a_maker_opens_the_demo_shop_and_sees_its_bodies_in_progress(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
+        go("/");
         button("Sign out " + shop.maker().name()).click();
         assertThat(page.getByText("You are signed out.")).isVisible();
         button("Open the demo shop").click();
@@ -46,6 +47,7 @@ class BodyStoriesTest extends Story {
     @EnumSource(Screen.class)
     void a_maker_opens_a_shop_of_their_own_and_takes_a_body_on(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
+        go("/");
         button("Sign out " + shop.maker().name()).click();
         Locator form = page.locator("form").filter(new Locator.FilterOptions().setHasText("Open a shop of your own"));
         form.getByLabel("Shop").fill("Far Field");

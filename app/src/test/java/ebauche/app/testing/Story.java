@@ -13,6 +13,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import ebauche.core.measure.LengthUnit;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -79,7 +80,7 @@ public abstract class Story extends WithApp {
     protected Shop shop;
     protected Page page;
 
-    /** Opens a shop of this story's own and signs in through the form. */
+    /** Opens a shop of this story's own and signs in; no page is shown yet. */
     protected Page open(Screen screen, LengthUnit unit) {
         shop = openShop(unit);
         page = signIn(screen);
@@ -93,6 +94,10 @@ public abstract class Story extends WithApp {
                 .setHasTouch(screen == Screen.TABLET)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         contexts.add(context);
+        new Visitor(address())
+                .signIn(shop.maker().name(), PASSWORD).cookies().stream()
+                        .map(c -> new Cookie(c.getName(), c.getValue()).setUrl(address()))
+                        .forEach(c -> context.addCookies(List.of(c)));
         context.setDefaultTimeout(PATIENCE);
         Page opened = context.newPage();
         opened.onPageError(complaints::add);
@@ -101,20 +106,6 @@ public abstract class Story extends WithApp {
                 complaints.add(m.text());
             }
         });
-        opened.navigate(address() + "/sign-in");
-        opened.locator("form")
-                .filter(new Locator.FilterOptions().setHasText("Sign in"))
-                .getByLabel("Name")
-                .fill(shop.maker().name());
-        opened.locator("form")
-                .filter(new Locator.FilterOptions().setHasText("Sign in"))
-                .getByLabel("Password")
-                .fill(PASSWORD);
-        opened.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("Sign in").setExact(true))
-                .click();
-        opened.waitForURL(url -> !url.contains("/sign-in"));
         return opened;
     }
 

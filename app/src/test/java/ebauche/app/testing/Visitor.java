@@ -2,12 +2,14 @@ package ebauche.app.testing;
 
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,8 +20,9 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final String address;
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
 
@@ -83,6 +86,11 @@ public final class Visitor {
     public Visitor signIn(String name, String password) {
         post("/sign-in", "/sign-in", Map.of("username", name, "password", password));
         return this;
+    }
+
+    /** What the app has given to know this visitor by. */
+    List<HttpCookie> cookies() {
+        return cookies.getCookieStore().getCookies();
     }
 
     private static String token(String page) {
