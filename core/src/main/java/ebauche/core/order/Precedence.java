@@ -168,10 +168,8 @@ public final class Precedence {
         BitSet given = givers(need);
         for (int i = 0; i < operations.size(); i++) {
             Operation spoiler = operations.get(i);
-            if (spoiler == needer || (ofWood && joined(spoiler, needer))) {
-                continue;
-            }
-            if (asked.spoils(i) && !given.get(i)) {
+            boolean inItsWay = spoiler != needer && asked.spoils(i) && !given.get(i);
+            if (inItsWay && !(ofWood && joined(spoiler, needer))) {
                 link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs", true);
             }
         }

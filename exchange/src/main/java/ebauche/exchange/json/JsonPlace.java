@@ -8,6 +8,7 @@ import ebauche.core.measure.Refusal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,29 +28,45 @@ public final class JsonPlace {
     private static final Instant LATEST = Instant.parse("2100-01-01T00:00:00Z");
 
     private final JsonNode node;
-    private final String name;
-    private final Set<String> read = new TreeSet<>();
+    /** What this place lies in; null at the root. */
+    private final JsonPlace within;
 
-    private JsonPlace(JsonNode node, String name) {
+    /** Its key in there, or its number in brackets; its whole name is put together only for those that ask. */
+    private final String key;
+
+    private final Set<String> read = new HashSet<>();
+
+    private JsonPlace(JsonNode node, JsonPlace within, String key) {
         this.node = node;
-        this.name = name;
+        this.within = within;
+        this.key = key;
     }
 
     public static JsonPlace root(JsonNode node) {
-        return new JsonPlace(node, "");
+        return new JsonPlace(node, null, "");
     }
 
     public String name() {
-        return name;
+        return within == null ? key : within.nameOf(key);
+    }
+
+    /** The name of what lies here under a key. */
+    private String nameOf(String inner) {
+        String name = name();
+        return name.isEmpty() || inner.startsWith("[") ? name + inner : name + "." + inner;
     }
 
     public BuildFileException trouble(String reason) {
-        return new BuildFileException(name, reason);
+        return new BuildFileException(name(), reason);
     }
 
     private JsonPlace child(String key) {
         read.add(key);
-        return new JsonPlace(node.get(key), name.isEmpty() ? key : name + "." + key);
+        return new JsonPlace(node.get(key), this, key);
+    }
+
+    private JsonPlace member(int index) {
+        return new JsonPlace(node.get(index), this, "[" + (index + 1) + "]");
     }
 
     public boolean has(String key) {
@@ -87,8 +104,7 @@ public final class JsonPlace {
         try {
             return maker.get();
         } catch (Refusal refusal) {
-            throw new BuildFileException(
-                    name.isEmpty() ? refusal.field() : name + "." + refusal.field(), refusal.getMessage());
+            throw new BuildFileException(nameOf(refusal.field()), refusal.getMessage());
         }
     }
 
@@ -106,7 +122,7 @@ public final class JsonPlace {
         }
         List<T> values = new ArrayList<>();
         for (int i = 0; i < list.node.size(); i++) {
-            values.add(reader.apply(new JsonPlace(list.node.get(i), list.name + "[" + (i + 1) + "]")));
+            values.add(reader.apply(list.member(i)));
         }
         return values;
     }
@@ -231,7 +247,8 @@ public final class JsonPlace {
         }
         double[] out = new double[node.size()];
         for (int i = 0; i < out.length; i++) {
-            out[i] = new JsonPlace(node.get(i), name + "[" + (i + 1) + "]").asNumber(-largest, largest);
+            double value = node.get(i).doubleValue(Double.NaN);
+            out[i] = Math.abs(value) <= largest ? value : member(i).asNumber(-largest, largest);
         }
         return out;
     }
@@ -268,7 +285,7 @@ public final class JsonPlace {
     private void noMore() {
         for (String key : node.propertyNames()) {
             if (!read.contains(key)) {
-                String known = String.join(", ", read);
+                String known = String.join(", ", new TreeSet<>(read));
                 throw child(key).trouble("is not known here. Known: " + known);
             }
         }

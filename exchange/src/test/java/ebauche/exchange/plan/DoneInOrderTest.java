@@ -121,9 +121,7 @@ class DoneInOrderTest {
 
     /** The steps from here; with readings anywhere in their bands the whole plan is made on the way too, for whatever may fall in it. */
     private Schedule schedule(Build bare, Read read) {
-        return read == Read.RANDOM
-                ? Planner.plan(recorded(bare)).schedule()
-                : Planner.schedule(recorded(bare));
+        return read == Read.RANDOM ? Planner.plan(recorded(bare)).schedule() : Planner.schedule(recorded(bare));
     }
 
     /** Steps of a feature that is being cut or is cut, which an earlier plan did not have. */
