@@ -9,12 +9,14 @@ import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.sheet.MarkingOut;
 
 /** This pass at the bench: the body as it lies, what is cut now, and which way the router goes round it. */
 public final class PassDrawing {
     private static final double WIDTH = 720;
     private static final double HEIGHT = 300;
     private static final double MARGIN = 14;
+    private static final int MOST_NUMBERED = 8;
 
     private PassDrawing() {}
 
@@ -45,10 +47,24 @@ public final class PassDrawing {
             }
         }
         svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));
+        MarkingOut.of(plan, step).ifPresent(m -> marks(svg, frame, m));
         if (op.setting().feed() != Setting.Feed.NONE) {
             feed(svg, frame, now.isEmpty() ? body : now, op.setting().feed());
         }
         return svg.done();
+    }
+
+    /** The places to mark, numbered as on the card; where they stand close the first and the last have their numbers. */
+    private static void marks(Svg svg, Frame frame, MarkingOut card) {
+        int most = card.marks().size();
+        for (MarkingOut.Mark mark : card.marks()) {
+            double x = frame.x(mark.place().at());
+            double y = frame.y(mark.place().at());
+            svg.circle("mark", x, y, 2.5);
+            if (most <= MOST_NUMBERED || mark.number() == 1 || mark.number() == most) {
+                svg.text("mark-number", x + 5, y - 4, "start", String.valueOf(mark.number()));
+            }
+        }
     }
 
     /** An arc with a head round the middle of what is cut, as the hand goes seen from above. */

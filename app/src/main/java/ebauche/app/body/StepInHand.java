@@ -6,6 +6,7 @@ import ebauche.core.realism.ToolChoice;
 import ebauche.core.routing.Unreached;
 import ebauche.core.sheet.BearingGap;
 import ebauche.core.sheet.CornersLeft;
+import ebauche.core.sheet.MarkingOut;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param stops where a bearing would fall into an opened wall
  * @param corners what the bit cannot reach
  * @param instead the tool that does it where the usual one is missing
+ * @param marking where its places lie
  */
 public record StepInHand(
         Bodies.Current current,
@@ -22,7 +24,8 @@ public record StepInHand(
         PlanStep step,
         List<BearingGap> stops,
         Optional<Unreached> corners,
-        Optional<ToolChoice> instead) {
+        Optional<ToolChoice> instead,
+        Optional<MarkingOut> marking) {
     public static StepInHand of(Bodies.Current current, PlanStep step) {
         BuildPlan plan = current.plan();
         return new StepInHand(
@@ -31,7 +34,8 @@ public record StepInHand(
                 step,
                 BearingGap.at(plan, step.operation()),
                 CornersLeft.at(plan, step.operation()),
-                ToolChoice.instead(plan, step.operation().key()));
+                ToolChoice.instead(plan, step.operation().key()),
+                MarkingOut.of(plan, plan.indexOf(step)));
     }
 
     /** The step asked for, else the next one to do, else the last. */

@@ -12,6 +12,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.measure.Source;
 import ebauche.core.operation.Inspection;
+import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -318,9 +319,18 @@ public record Figures(LengthUnit unit) {
         return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
     }
 
-    /** How far a place lies from the saddle line, towards the neck or behind it. */
-    public String lengthways(double y) {
-        return Math.abs(y) < ON_THE_LINE ? "on it" : length(Math.abs(y)) + (y > 0 ? " before" : " behind");
+    /** How far a place lies from the saddle line or from an end of the body, along the centre line. */
+    public String lengthways(double y, MarkingOut.Along from) {
+        if (Math.abs(y) < ON_THE_LINE) {
+            return "on it";
+        }
+        String toward = from == MarkingOut.Along.SADDLE_LINE ? y > 0 ? " toward the neck" : " toward the tail" : "";
+        return length(Math.abs(y)) + toward;
+    }
+
+    /** The same with what it is measured from. */
+    public String lengthwaysFrom(double y, MarkingOut.Along from) {
+        return Math.abs(y) < ON_THE_LINE ? "on " + from.words() : lengthways(y, from) + " from " + from.words();
     }
 
     /** {@code 9.4 %}. */

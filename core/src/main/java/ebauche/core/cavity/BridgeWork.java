@@ -17,6 +17,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
@@ -136,7 +137,8 @@ final class BridgeWork {
     }
 
     private void checkStrings(Bridge.StringThrough through, Region body, List<Finding> found) {
-        List<Point> places = new StringWork(build, through).places();
+        List<Point> places =
+                new StringWork(build, through).places().stream().map(Place::at).toList();
         double widest = through.ferrule()
                 .map(f -> build.fitting().ferrule(Bridge.FERRULES, f).seat().value())
                 .orElse(through.diameter());
@@ -336,10 +338,16 @@ final class BridgeWork {
                 .takes(8, 0, 0.002);
         for (Point at : locatingPlaces(v)) {
             Region hole = Region.disc(at, LOCATING);
-            step.cuts(Change.Remove.fromBody(ROUTE, Solid.Prism.between(hole, top, bottom)))
+            step.at(side(at) + " hole", at)
+                    .cuts(Change.Remove.fromBody(ROUTE, Solid.Prism.between(hole, top, bottom)))
                     .needs(Datum.wood(build, hole));
         }
         return step.build();
+    }
+
+    /** Which side of the bridge's middle a place lies on. */
+    private String side(Point at) {
+        return build.design().hand().side(at.x() - bridge.offCentre());
     }
 
     private Operation drillStuds(Bridge.Studs studs) {
@@ -356,8 +364,10 @@ final class BridgeWork {
                 .caution(Caution.DRILL)
                 .takes(20, 0, 0.008);
         for (int side = -1; side <= 1; side += 2) {
-            Region hole = Region.disc(stud(studs, side), studs.diameter());
-            step.cuts(Change.Remove.fromBody(STUDS, Solid.Prism.between(hole, top, bottom)))
+            Point at = stud(studs, side);
+            Region hole = Region.disc(at, studs.diameter());
+            step.at(side(at) + " stud", at)
+                    .cuts(Change.Remove.fromBody(STUDS, Solid.Prism.between(hole, top, bottom)))
                     .needs(new Condition.Wood(hole, build.faces().frontFinished(), bottom));
         }
         return step.build();

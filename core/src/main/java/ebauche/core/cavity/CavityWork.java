@@ -197,7 +197,10 @@ final class CavityWork {
                 .joins(Set.of(pit.recess()))
                 .caution(Caution.DRILL)
                 .takes(8, 0, 0.002);
+        int number = 0;
         for (Point at : pit.cover().screws()) {
+            number++;
+            step.at("screw " + number, at);
             Region hole = Region.disc(at, pilot.wide());
             step.cuts(Change.Remove.fromBody(
                     pit.screwHoles(),
@@ -266,6 +269,7 @@ final class CavityWork {
                         StepKind.DRILL,
                         "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
                 .set(Drilling.through(build, control.opening(), Fit.CLEAR, Drilling.throughBody(build)))
+                .at(control.id() + " " + control.kind().word(), control.at())
                 .cuts(Change.Remove.fromBody(control.feature(), Solid.Prism.between(opening, front, back)))
                 .needs(
                         Datum.centreLine(Face.FRONT),

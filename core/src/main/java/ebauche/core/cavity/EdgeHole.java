@@ -12,6 +12,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -51,6 +52,13 @@ record EdgeHole(
                 .is(outside, "from its end to the edge, along it");
     }
 
+    /** Where its middle meets the edge, on the plan; a drawn entry may stand off it. */
+    private Place onEdge() {
+        Region body = build.design().outline().region();
+        Point at = body.contains(end) ? end.towards(entry, outwards(body, end) / end.distance(entry)) : entry;
+        return new Place("where it enters the edge", at);
+    }
+
     /** How far it is from a place on its line out of an area, towards the edge. */
     double outwards(Region area, Point from) {
         double along = entry.distance(end);
@@ -70,7 +78,11 @@ record EdgeHole(
         if (marks) {
             steps.add(Operation.of(
                             Work.CAVITY, feature, StepKind.MARK, "Mark the middle of " + what + "'s hole on the edge")
-                    .set(new Setting.Marked("marking gauge from the front, a square round the edge", height))
+                    .at(onEdge())
+                    .set(new Setting.Marked(
+                            "marking gauge from the front, a square round the edge",
+                            height,
+                            "from the front, on the edge"))
                     .needs(Datum.OUTLINE_ROUTED)
                     .gives(marked)
                     .takes(5, 0, 0.001)
@@ -80,6 +92,7 @@ record EdgeHole(
         Operation.Builder step = Operation.of(
                         Work.CAVITY, feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
                 .set(drilled)
+                .at(onEdge())
                 .cuts(Change.Remove.fromBody(feature, bore))
                 .needs(
                         Datum.OUTLINE_ROUTED,

@@ -108,6 +108,7 @@ final class HoleWork {
                 ? Solid.Prism.between(area, now, now + depth.value())
                 : Solid.Prism.between(area, now - depth.value(), now);
         return step.face(face)
+                .at(hole.feature().said(), hole.at())
                 .set(Drilling.to(build, wide, fit(hole), depth, "deep from the " + face.word()))
                 .cuts(Change.Remove.fromBody(hole.feature(), solid))
                 .needs(

@@ -11,6 +11,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.job.Build;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
@@ -23,11 +24,13 @@ import java.util.stream.IntStream;
 
 /** Strings through the body, with or without ferrules in the back. */
 record StringWork(Build build, Bridge.StringThrough through) {
-    /** One hole a string, at the strings' spread, from the front so that they meet the bridge. */
-    List<Point> places() {
+    /** One hole a string, the lowest first, at the strings' spread, from the front so that they meet the bridge. */
+    List<Place> places() {
         StringSetup strings = build.design().strings();
+        double middle = build.design().bridge().offCentre();
         return IntStream.range(0, strings.count())
-                .mapToObj(i -> new Point(build.design().bridge().offCentre() + strings.offset(i), through.y()))
+                .mapToObj(i -> new Place(
+                        "string " + (strings.count() - i), new Point(middle + strings.offset(i), through.y())))
                 .toList();
     }
 
@@ -53,9 +56,10 @@ record StringWork(Build build, Bridge.StringThrough through) {
                 .joins(Set.of(Feature.BACK, Bridge.FERRULES))
                 .caution(Caution.DRILL)
                 .takes(25, 0, 0.01);
-        for (Point at : places()) {
-            Region hole = Region.disc(at, wide);
-            step.cuts(Change.Remove.fromBody(Bridge.STRING_HOLES, Solid.Prism.between(hole, top, bottom)))
+        for (Place place : places()) {
+            Region hole = Region.disc(place.at(), wide);
+            step.at(place)
+                    .cuts(Change.Remove.fromBody(Bridge.STRING_HOLES, Solid.Prism.between(hole, top, bottom)))
                     .needs(Datum.wood(build, hole));
         }
         return step;

@@ -37,10 +37,12 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
 
     /** The small holes at the ends of a slot. */
     static Region ends(Control control) {
-        double aside = Math.max(0, control.slot() - control.opening()) / 2;
-        Point one = new Point(control.at().x(), control.at().y() - aside);
-        Point other = new Point(control.at().x(), control.at().y() + aside);
-        return Region.disc(one, control.opening()).union(Region.disc(other, control.opening()));
+        return Region.disc(end(control, -1), control.opening()).union(Region.disc(end(control, 1), control.opening()));
+    }
+
+    /** The middle of one of them: 1 towards the neck, -1 towards the tail. */
+    private static Point end(Control control, int way) {
+        return control.at().plus(0, way * Math.max(0, control.slot() - control.opening()) / 2);
     }
 
     List<Operation> operations() {
@@ -80,6 +82,8 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                         StepKind.DRILL,
                         "Drill two holes at the ends of the " + said() + "'s slot")
                 .set(Drilling.to(build, control.opening(), Fit.CLEAR, depth, "deep from the front"))
+                .at("neck end", end(control, 1))
+                .at("tail end", end(control, -1))
                 .cuts(Change.Remove.fromBody(
                         control.feature(), Solid.Prism.between(holes, front, front + depth.value())))
                 .needs(

@@ -3,7 +3,9 @@ package ebauche.core.contour;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Work;
+import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
@@ -15,16 +17,20 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Course;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Contours and carved tops: each its line drawn, then carved to leave what finish sanding takes.
@@ -41,6 +47,12 @@ public final class ContourStation implements Station {
 
     private static final int BEGIN = 10;
 
+    /** Farther than any body reaches, mm. */
+    private static final double FAR = 2000;
+
+    /** A line as an area, mm to either side. */
+    private static final double THIN = 0.01;
+
     @Override
     public Work work() {
         return Work.CONTOUR;
@@ -55,7 +67,7 @@ public final class ContourStation implements Station {
     public List<Operation> operations(Build build) {
         List<Operation> steps = new ArrayList<>();
         for (Contour.Laid laid : build.contours()) {
-            steps.add(line(laid));
+            steps.add(line(build, laid));
             steps.add(carve(build, laid));
         }
         return steps;
@@ -67,24 +79,57 @@ public final class ContourStation implements Station {
                 "the line of the " + contour.feature().said() + " drawn");
     }
 
-    private static Operation line(Contour.Laid laid) {
+    private static Operation line(Build build, Contour.Laid laid) {
         Contour contour = laid.contour();
-        boolean round = contour.start() instanceof Contour.Start.Round;
-        return Operation.of(
+        Operation.Builder step = Operation.of(
                         Work.CONTOUR,
                         contour.feature(),
                         StepKind.LINE,
                         "Draw the line of the " + contour.feature().said() + " on the "
                                 + contour.face().word())
                 .face(contour.face())
-                .set(new Setting.ByHand(
-                        round
-                                ? "compass or gauge run along the edge; tape on the flat that stays"
-                                : "long rule or thin batten, tape on the side that stays"))
+                .set(drawing(contour))
                 .needs(Datum.centreLine(contour.face()), Datum.OUTLINE_ROUTED)
                 .gives(drawn(contour))
-                .takes(8, 0, 0)
-                .build();
+                .takes(8, 0, 0);
+        ends(laid, build.design().outline().region()).forEach(step::at);
+        return step.build();
+    }
+
+    private static Setting drawing(Contour contour) {
+        if (contour.start() instanceof Contour.Start.Round round) {
+            Reckoning inside = Reckoning.of("line inside the edge", Quantity.LENGTH)
+                    .length("wanted", Fact.typed(round.width()))
+                    .is(round.width(), "wanted");
+            return new Setting.Marked(
+                    "compass or gauge run along the edge; tape on the flat that stays", inside, "inside the edge");
+        }
+        return new Setting.ByHand("long rule or thin batten, tape on the side that stays");
+    }
+
+    /** Where the line meets the edge, the end nearer the neck first; none of one that runs all round. */
+    private static List<Place> ends(Contour.Laid laid, Region body) {
+        if (laid.contour().start() instanceof Contour.Start.Round round) {
+            EdgeWalk edge = new EdgeWalk(body);
+            return round.along()
+                    .map(s -> List.of(
+                            new Place("where it begins to fade", edge.at(edge.nearest(s.from()), 0)),
+                            new Place("where it begins to fade", edge.at(edge.nearest(s.to()), 0))))
+                    .orElse(List.of());
+        }
+        Course.Line line = (Course.Line) laid.course();
+        Point from = line.from();
+        double length = from.distance(line.to());
+        double dx = (line.to().x() - from.x()) / length;
+        double dy = (line.to().y() - from.y()) / length;
+        Region on = Region.alongLine(List.of(from.plus(-FAR * dx, -FAR * dy), from.plus(FAR * dx, FAR * dy)), THIN)
+                .intersection(body);
+        Point one = on.farthest(dx, dy);
+        Point other = on.farthest(-dx, -dy);
+        return Stream.of(one, other)
+                .sorted(Comparator.comparingDouble(Point::y).reversed())
+                .map(p -> new Place("on the edge", p))
+                .toList();
     }
 
     private static Operation carve(Build build, Contour.Laid laid) {

@@ -13,6 +13,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
@@ -26,6 +27,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** The holes that the neck's screws pass, the seats of their ferrules, and the pilots in the heel. */
 record NeckHoles(Build build) {
@@ -46,7 +48,7 @@ record NeckHoles(Build build) {
                 Work.NECK,
                 NeckJoint.SCREWS,
                 "neck screws",
-                neck.screws(),
+                places(),
                 neck.screwHole(),
                 build.fitting().neckFerrule(neck));
         List<Operation> steps = new ArrayList<>(holes.operations(
@@ -54,6 +56,13 @@ record NeckHoles(Build build) {
                 (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
         steps.add(heel(window.get(), neckIn, holes.done()));
         return steps;
+    }
+
+    private List<Place> places() {
+        List<Point> screws = build.design().neck().screws();
+        return IntStream.range(0, screws.size())
+                .mapToObj(i -> new Place("screw " + (i + 1), screws.get(i)))
+                .toList();
     }
 
     /** Drilled in the pocket with the flat back on scrap; holes that seats lie over are opened through these, where the back may be carved. */
@@ -80,12 +89,13 @@ record NeckHoles(Build build) {
         double finished = build.faces().backFinished();
         double seats =
                 build.fitting().neckFerrule(neck).map(f -> f.depth().value()).orElse(0.0);
-        for (Point at : neck.screws()) {
-            Region hole = Region.disc(at, wide);
+        for (Place place : places()) {
+            Region hole = Region.disc(place.at(), wide);
             boolean inPocket = neck.pocket().contains(hole);
             double top = inPocket ? floor.shallowest(hole) : build.faces().frontNow();
             Solid bore = Solid.Prism.between(hole, top, back);
-            step.cuts(Change.Remove.fromBody(NeckJoint.SCREWS, bore))
+            step.at(place)
+                    .cuts(Change.Remove.fromBody(NeckJoint.SCREWS, bore))
                     .needs(new Condition.Wood(hole, finished - seats - 1, finished - seats));
         }
         return step;
@@ -104,7 +114,7 @@ record NeckHoles(Build build) {
                 .length(screw, Math.min(chosen, most))
                 .length(body.what(), body.asFact())
                 .is(Math.min(chosen, most) - body.value(), screw + " − " + body.what());
-        return Operation.of(
+        Operation.Builder step = Operation.of(
                         Work.NECK,
                         NeckJoint.SCREWS,
                         StepKind.HEEL,
@@ -112,7 +122,8 @@ record NeckHoles(Build build) {
                 .set(pilot.to(depth, "deep in the heel, a flag of tape on the drill"))
                 .needs(holes, neckIn)
                 .caution(Caution.DRILL)
-                .takes(20, 0, 0.004)
-                .build();
+                .takes(20, 0, 0.004);
+        places().forEach(step::at);
+        return step.build();
     }
 }

@@ -3,6 +3,7 @@ package ebauche.core.operation;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
@@ -25,6 +26,7 @@ import java.util.TreeSet;
  * @param spoils what it takes away by declaration; cuts take away more by where they are
  * @param joins features that this one is meant to break into
  * @param opening where what it cuts is meant to break out of the edge, if it is
+ * @param places where it marks, drills or draws, in the order of marking
  * @param inspections what to measure
  * @param cautions what can go wrong
  * @param handsOnMinutes of work
@@ -43,6 +45,7 @@ public record Operation(
         List<Condition> spoils,
         Set<Feature> joins,
         Optional<WoodLeft.Opening> opening,
+        List<Place> places,
         List<Inspection> inspections,
         List<Caution> cautions,
         int handsOnMinutes,
@@ -55,6 +58,7 @@ public record Operation(
         gives = List.copyOf(gives);
         spoils = List.copyOf(spoils);
         joins = Set.copyOf(joins);
+        places = List.copyOf(places);
         inspections = List.copyOf(inspections);
         cautions = List.copyOf(cautions);
     }
@@ -110,6 +114,7 @@ public record Operation(
                 spoils,
                 joins,
                 where,
+                places,
                 inspections,
                 minded,
                 handsOnMinutes,
@@ -138,6 +143,7 @@ public record Operation(
         private final List<Condition> spoils = new ArrayList<>();
         private final Set<Feature> joins = new TreeSet<>();
         private Optional<WoodLeft.Opening> opening = Optional.empty();
+        private final List<Place> places = new ArrayList<>();
         private final List<Inspection> inspections = new ArrayList<>();
         private final List<Caution> cautions = new ArrayList<>();
         private int handsOn;
@@ -190,6 +196,16 @@ public record Operation(
             return this;
         }
 
+        /** A place that it marks, drills or draws through. */
+        public Builder at(Place place) {
+            places.add(place);
+            return this;
+        }
+
+        public Builder at(String name, Point where) {
+            return at(new Place(name, where));
+        }
+
         public Builder inspect(Inspection inspection) {
             inspections.add(inspection);
             return this;
@@ -221,6 +237,7 @@ public record Operation(
                     spoils,
                     joins,
                     opening,
+                    places,
                     inspections,
                     cautions,
                     handsOn,

@@ -248,7 +248,7 @@ public sealed interface Setting {
     }
 
     /** A line or a place marked so far from something. */
-    record Marked(String tool, Reckoning from) implements Setting {
+    record Marked(String tool, Reckoning from, String figureSays) implements Setting {
         @Override
         public String kind() {
             return "marked";
@@ -257,11 +257,6 @@ public sealed interface Setting {
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(from);
-        }
-
-        @Override
-        public String figureSays() {
-            return "from the front, on the edge";
         }
 
         @Override

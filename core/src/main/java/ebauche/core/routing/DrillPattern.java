@@ -40,9 +40,13 @@ public record DrillPattern(Drill drill, List<Point> holes, double share) {
      * @param holes that are there already: the drill's spur needs wood beside them
      */
     public static DrillPattern of(Region cavity, Drill drill, double skin, Region holes) {
-        Region inside = cavity.grown(-skin);
-        Region places = inside.grown(-drill.diameter() / 2 + TOUCH);
-        return of(inside, holes.isEmpty() ? places : places.minus(holes.grown(BESIDE)), drill);
+        return of(cavity.grown(-skin), centres(cavity, drill, skin, holes), drill);
+    }
+
+    /** Where its middle may stand; nowhere where it is too wide, or holes that are there leave its spur no wood. */
+    static Region centres(Region cavity, Drill drill, double skin, Region holes) {
+        Region places = cavity.grown(-skin).grown(-drill.diameter() / 2 + TOUCH);
+        return holes.isEmpty() ? places : places.minus(holes.grown(BESIDE));
     }
 
     private static DrillPattern of(Region inside, Region centres, Drill drill) {

@@ -210,6 +210,8 @@ public record GuidedPocket(
     Optional<Region> drilled() {
         return isDeep()
                 ? forstner()
+                        .filter(drill -> !DrillPattern.centres(waste(), drill, SKIN, before.holes())
+                                .isEmpty())
                         .map(drill -> waste().grown(-SKIN).opened(drill.diameter()))
                         .filter(core -> !core.isEmpty())
                 : Optional.empty();

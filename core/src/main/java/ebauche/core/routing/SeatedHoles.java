@@ -12,6 +12,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
@@ -29,7 +30,7 @@ import java.util.Set;
  * @param work that the steps belong to
  * @param feature of the holes
  * @param what they are for, as the bench says it, such as {@code strings}
- * @param places of their middles
+ * @param places of their middles, named
  * @param wide diameter of the holes, mm
  * @param ferrule that the seats are for, if there are any
  */
@@ -38,7 +39,7 @@ public record SeatedHoles(
         Work work,
         Feature feature,
         String what,
-        List<Point> places,
+        List<Place> places,
         double wide,
         Optional<FerruleFit> ferrule) {
     /** Small enough for a spur, stiff enough for a body: common practice. */
@@ -111,10 +112,11 @@ public record SeatedHoles(
                 .takes(25, 0, 0.008);
         double back = build.faces().backNow();
         double floor = build.faces().planeUnderFinished(Face.BACK, finished.value());
-        for (Point at : places) {
+        for (Place place : places) {
+            Point at = place.at();
             Region hole = Region.disc(at, seat);
             double fall = build.finished(Face.BACK).fall(at);
-            step.cuts(Change.Remove.fromBody(fit.feature(), Solid.Prism.between(hole, floor - fall, back)));
+            step.at(place).cuts(Change.Remove.fromBody(fit.feature(), Solid.Prism.between(hole, floor - fall, back)));
             Datum.carvesToCome(build, Face.BACK, hole).forEach(step::needs);
         }
         return step;

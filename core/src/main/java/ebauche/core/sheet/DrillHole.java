@@ -2,10 +2,12 @@ package ebauche.core.sheet;
 
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
@@ -13,14 +15,19 @@ import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One hole of the drill list, placed from the centre line and the scale.
  *
  * @param step the operation that drills it
+ * @param name which of its holes it is, as its places are called
  * @param at its middle on the plan, or where it enters the edge; x from the centre line, y from the scale line
  * @param face it is drilled from; for a hole in the edge, the face its height is measured from
+ * @param from what its distance along the centre line is measured from
+ * @param along that distance, towards the neck positive, mm
  * @param fromFret12 along the body from fret 12 towards the bridge, mm
  * @param diameter mm
  * @param depth from that face as it is now; for a hole in the edge, from that face to its middle
@@ -29,8 +36,11 @@ import java.util.List;
  */
 public record DrillHole(
         Operation step,
+        String name,
         Point at,
         Face face,
+        MarkingOut.Along from,
+        double along,
         double fromFret12,
         double diameter,
         Reckoning depth,
@@ -43,36 +53,59 @@ public record DrillHole(
     /** Every hole that is drilled for a part or a screw, in the order of the plan; drilled waste is no hole. */
     public static List<DrillHole> of(BuildPlan plan) {
         List<DrillHole> holes = new ArrayList<>();
-        for (BuildPlan.PlanStep step : plan.steps()) {
+        for (int i = 0; i < plan.steps().size(); i++) {
+            BuildPlan.PlanStep step = plan.steps().get(i);
             Operation op = step.operation();
+            Optional<MarkingOut> card = MarkingOut.of(plan, i);
             if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
                 for (Change change : op.changes()) {
-                    holes.add(hole(plan, step, change.solid()));
+                    if (change.solid() instanceof Bore bore) {
+                        holes.add(bored(plan, step, card, bore));
+                    } else {
+                        change.solid()
+                                .plan()
+                                .parts()
+                                .forEach(hole -> holes.add(hole(plan, step, card, change.solid(), hole)));
+                    }
                 }
             }
         }
         return holes;
     }
 
-    private static DrillHole hole(BuildPlan plan, BuildPlan.PlanStep step, Solid solid) {
+    /** The mark that a hole is drilled on; what a record alone knows of is measured from the saddle line. */
+    private static MarkingOut.Mark mark(Operation step, Optional<MarkingOut> card, Point at) {
+        return card.flatMap(c -> c.marks().stream()
+                        .min(Comparator.comparingDouble(m -> m.place().at().distance(at))))
+                .orElseGet(() -> new MarkingOut.Mark(1, new Place(step.feature().said(), at), at.x(), at.y()));
+    }
+
+    private static MarkingOut.Along from(Optional<MarkingOut> card) {
+        return card.map(MarkingOut::from).orElse(MarkingOut.Along.SADDLE_LINE);
+    }
+
+    /** One of the holes that a step drills as one. */
+    private static DrillHole hole(
+            BuildPlan plan, BuildPlan.PlanStep step, Optional<MarkingOut> card, Solid solid, Region hole) {
         FinishedFaces faces = plan.build().faces();
         double fret12 = plan.build().design().fret(12);
-        if (solid instanceof Bore bore) {
-            return bored(plan, step, bore);
-        }
         Face face = step.operation().face();
         double far = face == Face.FRONT ? solid.deepest() : solid.shallowest();
         Reckoning depth = Reckoning.of("hole's depth", Quantity.LENGTH)
                 .length("its end", far)
                 .length(face.word() + " now", faces.now(face))
                 .is(faces.fromFaceNow(face, far), face == Face.FRONT ? "its end − front now" : "back now − its end");
-        Point at = solid.plan().centroid();
+        Point at = hole.centroid();
+        MarkingOut.Mark mark = mark(step.operation(), card, at);
         return new DrillHole(
                 step.operation(),
+                mark.place().name(),
                 at,
                 face,
+                from(card),
+                mark.along(),
                 fret12 - at.y(),
-                solid.plan().maxX() - solid.plan().minX(),
+                hole.maxX() - hole.minX(),
                 depth,
                 false,
                 solid.deepest() >= faces.backNow() - NEARLY && solid.shallowest() <= faces.frontNow() + NEARLY,
@@ -80,7 +113,7 @@ public record DrillHole(
     }
 
     /** In the edge its height is what is set out, on a face its length. */
-    private static DrillHole bored(BuildPlan plan, BuildPlan.PlanStep step, Bore bore) {
+    private static DrillHole bored(BuildPlan plan, BuildPlan.PlanStep step, Optional<MarkingOut> card, Bore bore) {
         FinishedFaces faces = plan.build().faces();
         Face face = step.operation().face();
         boolean inEdge = faces.fromFaceNow(face, bore.fromDepth()) > NEARLY;
@@ -91,11 +124,15 @@ public record DrillHole(
         Reckoning length = Reckoning.of("hole's length", Quantity.LENGTH)
                 .length("along its axis", bore.length())
                 .is(bore.length(), "along its axis");
+        MarkingOut.Mark mark = mark(step.operation(), card, bore.from());
         return new DrillHole(
                 step.operation(),
-                bore.from(),
+                mark.place().name(),
+                mark.place().at(),
                 inEdge ? Face.FRONT : face,
-                plan.build().design().fret(12) - bore.from().y(),
+                from(card),
+                mark.along(),
+                plan.build().design().fret(12) - mark.place().at().y(),
                 bore.diameter(),
                 inEdge ? height : length,
                 inEdge,

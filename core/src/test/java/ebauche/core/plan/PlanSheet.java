@@ -10,12 +10,14 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.passes.Pass;
 import ebauche.core.realism.Realism;
 import ebauche.core.sheet.DepthCard;
 import ebauche.core.sheet.DrillHole;
+import ebauche.core.sheet.MarkingOut;
 import ebauche.core.sheet.TemplateSheet;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
@@ -96,6 +98,9 @@ final class PlanSheet {
                 o.setting().figure().map(PlanSheet::sum).orElse(""),
                 o.setting().figureSays(),
                 o.setting().feed().name().toLowerCase(Locale.ROOT));
+        for (Place p : MarkingOut.places(plan.build(), o)) {
+            line("  at", p.name(), at(p.at()));
+        }
         for (Pass p : o.setting().passes()) {
             line(
                     "  pass",
@@ -196,7 +201,9 @@ final class PlanSheet {
         line(
                 "hole",
                 h.step().key(),
+                h.name(),
                 at(h.at()),
+                n(h.along()) + " from " + h.from().words(),
                 h.face().word(),
                 "from fret 12 " + n(h.fromFret12()),
                 "wide " + n(h.diameter()),

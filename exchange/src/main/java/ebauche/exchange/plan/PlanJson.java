@@ -14,6 +14,7 @@ import ebauche.core.order.Link;
 import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.Stock;
 import ebauche.core.stock.WoodLeft;
 import ebauche.exchange.json.JsonText;
@@ -79,6 +80,7 @@ public final class PlanJson {
                 .put("title", op.title());
         out.put("face", op.face().word()).put("done", step.done());
         out.set("setting", setting(op.setting()));
+        MarkingOut.of(plan, plan.indexOf(step)).ifPresent(m -> out.set("marks", marks(m)));
         out.set("needs", words(op.needs()));
         out.set("gives", words(op.gives()));
         out.set("spoils", words(op.spoils()));
@@ -97,6 +99,18 @@ public final class PlanJson {
         out.putObject("slip")
                 .put("minutes", step.slip().minutes())
                 .put("timberGrams", step.slip().timberGrams());
+        return out;
+    }
+
+    /** Where it marks or drills: along the centre line from a line or an end of the body, and across from the centre line. */
+    private static ObjectNode marks(MarkingOut card) {
+        ObjectNode out = JSON.objectNode().put("alongFrom", word(card.from()));
+        ArrayNode places = out.putArray("places");
+        card.marks()
+                .forEach(m -> places.addObject()
+                        .put("name", m.place().name())
+                        .put("along", m.along())
+                        .put("across", m.across()));
         return out;
     }
 
