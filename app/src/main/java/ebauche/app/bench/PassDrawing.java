@@ -5,11 +5,14 @@ import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.MarkingOut;
+import java.util.List;
 
 /** This pass at the bench: the body as it lies, what is cut now, and which way the router goes round it. */
 public final class PassDrawing {
@@ -47,11 +50,23 @@ public final class PassDrawing {
             }
         }
         svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));
-        MarkingOut.of(plan, step).ifPresent(m -> marks(svg, frame, m));
+        MarkingOut.of(plan, step).ifPresent(m -> {
+            if (op.key().is(StepKind.LINE) && op.setting().figure().isEmpty()) {
+                line(svg, frame, m.marks());
+            }
+            marks(svg, frame, m);
+        });
         if (op.setting().feed() != Setting.Feed.NONE) {
             feed(svg, frame, now.isEmpty() ? body : now, op.setting().feed());
         }
         return svg.done();
+    }
+
+    /** A straight line to draw, from its first mark to its last. */
+    private static void line(Svg svg, Frame frame, List<MarkingOut.Mark> marks) {
+        Point from = marks.get(0).place().at();
+        Point to = marks.get(marks.size() - 1).place().at();
+        svg.line("mark-line", frame.x(from), frame.y(from), frame.x(to), frame.y(to));
     }
 
     /** The places to mark, numbered as on the card; where they stand close the first and the last have their numbers. */
@@ -60,9 +75,9 @@ public final class PassDrawing {
         for (MarkingOut.Mark mark : card.marks()) {
             double x = frame.x(mark.place().at());
             double y = frame.y(mark.place().at());
-            svg.circle("mark", x, y, 2.5);
+            svg.circle("mark", x, y, 4);
             if (most <= MOST_NUMBERED || mark.number() == 1 || mark.number() == most) {
-                svg.text("mark-number", x + 5, y - 4, "start", String.valueOf(mark.number()));
+                svg.text("mark-number", x + 7, y - 6, "start", String.valueOf(mark.number()));
             }
         }
     }

@@ -12,6 +12,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.measure.Source;
 import ebauche.core.operation.Inspection;
+import ebauche.core.sheet.DrillHole;
 import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
@@ -319,18 +320,31 @@ public record Figures(LengthUnit unit) {
         return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
     }
 
-    /** How far a place lies from the saddle line or from an end of the body, along the centre line. */
-    public String lengthways(double y, MarkingOut.Along from) {
-        if (Math.abs(y) < ON_THE_LINE) {
-            return "on it";
-        }
-        String toward = from == MarkingOut.Along.SADDLE_LINE ? y > 0 ? " toward the neck" : " toward the tail" : "";
-        return length(Math.abs(y)) + toward;
+    /** A distance to mark: as fine as a rule shows it, or where little hangs on it as a tape does. */
+    public String marked(double millimetres, MarkingOut card) {
+        return card.roughly() ? tape(millimetres) : length(millimetres);
     }
 
-    /** The same with what it is measured from. */
-    public String lengthwaysFrom(double y, MarkingOut.Along from) {
-        return Math.abs(y) < ON_THE_LINE ? "on " + from.words() : lengthways(y, from) + " from " + from.words();
+    /** How far a mark lies to the side of the centre line, and on which. */
+    public String sideways(double x, MarkingOut card, Hand hand) {
+        return Math.abs(x) < ON_THE_LINE ? "on it" : marked(Math.abs(x), card) + " " + hand.side(x);
+    }
+
+    /** How far a mark lies along the centre line from what the card measures from. */
+    public String lengthways(double y, MarkingOut card) {
+        return Math.abs(y) < ON_THE_LINE ? "on it" : marked(Math.abs(y), card) + toward(y, card.from());
+    }
+
+    private static String toward(double y, MarkingOut.Along from) {
+        return from == MarkingOut.Along.SADDLE_LINE ? y > 0 ? " toward the neck" : " toward the tail" : "";
+    }
+
+    /** How far a hole lies along the centre line, with what that is measured from. */
+    public String lengthways(DrillHole hole) {
+        MarkingOut.Along from = hole.from();
+        return Math.abs(hole.along()) < ON_THE_LINE
+                ? "on " + from.words()
+                : length(Math.abs(hole.along())) + toward(hole.along(), from) + " from " + from.words();
     }
 
     /** {@code 9.4 %}. */

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * Where a step's places lie, from two lines on the wood that a rule can be laid to: the centre line, and square to it the saddle line
@@ -28,10 +29,12 @@ import java.util.OptionalDouble;
  * @param face that is up
  * @param from what the distances along the centre line are measured from
  * @param marks in the order of marking
+ * @param roughly whether nothing hangs on a millimetre: waste that is drilled out, a line to carve to
  * @param check one distance to measure across the marks
  * @param there the earlier step that has marked or drilled all of these places, if one has
  */
-public record MarkingOut(Face face, Along from, List<Mark> marks, Check check, Optional<Operation> there) {
+public record MarkingOut(
+        Face face, Along from, List<Mark> marks, boolean roughly, Check check, Optional<Operation> there) {
     /** What distances along the centre line are measured from. */
     public enum Along {
         SADDLE_LINE("the saddle line"),
@@ -65,6 +68,8 @@ public record MarkingOut(Face face, Along from, List<Mark> marks, Check check, O
      * @param other number of the other mark
      */
     public record Check(int one, int other, Reckoning straight) {}
+
+    private static final Set<StepKind> ROUGH = Set.of(StepKind.WASTE, StepKind.LINE);
 
     /** Two places this close are the same mark, mm. */
     private static final double SAME = 0.05;
@@ -102,7 +107,13 @@ public record MarkingOut(Face face, Along from, List<Mark> marks, Check check, O
             marks.add(
                     new Mark(marks.size() + 1, place, place.at().x(), place.at().y() - zero));
         }
-        return Optional.of(new MarkingOut(step.face(), from, marks, check(marks, from), there(places, before)));
+        return Optional.of(new MarkingOut(
+                step.face(),
+                from,
+                marks,
+                ROUGH.contains(step.key().kind()),
+                check(marks, from),
+                there(places, before)));
     }
 
     /** Where a step marks or drills; a pattern for the waste is laid out when somebody asks for it. */
