@@ -13,10 +13,14 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.MarkingOut;
 import java.util.List;
+import java.util.Optional;
 
 /** This pass at the bench: the body as it lies, what is cut now, and which way the router goes round it. */
 public final class PassDrawing {
     private static final double WIDTH = 720;
+    /** Beside a table of marks. */
+    private static final double NARROW = 430;
+
     private static final double HEIGHT = 300;
     private static final double MARGIN = 14;
     private static final int MOST_NUMBERED = 8;
@@ -25,14 +29,16 @@ public final class PassDrawing {
 
     public static String of(BuildPlan plan, Figures fig, int step) {
         Operation op = plan.steps().get(step).operation();
+        Optional<MarkingOut> marking = MarkingOut.of(plan, step);
+        double width = marking.isPresent() ? NARROW : WIDTH;
         Region body = plan.build().design().outline().region();
         double scale = Math.min(
-                (WIDTH - 2 * MARGIN) / (body.maxY() - body.minY()),
+                (width - 2 * MARGIN) / (body.maxY() - body.minY()),
                 (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
         double middleX = (body.maxX() + body.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
         Frame frame = new Frame(
-                scale, WIDTH / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
-        Svg svg = new Svg(WIDTH, HEIGHT, "board", op.title() + ", " + op.face().word() + " up");
+                scale, width / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
+        Svg svg = new Svg(width, HEIGHT, "board", op.title() + ", " + op.face().word() + " up");
         svg.open("defs");
         svg.hatch("hatch-front", "hatch-line", 6, 45);
         svg.hatch("hatch-back", "hatch-line", 6, -45);
@@ -50,7 +56,7 @@ public final class PassDrawing {
             }
         }
         svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));
-        MarkingOut.of(plan, step).ifPresent(m -> {
+        marking.ifPresent(m -> {
             if (op.key().is(StepKind.LINE) && op.setting().figure().isEmpty()) {
                 line(svg, frame, m.marks());
             }

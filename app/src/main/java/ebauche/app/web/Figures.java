@@ -332,7 +332,16 @@ public record Figures(LengthUnit unit) {
 
     /** How far a mark lies along the centre line from what the card measures from. */
     public String lengthways(double y, MarkingOut card) {
-        return Math.abs(y) < ON_THE_LINE ? "on it" : marked(Math.abs(y), card) + toward(y, card.from());
+        String way = card.oneWay().isPresent() ? "" : toward(y, card.from());
+        return Math.abs(y) < ON_THE_LINE ? "on it" : marked(Math.abs(y), card) + way;
+    }
+
+    /** What a card's distances along the centre line are measured from, and which way, if they all go one way. */
+    public String from(MarkingOut card) {
+        return "from " + card.from().words()
+                + card.oneWay().stream()
+                        .mapToObj(way -> toward(way, card.from()))
+                        .collect(Collectors.joining());
     }
 
     private static String toward(double y, MarkingOut.Along from) {

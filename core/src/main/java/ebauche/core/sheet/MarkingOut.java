@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -76,6 +77,13 @@ public record MarkingOut(
 
     public MarkingOut {
         marks = List.copyOf(marks);
+    }
+
+    /** Which way all of its marks lie along the centre line: 1 to the neck, -1 to the tail; empty where they lie both ways. */
+    public OptionalInt oneWay() {
+        boolean neck = marks.stream().anyMatch(m -> m.along() > 0);
+        boolean tail = marks.stream().anyMatch(m -> m.along() < 0);
+        return neck && tail ? OptionalInt.empty() : OptionalInt.of(tail ? -1 : 1);
     }
 
     /** The places of one step of a plan; none where it has none. */

@@ -29,6 +29,7 @@ class MarkingOutTest {
         assertThat(card.marks().get(1).along()).isCloseTo(4, within(1e-9));
         assertThat(card.check().straight().value()).isCloseTo(74, within(1e-9));
         assertThat(card.there()).isEmpty();
+        assertThat(card.oneWay()).hasValue(1);
     }
 
     @Test
