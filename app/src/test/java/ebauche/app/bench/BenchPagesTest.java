@@ -53,6 +53,15 @@ class BenchPagesTest extends WithVisitor {
                 .orElse(null);
     }
 
+    @Test
+    void a_card_says_where_its_holes_are_marked() {
+        String card = me.get(here + "/bench?step=bridge-studs:drill").body();
+        assertThat(card)
+                .contains("from the saddle line toward the tail", "bass stud", "treble stud", "straight from 1 to 2");
+        String jack = me.get(here + "/bench?step=jack:drill").body();
+        assertThat(jack).contains("Already there: “", "Mark the middle of the jack's hole on the edge");
+    }
+
     private HttpResponse<String> read(UUID entry, String value) {
         BuildPlan.PlanStep step = measured();
         return me.post(
