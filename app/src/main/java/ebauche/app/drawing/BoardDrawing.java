@@ -128,7 +128,7 @@ public final class BoardDrawing {
                 lengthTop - 7,
                 "start",
                 Figures.parts("lengthwise, " + side(lines.acrossAt())));
-        String before = lines.alongAt() < 0 ? " behind the saddles" : " before the saddles";
+        String before = lines.alongAt() < 0 ? " tail side of the saddles" : " neck side of the saddles";
         svg.figure(
                 "caption",
                 crossLeft + deep,

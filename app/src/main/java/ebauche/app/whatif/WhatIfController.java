@@ -114,17 +114,16 @@ class WhatIfController {
 
     private static List<Measure> numbers(BodyDesign design, Figures fig) {
         List<Measure> numbers = new ArrayList<>();
-        numbers.add(new Measure("thickness", "the body were thick, now " + fig.length(design.thickness())));
+        numbers.add(new Measure("thickness", "body thickness, now " + fig.length(design.thickness())));
         numbers.add(new Measure(
                 "angle",
-                "the neck were tilted, degrees, now "
-                        + fig.decimal(design.neck().angle(), 1)));
+                "neck angle in degrees, now " + fig.decimal(design.neck().angle(), 1)));
         numbers.add(new Measure(
-                "heel", "the heel were thick, now " + fig.length(design.neck().heelThickness())));
+                "heel", "heel thickness, now " + fig.length(design.neck().heelThickness())));
         OptionalDouble saddle = design.bridge().wantedSaddle();
         numbers.add(new Measure(
                 "saddle",
-                "the saddles stood over the front, now "
+                "saddles over the front, now "
                         + (saddle.isPresent() ? fig.length(saddle.getAsDouble()) : "the middle of the window")));
         for (Cavity cavity : design.cavities()) {
             String field = WhatIfQuestion.FLOOR + cavity.id();
@@ -135,7 +134,7 @@ class WhatIfController {
                 String wood = cavity.throughWood() ? "wood left over the " : "wood left under the ";
                 numbers.add(new Measure(field, wood + over + ", now " + fig.length(leaving.wood())));
             } else if (cavity.floor() instanceof Cavity.Floor.Deep deep) {
-                numbers.add(new Measure(field, "the " + over + " were deep, now " + fig.length(deep.depth())));
+                numbers.add(new Measure(field, over + " depth, now " + fig.length(deep.depth())));
             }
         }
         return numbers;

@@ -155,7 +155,7 @@ class AccountTest extends WithApp {
                         .firstValue("Location")
                         .orElseThrow())
                 .endsWith("/");
-        assertThat(me.get("/").body()).contains("Hill End").contains("Take a body on");
+        assertThat(me.get("/").body()).contains("Hill End").contains("New body");
         HttpResponse<String> again = visitor().post("/sign-in", "/new-shop", fields);
         assertThat(again.statusCode()).isEqualTo(422);
         assertThat(again.body()).contains("already signs in here");

@@ -59,7 +59,7 @@ class BenchPagesTest extends WithVisitor {
         assertThat(card)
                 .contains("from the saddle line toward the tail", "bass stud", "treble stud", "straight from 1 to 2");
         String jack = me.get(here + "/bench?step=jack:drill").body();
-        assertThat(jack).contains("Already there: “", "Mark the middle of the jack's hole on the edge");
+        assertThat(jack).contains("Already there: “", "Mark the middle of the jack");
     }
 
     private HttpResponse<String> read(UUID entry, String value) {

@@ -35,7 +35,7 @@ class PagesTest extends WithVisitor {
             delimiter = '|',
             value = {
                 "4000 mm | it can be 0 mm to 120 mm", "-3 mm | it can be", "NaN | is no length", "1e9 | is no length",
-                "99999 mm | beyond 10000 mm", "3/0 in | over nought", "1 in 2 mm | more than one unit",
+                "99999 mm | beyond 10000 mm", "3/0 in | over zero", "1 in 2 mm | more than one unit",
                         "deep | is no length"
             })
     void a_reading_that_cannot_be_is_refused_in_words_and_not_logged(String value, String words) {
@@ -85,9 +85,9 @@ class PagesTest extends WithVisitor {
             delimiter = '|',
             value = {
                 "neck.heelThickness | thick | is no length",
-                "neck.heelThickness | 0 mm | more than nought",
-                "neck.heelThickness | -2 mm | more than nought",
-                "neck.heelThickness | 1/0 in | over nought",
+                "neck.heelThickness | 0 mm | more than zero",
+                "neck.heelThickness | -2 mm | more than zero",
+                "neck.heelThickness | 1/0 in | over zero",
                 "neck.angle | 40 | between -10 and 10",
                 "neck.angle | steep | must be a number",
                 "thickness | 1e9 | is no length",

@@ -68,7 +68,7 @@ class CribPagesTest extends WithVisitor {
     @CsvSource(
             delimiter = '|',
             value = {
-                "diameter | 0 mm | must be more than nought",
+                "diameter | 0 mm | must be more than zero",
                 "diameter | wide | is no length",
                 "cutterLength | '' | is empty, and a length is wanted here",
                 "shank | 40 mm | must lie between 2 and 20",

@@ -145,13 +145,13 @@ class BenchStoriesTest extends Story {
     void what_went_wrong_is_logged_and_stands_in_the_log(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
-        button("Went wrong").click();
+        button("Log a mistake").click();
         page.getByLabel("What went wrong?").fill("bit slipped in the collet");
         button("Log it").click();
         assertThat(page.locator("#logged")).containsText("bit slipped in the collet");
         go("/log");
         assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("bit slipped")))
-                .containsText("Went wrong");
+                .containsText("Mistake");
     }
 
     @ParameterizedTest

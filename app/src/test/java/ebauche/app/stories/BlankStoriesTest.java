@@ -29,7 +29,7 @@ class BlankStoriesTest extends Story {
     /** A board just large enough for Sedge, with a knot in its middle. */
     private void putKnottyBoard() {
         go("/timber/new");
-        labelled("Chalked on it").fill("K1");
+        labelled("Mark").fill("K1");
         choice("Timber").selectOption("black cherry");
         labelled("Length").fill("536 mm");
         labelled("Width").fill("412 mm");

@@ -56,7 +56,7 @@ class BodyStoriesTest extends Story {
         form.getByLabel("inches").check();
         button("Open the shop").click();
         assertThat(page.getByText("No body yet.")).isVisible();
-        link("Take a body on").click();
+        link("New body").click();
         page.getByLabel("Called").fill("Bramble");
         page.getByLabel("Sedge").check();
         button("Take it on").click();
@@ -74,7 +74,7 @@ class BodyStoriesTest extends Story {
         assertThat(page.locator("#section-length")).isVisible();
         assertThat(page.locator("#section-cross")).isVisible();
         assertThat(page.getByText("from the edge")).isVisible();
-        page.getByLabel("Step after").click();
+        page.getByLabel("Next step").click();
         assertThat(page.getByText("Step 18 of 63")).isVisible();
         page.locator("a.division[data-step='outline:saw'] .bar").click();
         assertThat(page.getByRole(
@@ -236,7 +236,7 @@ class BodyStoriesTest extends Story {
     void a_body_leaves_and_comes_back_as_an_open_file(Screen screen, @TempDir Path folder) throws IOException {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock"));
-        Download download = page.waitForDownload(() -> link("Take the file").click());
+        Download download = page.waitForDownload(() -> link("Download").click());
         Path file = folder.resolve(download.suggestedFilename());
         download.saveAs(file);
         assertThat(BuildFile.read(Files.readAllBytes(file)).build().design().name())

@@ -144,7 +144,7 @@ class DepthStoriesTest extends Story {
     void a_what_if_is_thrown_away_and_another_kept(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock") + "/what-if");
-        labelled("the neck were tilted, degrees, now 0.0").fill("1");
+        labelled("neck angle in degrees, now 0.0").fill("1");
         assertThat(page.locator("[data-feature=neck]").first()).containsText("neck pocket, depth");
         accessible();
         fits();

@@ -38,7 +38,7 @@ class TimberStoriesTest extends Story {
 
     private void putBoard(String name, String timber, String length, String width, String thickness) {
         go("/timber/new");
-        labelled("Chalked on it").fill(name);
+        labelled("Mark").fill(name);
         choice("Timber").selectOption(timber);
         labelled("Length").fill(length);
         labelled("Width").fill(width);

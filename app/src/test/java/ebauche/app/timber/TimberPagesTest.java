@@ -60,7 +60,7 @@ class TimberPagesTest extends WithVisitor {
                 "width | -4 in | must lie between 5 and 1200",
                 "length | 90000 mm | is beyond 10000 mm",
                 "thickness | thick | is no length",
-                "thickness | 8/0 | is a fraction over nought",
+                "thickness | 8/0 | is a fraction over zero",
                 "species | cheese | is no timber known here",
                 "grainAngle | steep | is no number",
                 "grainAngle | 80 | must lie between -45 and 45",

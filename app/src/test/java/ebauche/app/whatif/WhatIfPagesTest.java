@@ -95,7 +95,7 @@ class WhatIfPagesTest extends WithVisitor {
                 "thickness  | -3 mm    | between 5 and 120",
                 "angle      | 40       | between -10 and 10",
                 "angle      | steep    | is no angle",
-                "heel       | 0 mm     | more than nought",
+                "heel       | 0 mm     | more than zero",
                 "part.bridge | usual:none | no longer in the box",
                 "part.pickup-none | usual:coil-wide | nothing to put it in",
                 "move.neck  | 3,3      | nothing of that name",

@@ -98,8 +98,8 @@ final class Passages {
                         control.feature(),
                         "The " + said + " goes through the cavity's mouth to its place.",
                         Reckoning.of("room beside the " + said, Quantity.LENGTH)
-                                .length("to the nearest wall, less than nought beyond it", room)
-                                .is(room, "to the nearest wall, less than nought beyond it"),
+                                .length("to the nearest wall, below zero beyond it", room)
+                                .is(room, "to the nearest wall, below zero beyond it"),
                         control.at(),
                         "Move it, or widen the cavity there.")
                 .fails(() -> Finding.stops(Work.CAVITY, "control-outside")

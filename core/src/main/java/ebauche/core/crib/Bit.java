@@ -164,8 +164,8 @@ public record Bit(
         Refusal.between(shank, 2, 20, "shank");
         Refusal.between(overallLength, cutterLength, 250, "overallLength");
         if (bearing == Bearing.NONE) {
-            Refusal.unless(bearingDiameter == 0, "bearingDiameter", "must be nought where there is no bearing");
-            Refusal.unless(bearingWidth == 0, "bearingWidth", "must be nought where there is no bearing");
+            Refusal.unless(bearingDiameter == 0, "bearingDiameter", "must be zero where there is no bearing");
+            Refusal.unless(bearingWidth == 0, "bearingWidth", "must be zero where there is no bearing");
         } else {
             Refusal.between(bearingDiameter, 2, 120, "bearingDiameter");
             Refusal.between(bearingWidth, 1, 40, "bearingWidth");

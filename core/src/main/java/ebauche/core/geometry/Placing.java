@@ -12,7 +12,7 @@ public record Placing(boolean mirrored, double scale, double turned, double dx, 
 
     public Placing {
         if (!(scale > 0) || !Double.isFinite(scale + turned + dx + dy)) {
-            throw new IllegalArgumentException("a drawing is laid down at a scale of more than nought");
+            throw new IllegalArgumentException("a drawing is laid down at a scale of more than zero");
         }
     }
 

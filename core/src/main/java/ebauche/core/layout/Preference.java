@@ -5,7 +5,7 @@ package ebauche.core.layout;
  * (common practice decides only which way each counts); what matters is their proportion.
  */
 public enum Preference {
-    BALANCED("a bit of all", 1.5, 3, 2.5, 1.5, 1, 0.5),
+    BALANCED("balanced", 1.5, 3, 2.5, 1.5, 1, 0.5),
     LEAST_WASTE("least timber used up", 5, 1.5, 1, 0.5, 0.7, 0.5),
     FEWEST_SEAMS("fewest seams", 1, 10, 3, 2, 1, 0.5),
     CLEANEST("nothing on show", 0.8, 2.5, 2.5, 1.5, 4, 0.5),

@@ -123,7 +123,7 @@ public final class Length implements Comparable<Length> {
     private static double fraction(Matcher m, String read) {
         double bottom = Double.parseDouble(m.group("bottom"));
         if (bottom == 0) {
-            throw new LengthFormatException(read, "is a fraction over nought");
+            throw new LengthFormatException(read, "is a fraction over zero");
         }
         double whole = m.group("whole") == null ? 0 : Double.parseDouble(m.group("whole"));
         return whole + Double.parseDouble(m.group("top")) / bottom;

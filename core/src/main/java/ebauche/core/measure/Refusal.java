@@ -28,11 +28,11 @@ public final class Refusal extends IllegalArgumentException {
 
     /** Refuses nought, negative and not-a-number. */
     public static void positive(double value, String field) {
-        unless(value > 0, field, "must be more than nought, and is " + Decimals.plain(finite(value, field), 3));
+        unless(value > 0, field, "must be more than zero, and is " + Decimals.plain(finite(value, field), 3));
     }
 
     public static void notNegative(double value, String field) {
-        unless(value >= 0, field, "cannot be less than nought, and is " + Decimals.plain(finite(value, field), 3));
+        unless(value >= 0, field, "cannot be below zero, and is " + Decimals.plain(finite(value, field), 3));
     }
 
     public static void between(double value, double least, double most, String field) {

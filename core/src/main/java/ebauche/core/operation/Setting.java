@@ -185,7 +185,7 @@ public sealed interface Setting {
 
         @Override
         public String figureSays() {
-            return "in peace before machining";
+            return "to leave before machining";
         }
     }
 
@@ -203,7 +203,7 @@ public sealed interface Setting {
 
         @Override
         public String figureSays() {
-            return "deep at its deepest, under the face";
+            return "maximum depth, under the face";
         }
     }
 

@@ -308,7 +308,7 @@ public final class OutlineRouting {
 
     private static Operation off() {
         return Operation.of(Work.OUTLINE, Feature.OUTLINE, StepKind.OFF, "Take the outline template off")
-                .set(new Setting.ByHand("nothing but patience"))
+                .set(new Setting.ByHand("ease it off with a thin wedge"))
                 .needs(UPPER_ROUTED)
                 .gives(TEMPLATE_OFF)
                 .spoils(TEMPLATE)

@@ -118,7 +118,7 @@ final class Contradictions {
                 .length("larger by", beyond)
                 .says(
                         "“" + fact.title() + "” is done, and took {0} more at its edge than is wanted now.",
-                        "It goes on with more room; shim it, or go back to the number it was cut to.");
+                        "Larger than wanted: usable with a shim, or go back to the number it was cut to.");
     }
 
     private static Finding areaGone(AsBuilt.Done fact, Region gone, boolean unwanted) {

@@ -212,7 +212,7 @@ class PocketSteps {
         return Operation.of(
                         of.work(), of.feature(), StepKind.OFF_AGAIN, "Take the " + of.noun() + " template off for good")
                 .face(of.face())
-                .set(new Setting.ByHand("nothing but patience"))
+                .set(new Setting.ByHand("ease it off with a thin wedge"))
                 .spoils(fittedAgain())
                 .needs(after)
                 .joins(of.joins())
@@ -357,7 +357,7 @@ class PocketSteps {
                         of.depthNow().value() - stage.keep(),
                         now() + (start ? " − left for the passes after" : " − last pass"));
         String title =
-                start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " to its last pass";
+                start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " short of its depth";
         double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();
         return routing(stage, title, depth, null, before)
                 .cuts(of.removed(of.plan(), Math.max(0, stage.keep())))
@@ -387,7 +387,7 @@ class PocketSteps {
         Operation.Builder step = Operation.of(
                         of.work(), of.feature(), StepKind.OFF, "Take the " + of.noun() + " template off")
                 .face(of.face())
-                .set(new Setting.ByHand("nothing but patience"))
+                .set(new Setting.ByHand("ease it off with a thin wedge"))
                 .gives(templateOff())
                 .spoils(template())
                 .joins(of.joins())
@@ -445,7 +445,7 @@ class PocketSteps {
 
     private Condition.Mark roughed() {
         return new Condition.Mark(
-                StepKey.of(of.feature(), StepKind.ROUGH), "the " + of.noun() + " routed to its last pass");
+                StepKey.of(of.feature(), StepKind.ROUGH), "the " + of.noun() + " routed short of its depth");
     }
 
     Condition.Mark started() {

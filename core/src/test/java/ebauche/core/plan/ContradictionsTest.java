@@ -36,7 +36,7 @@ class ContradictionsTest {
         return f.what(v -> String.valueOf(Math.rint(v.value() * 100) / 100));
     }
 
-    /** A cavity of the front wanted shallower: within 2 mm it goes on with more room, beyond it stops; what the cards let pass is none. */
+    /** A cavity of the front wanted shallower: within 2 mm it is usable, larger than wanted, beyond it stops; what the cards let pass is none. */
     @ParameterizedTest
     @CsvSource({"0.14, ''", "1.5, THINK_AGAIN", "2.5, STOPS"})
     void cut_deeper_than_wanted_now(double less, String severity) {

@@ -55,8 +55,8 @@ class ShopTest {
 
     @Test
     void tools_of_no_size_are_refused() {
-        assertThatThrownBy(() -> Bit.usual("x", Bit.Bearing.NONE, 0, 10, 6)).hasMessageContaining("more than nought");
-        assertThatThrownBy(() -> Drill.usual("x", Drill.Kind.TWIST, -3, 0)).hasMessageContaining("more than nought");
+        assertThatThrownBy(() -> Bit.usual("x", Bit.Bearing.NONE, 0, 10, 6)).hasMessageContaining("more than zero");
+        assertThatThrownBy(() -> Drill.usual("x", Drill.Kind.TWIST, -3, 0)).hasMessageContaining("more than zero");
         assertThatThrownBy(() -> Drill.usual("x", Drill.Kind.TWIST, Double.NaN, 0))
                 .hasMessageContaining("a number");
         assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1, 1, 1, 10, 20))

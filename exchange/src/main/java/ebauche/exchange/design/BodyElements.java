@@ -33,7 +33,7 @@ final class BodyElements {
             Field.length("thickness", "finished thickness").measured(Dimension.BODY_THICKNESS);
     static final Field<Double> SCALE = Field.length("scale", "scale length");
     static final Field<Outline> OUTLINE =
-            Field.outline("outline", "outline as path data, x to the right as seen from the front, y to the nut");
+            Field.outline("outline", "outline as an SVG path, x to the right as seen from the front, y to the nut");
     static final Field<Set<Feature>> UNDECIDED = Field.features("undecided", Element.MOST_MEMBERS)
             .described("features not decided on yet: their wood is kept");
 

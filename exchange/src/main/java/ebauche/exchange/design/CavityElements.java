@@ -71,7 +71,8 @@ final class CavityElements {
                     "cavity", "in the cavity called (empty: the one it is drawn in)")
             .orNone();
 
-    private static final Field<Outline> OUTLINE = Field.outline("outline", "outline as path data, seen from the front");
+    private static final Field<Outline> OUTLINE =
+            Field.outline("outline", "outline as an SVG path, seen from the front");
     private static final Field<Face> CUT_FROM = Field.word(
                     "from", "cut from", Words.of(Face::word, Face.BACK, Face.FRONT))
             .usually(Face.BACK);

@@ -51,7 +51,7 @@ final class BSpline {
         for (int i = 0; i < control.size(); i++) {
             double w = weights.isEmpty() ? 1 : weights.get(i);
             if (!(w > 0)) {
-                throw new DrawnFileException("a spline's weight is " + w + "; weights are more than nought");
+                throw new DrawnFileException("a spline's weight is " + w + "; weights are more than zero");
             }
             homogeneous[i] =
                     new double[] {control.get(i).x() * w, control.get(i).y() * w, w};

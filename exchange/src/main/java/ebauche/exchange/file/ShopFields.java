@@ -58,10 +58,8 @@ public final class ShopFields {
             Field.length("colletGap", "collet to sole, all the way down").ifAny(),
             Field.word("power", "power", Words.of(Router.Power::key, Router.Power.values()), Router.Power::words)
                     .ifAny(),
-            Field.whole("leastTurns", "slowest, turns a minute", 1000, MOST_TURNS)
-                    .ifAny(),
-            Field.whole("mostTurns", "fastest, turns a minute", 1000, MOST_TURNS)
-                    .ifAny());
+            Field.whole("leastTurns", "slowest, rpm", 1000, MOST_TURNS).ifAny(),
+            Field.whole("mostTurns", "fastest, rpm", 1000, MOST_TURNS).ifAny());
 
     private static final Field<Bit.Bearing> BEARING = Field.word(
             "bearing",
@@ -90,7 +88,7 @@ public final class ShopFields {
             Field.word("spiral", "flutes' spiral", Words.of(Bit.Spiral::key, Bit.Spiral.values()), Bit.Spiral::words)
                     .ifAny(),
             Field.word("centreCutting", "can be plunged", Words.YES_NO).ifAny(),
-            Field.whole("mostTurns", "stamped turns a minute", 0, MOST_TURNS).ifAny(),
+            Field.whole("mostTurns", "stamped rpm", 0, MOST_TURNS).ifAny(),
             Field.word("edge", "edge", Words.of(Bit.Edge::key, Bit.Edge.values()), Bit.Edge::words)
                     .ifAny(),
             Field.word("bearingSound", "bearing without play", Words.YES_NO).ifAny());

@@ -41,7 +41,7 @@ class BuildFileTest {
                         "bare number",
                         s -> s.replace("\"thickness\": \"36 mm\"", "\"thickness\": 36")),
                 mistake("design.thickness", "between 5 and 120", s -> s.replace("\"36 mm\"", "\"-36 mm\"")),
-                mistake("design.thickness", "over nought", s -> s.replace("\"36 mm\"", "\"3/0 in\"")),
+                mistake("design.thickness", "over zero", s -> s.replace("\"36 mm\"", "\"3/0 in\"")),
                 mistake("design.thickness", "more than one unit", s -> s.replace("\"36 mm\"", "\"1 in 3 mm\"")),
                 mistake("design.thickness", "no length", s -> s.replace("\"36 mm\"", "\"NaN mm\"")),
                 mistake("design.thickness", "no length", s -> s.replace("\"36 mm\"", "\"1e9 mm\"")),
@@ -51,7 +51,7 @@ class BuildFileTest {
                         s -> s.replace("\"heelThickness\": \"25.4 mm\",", "")),
                 mistake(
                         "design.neck.heelThickness",
-                        "more than nought",
+                        "more than zero",
                         s -> s.replace("\"heelThickness\": \"25.4 mm\"", "\"heelThickness\": \"0 mm\"")),
                 mistake("design.neck.angle", "between -10 and 10", s -> s.replace("\"angle\": 2", "\"angle\": 40")),
                 mistake(
@@ -65,7 +65,7 @@ class BuildFileTest {
                         s -> s.replace("\"name\": \"Shale\"", "\"name\": \"Shale\", \"colour\": \"red\"")),
                 mistake(
                         "design.pickups[2].depth",
-                        "more than nought",
+                        "more than zero",
                         s -> s.replace(
                                 "\"cornerRadius\": \"4.8 mm\", \"depth\": \"16 mm\" }\n    ]",
                                 "\"cornerRadius\": \"4.8 mm\", \"depth\": \"-2 mm\" }\n    ]")),

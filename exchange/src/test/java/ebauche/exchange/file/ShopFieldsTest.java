@@ -101,7 +101,7 @@ class ShopFieldsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "bits | diameter | 0 mm | shop.crib.bits[1].diameter | more than nought",
+                "bits | diameter | 0 mm | shop.crib.bits[1].diameter | more than zero",
                 "bits | overallLength | 5 mm | shop.crib.bits[1].overallLength | must lie between",
                 "bits | bearing | sideways | shop.crib.bits[1].bearing | is none of",
                 "bits | shank | 40 mm | shop.crib.bits[1].shank | must lie between 2 and 20",
