@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Where a step's places lie, from two lines on the wood that a rule can be laid to: the centre line, and square to it the saddle line
@@ -121,7 +122,7 @@ public record MarkingOut(
                 marks,
                 ROUGH.contains(step.key().kind()),
                 check(marks, from),
-                there(places, before)));
+                there(step.face(), places, before)));
     }
 
     /** Where a step marks or drills; a pattern for the waste is laid out when somebody asks for it. */
@@ -147,13 +148,18 @@ public record MarkingOut(
                 : OptionalDouble.empty();
     }
 
-    /** The latest step whose places are these. */
-    private static Optional<Operation> there(List<Place> places, List<Operation> before) {
-        return before.stream()
+    /** The latest step whose places are these, on the same face if there is one. */
+    private static Optional<Operation> there(Face up, List<Place> places, List<Operation> before) {
+        List<Operation> same = before.stream()
                 .filter(o -> !o.places().isEmpty())
                 .filter(o -> places.stream()
                         .allMatch(p -> o.places().stream().anyMatch(q -> q.at().distance(p.at()) < SAME)))
-                .reduce((earlier, later) -> later);
+                .toList();
+        return latest(same.stream().filter(o -> o.face() == up)).or(() -> latest(same.stream()));
+    }
+
+    private static Optional<Operation> latest(Stream<Operation> steps) {
+        return steps.reduce((earlier, later) -> later);
     }
 
     /** Between the two marks farthest apart; of one mark, from where the lines cross. */

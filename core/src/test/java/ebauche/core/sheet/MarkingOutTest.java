@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestParts;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.operation.StepKey;
@@ -62,5 +63,20 @@ class MarkingOutTest {
         MarkingOut card = of(body.plan(), "jack:drill");
         assertThat(card.there().orElseThrow().key())
                 .isEqualTo(StepKey.mentioned("jack:mark").orElseThrow());
+    }
+
+    @Test
+    void holes_that_are_opened_were_marked_where_the_small_ones_came_on_the_same_face() {
+        TestBody body = new TestBody();
+        body.stringThrough = Optional.of(new Bridge.StringThrough(-20, 3, Optional.of(TestParts.ferrule())));
+        BuildPlan plan = body.plan();
+        assertThat(of(plan, "string-holes:drill").there().orElseThrow().key().written())
+                .isEqualTo("string-holes:locate");
+        assertThat(of(plan, "ferrules:bore").there().orElseThrow().key().written())
+                .isEqualTo("string-holes:locate");
+        assertThat(of(plan, "string-holes:locate").marks())
+                .extracting(m -> m.place().name())
+                .startsWith("string 6")
+                .endsWith("string 1");
     }
 }
