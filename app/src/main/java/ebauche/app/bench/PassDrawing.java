@@ -12,6 +12,7 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.MarkingOut;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,7 +24,9 @@ public final class PassDrawing {
 
     private static final double HEIGHT = 300;
     private static final double MARGIN = 14;
-    private static final int MOST_NUMBERED = 8;
+
+    /** Nearer together than this, numbers cover each other. */
+    private static final double CLEAR = 24;
 
     private PassDrawing() {}
 
@@ -75,15 +78,20 @@ public final class PassDrawing {
         svg.line("mark-line", frame.x(from), frame.y(from), frame.x(to), frame.y(to));
     }
 
-    /** The places to mark, numbered as on the card; where they stand close the first and the last have their numbers. */
+    /** The places to mark, numbered as on the card; of those that stand close the first and the last have their numbers. */
     private static void marks(Svg svg, Frame frame, MarkingOut card) {
-        int most = card.marks().size();
-        for (MarkingOut.Mark mark : card.marks()) {
-            double x = frame.x(mark.place().at());
-            double y = frame.y(mark.place().at());
-            svg.circle("mark", x, y, 4);
-            if (most <= MOST_NUMBERED || mark.number() == 1 || mark.number() == most) {
-                svg.text("mark-number", x + 7, y - 6, "start", String.valueOf(mark.number()));
+        List<MarkingOut.Mark> marks = new ArrayList<>(card.marks());
+        if (marks.size() > 2) {
+            marks.add(1, marks.remove(marks.size() - 1));
+        }
+        List<Point> numbered = new ArrayList<>();
+        for (MarkingOut.Mark mark : marks) {
+            Point at =
+                    new Point(frame.x(mark.place().at()), frame.y(mark.place().at()));
+            svg.circle("mark", at.x(), at.y(), 4);
+            if (numbered.stream().allMatch(n -> n.distance(at) > CLEAR)) {
+                numbered.add(at);
+                svg.text("mark-number", at.x() + 7, at.y() - 6, "start", String.valueOf(mark.number()));
             }
         }
     }
