@@ -105,14 +105,15 @@ class BenchController {
         BuildPlan plan = current.plan();
         PlanStep step = StepInHand.chosen(plan, key);
         int index = plan.indexOf(step);
-        PageModel.put(model, StepInHand.of(current, step));
+        StepInHand inHand = StepInHand.of(current, step);
+        PageModel.put(model, inHand);
         PageModel.put(
                 model,
                 new BenchView(
                         index,
                         CUTTING_OUT.contains(step.operation().key().kind())
                                 ? sheets.atBench(current, fig)
-                                : List.of(PassDrawing.of(plan, fig, index)),
+                                : List.of(PassDrawing.of(plan, index, inHand.marking())),
                         measurands(step),
                         readings(plan, step),
                         UUID.randomUUID().toString(),

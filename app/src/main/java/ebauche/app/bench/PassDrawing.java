@@ -3,7 +3,6 @@ package ebauche.app.bench;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
-import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -30,9 +29,8 @@ public final class PassDrawing {
 
     private PassDrawing() {}
 
-    public static String of(BuildPlan plan, Figures fig, int step) {
+    public static String of(BuildPlan plan, int step, Optional<MarkingOut> marking) {
         Operation op = plan.steps().get(step).operation();
-        Optional<MarkingOut> marking = MarkingOut.of(plan, step);
         double width = marking.isPresent() ? NARROW : WIDTH;
         Region body = plan.build().design().outline().region();
         double scale = Math.min(

@@ -128,13 +128,12 @@ public final class BoardDrawing {
                 lengthTop - 7,
                 "start",
                 Figures.parts("lengthwise, " + side(lines.acrossAt())));
-        String before = lines.alongAt() < 0 ? " tail side of the saddles" : " neck side of the saddles";
         svg.figure(
                 "caption",
                 crossLeft + deep,
                 lengthTop - 7,
                 "end",
-                Figures.parts("across, " + fig.length(Math.abs(lines.alongAt())) + before));
+                Figures.parts("across, " + fig.fromSaddles(lines.alongAt()) + " of the saddles"));
         svg.text("caption", bodyLeft, edgeTop - 5, "start", "from the edge");
     }
 

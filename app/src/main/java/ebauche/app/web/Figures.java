@@ -356,6 +356,11 @@ public record Figures(LengthUnit unit) {
                 : length(Math.abs(hole.along())) + toward(hole.along(), from) + " from " + from.words();
     }
 
+    /** How far along a body a place lies from the saddles, and on which side of them. */
+    public String fromSaddles(double y) {
+        return length(Math.abs(y)) + (y < 0 ? " tail side" : " neck side");
+    }
+
     /** {@code 9.4 %}. */
     public String percent(double value) {
         return decimal(value, 1) + " %";

@@ -15,6 +15,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.Stock;
 import ebauche.core.stock.WoodLeft;
 import ebauche.exchange.file.BuildFile;
@@ -23,6 +24,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -195,10 +197,11 @@ class DrawingTest {
     @Test
     void the_bench_drawing_shows_which_way_to_feed() {
         int outline = SEDGE.indexOf(SEDGE.step("outline:rout").orElseThrow());
-        String clockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, ROUT)), "path", "feed-arc")
+        String clockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, ROUT, Optional.empty())), "path", "feed-arc")
                 .get(0)
                 .getAttribute("d");
-        String anticlockwise = Drawn.all(Drawn.xml(PassDrawing.of(SEDGE, MM, outline)), "path", "feed-arc")
+        String anticlockwise = Drawn.all(
+                        Drawn.xml(PassDrawing.of(SEDGE, outline, Optional.empty())), "path", "feed-arc")
                 .get(0)
                 .getAttribute("d");
         // the sweep flag of an SVG arc: 1 turns clockwise on the screen
@@ -217,7 +220,7 @@ class DrawingTest {
         for (String svg : List.of(
                 BodyThumbnail.of(plan),
                 BoardDrawing.finished(plan, MM),
-                PassDrawing.of(plan, MM, 3),
+                PassDrawing.of(plan, 3, MarkingOut.of(plan, 3)),
                 RuleDrawing.of(plan, MM, 0, op -> "/\"><script>"))) {
             assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("<script");
             Drawn.xml(svg);

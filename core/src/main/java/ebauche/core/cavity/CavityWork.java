@@ -4,7 +4,6 @@ import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
@@ -15,6 +14,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
@@ -197,19 +197,17 @@ final class CavityWork {
                 .joins(Set.of(pit.recess()))
                 .caution(Caution.DRILL)
                 .takes(8, 0, 0.002);
-        int number = 0;
-        for (Point at : pit.cover().screws()) {
-            number++;
-            step.at("screw " + number, at);
-            Region hole = Region.disc(at, pilot.wide());
-            step.cuts(Change.Remove.fromBody(
-                    pit.screwHoles(),
-                    pit.face() == Face.BACK
-                            ? Solid.Prism.between(
-                                    hole,
-                                    floorPlane - depth.value(),
-                                    build.faces().backNow())
-                            : Solid.Prism.between(hole, build.faces().frontNow(), floorPlane + depth.value())));
+        for (Place place : Place.numbered("screw", pit.cover().screws())) {
+            Region hole = Region.disc(place.at(), pilot.wide());
+            step.at(place)
+                    .cuts(Change.Remove.fromBody(
+                            pit.screwHoles(),
+                            pit.face() == Face.BACK
+                                    ? Solid.Prism.between(
+                                            hole,
+                                            floorPlane - depth.value(),
+                                            build.faces().backNow())
+                                    : Solid.Prism.between(hole, build.faces().frontNow(), floorPlane + depth.value())));
         }
         return step.build();
     }

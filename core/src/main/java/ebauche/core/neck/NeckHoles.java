@@ -5,7 +5,6 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
@@ -27,7 +26,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 
 /** The holes that the neck's screws pass, the seats of their ferrules, and the pilots in the heel. */
 record NeckHoles(Build build) {
@@ -59,10 +57,7 @@ record NeckHoles(Build build) {
     }
 
     private List<Place> places() {
-        List<Point> screws = build.design().neck().screws();
-        return IntStream.range(0, screws.size())
-                .mapToObj(i -> new Place("screw " + (i + 1), screws.get(i)))
-                .toList();
+        return Place.numbered("screw", build.design().neck().screws());
     }
 
     /** Drilled in the pocket with the flat back on scrap; holes that seats lie over are opened through these, where the back may be carved. */

@@ -90,7 +90,7 @@ public final class Planner {
             findings.addAll(station.review(build, history));
         }
         // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
-        findings.addAll(schedule.findings());
+        findings.addAll(sequence.findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(schedule, findings, rules, checked.get().reckonings());
     }

@@ -2,7 +2,6 @@ package ebauche.core.plan;
 
 import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
@@ -15,22 +14,15 @@ import java.util.Optional;
  * @param build what it follows from
  * @param steps in order
  * @param links the reasons for the order, those that follow from others left out
- * @param findings what is out of order among them
  * @param stillOpen how long each undecided choice stays open
  * @param history what each step does; its wood is there when it is asked for
  */
 public record Schedule(
-        Build build,
-        List<BuildPlan.PlanStep> steps,
-        List<Link> links,
-        List<Finding> findings,
-        List<StillOpen> stillOpen,
-        History history) {
+        Build build, List<BuildPlan.PlanStep> steps, List<Link> links, List<StillOpen> stillOpen, History history) {
 
     public Schedule {
         steps = List.copyOf(steps);
         links = List.copyOf(links);
-        findings = List.copyOf(findings);
         stillOpen = List.copyOf(stillOpen);
     }
 

@@ -98,7 +98,6 @@ final class Scheduling {
                 build,
                 steps(Holding.said(build, history, Stations.pockets(build))),
                 sequence.telling(),
-                sequence.findings(),
                 StillOpen.of(undecided, precedence.links(), sequence.operations()),
                 history);
     }

@@ -20,11 +20,11 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * One hole of the drill list, placed from the centre line and the scale.
+ * One hole of the drill list, placed from the centre line and what lies across it.
  *
  * @param step the operation that drills it
  * @param name which of its holes it is, as its places are called
- * @param at its middle on the plan, or where it enters the edge; x from the centre line, y from the scale line
+ * @param at its middle on the plan, or where it enters the edge; x from the centre line, y from the saddle line
  * @param face it is drilled from; for a hole in the edge, the face its height is measured from
  * @param from what its distance along the centre line is measured from
  * @param along that distance, towards the neck positive, mm
@@ -56,8 +56,8 @@ public record DrillHole(
         for (int i = 0; i < plan.steps().size(); i++) {
             BuildPlan.PlanStep step = plan.steps().get(i);
             Operation op = step.operation();
-            Optional<MarkingOut> card = MarkingOut.of(plan, i);
             if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
+                Optional<MarkingOut> card = MarkingOut.of(plan, i);
                 for (Change change : op.changes()) {
                     if (change.solid() instanceof Bore bore) {
                         holes.add(bored(plan, step, card, bore));

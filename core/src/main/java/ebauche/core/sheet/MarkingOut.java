@@ -130,13 +130,13 @@ public record MarkingOut(
         if (!step.key().is(StepKind.WASTE)) {
             return step.places();
         }
-        List<Place> holes = new ArrayList<>();
-        Stations.pockets(build).stream()
-                .filter(p -> p.feature().equals(step.feature()))
-                .flatMap(p -> p.drilling().stream())
-                .flatMap(d -> d.holes().stream())
-                .forEach(at -> holes.add(new Place("hole " + (holes.size() + 1), at)));
-        return holes;
+        return Place.numbered(
+                "hole",
+                Stations.pockets(build).stream()
+                        .filter(p -> p.feature().equals(step.feature()))
+                        .flatMap(p -> p.drilling().stream())
+                        .flatMap(d -> d.holes().stream())
+                        .toList());
     }
 
     /** Where the centre line leaves the body at its tail or at its neck; empty where the body does not lie round it. */
