@@ -48,6 +48,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     static final List<Section> SECTIONS = List.of(
             Section.of("cutting", ShopFields.CUTTING, Shop::cutting),
             Section.of("clearances", ShopFields.CLEARANCES, Shop::clearances),
+            Section.of("bands", ShopFields.BANDS, Shop::bands),
             Section.of("limits", ShopFields.LIMITS, Shop::limits),
             Section.of("practice", ShopFields.PRACTICE, Shop::practice),
             Section.of("gluing", ShopFields.GLUING, Shop::gluing));

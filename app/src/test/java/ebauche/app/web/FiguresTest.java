@@ -13,6 +13,7 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.StepKey;
 import java.util.List;
@@ -74,7 +75,10 @@ class FiguresTest {
         for (int i = 0; i < 2000; i++) {
             double depth = 2 + random.nextDouble() * 40;
             Inspection inspection = new Inspection(
-                    Measurand.Dimension.BODY_THICKNESS, Reckoning.typed("depth", depth), 0.15, 0.15, "depth gauge");
+                    Measurand.Dimension.BODY_THICKNESS,
+                    Reckoning.typed("depth", depth),
+                    Band.shops("a seat", 0.15),
+                    "depth gauge");
             for (Figures fig : List.of(metric, inches)) {
                 Matcher band = Pattern.compile("(.+), good from (.+) to (.+), depth gauge")
                         .matcher(fig.shouldRead(inspection));
@@ -99,12 +103,14 @@ class FiguresTest {
             assertThat(metric.shouldRead(new Inspection(
                             new Measurand.DepthOf(Feature.parse("neck")),
                             Reckoning.typed("depth", mm),
-                            0.15,
-                            0.15,
+                            Band.shops("a seat", 0.15),
                             "gauge")))
                     .startsWith(metric.setting(mm, Rounding.LESS) + " mm, good from ");
             assertThat(metric.shouldRead(new Inspection(
-                            Measurand.Dimension.BODY_THICKNESS, Reckoning.typed("thick", mm), 0.15, 0.15, "calliper")))
+                            Measurand.Dimension.BODY_THICKNESS,
+                            Reckoning.typed("thick", mm),
+                            Band.shops("a body", 0.15),
+                            "calliper")))
                     .startsWith(metric.setting(mm, Rounding.MORE) + " mm, good from ");
         }
     }

@@ -13,6 +13,7 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
@@ -39,9 +40,6 @@ import java.util.stream.Stream;
  * conditions: a carve takes flats, walls and wood where it cuts.
  */
 public final class ContourStation implements Station {
-    /** How closely a surface carved by hand and eye is hit, either way: common practice, mm. */
-    private static final double BY_EYE = 0.5;
-
     /** Minutes for a square decimetre of carve, and to begin: common practice. */
     private static final double MINUTES_PER_DM2 = 12;
 
@@ -192,8 +190,7 @@ public final class ContourStation implements Station {
         return new Inspection(
                 new Measurand.ThicknessAt(control.feature()),
                 expected,
-                BY_EYE,
-                BY_EYE,
+                Band.shops("wood that is shaped by hand", build.shop().bands().shaped()),
                 "depth gauge through the hole, the body flat on its back");
     }
 

@@ -72,6 +72,23 @@ public enum FeatureKind {
         VOID
     }
 
+    /** What the floor of what is cut for it does, and so how closely its depth is wanted. */
+    public enum Floor {
+        SEAT("a floor that a part sits on"),
+        THREADS("a floor that threads go through"),
+        ROOM("a floor that only gives room");
+
+        private final String words;
+
+        Floor(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
     /** The id of what a body once had only one of: the cavity of its controls, and what belongs to it. */
     public static final String ELDEST = "controls";
 
@@ -195,6 +212,15 @@ public enum FeatureKind {
     /** Whether a maker may move it by hand. */
     public boolean movable() {
         return movable;
+    }
+
+    /** What its floor does, where it is cut from behind; from the front the parts of a cavity hang on the plate over it. */
+    public Floor floor() {
+        return switch (this) {
+            case CAVITY -> Floor.THREADS;
+            case PICKUP, LEGS, VIBRATO, SPRINGS, SCRATCH_PLATE -> Floor.ROOM;
+            default -> Floor.SEAT;
+        };
     }
 
     String said(String id) {

@@ -145,7 +145,7 @@ public record AsCut(Build build, Feature feature, Face face) {
      * explain, for any other half a millimetre at least.
      */
     public boolean isTooShallow(double wanted) {
-        double bands = build.bands(face, false);
+        double bands = build.bands(feature, face, false);
         double least = feature.equals(NeckJoint.FEATURE) ? bands : Math.max(WORTH, bands);
         return lacks(wanted) > least + NOISE;
     }

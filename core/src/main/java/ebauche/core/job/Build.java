@@ -6,6 +6,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.fit.Fitting;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -18,6 +19,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
@@ -249,12 +251,34 @@ public final class Build {
      * How far a floor may lie off its card's number without anybody having worked outside a band: what routing may miss, and
      * once the face is finish sanded what that may miss too. More than this is told, less is not.
      *
+     * @param feature what it is the floor of
      * @param deeper whether it lies deeper than wanted: sanding less than allowed leaves it deeper, sanding more shallower
      */
-    public double bands(Face face, boolean deeper) {
-        boolean sanded = isDone(FinishedFaces.finish(face));
-        double sanding = sanded ? sandingBand(face, !deeper) : 0;
-        return shop.limits().depthTolerance() + sanding;
+    public double bands(Feature feature, Face face, boolean deeper) {
+        double bands = floorBand(feature, face).value() + sanded(face, !deeper);
+        // What is left over the threads is reckoned from the other face.
+        return floor(feature, face) == FeatureKind.Floor.THREADS ? bands + sanded(face.other(), deeper) : bands;
+    }
+
+    /** What the finish sanding of a face may have missed by, once it is done. */
+    private double sanded(Face face, boolean more) {
+        return isDone(FinishedFaces.finish(face)) ? sandingBand(face, more) : 0;
+    }
+
+    private static FeatureKind.Floor floor(Feature feature, Face face) {
+        boolean underPlate = feature.is(FeatureKind.CAVITY) && face == Face.FRONT;
+        return underPlate ? FeatureKind.Floor.ROOM : feature.kind().floor();
+    }
+
+    /** How far off its number the floor of a cavity is still good, by what it does, either way. */
+    public Reckoning floorBand(Feature feature, Face face) {
+        FeatureKind.Floor floor = floor(feature, face);
+        double within = switch (floor) {
+            case SEAT -> shop.limits().depthTolerance();
+            case THREADS -> shop.bands().threads();
+            case ROOM -> shop.bands().room();
+        };
+        return Band.shop(floor.words(), within);
     }
 
     /** How much more, or less, than its allowance a finish sanding may take: all of it may be left, half as much again taken. */

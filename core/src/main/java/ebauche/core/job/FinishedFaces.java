@@ -31,9 +31,6 @@ import java.util.Optional;
  */
 public record FinishedFaces(double frontNow, double frontFinished, double backNow, double backFinished) {
 
-    /** How far a thicknessed blank may miss: common practice, what a light hand sanding evens out, mm. */
-    public static final double THICKNESS_BAND = 0.3;
-
     /** Decimal noise under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
 
@@ -71,7 +68,9 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
         Optional<AsBuilt.Done> thicknessed = thicknessed(record);
         // Read on the way down, while thicknessing still has more to take, it is no fact about the body.
         Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS)
-                .filter(r -> thicknessed.isPresent() || r.value() <= build.thicknessed() + THICKNESS_BAND + NOISE);
+                .filter(r -> thicknessed.isPresent()
+                        || r.value()
+                                <= build.thicknessed() + build.shop().bands().thickness() + NOISE);
         if (thickness.isEmpty()) {
             double to = thicknessed
                     .map(d -> d.expected().get(Dimension.BODY_THICKNESS))

@@ -8,7 +8,12 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.Band;
+import ebauche.core.operation.Inspection;
+import ebauche.core.shop.Glue;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How the heel sits between the pocket's walls, and the jig that the pocket is routed with.
@@ -72,6 +77,13 @@ public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning p
         if (width.source() == Source.MEASURED) {
             return Reckoning.measured("pocket width at its " + (atEnd ? "end" : "mouth"), width);
         }
+        return wanted(build, heel, atEnd);
+    }
+
+    /** The pocket's width as it is to be: made to the heel, else as drawn. */
+    private static Reckoning wanted(Build build, Heel heel, boolean atEnd) {
+        NeckJoint neck = build.design().neck();
+        double drawn = atEnd ? neck.widthAtEnd() : neck.widthAtMouth();
         return heel.made() == Heel.Made.NECK_FIRST
                 ? build.fitting().pocketWidth(heel, atEnd)
                 : Reckoning.typed("pocket width at its " + (atEnd ? "end" : "mouth"), drawn);
@@ -82,6 +94,48 @@ public record NeckFit(Heel heel, Reckoning atEnd, Reckoning atMouth, Reckoning p
                 .length("pocket width there", pocket.asFact())
                 .length("heel's width there", heel)
                 .is(pocket.value() - heel.value(), "pocket width there − heel's width there");
+    }
+
+    /** The routed pocket is read across at both ends: the heel goes in, and no gap shows. */
+    static List<Inspection> widths(Build build) {
+        NeckJoint neck = build.design().neck();
+        return neck.heel().stream()
+                .flatMap(h -> Stream.of(
+                        width(
+                                build,
+                                Dimension.POCKET_WIDTH_END,
+                                wanted(build, h, true),
+                                build.fact(Dimension.HEEL_WIDTH_END, h.widthAtEnd())),
+                        width(
+                                build,
+                                Dimension.POCKET_WIDTH_MOUTH,
+                                wanted(build, h, false),
+                                build.fact(Dimension.HEEL_WIDTH_MOUTH, h.widthAtMouth()))))
+                .toList();
+    }
+
+    private static Inspection width(Build build, Dimension where, Reckoning wanted, Fact heel) {
+        double room = Math.max(0, wanted.value() - heel.value());
+        Reckoning narrower = Reckoning.of("narrower, and still good", Quantity.LENGTH)
+                .length("pocket's width", wanted.asFact())
+                .length("heel's width", heel)
+                .is(room, "pocket's width − heel's width: the heel goes in");
+        Fact widest = widest(build);
+        Reckoning wider = Reckoning.of("wider, and still good", Quantity.LENGTH)
+                .length("widest gap", widest)
+                .length("room round the heel", room)
+                .is(Math.max(0, widest.value() - room), "widest gap − room round the heel");
+        return new Inspection(where, wanted, new Band(narrower, wider), "calliper's inside jaws");
+    }
+
+    /** A gap that does not show yet, and that the glue of a set neck fills on both sides. */
+    private static Fact widest(Build build) {
+        Fact hidden = Fact.rule(NeckRules.under(SHOWS), "under the gap that shows, common practice");
+        Glue glue = build.shop().gluing().glue();
+        boolean glued = build.design().neck().kind() == NeckJoint.Kind.SET && 2 * glue.widestGap() < SHOWS;
+        return glued
+                ? Fact.rule(NeckRules.under(2 * glue.widestGap()), "what " + glue.words() + " fills on both sides")
+                : hidden;
     }
 
     /** The wider of the two gaps governs what is seen, a heel too wide at either place does not go in. */

@@ -9,6 +9,7 @@ import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
@@ -88,8 +89,7 @@ record NeckJig(Build build) {
                             Reckoning.of(size.label(), Quantity.LENGTH)
                                     .length("as known", fact)
                                     .is(fact.value(), "as known"),
-                            tolerance,
-                            tolerance,
+                            Band.shops("readings of one part agree", tolerance),
                             "calliper")));
             steps.add(measure.build());
         }

@@ -24,9 +24,6 @@ import java.util.stream.IntStream;
 
 /** Whether neck, strings and bridge fit together, in numbers: the bridge's window, the heel in its pocket, screws and glue. */
 final class NeckRules {
-    /** Bridge holes within half a millimetre: common practice. */
-    static final double HOLES_WITHIN = 0.5;
-
     /** What no gauge tells, mm. */
     private static final double HAIR = 1e-6;
 
@@ -46,7 +43,7 @@ final class NeckRules {
     }
 
     /** An end that is itself no longer good. */
-    private static double under(double end) {
+    static double under(double end) {
         return end - HAIR;
     }
 
@@ -143,7 +140,7 @@ final class NeckRules {
             double over = found.value() - state.target().value();
             rules.add(rule("pocket-too-deep", NeckJoint.FEATURE, endWall)
                     .says("The pocket was not cut deeper than it is wanted.")
-                    .atMost(found, state.target().value() + build.bands(Face.FRONT, true))
+                    .atMost(found, state.target().value() + build.bands(NeckJoint.FEATURE, Face.FRONT, true))
                     .cure("Shim the full width of the heel, or live with lower saddles if they are served.")
                     .fails(
                             () -> (served
@@ -387,6 +384,7 @@ final class NeckRules {
     private void scaleRead() {
         build.asBuilt().latest(Dimension.FRET_12_TO_SADDLE).ifPresent(r -> {
             double off = r.value() - design.fret(12);
+            double within = build.shop().bands().bridge();
             Point saddles = new Point(0, 0);
             rules.add(rule("scale-off", Bridge.FEATURE, saddles)
                     .says("Fret 12 stands as far from the saddle line as from the nut.")
@@ -395,13 +393,13 @@ final class NeckRules {
                                     .length("fret 12 to the saddle line", Fact.measured(r.value(), "read " + r.at()))
                                     .length("half the scale", design.fret(12))
                                     .is(off, "fret 12 to the saddle line − half the scale"),
-                            -HOLES_WITHIN,
-                            HOLES_WITHIN)
+                            -within,
+                            within)
                     .cure("Shift the saddle line before the bridge's holes are drilled, or check the scale.")
                     .fails(
                             () -> thinkAgain("scale-off", Bridge.FEATURE, saddles)
                                     .length("off by", Math.abs(off))
-                                    .length("holes within", HOLES_WITHIN)
+                                    .length("holes within", within)
                                     .says(
                                             "Fret 12 stands {0} " + (off > 0 ? "too far from" : "too near")
                                                     + " the saddle line; bridge holes want to be within {1}.",
@@ -456,7 +454,7 @@ final class NeckRules {
         Reckoning proud = state.proud();
         rules.add(rule("heel-under-front", NeckJoint.FEATURE, endWall)
                 .says("The fingerboard's underside lies over the front, even where it runs past the heel.")
-                .atLeast(proud, -build.bands(Face.FRONT, true))
+                .atLeast(proud, -build.bands(NeckJoint.FEATURE, Face.FRONT, true))
                 .cure("Let its end into the front, or aim for higher saddles.")
                 .fails(() -> goodToKnow("heel-under-front", NeckJoint.FEATURE, endWall)
                         .length("under the front", -proud.value())

@@ -10,6 +10,7 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
@@ -106,7 +107,7 @@ public final class NeckStation implements Station {
         List<Operation> steps = new ArrayList<>(new NeckJig(build).operations());
         Optional<WoodLeft.Opening> mouth = PocketPlace.of(build).mouth();
         for (Operation step : pocket.operations()) {
-            Operation wedged = NeckJig.onWedge(build, step);
+            Operation wedged = NeckJig.onWedge(build, withWidths(build, step));
             steps.add(mouth.map(wedged::opening).orElse(wedged));
         }
         steps.add(Operation.of(Work.NECK, NeckJoint.FEATURE, StepKind.CHECK, "Fit the neck, check the centre line")
@@ -124,13 +125,23 @@ public final class NeckStation implements Station {
                 .inspect(new Inspection(
                         Dimension.FRET_12_TO_SADDLE,
                         fret12(build),
-                        NeckRules.HOLES_WITHIN,
-                        NeckRules.HOLES_WITHIN,
+                        Band.shops(
+                                "the saddle line, which the bridge's holes follow",
+                                build.shop().bands().bridge()),
                         "rule from fret 12"))
                 .takes(15, 0, 0.004)
                 .build());
         SetNeck.glued(build, NECK_IN).ifPresent(steps::add);
         return steps;
+    }
+
+    private static Operation withWidths(Build build, Operation step) {
+        if (!step.key().is(StepKind.ROUT)) {
+            return step;
+        }
+        List<Inspection> all = new ArrayList<>(step.inspections());
+        all.addAll(NeckFit.widths(build));
+        return step.measuring(all);
     }
 
     /** Half the scale: fret 12 of twelve equal semitones. */
@@ -142,9 +153,9 @@ public final class NeckStation implements Station {
     }
 
     private static Inspection onLine(Build build) {
-        double permitted = CentreLine.of(build).permitted().value();
+        Reckoning permitted = CentreLine.of(build).permitted();
         Reckoning none = Reckoning.typed("neck's line at the bridge, off the centre line", 0);
-        return new Inspection(Dimension.CENTRE_AT_BRIDGE, none, permitted, permitted, "laser line or string");
+        return new Inspection(Dimension.CENTRE_AT_BRIDGE, none, Band.either(permitted), "laser line or string");
     }
 
     @Override

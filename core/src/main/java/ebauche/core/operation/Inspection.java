@@ -8,18 +8,21 @@ import ebauche.core.measure.Reckoning;
  *
  * @param measurand what a reading answers
  * @param expected what it should read now
- * @param below how much less is still good
- * @param above how much more is still good
+ * @param band how far off is still good, and why
  * @param with the gauge to use
  */
-public record Inspection(Measurand measurand, Reckoning expected, double below, double above, String with) {
+public record Inspection(Measurand measurand, Reckoning expected, Band band, String with) {
+
+    public Inspection with(Band other) {
+        return new Inspection(measurand, expected, other, with);
+    }
 
     public double least() {
-        return expected.value() - below;
+        return expected.value() - band.below().value();
     }
 
     public double most() {
-        return expected.value() + above;
+        return expected.value() + band.above().value();
     }
 
     /** Whether a reading lies in the band; its ends belong to it. */

@@ -75,51 +75,42 @@ public record Operation(
 
     /** The same step with one more need. */
     public Operation needing(Condition more) {
-        List<Condition> all = new ArrayList<>(needs);
-        all.add(more);
-        return with(all, opening, cautions);
+        return same().needs(more).build();
     }
 
     /** The same step with more to mind. */
     public Operation minding(List<Caution> more) {
-        List<Caution> all = new ArrayList<>(cautions);
-        all.addAll(more);
-        return with(needs, opening, all);
+        return same().caution(more.toArray(Caution[]::new)).build();
+    }
+
+    /** The same step with other things to measure. */
+    public Operation measuring(List<Inspection> instead) {
+        Builder step = same();
+        step.inspections.clear();
+        instead.forEach(step::inspect);
+        return step.build();
     }
 
     /** The same step, what it cuts meant to break out of the edge. */
     public Operation opening(WoodLeft.Opening where) {
-        return with(needs, Optional.of(where), cautions);
+        return same().opens(Optional.of(where)).build();
     }
 
     /** The same step, set up otherwise. */
     public Operation with(Setting how) {
-        return with(how, needs, opening, cautions);
+        return same().set(how).build();
     }
 
-    private Operation with(List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
-        return with(setting, all, where, minded);
-    }
-
-    private Operation with(Setting how, List<Condition> all, Optional<WoodLeft.Opening> where, List<Caution> minded) {
-        return new Operation(
-                key,
-                work,
-                title,
-                face,
-                how,
-                changes,
-                all,
-                gives,
-                spoils,
-                joins,
-                where,
-                places,
-                inspections,
-                minded,
-                handsOnMinutes,
-                waitMinutes,
-                risk);
+    private Builder same() {
+        Builder step = of(work, key, title).face(face).set(setting).joins(joins).opens(opening);
+        step.changes.addAll(changes);
+        step.needs.addAll(needs);
+        step.gives.addAll(gives);
+        step.spoils.addAll(spoils);
+        step.places.addAll(places);
+        step.inspections.addAll(inspections);
+        step.cautions.addAll(cautions);
+        return step.takes(handsOnMinutes, waitMinutes, risk);
     }
 
     public static Builder of(Work work, Feature feature, StepKind step, String title) {

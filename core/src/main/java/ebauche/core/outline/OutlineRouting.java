@@ -11,7 +11,6 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
-import ebauche.core.job.FinishedFaces;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -148,7 +147,7 @@ public final class OutlineRouting {
             steps.add(deepen(deepening, upper, front));
         }
         // What went right through does so still when the body is read a little thicker.
-        if (front < thick - (done.isPresent() ? FinishedFaces.THICKNESS_BAND : NEARLY)) {
+        if (front < thick - (done.isPresent() ? build.shop().bands().thickness() : NEARLY)) {
             steps.add(lower(last, front, deepening.isEmpty() ? UPPER_ROUTED : DEEPENED));
         }
         return steps;

@@ -109,7 +109,7 @@ final class Contradictions {
             return Optional.of(
                     cavity && beyond <= ROOM ? roomier(fact, gone, beyond) : areaGone(fact, gone, wanted.isEmpty()));
         }
-        return depthGone(build, fact, cut.solid(), shallowest, deepest, cavity);
+        return depthGone(build, fact, cut.feature(), cut.solid(), shallowest, deepest, cavity);
     }
 
     private static Finding roomier(AsBuilt.Done fact, Region gone, double beyond) {
@@ -131,8 +131,14 @@ final class Contradictions {
     }
 
     private static Optional<Finding> depthGone(
-            Build build, AsBuilt.Done fact, Solid solid, double shallowest, double deepest, boolean cavity) {
-        double tolerance = Math.max(DEPTH, build.bands(fact.face(), true)) + NOISE;
+            Build build,
+            AsBuilt.Done fact,
+            Feature cut,
+            Solid solid,
+            double shallowest,
+            double deepest,
+            boolean cavity) {
+        double tolerance = Math.max(DEPTH, build.bands(cut, fact.face(), true)) + NOISE;
         double below = solid.deepest() - deepest;
         double above = shallowest - solid.shallowest();
         boolean through = solid.deepest() >= build.faces().backNow();

@@ -39,7 +39,7 @@ final class Scheduling {
         this.build = build;
         this.done = build.asBuilt().steps();
         done.forEach((key, fact) -> cut.put(key, build.changes(fact)));
-        this.wanted = operations();
+        this.wanted = FloorBands.closed(build, cut, operations());
         this.all = withRecorded();
         this.undecided = all.stream()
                 .filter(o -> isUndecided(o.feature()) && !done.containsKey(o.key()))

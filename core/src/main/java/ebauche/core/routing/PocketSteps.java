@@ -6,6 +6,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
@@ -182,12 +183,11 @@ class PocketSteps {
     }
 
     private Inspection fullDepth() {
-        double tolerance = of.build().shop().limits().depthTolerance();
+        Reckoning within = of.build().floorBand(of.feature(), of.face());
         return new Inspection(
                 new Measurand.DepthOf(of.feature()),
                 of.depthNow(),
-                tolerance,
-                tolerance,
+                Band.either(within),
                 "depth gauge from the " + of.face().word());
     }
 
@@ -358,14 +358,14 @@ class PocketSteps {
                         now() + (start ? " − left for the passes after" : " − last pass"));
         String title =
                 start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " short of its depth";
-        double shallow = start ? of.build().shop().limits().depthTolerance() : stage.keep();
+        Reckoning within =
+                Band.shop("a depth between passes", of.build().shop().bands().pass());
         return routing(stage, title, depth, null, before)
                 .cuts(of.removed(of.plan(), Math.max(0, stage.keep())))
                 .inspect(new Inspection(
                         new Measurand.DepthOf(of.feature()),
                         depth,
-                        shallow,
-                        of.build().shop().limits().depthTolerance(),
+                        new Band(within, Band.least(within, "what the next pass is to take", stage.keep())),
                         "depth gauge from the " + of.face().word()))
                 .takes(minutes(of.plan(), of.depthNow().value()), 0, 0.01)
                 .build();

@@ -6,6 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.job.AsCut;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
@@ -122,7 +123,6 @@ final class ThroughSteps extends PocketSteps {
                 .length("body as it is now", of.thicknessNow())
                 .length("as deep as the passes on the template go", reach)
                 .is(reach, "as deep as the passes on the template go");
-        double tolerance = of.build().shop().limits().depthTolerance();
         Operation.Builder step = round(
                         StepKind.ROUT, "Rout the " + of.noun() + " on its template", of.face(), depth, Guide.TEMPLATE)
                 .cuts(slice(0, reach))
@@ -131,8 +131,9 @@ final class ThroughSteps extends PocketSteps {
                 .inspect(new Inspection(
                         new Measurand.DepthOf(of.feature()),
                         depth,
-                        tolerance,
-                        tolerance,
+                        Band.shops(
+                                "a depth between passes",
+                                of.build().shop().bands().pass()),
                         "depth gauge from the " + of.face().word()))
                 .takes(minutes(of.plan(), reach), 0, 0.012);
         if (of.drilled().isPresent()) {

@@ -12,6 +12,7 @@ import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Condition.OuterSurface;
@@ -84,8 +85,7 @@ public final class SandingStation implements Station {
                 .inspect(new Inspection(
                         new Measurand.SandedOff(face),
                         allowance,
-                        build.sandingBand(face, false),
-                        build.sandingBand(face, true),
+                        new Band(sandingBand(build, face, false), sandingBand(build, face, true)),
                         "calliper against the last thickness"))
                 .caution(Caution.DUST)
                 .takes(45, 0, 0.003);
@@ -100,6 +100,13 @@ public final class SandingStation implements Station {
         return Reckoning.of("to sand off the " + face.word(), Quantity.LENGTH)
                 .length("allowance", Fact.usual(off, "the shop's practice"))
                 .is(off, "allowance");
+    }
+
+    private static Reckoning sandingBand(Build build, Face face, boolean more) {
+        Reckoning allowance = allowance(build, face);
+        return Reckoning.of("how far off is still good", Quantity.LENGTH)
+                .length("allowance", Fact.usual(allowance.value(), "the shop's practice"))
+                .is(build.sandingBand(face, more), more ? "half as much again" : "all of it may stay on");
     }
 
     /** What is left of the allowance by the readings at this step. */

@@ -13,8 +13,15 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, and the room it leaves round parts. */
-public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting, Gluing gluing, Clearances clearances) {
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good. */
+public record Shop(
+        Crib crib,
+        Practice practice,
+        Limits limits,
+        Cutting cutting,
+        Gluing gluing,
+        Clearances clearances,
+        Bands bands) {
     /** A machine that takes all of a width but for this is wide enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -31,22 +38,34 @@ public record Shop(Crib crib, Practice practice, Limits limits, Cutting cutting,
         if (version != STARTER) {
             throw new IllegalArgumentException("there is no starter shop " + version + "; the newest is " + STARTER);
         }
-        return new Shop(starterCrib(), starterPractice(), Limits.USUAL, Cutting.USUAL, Gluing.USUAL, Clearances.USUAL);
+        return new Shop(
+                starterCrib(),
+                starterPractice(),
+                Limits.USUAL,
+                Cutting.USUAL,
+                Gluing.USUAL,
+                Clearances.USUAL,
+                Bands.USUAL);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing, clearances);
+        return new Shop(crib, other, limits, cutting, gluing, clearances, bands);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing, clearances);
+        return new Shop(other, practice, limits, cutting, gluing, clearances, bands);
+    }
+
+    /** The same shop that is content with other bands. */
+    public Shop with(Bands other) {
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, other);
     }
 
     /** The same shop with other limits. */
     public Shop with(Limits other) {
-        return new Shop(crib, practice, other, cutting, gluing, clearances);
+        return new Shop(crib, practice, other, cutting, gluing, clearances, bands);
     }
 
     /**

@@ -31,9 +31,6 @@ public final class Ledger {
     /** Wood that cleans up a face once it is flat: common practice, mm. */
     static final double CLEAN_UP = 0.2;
 
-    /** Out of flat by less than this is flat: common practice, mm. */
-    static final double FLAT_ENOUGH = 0.15;
-
     private static final StepKey FRONT = StepKey.of(Feature.THICKNESS, StepKind.FRONT);
     private static final StepKey BACK = StepKey.of(Feature.THICKNESS, StepKind.BACK);
 
@@ -126,7 +123,10 @@ public final class Ledger {
     /** The front is flat once it is logged as done, or read as flat after it was read otherwise. */
     private boolean frontFlat() {
         List<AsBuilt.Reading> read = readings(new Measurand.OutOfFlat(Face.FRONT));
-        return frontDone() || (read.size() > 1 && read.get(read.size() - 1).value() <= FLAT_ENOUGH);
+        return frontDone()
+                || (read.size() > 1
+                        && read.get(read.size() - 1).value()
+                                <= build.shop().bands().flat());
     }
 
     /** High spot when the work began. */
@@ -297,7 +297,7 @@ public final class Ledger {
             boolean flat = e instanceof AsBuilt.Reading r
                     && r.measures().equals(new Measurand.OutOfFlat(Face.FRONT))
                     && ++read > 1
-                    && r.value() <= FLAT_ENOUGH;
+                    && r.value() <= build.shop().bands().flat();
             if (flat || (e instanceof AsBuilt.Done d && d.operation().equals(FRONT))) {
                 break;
             }

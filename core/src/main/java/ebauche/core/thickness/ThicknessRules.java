@@ -148,7 +148,7 @@ final class ThicknessRules {
     }
 
     private double bands(boolean thinner) {
-        double off = FinishedFaces.THICKNESS_BAND;
+        double off = build.shop().bands().thickness();
         for (Face face : Face.values()) {
             off += build.isDone(FinishedFaces.finish(face)) ? build.sandingBand(face, thinner) : 0;
         }

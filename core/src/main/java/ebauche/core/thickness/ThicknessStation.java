@@ -7,11 +7,11 @@ import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
-import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
@@ -27,7 +27,6 @@ import java.util.List;
 
 /** One face flattened, the other brought parallel to it. */
 public final class ThicknessStation implements Station {
-    private static final double BAND = FinishedFaces.THICKNESS_BAND;
 
     private static final Condition.Mark FRONT_FLAT =
             new Condition.Mark(StepKey.of(Feature.THICKNESS, StepKind.FRONT), "the front flattened");
@@ -65,8 +64,11 @@ public final class ThicknessStation implements Station {
                         .inspect(new Inspection(
                                 new Measurand.OutOfFlat(Face.FRONT),
                                 Reckoning.of("flat", Quantity.LENGTH).is(0, "nothing under the straightedge"),
-                                0,
-                                Ledger.FLAT_ENOUGH,
+                                new Band(
+                                        Band.none("it cannot be flatter than flat"),
+                                        Band.shop(
+                                                "a face that counts as flat",
+                                                build.shop().bands().flat())),
                                 "straightedge and winding sticks"))
                         .takes(30, 0, 0.003)
                         .build(),
@@ -82,7 +84,12 @@ public final class ThicknessStation implements Station {
                         .needs(FRONT_FLAT, new Condition.Wood(blank, 0, thick))
                         .gives(new Condition.Flat(Face.BACK, thick, blank.grown(1), 0.5))
                         .inspect(new Inspection(
-                                Dimension.BODY_THICKNESS, target(build), BAND, BAND, "calliper at six places"))
+                                Dimension.BODY_THICKNESS,
+                                target(build),
+                                Band.shops(
+                                        "a thickness before sanding",
+                                        build.shop().bands().thickness()),
+                                "calliper at six places"))
                         .takes(40, 0, 0.004)
                         .build());
     }

@@ -164,15 +164,15 @@ class AsCutTest {
         assertThat(cut().isDoneBefore(StepKind.ROUT, StepKind.ROUT)).isFalse();
     }
 
-    /** Half a millimetre is worth another round, or more where the cards' bands are wider; for the neck the bands alone. */
+    /** What the card's band allows is not worth another round; where only room is wanted that is more than for the neck. */
     @Test
     void what_is_worth_another_round() {
         did("rout", 19);
-        double bands = body.build().bands(Face.FRONT, false);
-        assertThat(bands).isLessThan(0.5);
+        double bands = body.build().bands(Feature.parse("pickup-neck"), Face.FRONT, false);
+        assertThat(bands).isEqualTo(body.shop.bands().room());
         double now = 19 - f;
-        assertThat(cut().isTooShallow(now + 0.5)).isFalse();
-        assertThat(cut().isTooShallow(now + 0.51)).isTrue();
+        assertThat(cut().isTooShallow(now + bands)).isFalse();
+        assertThat(cut().isTooShallow(now + bands + 0.01)).isTrue();
         AsBuilt.Done neck = new AsBuilt.Done(
                 "neck",
                 "2026-11-02T10:00:00Z",
@@ -184,8 +184,10 @@ class AsCutTest {
                 Map.of(new Measurand.DepthOf(Feature.parse("neck")), 16.0));
         body.timeline.add(neck);
         AsCut pocket = new AsCut(body.build(), Feature.parse("neck"), Face.FRONT);
-        assertThat(pocket.isTooShallow(16 - f + bands)).isFalse();
-        assertThat(pocket.isTooShallow(16 - f + bands + 0.01)).isTrue();
+        double seat = body.build().bands(Feature.parse("neck"), Face.FRONT, false);
+        assertThat(seat).isEqualTo(body.shop.limits().depthTolerance());
+        assertThat(pocket.isTooShallow(16 - f + seat)).isFalse();
+        assertThat(pocket.isTooShallow(16 - f + seat + 0.01)).isTrue();
     }
 
     /** What stands of a wanted area: a pencil's width round it is nothing, a strip of 2 by 20 is 34 mm² and some. */

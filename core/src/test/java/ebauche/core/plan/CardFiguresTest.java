@@ -24,7 +24,7 @@ class CardFiguresTest {
         return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
     }
 
-    /** A pickup's cavity 19 deep with 0.3 to sand: its last light pass keeps 0.8, and only that may be missing before it. */
+    /** A pickup's cavity 19 deep with 0.3 to sand: its last light pass keeps 0.8, and half a millimetre may be missing before it. */
     @Test
     void what_a_last_pass_keeps_stands_on_the_card_before_it() {
         TestBody body = new TestBody();
@@ -33,12 +33,12 @@ class CardFiguresTest {
         double keep = body.shop.practice().lastPass();
         assertThat(rough.setting().figure().orElseThrow().value()).isCloseTo(whole - keep, within(1e-9));
         Inspection read = rough.inspections().get(0);
-        assertThat(read.most()).isCloseTo(whole - keep + body.shop.limits().depthTolerance(), within(1e-9));
-        assertThat(read.least()).isCloseTo(whole - 2 * keep, within(1e-9));
+        assertThat(read.most()).isCloseTo(whole - keep + body.shop.bands().pass(), within(1e-9));
+        assertThat(read.least()).isCloseTo(whole - keep - body.shop.bands().pass(), within(1e-9));
         Operation rout = step(body, "pickup-neck:rout");
         assertThat(rout.setting().figure().orElseThrow().value()).isCloseTo(whole, within(1e-9));
         assertThat(rout.inspections().get(0).least())
-                .isCloseTo(whole - body.shop.limits().depthTolerance(), within(1e-9));
+                .isCloseTo(whole - body.shop.bands().room(), within(1e-9));
         double stop =
                 step(body, "pickup-neck:waste").setting().figure().orElseThrow().value();
         assertThat(stop).as("the drill stops short of the floor").isLessThan(whole - keep);

@@ -69,11 +69,11 @@ class ThicknessStationTest {
             assertThat(c.solid().deepest()).isCloseTo(wanted + (50 - wanted) / 2 + 1, within(1e-9));
         });
         Inspection calliper = back.inspections().get(0);
-        assertThat(calliper.below()).isEqualTo(0.3);
-        assertThat(calliper.above()).isEqualTo(0.3);
+        assertThat(calliper.band().below().value()).isEqualTo(0.3);
+        assertThat(calliper.band().above().value()).isEqualTo(0.3);
         Inspection straightedge = front.inspections().get(0);
-        assertThat(straightedge.below()).isZero();
-        assertThat(straightedge.above()).isEqualTo(0.15);
+        assertThat(straightedge.band().below().value()).isZero();
+        assertThat(straightedge.band().above().value()).isEqualTo(0.15);
     }
 
     /** A sled takes 2.4 at most in alder and 0.5 last; a hand plane's rounds are many; a face that is flat takes none. */

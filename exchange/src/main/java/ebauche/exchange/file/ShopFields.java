@@ -9,6 +9,7 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
+import ebauche.core.shop.Bands;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
 import ebauche.core.shop.Clearances;
@@ -203,9 +204,9 @@ public final class ShopFields {
                     .described("deepest pass in a pocket, the router in the hand"),
             Field.length("edgePass", "deepest pass at an outline or on the table")
                     .described("deepest pass on a table or round an outline"),
-            Field.length("depthTolerance", "a routed floor is hit within"),
+            Field.length("depthTolerance", "a floor that a part sits on is hit within"),
             Field.length("bridgeOffCentre", "the bridge off the centre line by at most"),
-            Field.length("thicknessTolerance", "").unasked(),
+            Field.length("thicknessTolerance", "readings of one part agree within"),
             Field.number("angleTolerance", "").unasked().described("degrees"));
 
     public static final RecordFields<Clearances> CLEARANCES = RecordFields.settings(
@@ -216,6 +217,16 @@ public final class ShopFields {
             Field.length("block", "round a vibrato's block"),
             Field.length("control", "round a pot's or switch's body"),
             Field.length("neck", "a pocket wider than the heel in hand by"));
+
+    public static final RecordFields<Bands> BANDS = RecordFields.settings(
+            Bands.class,
+            Field.length("threads", "a floor that threads go through"),
+            Field.length("room", "a floor that only gives room"),
+            Field.length("pass", "a depth between passes"),
+            Field.length("thickness", "a thickness before sanding"),
+            Field.length("flat", "a face that counts as flat"),
+            Field.length("bridge", "the saddle line, and the bridge's holes"),
+            Field.length("shaped", "wood shaped by hand"));
 
     public static final RecordFields<Cutting> CUTTING = RecordFields.settings(
             Cutting.class,
@@ -285,6 +296,7 @@ public final class ShopFields {
         properties.set("practice", PRACTICE.schema());
         properties.set("limits", LIMITS.schema());
         properties.set("clearances", CLEARANCES.schema());
+        properties.set("bands", BANDS.schema());
         properties.set("cutting", CUTTING.schema());
         properties.set("gluing", GLUING.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");

@@ -28,7 +28,9 @@ final class ShopReader {
                 spot.optionalObject("gluing", s -> ShopFields.GLUING.read(s, starter.gluing()))
                         .orElse(starter.gluing()),
                 spot.optionalObject("clearances", s -> ShopFields.CLEARANCES.read(s, starter.clearances()))
-                        .orElse(starter.clearances()));
+                        .orElse(starter.clearances()),
+                spot.optionalObject("bands", s -> ShopFields.BANDS.read(s, starter.bands()))
+                        .orElse(starter.bands()));
         // Judged here with the rest; it changes no plan, only what is printed.
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(
