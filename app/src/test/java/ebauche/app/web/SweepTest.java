@@ -36,7 +36,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * -Debauche.sweep=N sends more.
  */
 class SweepTest extends WithVisitor {
-    private static final int POSTS = Integer.getInteger("ebauche.sweep", 2000);
+    private static final int POSTS = Integer.getInteger("ebauche.sweep", 1000);
     private static final List<String> HOSTILE = List.of(
             "",
             " ",

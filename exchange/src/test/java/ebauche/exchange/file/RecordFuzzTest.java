@@ -26,13 +26,13 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Two thousand seeded mutations of each demo body's record: each is refused where it stands, in words, or put in order, some with the wood
+ * Five hundred seeded mutations of each demo body's record, more with -Debauche.mutations=N: each is refused where it stands, in words, or put in order, some with the wood
  * that they leave; nothing falls. The records go half way through the build, so that there is something to spoil.
  */
 @Tag("slow")
 @ExtendWith(Remembering.class)
 class RecordFuzzTest {
-    private static final int MUTATIONS = 2000;
+    private static final int MUTATIONS = Integer.getInteger("ebauche.mutations", 500);
 
     /** One in so many of those that can be read has its wood cut too: that takes most of the time. */
     private static final int WITH_WOOD = 6;
