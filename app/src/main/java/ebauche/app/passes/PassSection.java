@@ -75,7 +75,7 @@ public final class PassSection {
         }
         cutter(pass, wall, bit, ground + pass.to() * scale);
         svg.text("number", x + 4, 20, "start", (i + 1) + ".");
-        svg.figure("figure", end, 20, "end", Figures.parts(fig.below(pass.to())));
+        svg.figure("figure", end, 20, "end", Figures.parts(fig.downTo(pass.to())));
         svg.figure(
                 "caption",
                 x + 4,

@@ -37,7 +37,7 @@ class WaysController {
         model.addAttribute("typed", typed);
         model.addAttribute("troubles", troubles);
         WaysForm.SECTIONS.forEach(s -> model.addAttribute(s.name(), s.fields()));
-        model.addAttribute("skills", WaysForm.SKILLS);
+        model.addAttribute("ticked", WaysForm.TICKED);
         model.addAttribute("clamps", WaysForm.ROWS.get("gluing.clamps"));
         model.addAttribute("cauls", WaysForm.ROWS.get("gluing.cauls"));
         model.addAttribute("elsewhere", elsewhere(troubles));

@@ -2,6 +2,7 @@ package ebauche.app.ways;
 
 import ebauche.app.web.TypedValues;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.shop.Habit;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
 import ebauche.exchange.field.Field;
@@ -57,15 +58,17 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     static final Map<String, List<Field.Input>> ROWS =
             Map.of("gluing.clamps", ShopFields.CLAMPS.inputs(), "gluing.cauls", ShopFields.CAULS.inputs());
 
-    /** What hands may be trusted with, by its word in the file. */
-    static final Map<String, String> SKILLS = skills();
+    /** Lists of the practice of which each thing is ticked or not, by their words in the file: how each is asked for. */
+    static final Map<String, Map<String, String>> TICKED = Map.of(
+            "skills", asked(Practice.Skill.values(), Practice.Skill::key, Practice.Skill::words),
+            "habits", asked(Habit.values(), Habit::key, Habit::words));
 
-    private static Map<String, String> skills() {
-        Map<String, String> skills = new LinkedHashMap<>();
-        for (Practice.Skill skill : Practice.Skill.values()) {
-            skills.put(skill.key(), skill.words());
+    private static <T> Map<String, String> asked(T[] values, Function<T, String> key, Function<T, String> words) {
+        Map<String, String> asked = new LinkedHashMap<>();
+        for (T value : values) {
+            asked.put(key.apply(value), words.apply(value));
         }
-        return skills;
+        return asked;
     }
 
     private static final int MOST_ROWS = 60;
@@ -78,18 +81,24 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             ObjectNode out = ways.withObject("/" + section.name());
             section.fields().forEach(f -> values.put(f, f.path(), out, section.key(f)));
         }
-        if (typed.containsKey("practice.skills")) {
-            ArrayNode skills = ways.withObject("/practice").putArray("skills");
-            SKILLS.keySet().stream()
-                    .filter(s -> typed.containsKey("practice.skill." + s))
-                    .forEach(skills::add);
-        }
+        TICKED.forEach((list, words) -> {
+            if (typed.containsKey("practice." + list)) {
+                ArrayNode ticked = ways.withObject("/practice").putArray(list);
+                words.keySet().stream()
+                        .filter(w -> typed.containsKey(tick(list, w)))
+                        .forEach(ticked::add);
+            }
+        });
         Map<String, List<Integer>> typedRows = new LinkedHashMap<>();
         ROWS.forEach((list, columns) -> typedRows.put(list, rows(values, list, columns, ways)));
         if (values.troubles().isEmpty()) {
             judge(ways, typedRows, values.troubles());
         }
         return new WaysForm(ways, values.troubles());
+    }
+
+    private static String tick(String list, String word) {
+        return "practice." + list + "." + word;
     }
 
     private static void judge(ObjectNode ways, Map<String, List<Integer>> typedRows, Map<String, String> troubles) {
@@ -131,8 +140,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             ObjectNode all = section.written().apply(ways.means().shop());
             ways.json().path(section.name()).properties().forEach(e -> all.set(e.getKey(), e.getValue()));
             section.fields().forEach(f -> typed.put(f.path(), TypedValues.asTyped(all.path(section.key(f)))));
-            // The hands' skills are a list, each ticked or not.
-            all.path("skills").forEach(s -> typed.put("practice.skill." + s.asString(""), "on"));
+            TICKED.keySet().forEach(list -> all.path(list).forEach(w -> typed.put(tick(list, w.asString("")), "on")));
             ROWS.forEach((list, columns) -> {
                 if (list.startsWith(section.name() + ".")) {
                     rows(typed, list, columns, (ArrayNode)

@@ -5,6 +5,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
+import ebauche.core.measure.Division;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
@@ -36,6 +37,8 @@ public record Figures(LengthUnit unit) {
     /** Decimal noise under which a value counts as lying on a division. */
     private static final double ON_THE_LINE = 1e-6;
 
+    private static final double HALF_A_THOU = 0.0127;
+
     /** The avoirdupois pound, exactly; its force at standard gravity; a pound a square inch (NIST SP 811, app. B). */
     private static final double GRAMS_OF_A_POUND = 453.59237;
 
@@ -61,38 +64,53 @@ public record Figures(LengthUnit unit) {
 
     /** A cavity's depth without its unit, for drawings: the number that its card shows. */
     public String deep(double millimetres) {
-        return new Gauge(unit).number(millimetres, Rounding.LESS);
+        return setting(millimetres, Rounding.LESS, Division.CALLIPER);
     }
 
-    /** A setting's number in the maker's unit, without it. */
-    public String setting(double millimetres, Rounding rounding) {
-        return new Gauge(unit).number(millimetres, rounding);
+    /** A setting's number in the maker's unit, without it, as fine as what it is set with. */
+    public String setting(double millimetres, Rounding rounding, Division division) {
+        return new Gauge(unit, division).number(millimetres, rounding);
+    }
+
+    /** The same setting as a gauge in the other unit shows it; of thousandths of an inch also the mark of a rule that is nearest. */
+    public String besides(double millimetres, Rounding rounding, Division division) {
+        String other = new Gauge(otherUnit(), division).text(millimetres, rounding);
+        return unit == LengthUnit.INCH && division == Division.CALLIPER ? nearestMark(millimetres) + other : other;
+    }
+
+    private static String nearestMark(double millimetres) {
+        Gauge rule = new Gauge(LengthUnit.INCH);
+        double off = Math.abs(millimetres - rule.shown(millimetres, Rounding.NEAREST));
+        String mark = rule.text(millimetres, Rounding.NEAREST);
+        return mark.startsWith("0 ") ? "" : (off < HALF_A_THOU ? "" : "near ") + mark + ", ";
+    }
+
+    /** How far to go down with a stop that is set by a gauge, with its unit: never further than it should be. */
+    public String downTo(double millimetres) {
+        return new Gauge(unit, Division.CALLIPER).text(millimetres, Rounding.LESS);
+    }
+
+    /** How far to go down with a drill's stop, with its unit. */
+    public String drilled(double millimetres, Division division) {
+        return new Gauge(unit, division).text(millimetres, Rounding.LESS);
+    }
+
+    /** How far outside its line to saw, with its unit: never less than it should be. */
+    public String sawn(double millimetres) {
+        return new Gauge(unit, Division.SAW).text(millimetres, Rounding.MORE);
     }
 
     /**
-     * What a setting lies off the mark of an inch rule that it is shown by, to follow it: {@code + 0.012}, inches. Empty where the
-     * mark tells it to half a thousandth, and in millimetres, whose marks are as fine as the gauge.
+     * How far a bit stands out under its base, with its unit: the depth as the gauge shows it, and what lies between base and wood, so
+     * that the two agree to the last digit.
+     *
+     * @param millimetres from the base
+     * @param depth of that in the wood
      */
-    public String offMark(double millimetres, Rounding rounding) {
-        return offMark(unit, millimetres, rounding);
-    }
-
-    private static String offMark(LengthUnit of, double millimetres, Rounding rounding) {
-        if (of != LengthUnit.INCH) {
-            return "";
-        }
-        double inches = new Gauge(of).offMark(millimetres, rounding) / LengthUnit.INCH.millimetres();
-        String thousandths = Decimals.fixed(Math.abs(inches), 3);
-        return thousandths.equals("0.000") ? "" : (inches > 0 ? " + " : " \u2212 ") + thousandths;
-    }
-
-    private static String marked(LengthUnit in, double millimetres, Rounding rounding) {
-        return new Gauge(in).number(millimetres, rounding) + offMark(in, millimetres, rounding) + " " + in.symbol();
-    }
-
-    /** How far to go down, with its unit and what lies over the mark: never further than it should be. */
-    public String downTo(double millimetres) {
-        return marked(unit, millimetres, Rounding.LESS);
+    public String projecting(double millimetres, double depth) {
+        Gauge gauge = new Gauge(unit, Division.CALLIPER);
+        double shown = gauge.shown(depth, Rounding.LESS) + gauge.shown(millimetres - depth, Rounding.LESS);
+        return gauge.text(shown, Rounding.NEAREST);
     }
 
     /** A thickness to leave, with its unit: never less than it should be. */
@@ -103,13 +121,6 @@ public record Figures(LengthUnit unit) {
     /** How far to go down, with its unit: never further than it should be. */
     public String below(double millimetres) {
         return new Gauge(unit).text(millimetres, Rounding.LESS);
-    }
-
-    /** The same setting in the other unit, with it; millimetres to a hundredth. */
-    public String inOtherUnit(double millimetres, Rounding rounding) {
-        return otherUnit() == LengthUnit.INCH
-                ? marked(LengthUnit.INCH, millimetres, rounding)
-                : Decimals.plain(millimetres, 2) + " mm";
     }
 
     /** The number of a sum, exact to a hundredth: a fraction would hide how it adds up. */
@@ -151,23 +162,14 @@ public record Figures(LengthUnit unit) {
         return fine(millimetres, Quantity.LENGTH);
     }
 
-    /** What a thicknessing machine is set to or leaves, with its unit: an inch maker's calliper and dial read thousandths. */
+    /** What a thicknessing machine is set to or leaves, with its unit. */
     public String machine(double millimetres, Rounding rounding) {
-        return machineNumber(millimetres, rounding) + " " + unit.symbol();
+        return new Gauge(unit, Division.CALLIPER).text(millimetres, rounding);
     }
 
     /** The same without its unit. */
     public String machineNumber(double millimetres, Rounding rounding) {
-        if (unit != LengthUnit.INCH) {
-            return new Gauge(unit).number(millimetres, rounding);
-        }
-        double thou = millimetres / LengthUnit.INCH.millimetres() * 1000;
-        double shown = switch (rounding) {
-            case LESS -> Math.floor(thou + ON_THE_LINE);
-            case NEAREST -> Math.rint(thou);
-            case MORE -> Math.ceil(thou - ON_THE_LINE);
-        };
-        return Decimals.fixed(shown / 1000, 3);
+        return setting(millimetres, rounding, Division.CALLIPER);
     }
 
     /** What a pass takes off, without its unit: never more than it should. */
@@ -192,8 +194,7 @@ public record Figures(LengthUnit unit) {
 
     /** A board's size as a tape shows it: whole millimetres and halves, or sixteenths. */
     public String tape(double millimetres) {
-        double step = unit == LengthUnit.INCH ? LengthUnit.INCH.millimetres() / 16 : 0.5;
-        return length(Math.rint(millimetres / step) * step);
+        return new Gauge(unit, Division.TAPE).text(millimetres, Rounding.NEAREST);
     }
 
     /** Length, width and thickness of a board: tape, tape and calliper. */
@@ -218,9 +219,8 @@ public record Figures(LengthUnit unit) {
     /** What a gauge read: a fraction where it is one, else as fine as it was typed. */
     public String reading(AsBuilt.Reading reading) {
         Quantity quantity = reading.measures().quantity();
-        boolean onMark = quantity == Quantity.LENGTH
-                && unit == LengthUnit.INCH
-                && offMark(reading.value(), Rounding.NEAREST).isEmpty();
+        double rest = Math.abs(reading.value() - new Gauge(unit).shown(reading.value(), Rounding.NEAREST));
+        boolean onMark = quantity == Quantity.LENGTH && unit == LengthUnit.INCH && rest < HALF_A_THOU;
         return onMark ? length(reading.value()) : fine(reading.value(), quantity);
     }
 
@@ -232,12 +232,13 @@ public record Figures(LengthUnit unit) {
                 + fine(inside(inspection.most(), quantity, Rounding.LESS), quantity) + ", " + inspection.with();
     }
 
-    /** The number that the card's setting shows, rounded once; in inches its marks are coarser than what is read, and thousandths tell it. */
+    /** The number that the card's setting shows, rounded once. */
     private String expected(Inspection inspection) {
         Quantity quantity = inspection.measurand().quantity();
         double value = inspection.expected().value();
-        return quantity == Quantity.LENGTH && unit != LengthUnit.INCH
-                ? new Gauge(unit).text(value, inspection.measurand().rounding())
+        return quantity == Quantity.LENGTH
+                ? new Gauge(unit, Division.CALLIPER)
+                        .text(value, inspection.measurand().rounding())
                 : fine(value, quantity);
     }
 

@@ -79,13 +79,13 @@ class CheckPagesTest extends WithVisitor {
     void hands_that_are_not_trusted_with_a_rasp_saw_kerfs_and_then_cannot_carve_at_all() {
         assertThat(check("tussock")).contains("Carve contours").contains("saw rasp, then files");
         Map<String, String> ways = ways();
-        assertThat(ways).containsKeys("practice.skill.carve", "practice.skill.plane");
-        ways.remove("practice.skill.carve");
+        assertThat(ways).containsKeys("practice.skills.carve", "practice.skills.plane");
+        ways.remove("practice.skills.carve");
         assertThat(me.post("/ways", "/ways", ways).statusCode()).isEqualTo(302);
         assertThat(check("tussock")).contains("some twenty hand-saw kerfs from line to line, then chisel");
         Map<String, String> fewer = ways();
-        assertThat(fewer).doesNotContainKey("practice.skill.carve");
-        fewer.remove("practice.skill.saw");
+        assertThat(fewer).doesNotContainKey("practice.skills.carve");
+        fewer.remove("practice.skills.saw");
         fewer.put("base", base());
         assertThat(me.post("/ways", "/ways", fewer).statusCode()).isEqualTo(302);
         assertThat(check("tussock")).contains("cannot be done here yet");

@@ -275,7 +275,7 @@ class BodyStoriesTest extends Story {
         page.keyboard().press("a");
         assertThat(page.getByText("Step 17 of 63")).isVisible();
         page.keyboard().press("w");
-        assertThat(page.locator(".card-of-step .sum")).isVisible();
+        assertThat(page.locator(".card-of-step .figure-row .sum")).isVisible();
         page.keyboard().press("b");
         page.waitForURL(url -> url.contains("/bench"));
         go(shop.path("sedge"));

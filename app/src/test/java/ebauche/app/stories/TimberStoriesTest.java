@@ -205,13 +205,13 @@ class TimberStoriesTest extends Story {
         open(screen, LengthUnit.MILLIMETRE);
         go("/ways");
         labelled("force in newtons, clamps 1").fill("0");
-        button("Keep these ways").click();
+        button("Save shop settings").click();
         assertThat(page.getByText("must lie between 50 and 40000, and is 0")).isVisible();
         assertThat(labelled("force in newtons, clamps 1")).hasAttribute("aria-invalid", "true");
         labelled("force in newtons, clamps 1").fill("5000");
         labelled("measured off square, degrees").fill("0.5");
         choice("neighbours cut one face up, one face down").selectOption("no, all the same face up");
-        button("Keep these ways").click();
+        button("Save shop settings").click();
         assertThat(page.getByText("Kept.")).isVisible();
         go(shop.path("tussock") + "/glue-up");
         // 2 x 2 in x tan 0.5 degrees

@@ -8,6 +8,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.measure.Division;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Quantity;
@@ -31,41 +32,59 @@ class FiguresTest {
 
     @Test
     void a_depth_to_set_is_never_more_than_reckoned_in_either_unit() {
-        assertThat(metric.setting(26.3101, Rounding.LESS)).isEqualTo("26.3");
-        assertThat(inches.setting(26.3101, Rounding.LESS)).isEqualTo("1 1/32");
+        assertThat(metric.setting(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("26.3");
+        assertThat(inches.setting(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("1.035");
         // 1 1/32 in are 26.19375 mm; 0.11635 mm more are 0.0046 in
-        assertThat(metric.inOtherUnit(26.3101, Rounding.LESS)).isEqualTo("1 1/32 + 0.005 in");
-        assertThat(inches.inOtherUnit(26.3101, Rounding.LESS)).isEqualTo("26.31 mm");
+        assertThat(metric.besides(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("1.035 in");
+        assertThat(inches.besides(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("near 1 1/32 in, 26.3 mm");
     }
 
-    /** The mark and what lies off it are the length again, to half a thousandth of an inch: 64ths worked out by hand. */
+    /** Thousandths are what a stop is set to; a rule's mark stands beside them, as near where it is not the same: worked by hand. */
     @ParameterizedTest
-    @CsvSource({
-        "15.875, LESS, 5/8, ''",
-        "16.175, LESS, 5/8, ' + 0.012'",
-        "28.855, LESS, 1 1/8, ' + 0.011'",
-        "16.175, MORE, 41/64, ' \u2212 0.004'",
-        "2.675, LESS, 3/32, ' + 0.012'",
-        "44.45, MORE, 1 3/4, ''",
-    })
-    void a_setting_in_inches_tells_what_lies_off_its_mark(double mm, Rounding rounding, String mark, String off) {
-        assertThat(inches.setting(mm, rounding)).isEqualTo(mark);
-        assertThat(inches.offMark(mm, rounding)).isEqualTo(off);
-        assertThat(metric.offMark(mm, rounding)).isEmpty();
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "15.875; LESS; CALLIPER; 0.625; 5/8 in, 15.85 mm",
+                "16.175; LESS; CALLIPER; 0.636; near 41/64 in, 16.15 mm",
+                "28.575; LESS; CALLIPER; 1.125; 1 1/8 in, 28.55 mm",
+                "0.3; LESS; CALLIPER; 0.011; near 1/64 in, 0.3 mm",
+                "0.1; LESS; CALLIPER; 0.003; 0.1 mm",
+                "4; MORE; SAW; 3/16; 4 mm",
+                "17.3; LESS; RULE; 43/64; 17 mm",
+                "44.45; MORE; SAID; 1 3/4; 44.45 mm",
+            })
+    void a_setting_is_as_fine_as_what_it_is_set_with(
+            double mm, Rounding rounding, Division division, String set, String beside) {
+        assertThat(inches.setting(mm, rounding, division)).isEqualTo(set);
+        assertThat(inches.besides(mm, rounding, division)).isEqualTo(beside);
     }
 
+    /** Bit out of the base less the template is the depth that the gauge reads in the wood, to the last digit shown, and never too deep. */
     @Test
-    void a_mark_and_what_lies_off_it_are_the_length_again() {
+    void what_the_router_is_set_to_and_what_the_gauge_reads_agree() {
         Random random = new Random(5);
         for (int i = 0; i < 2000; i++) {
-            double mm = random.nextDouble() * 120;
-            Rounding rounding = Rounding.values()[random.nextInt(3)];
-            double shown = Length.parse(inches.setting(mm, rounding) + " in", LengthUnit.INCH)
-                    .millimetres();
-            String off = inches.offMark(mm, rounding).replace('\u2212', '-').replace(" ", "");
-            double back = shown + (off.isEmpty() ? 0 : Double.parseDouble(off) * 25.4);
-            assertThat(back).as("%s %s", mm, rounding).isCloseTo(mm, within(0.0005 * 25.4 + 1e-9));
+            double depth = 2 + random.nextDouble() * 40;
+            for (double template : new double[] {0, 6.35, 12.7, 6, 9.3}) {
+                for (Figures fig : List.of(metric, inches)) {
+                    double stop = shown(fig.projecting(depth + template, depth));
+                    double read = shown(fig.downTo(depth));
+                    double over = shown(fig.machine(template, Rounding.LESS));
+                    assertThat(stop - over).isCloseTo(read, within(1e-9));
+                    assertThat(read).isLessThanOrEqualTo(depth + 1e-6);
+                    assertThat(fig.shouldRead(new Inspection(
+                                    new Measurand.DepthOf(Feature.parse("neck")),
+                                    Reckoning.typed("depth", depth),
+                                    Band.shops("a seat", 0.15),
+                                    "gauge")))
+                            .startsWith(fig.downTo(depth) + ", good from ");
+                }
+            }
         }
+    }
+
+    private static double shown(String text) {
+        return Length.parse(text, LengthUnit.MILLIMETRE).millimetres();
     }
 
     /** Whatever is read inside the band that is shown is good, in either unit. */
@@ -94,27 +113,6 @@ class FiguresTest {
         }
     }
 
-    /** The card's heading and what should be read under it are one number, rounded once. */
-    @Test
-    void what_should_be_read_is_the_number_that_the_card_sets() {
-        Random random = new Random(7);
-        for (int i = 0; i < 500; i++) {
-            double mm = 2 + random.nextDouble() * 40;
-            assertThat(metric.shouldRead(new Inspection(
-                            new Measurand.DepthOf(Feature.parse("neck")),
-                            Reckoning.typed("depth", mm),
-                            Band.shops("a seat", 0.15),
-                            "gauge")))
-                    .startsWith(metric.setting(mm, Rounding.LESS) + " mm, good from ");
-            assertThat(metric.shouldRead(new Inspection(
-                            Measurand.Dimension.BODY_THICKNESS,
-                            Reckoning.typed("thick", mm),
-                            Band.shops("a body", 0.15),
-                            "calliper")))
-                    .startsWith(metric.setting(mm, Rounding.MORE) + " mm, good from ");
-        }
-    }
-
     @Test
     void a_reading_is_shown_as_fine_as_it_was_typed() {
         assertThat(metric.reading(reading(16.18))).isEqualTo("16.18 mm");
@@ -135,8 +133,8 @@ class FiguresTest {
 
     @Test
     void what_must_leave_wood_by_being_more_is_rounded_up() {
-        assertThat(metric.setting(45.04999, Rounding.MORE)).isEqualTo("45.05");
-        assertThat(inches.setting(4, Rounding.MORE)).isEqualTo("11/64");
+        assertThat(metric.setting(45.04999, Rounding.MORE, Division.CALLIPER)).isEqualTo("45.05");
+        assertThat(inches.sawn(4)).isEqualTo("3/16 in");
     }
 
     @Test

@@ -18,6 +18,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
@@ -303,7 +304,34 @@ final class BridgeWork {
         bridge.stringThrough().ifPresent(s -> steps.addAll(new StringWork(build, s).operations()));
         bridge.vibrato().filter(v -> located()).ifPresent(v -> steps.add(drillLocating(v)));
         pockets().forEach(p -> steps.addAll(p.operations()));
-        return steps;
+        return proved(steps);
+    }
+
+    /** Nothing is drilled or routed for the bridge before a trial has shown that its place is right. */
+    private List<Operation> proved(List<Operation> steps) {
+        if (steps.stream().noneMatch(s -> s.needs().contains(Datum.BRIDGE_MARKED))) {
+            return steps;
+        }
+        Condition.Mark proved =
+                new Condition.Mark(StepKey.of(Bridge.FEATURE, StepKind.TRIAL), "the bridge's place proved by a trial");
+        List<Operation> all = new ArrayList<>();
+        all.add(Operation.of(Work.CAVITY, Bridge.FEATURE, StepKind.TRIAL, "Prove the bridge's place with a trial")
+                .set(new Setting.ByHand(trial() + "; the outer strings and the centre line looked along"))
+                .needs(Datum.BRIDGE_MARKED)
+                .gives(proved)
+                .takes(10, 0, 0.001)
+                .build());
+        steps.forEach(s -> all.add(s.needs().contains(Datum.BRIDGE_MARKED) ? s.needing(proved) : s));
+        return all;
+    }
+
+    private String trial() {
+        if (bridge.studs().isPresent()) {
+            return "the drill's spur alone at each stud's mark, the bridge's posts held over them";
+        }
+        return bridge.vibrato().isPresent() || bridge.recess() > 0
+                ? "a cut of a millimetre to the template, the bridge set in it"
+                : "the bridge held on its marks, a drill's spur alone at two of its holes";
     }
 
     /** Two places in the block's route that the spring cavity takes away too, or else in the middle of the route. */

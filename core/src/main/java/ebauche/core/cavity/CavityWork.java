@@ -15,6 +15,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
@@ -166,12 +167,41 @@ final class CavityWork {
             steps.addAll(drillHoles());
         }
         pockets().forEach(p -> steps.addAll(p.operations()));
+        if (drilled()) {
+            steps.add(tryParts());
+        }
         if (!pit.cover().screws().isEmpty()
                 && pit.cover().kind() != Cover.Kind.OPEN
                 && pit.cover().kind() != Cover.Kind.SCRATCH_PLATE) {
             steps.add(coverScrews());
         }
         return steps;
+    }
+
+    /** As soon as the top over them has its thickness, on a carved top after the carve: what does not fit is cheap to change now. */
+    private Operation tryParts() {
+        boolean lever = controls.stream().anyMatch(c -> c.kind() != Control.Kind.POT);
+        Operation.Builder step = Operation.of(
+                        Work.CAVITY,
+                        pit.feature(),
+                        StepKind.TRY_PARTS,
+                        "Try the control parts in the " + pit.feature().said())
+                .face(pit.face())
+                .set(new Setting.ByHand("each nut on by hand, threads through"
+                        + (lever ? "; the switch thrown to both ends" : "; each shaft turned")))
+                .needs(holes)
+                .gives(new Condition.Mark(
+                        StepKey.of(pit.feature(), StepKind.TRY_PARTS),
+                        "the control parts tried in the " + pit.feature().said()))
+                .joins(joins())
+                .takes(10, 0, 0);
+        for (GuidedPocket p : pockets()) {
+            if (!p.feature().equals(pit.recess())) {
+                step.needs(p.atDepth());
+            }
+        }
+        Datum.carvesToCome(build, pit.face().other(), pit.plan()).forEach(step::needs);
+        return step.build();
     }
 
     /** Pilot holes for the cover's screws: in its recess, once that shows where they stand, or through a plate that lies on the face. */

@@ -13,6 +13,7 @@ import ebauche.core.measure.Source;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -60,7 +61,10 @@ public record AsCut(Build build, Feature feature, Face face) {
         return first.isPresent() && then.isPresent() && place(first.get()) < place(then.get());
     }
 
-    /** The area that finished steps took. */
+    /** Wood put in that ends so near under a face fills up to it, mm. */
+    private static final double FLUSH = 0.5;
+
+    /** The area that finished steps took, less what was filled up to the face since: a filler is routed again, a shim on the floor is not. */
     public Region taken() {
         Region all = Region.EMPTY;
         for (AsBuilt.Entry entry : build.asBuilt().standing()) {
@@ -68,11 +72,18 @@ public record AsCut(Build build, Feature feature, Face face) {
                 for (Change change : done.changes()) {
                     if (change instanceof Change.Remove cut && cut.feature().equals(feature)) {
                         all = all.union(cut.solid().plan());
+                    } else if (change instanceof Change.Add put && !put.isBlank() && reachesFace(put.solid())) {
+                        all = all.minus(put.solid().plan());
                     }
                 }
             }
         }
         return all;
+    }
+
+    private boolean reachesFace(Solid solid) {
+        double now = build.faces().now(face);
+        return face == Face.FRONT ? solid.shallowest() <= now + FLUSH : solid.deepest() >= now - FLUSH;
     }
 
     /** What still stands of a wanted area; nothing where it is within a pencil's width of what was taken. */

@@ -1,27 +1,49 @@
 package ebauche.core.measure;
 
 /**
- * How a maker's rule or gauge shows a length: in 64ths of an inch, or in twentieths of a millimetre.
+ * How a maker's gauge, rule, saw line or tape shows a length.
  *
  * @param unit what it is divided in
+ * @param division how finely
  */
-public record Gauge(LengthUnit unit) {
-    /** The finest step that common workshop callipers and depth gauges are read to, mm: common practice. */
-    private static final double METRIC_STEP = 0.05;
-
+public record Gauge(LengthUnit unit, Division division) {
     /** Decimal noise under which a value counts as lying on a division. */
     private static final double ON_THE_LINE = 1e-6;
 
-    /** The depth beside it that can be set with a gauge in millimetres, mm. */
-    public static double settable(double millimetres, Rounding rounding) {
-        return new Gauge(LengthUnit.MILLIMETRE).shown(millimetres, rounding);
+    /** As lengths are said: twentieths of a millimetre, 64ths of an inch. */
+    public Gauge(LengthUnit unit) {
+        this(unit, Division.SAID);
     }
 
-    /** The number as it is read there, without its unit: {@code 24.35}, {@code 1 3/4}. */
+    /** The depth beside it that can be set with a gauge in millimetres, mm. */
+    public static double settable(double millimetres, Rounding rounding) {
+        return new Gauge(LengthUnit.MILLIMETRE, Division.CALLIPER).shown(millimetres, rounding);
+    }
+
+    /** The number as it is read there, without its unit: {@code 24.35}, {@code 0.958}, {@code 1 3/4}. */
     public String number(double millimetres, Rounding rounding) {
-        return unit == LengthUnit.INCH
-                ? InchFraction.rounded(millimetres, rounding).toString()
-                : Decimals.plain(shown(millimetres, rounding), 2);
+        double shown = shown(millimetres, rounding);
+        if (unit == LengthUnit.MILLIMETRE) {
+            return Decimals.plain(shown, 2);
+        }
+        return division.byFractions() ? fraction(shown) : Decimals.fixed(shown / LengthUnit.INCH.millimetres(), 3);
+    }
+
+    /** What lies on a 64th: {@code 1 3/4}, {@code 3/64}, {@code 0} or {@code -1/8}. */
+    private static String fraction(double millimetres) {
+        long steps = Math.round(millimetres / LengthUnit.INCH.millimetres() * 64);
+        long whole = Math.abs(steps) / 64;
+        long top = Math.abs(steps) % 64;
+        long bottom = 64;
+        while (top != 0 && top % 2 == 0) {
+            top /= 2;
+            bottom /= 2;
+        }
+        String sign = steps < 0 ? "-" : "";
+        if (top == 0) {
+            return sign + whole;
+        }
+        return sign + (whole == 0 ? "" : whole + " ") + top + "/" + bottom;
     }
 
     /** The number with its unit. */
@@ -29,18 +51,11 @@ public record Gauge(LengthUnit unit) {
         return number(millimetres, rounding) + " " + unit.symbol();
     }
 
-    /** What a length lies over the mark that it is shown by, mm; less than nought under it. */
-    public double offMark(double millimetres, Rounding rounding) {
-        return millimetres - shown(millimetres, rounding);
-    }
-
     /** The length that is shown, mm. */
     public double shown(double millimetres, Rounding rounding) {
-        if (unit == LengthUnit.INCH) {
-            return InchFraction.rounded(millimetres, rounding).millimetres();
-        }
-        double steps = millimetres / METRIC_STEP;
-        return METRIC_STEP
+        double step = division.step(unit);
+        double steps = millimetres / step;
+        return step
                 * switch (rounding) {
                     case LESS -> Math.floor(steps + ON_THE_LINE);
                     case NEAREST -> Math.rint(steps);

@@ -13,6 +13,8 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
@@ -35,6 +37,9 @@ record NeckHoles(Build build) {
     /** Necks are made of hard timbers: common practice. */
     private static final Hardness HEEL = Hardness.HARD;
 
+    private static final Condition.Mark HEEL_DRILLED =
+            new Condition.Mark(StepKey.of(NeckJoint.SCREWS, StepKind.HEEL), "the heel's pilots drilled");
+
     List<Operation> operations(Condition neckIn, Condition pocketCut) {
         NeckJoint neck = build.design().neck();
         Optional<NeckScrews> window = NeckScrews.of(build);
@@ -53,6 +58,7 @@ record NeckHoles(Build build) {
                 "Drill the neck screws' holes",
                 (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
         steps.add(heel(window.get(), neckIn, holes.done()));
+        steps.add(recheck());
         return steps;
     }
 
@@ -96,6 +102,23 @@ record NeckHoles(Build build) {
         return step;
     }
 
+    /** Screws pull a neck aside by what their holes are off: the line is looked along once more with all of them in. */
+    private Operation recheck() {
+        return Operation.of(
+                        Work.NECK,
+                        NeckJoint.SCREWS,
+                        StepKind.RECHECK,
+                        "Screw the neck on and look along the centre line again")
+                .set(new Setting.ByHand(
+                        "straightedge or string from nut to bridge; the gap at the heel the same on both sides"))
+                .needs(HEEL_DRILLED)
+                .gives(new Condition.Mark(
+                        StepKey.of(NeckJoint.SCREWS, StepKind.RECHECK), "the screwed neck on the centre line"))
+                .inspect(NeckStation.onLine(build))
+                .takes(8, 0, 0)
+                .build();
+    }
+
     /** The heel's pilots, marked through the body's holes, as deep as the screws go in and never up to the fingerboard. */
     private Operation heel(NeckScrews window, Condition neckIn, Condition holes) {
         NeckJoint neck = build.design().neck();
@@ -116,6 +139,7 @@ record NeckHoles(Build build) {
                         "Clamp the neck, mark its heel through the body's holes, drill the pilots")
                 .set(pilot.to(depth, "deep in the heel, a flag of tape on the drill"))
                 .needs(holes, neckIn)
+                .gives(HEEL_DRILLED)
                 .caution(Caution.DRILL)
                 .takes(20, 0, 0.004);
         places().forEach(step::at);

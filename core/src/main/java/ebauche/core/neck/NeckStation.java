@@ -152,7 +152,7 @@ public final class NeckStation implements Station {
                 .is(scale / 2, "scale / 2");
     }
 
-    private static Inspection onLine(Build build) {
+    static Inspection onLine(Build build) {
         Reckoning permitted = CentreLine.of(build).permitted();
         Reckoning none = Reckoning.typed("neck's line at the bridge, off the centre line", 0);
         return new Inspection(Dimension.CENTRE_AT_BRIDGE, none, Band.either(permitted), "laser line or string");

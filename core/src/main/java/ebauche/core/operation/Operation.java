@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.shop.Habit;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
@@ -29,6 +30,7 @@ import java.util.TreeSet;
  * @param places where it marks, drills or draws, in the order of marking
  * @param inspections what to measure
  * @param cautions what can go wrong
+ * @param habits small habits of the shop that its card reminds of
  * @param handsOnMinutes of work
  * @param waitMinutes before what follows may start
  * @param risk chance of spoiling the body, 0 to 1
@@ -48,6 +50,7 @@ public record Operation(
         List<Place> places,
         List<Inspection> inspections,
         List<Caution> cautions,
+        List<Habit> habits,
         int handsOnMinutes,
         int waitMinutes,
         double risk) {
@@ -61,6 +64,7 @@ public record Operation(
         places = List.copyOf(places);
         inspections = List.copyOf(inspections);
         cautions = List.copyOf(cautions);
+        habits = List.copyOf(habits);
     }
 
     /** The feature of the design that it makes. */
@@ -76,6 +80,20 @@ public record Operation(
     /** The same step with one more need. */
     public Operation needing(Condition more) {
         return same().needs(more).build();
+    }
+
+    /** The same step without needs that nothing gives. */
+    public Operation notNeeding(Set<Condition> never) {
+        Builder step = same();
+        step.needs.removeAll(never);
+        return step.build();
+    }
+
+    /** The same step, its card reminding of habits. */
+    public Operation remindingOf(List<Habit> kept) {
+        Builder step = same();
+        step.habits.addAll(kept);
+        return step.build();
     }
 
     /** The same step with more to mind. */
@@ -110,6 +128,7 @@ public record Operation(
         step.places.addAll(places);
         step.inspections.addAll(inspections);
         step.cautions.addAll(cautions);
+        step.habits.addAll(habits);
         return step.takes(handsOnMinutes, waitMinutes, risk);
     }
 
@@ -137,6 +156,7 @@ public record Operation(
         private final List<Place> places = new ArrayList<>();
         private final List<Inspection> inspections = new ArrayList<>();
         private final List<Caution> cautions = new ArrayList<>();
+        private final List<Habit> habits = new ArrayList<>();
         private int handsOn;
         private int wait;
         private double risk;
@@ -231,6 +251,7 @@ public record Operation(
                     places,
                     inspections,
                     cautions,
+                    habits,
                     handsOn,
                     wait,
                     risk);

@@ -1,6 +1,7 @@
 package ebauche.core.operation;
 
 import ebauche.core.crib.Fit;
+import ebauche.core.measure.Division;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass;
@@ -35,6 +36,11 @@ public sealed interface Setting {
     /** Which way the figure is rounded on a gauge so that wood is left: less depth, more thickness, more allowance. */
     default Rounding rounding() {
         return Rounding.LESS;
+    }
+
+    /** How finely the figure is set. */
+    default Division division() {
+        return Division.CALLIPER;
     }
 
     /** The passes in which it is taken; none where it is not guided. */
@@ -92,6 +98,11 @@ public sealed interface Setting {
         public Optional<Reckoning> figure() {
             return Optional.of(depth);
         }
+
+        @Override
+        public Division division() {
+            return hole.isPresent() ? Division.SAID : Division.RULE;
+        }
     }
 
     /** A saw outside a line. */
@@ -115,6 +126,11 @@ public sealed interface Setting {
         public Rounding rounding() {
             return Rounding.MORE;
         }
+
+        @Override
+        public Division division() {
+            return Division.SAW;
+        }
     }
 
     /** A blank cut out of its board: how wide; how long its drawing says. */
@@ -137,6 +153,11 @@ public sealed interface Setting {
         @Override
         public Rounding rounding() {
             return Rounding.MORE;
+        }
+
+        @Override
+        public Division division() {
+            return Division.SAW;
         }
     }
 
@@ -205,6 +226,11 @@ public sealed interface Setting {
         public String figureSays() {
             return "maximum depth, under the face";
         }
+
+        @Override
+        public Division division() {
+            return Division.RULE;
+        }
     }
 
     /** Sanding by an amount. */
@@ -245,6 +271,11 @@ public sealed interface Setting {
         public String figureSays() {
             return "long at most, screws or pins";
         }
+
+        @Override
+        public Division division() {
+            return Division.RULE;
+        }
     }
 
     /** A line or a place marked so far from something. */
@@ -262,6 +293,11 @@ public sealed interface Setting {
         @Override
         public Rounding rounding() {
             return Rounding.NEAREST;
+        }
+
+        @Override
+        public Division division() {
+            return Division.SAID;
         }
     }
 

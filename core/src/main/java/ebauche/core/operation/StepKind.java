@@ -38,6 +38,7 @@ public enum StepKind {
     MEET("meet"),
     WIDEN("widen"),
     DEEPEN("deepen"),
+    SMOOTH("smooth"),
     // Holes.
     MARK("mark"),
     LOCATE("locate"),
@@ -45,6 +46,8 @@ public enum StepKind {
     BORE("bore"),
     SLOT("slot"),
     TRY("try"),
+    TRIAL("trial"),
+    TRY_PARTS("try-parts"),
     SCREWS("screws"),
     // The neck.
     MEASURE("measure"),
@@ -53,6 +56,7 @@ public enum StepKind {
     CHECK("check"),
     BRIDGE("bridge"),
     HEEL("heel"),
+    RECHECK("recheck"),
     // Contours.
     LINE("line"),
     CARVE("carve"),

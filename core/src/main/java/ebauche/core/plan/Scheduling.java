@@ -39,7 +39,7 @@ final class Scheduling {
         this.build = build;
         this.done = build.asBuilt().steps();
         done.forEach((key, fact) -> cut.put(key, build.changes(fact)));
-        this.wanted = FloorBands.closed(build, cut, operations());
+        this.wanted = FloorBands.closed(build, cut, Habits.kept(build, operations()));
         this.all = withRecorded();
         this.undecided = all.stream()
                 .filter(o -> isUndecided(o.feature()) && !done.containsKey(o.key()))
@@ -96,7 +96,7 @@ final class Scheduling {
         History history = new History(build, deeds, memo);
         return new Schedule(
                 build,
-                steps(Holding.said(build, history, Stations.pockets(build))),
+                steps(Habits.reminded(build, Holding.said(build, history, Stations.pockets(build)))),
                 sequence.telling(),
                 StillOpen.of(undecided, precedence.links(), sequence.operations()),
                 history);

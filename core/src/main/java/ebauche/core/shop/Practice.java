@@ -19,6 +19,7 @@ import java.util.Set;
  * @param edge how outlines are brought to the line
  * @param hand how steady the hand at the saw is
  * @param skills what its hands are trusted with where no machine does it
+ * @param habits small habits that it keeps
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -31,7 +32,8 @@ public record Practice(
         double glueHours,
         EdgeSchool edge,
         Hand hand,
-        Set<Skill> skills) {
+        Set<Skill> skills,
+        Set<Habit> habits) {
 
     /** What hands can do where no machine does it. */
     public enum Skill {
@@ -146,6 +148,29 @@ public record Practice(
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
         skills = Set.copyOf(skills);
+        habits = Set.copyOf(habits);
+    }
+
+    /** Whether it keeps a habit. */
+    public boolean keeps(Habit habit) {
+        return habits.contains(habit);
+    }
+
+    /** The same with other habits. */
+    public Practice with(Set<Habit> kept) {
+        return new Practice(
+                thicknessing,
+                holdDown,
+                frontSanding,
+                backSanding,
+                sawAllowance,
+                wasteShy,
+                lastPass,
+                glueHours,
+                edge,
+                hand,
+                skills,
+                kept);
     }
 
     /** Wood left on a face for its finish sanding, mm. */
@@ -166,6 +191,7 @@ public record Practice(
                 glueHours,
                 edge,
                 hand,
-                skills);
+                skills,
+                habits);
     }
 }

@@ -111,7 +111,8 @@ public record Shop(
                 24,
                 Practice.EdgeSchool.HAND,
                 Practice.Hand.USUAL,
-                EnumSet.allOf(Practice.Skill.class));
+                EnumSet.allOf(Practice.Skill.class),
+                EnumSet.allOf(Habit.class));
     }
 
     private static Crib starterCrib() {

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class GaugeTest {
     private static final Gauge METRIC = new Gauge(LengthUnit.MILLIMETRE);
@@ -21,16 +21,16 @@ class GaugeTest {
     }
 
     @ParameterizedTest
-    @EnumSource(LengthUnit.class)
-    void rounding_keeps_its_side_and_loses_less_than_a_step(LengthUnit unit) {
-        Gauge gauge = new Gauge(unit);
-        double step = unit == LengthUnit.INCH ? 25.4 / 64 : 0.05;
+    @CsvSource({
+        "MILLIMETRE, CALLIPER, 0.05", "INCH, CALLIPER, 0.0254", "MILLIMETRE, SAID, 0.05", "INCH, SAID, 0.396875",
+        "MILLIMETRE, RULE, 0.5", "INCH, RULE, 0.396875", "MILLIMETRE, SAW, 1", "INCH, SAW, 0.79375",
+        "MILLIMETRE, TAPE, 0.5", "INCH, TAPE, 1.5875"
+    })
+    void rounding_keeps_its_side_and_loses_less_than_a_step(LengthUnit unit, Division division, double step) {
+        Gauge gauge = new Gauge(unit, division);
         Random random = new Random(7);
         for (int i = 0; i < 2000; i++) {
             double mm = random.nextDouble() * 120 - 20;
-            for (Rounding each : Rounding.values()) {
-                assertThat(gauge.shown(mm, each) + gauge.offMark(mm, each)).isEqualTo(mm, within(1e-9));
-            }
             assertThat(gauge.shown(mm, Rounding.LESS)).isBetween(mm - step - 1e-9, mm + 1e-6);
             assertThat(gauge.shown(mm, Rounding.MORE)).isBetween(mm - 1e-6, mm + step + 1e-9);
             assertThat(gauge.shown(mm, Rounding.NEAREST)).isEqualTo(mm, within(step / 2 + 1e-9));
@@ -45,11 +45,26 @@ class GaugeTest {
     }
 
     @Test
-    void a_fraction_says_what_was_lost() {
-        InchFraction third = InchFraction.nearest(10);
-        assertThat(third).hasToString("25/64");
-        assertThat(third.millimetres() + third.errorMm()).isEqualTo(10, within(1e-12));
-        assertThat(InchFraction.nearest(-3.175)).hasToString("-1/8");
-        assertThat(InchFraction.nearest(25.4)).hasToString("1");
+    void fractions_are_in_lowest_terms() {
+        assertThat(INCHES.number(10, Rounding.NEAREST)).isEqualTo("25/64");
+        assertThat(INCHES.number(-3.175, Rounding.NEAREST)).isEqualTo("-1/8");
+        assertThat(INCHES.number(25.4, Rounding.NEAREST)).isEqualTo("1");
+        assertThat(INCHES.number(44.45, Rounding.NEAREST)).isEqualTo("1 3/4");
+        assertThat(INCHES.number(0.1, Rounding.NEAREST)).isEqualTo("0");
+    }
+
+    /** What nobody can set is not said: thousandths to a stop, 32nds to a saw line, never a mark and so much over it. */
+    @Test
+    void a_number_is_as_fine_as_what_it_is_set_with() {
+        assertThat(new Gauge(LengthUnit.INCH, Division.CALLIPER).text(28.58, Rounding.LESS))
+                .isEqualTo("1.125 in");
+        assertThat(new Gauge(LengthUnit.INCH, Division.CALLIPER).text(0.3, Rounding.LESS))
+                .isEqualTo("0.011 in");
+        assertThat(new Gauge(LengthUnit.INCH, Division.SAW).text(4, Rounding.MORE))
+                .isEqualTo("3/16 in");
+        assertThat(new Gauge(LengthUnit.MILLIMETRE, Division.SAW).text(3.2, Rounding.MORE))
+                .isEqualTo("4 mm");
+        assertThat(new Gauge(LengthUnit.MILLIMETRE, Division.RULE).text(17.3, Rounding.LESS))
+                .isEqualTo("17 mm");
     }
 }

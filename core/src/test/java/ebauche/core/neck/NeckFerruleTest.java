@@ -63,7 +63,12 @@ class NeckFerruleTest {
         TestBody body = body();
         BuildPlan plan = body.plan();
         assertThat(keys(plan))
-                .containsExactly("neck-screws:locate", "neck-ferrules:bore", "neck-screws:drill", "neck-screws:heel");
+                .containsExactly(
+                        "neck-screws:locate",
+                        "neck-ferrules:bore",
+                        "neck-screws:drill",
+                        "neck-screws:heel",
+                        "neck-screws:recheck");
         Operation bore = step(plan, "neck-ferrules:bore");
         assertThat(bore.face()).isEqualTo(Face.BACK);
         double sand = body.build().faces().toSand(Face.BACK);
@@ -83,7 +88,8 @@ class NeckFerruleTest {
                 .allSatisfy(c -> assertThat(
                                 c.solid().plan().maxX() - c.solid().plan().minX())
                         .isCloseTo(2.4, within(0.01)));
-        assertThat(keys(new TestBody().plan())).containsExactly("neck-screws:drill", "neck-screws:heel");
+        assertThat(keys(new TestBody().plan()))
+                .containsExactly("neck-screws:drill", "neck-screws:heel", "neck-screws:recheck");
     }
 
     /** Holes that were drilled before anybody thought of ferrules are not drilled again: the seats are bored on them. */
@@ -93,7 +99,9 @@ class NeckFerruleTest {
         body.doneUpTo("neck-screws:heel");
         body.neckFerrule = Optional.of(TestParts.neckFerrule());
         BuildPlan plan = body.plan();
-        assertThat(keys(plan)).containsExactlyInAnyOrder("neck-screws:drill", "neck-ferrules:bore", "neck-screws:heel");
+        assertThat(keys(plan))
+                .containsExactlyInAnyOrder(
+                        "neck-screws:drill", "neck-ferrules:bore", "neck-screws:heel", "neck-screws:recheck");
         assertThat(plan.step("neck-ferrules:bore").orElseThrow().done()).isFalse();
         assertThat(plan.step("neck-screws:drill").orElseThrow().done()).isTrue();
     }

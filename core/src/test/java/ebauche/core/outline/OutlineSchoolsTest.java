@@ -51,7 +51,8 @@ class OutlineSchoolsTest {
                 p.glueHours(),
                 edge,
                 Hand.USUAL,
-                p.skills()));
+                p.skills(),
+                p.habits()));
         return body;
     }
 

@@ -19,6 +19,7 @@ import ebauche.core.sheet.DepthCard;
 import ebauche.core.sheet.DrillHole;
 import ebauche.core.sheet.MarkingOut;
 import ebauche.core.sheet.TemplateSheet;
+import ebauche.core.shop.Habit;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
@@ -121,6 +122,9 @@ final class PlanSheet {
         words("  spoils", o.spoils());
         for (Inspection i : o.inspections()) {
             line("  read", i.measurand().key(), sum(i.expected()), n(i.least()) + " to " + n(i.most()), i.with());
+        }
+        if (!o.habits().isEmpty()) {
+            line("  before", o.habits().stream().map(Habit::key).collect(Collectors.joining(" ")));
         }
         if (!o.cautions().isEmpty()) {
             line("  mind", o.cautions().stream().map(Caution::name).collect(Collectors.joining(" ")));

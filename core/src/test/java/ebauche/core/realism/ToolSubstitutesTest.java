@@ -52,7 +52,8 @@ class ToolSubstitutesTest {
                 p.glueHours(),
                 p.edge(),
                 p.hand(),
-                skills));
+                skills,
+                p.habits()));
         return body;
     }
 

@@ -99,7 +99,7 @@ class SharedStepsTest {
         assertThat(body.plan().steps())
                 .filteredOn(s -> s.operation().needs().contains(carved))
                 .extracting(s -> s.operation().key().written())
-                .containsExactly("controls:rout");
+                .containsExactly("controls:rout", "controls:try-parts");
         body.done("contour-arm:carve");
         assertThat(Datum.carvesToCome(body.build(), Face.FRONT, under)).isEmpty();
     }

@@ -16,6 +16,7 @@ import ebauche.core.shop.Clearances;
 import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
+import ebauche.core.shop.Habit;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
@@ -165,6 +166,8 @@ public final class ShopFields {
     /** What hands may be trusted with, by its word in a file. */
     private static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
 
+    private static final Map<String, Habit> HABIT = Words.of(Habit::key, Habit.values());
+
     public static final RecordFields<Practice> PRACTICE = RecordFields.settings(
             Practice.class,
             Field.word(
@@ -190,7 +193,8 @@ public final class ShopFields {
             Field.length("lastPass", "").unasked(),
             Field.number("glueHours", "", 0, 400).unasked(),
             Field.words("skills", SKILL)
-                    .described("what its hands are trusted with where no machine does it; all of them if left out"));
+                    .described("what its hands are trusted with where no machine does it; all of them if left out"),
+            Field.words("habits", HABIT).described("small habits that it keeps; all of them if left out"));
 
     public static final RecordFields<Limits> LIMITS = RecordFields.settings(
             Limits.class,

@@ -94,6 +94,8 @@ public final class PlanJson {
         op.inspections().forEach(i -> inspections.add(inspection(i)));
         ArrayNode cautions = out.putArray("cautions");
         op.cautions().forEach(c -> cautions.add(c.words()));
+        ArrayNode before = out.putArray("beforeYouBegin");
+        op.habits().forEach(h -> before.add(h.says()));
         out.put("cannotBeTakenBack", op.cannotBeTakenBack());
         out.put("handsOnMinutes", op.handsOnMinutes()).put("waitMinutes", op.waitMinutes());
         out.putObject("slip")

@@ -1,0 +1,188 @@
+package ebauche.core.plan;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
+import ebauche.core.job.Build;
+import ebauche.core.job.FinishedFaces;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.passes.Pass;
+import ebauche.core.shop.Habit;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The small habits that a shop keeps: steps that only prove or prepare, each left out where the shop does without it or where what it
+ * prepares is done; and lines on the cards of other steps.
+ */
+final class Habits {
+    private static final Map<StepKind, Habit> STEPS = new EnumMap<>(Map.of(
+            StepKind.TRIAL, Habit.TRIAL,
+            StepKind.TRY_PARTS, Habit.TRY_PARTS,
+            StepKind.RECHECK, Habit.RECHECK,
+            StepKind.SMOOTH, Habit.SMOOTH));
+
+    /** What is looked at once more before the body is finish sanded. */
+    private static final Set<StepKind> BEFORE_SANDING = EnumSet.of(StepKind.TRY_PARTS, StepKind.RECHECK);
+
+    /** From so wide on a hole that shows is drilled in steps, mm: common practice. */
+    private static final double LARGE = 8;
+
+    private final Build build;
+
+    private Habits(Build build) {
+        this.build = build;
+    }
+
+    /** The stations' steps with those of the shop's habits, and without those that it does not keep. */
+    static List<Operation> kept(Build build, List<Operation> steps) {
+        Habits habits = new Habits(build);
+        return habits.withoutIdle(habits.beforeSanding(habits.smoothing(steps)));
+    }
+
+    /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
+    private List<Operation> smoothing(List<Operation> steps) {
+        List<Operation> all = new ArrayList<>();
+        Set<Object> smoothed = new HashSet<>();
+        for (Operation step : steps) {
+            boolean onWall = step.setting().passes().stream().limit(1).anyMatch(p -> p.guide() != Pass.Guide.TEMPLATE);
+            if (!onWall || step.key().kind().isAgain() || !smoothed.add(step.feature())) {
+                all.add(step);
+                continue;
+            }
+            StepKey key = StepKey.of(step.feature(), StepKind.SMOOTH);
+            String wall = step.feature().equals(Feature.OUTLINE)
+                    ? "the routed edge"
+                    : "the wall of the " + step.feature().said();
+            Condition.Mark smooth = new Condition.Mark(key, wall + " smoothed");
+            all.add(Operation.of(step.work(), key, "Smooth " + wall + " before the bearing rides on it")
+                    .face(step.face())
+                    .set(new Setting.ByHand(
+                            "sanding stick or scraper along the wall: the next pass copies every ridge"))
+                    .needs(step.needs().stream()
+                            .filter(Condition.Mark.class::isInstance)
+                            .toArray(Condition[]::new))
+                    .gives(smooth)
+                    .joins(step.joins())
+                    .takes(5, 0, 0.001)
+                    .build());
+            all.add(step.needing(smooth));
+        }
+        return all;
+    }
+
+    private List<Operation> beforeSanding(List<Operation> steps) {
+        List<Condition> looked = steps.stream()
+                .filter(s -> BEFORE_SANDING.contains(s.key().kind()))
+                .filter(s -> !build.design().undecided().contains(s.feature()))
+                .flatMap(s -> s.gives().stream())
+                .toList();
+        return steps.stream()
+                .map(s -> {
+                    Operation step = s;
+                    if (s.key().equals(FinishedFaces.finish(Face.FRONT))) {
+                        for (Condition mark : looked) {
+                            step = step.needing(mark);
+                        }
+                    }
+                    return step;
+                })
+                .toList();
+    }
+
+    private List<Operation> withoutIdle(List<Operation> steps) {
+        Set<StepKey> idle = new HashSet<>();
+        Set<Condition> never = new HashSet<>();
+        for (Operation step : steps) {
+            if (isIdle(step, steps)) {
+                idle.add(step.key());
+                never.addAll(step.gives());
+            }
+        }
+        return idle.isEmpty()
+                ? steps
+                : steps.stream()
+                        .filter(s -> !idle.contains(s.key()))
+                        .map(s -> s.needs().stream().anyMatch(never::contains) ? s.notNeeding(never) : s)
+                        .toList();
+    }
+
+    /** Not done, and not kept by the shop, or everything that it prepares is done already. */
+    private boolean isIdle(Operation step, List<Operation> steps) {
+        Optional<Habit> habit = Optional.ofNullable(STEPS.get(step.key().kind()));
+        if (habit.isEmpty() || build.isDone(step.key())) {
+            return false;
+        }
+        return !build.shop().practice().keeps(habit.get())
+                || steps.stream()
+                        .filter(s -> s.needs().stream()
+                                .anyMatch(n -> step.gives().stream().anyMatch(g -> g.answers(n))))
+                        .allMatch(s -> build.isDone(s.key()));
+    }
+
+    /** The steps in their order, their cards saying what the shop likes to be reminded of. */
+    static List<Operation> reminded(Build build, List<Operation> ordered) {
+        Habits habits = new Habits(build);
+        List<Operation> reminded = new ArrayList<>();
+        Set<Bit> used = new HashSet<>();
+        Optional<Face> up = Optional.empty();
+        for (Operation step : ordered) {
+            List<Habit> of = new ArrayList<>(of(step));
+            for (Pass pass : step.setting().passes()) {
+                if (used.add(pass.cutter().bit()) && !of.contains(Habit.TEST_PIECE)) {
+                    of.add(Habit.TEST_PIECE);
+                }
+            }
+            boolean onTheBench = step.work() != Work.BLANK && step.work() != Work.THICKNESS;
+            if (onTheBench && up.filter(f -> f != step.face()).isPresent()) {
+                of.add(Habit.PAD);
+            }
+            up = Optional.of(step.face());
+            of.removeIf(h -> !habits.build.shop().practice().keeps(h));
+            reminded.add(of.isEmpty() || build.isDone(step.key()) ? step : step.remindingOf(of));
+        }
+        return reminded;
+    }
+
+    private static List<Habit> of(Operation step) {
+        List<Habit> of = new ArrayList<>();
+        if (step.key().is(StepKind.FIT)) {
+            of.add(Habit.SMOOTH);
+        }
+        if (step.setting().passes().stream()
+                .anyMatch(p -> p.cutter().bit().bearing().atTip())) {
+            of.add(Habit.RAISE);
+        }
+        if (step.setting() instanceof Setting.Sawn || step.setting() instanceof Setting.CutOut) {
+            of.add(Habit.COOL_BLADE);
+        }
+        if (step.feature().is(FeatureKind.COVER) && step.setting() instanceof Setting.Routed) {
+            of.add(Habit.ZERO_ON_COVER);
+        }
+        if (shows(step)
+                && step.setting() instanceof Setting.Drilled drilled
+                && drilled.hole().filter(h -> h.wide() >= LARGE).isPresent()) {
+            of.add(Habit.STEPPED);
+        }
+        return of;
+    }
+
+    /** A hole that is seen on the finished guitar, not one that a plate or a bridge covers. */
+    private static boolean shows(Operation step) {
+        return step.feature().is(FeatureKind.CONTROL)
+                || step.feature().is(FeatureKind.JACK)
+                || step.feature().is(FeatureKind.HOLE);
+    }
+}
