@@ -2,6 +2,7 @@ package ebauche.app.crib;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.core.measure.Division;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Ability;
@@ -55,7 +56,7 @@ public final class ReachDrawing {
     }
 
     private static String said(Window window, Figures fig) {
-        return fig.setting(window.least(), Rounding.MORE) + " to " + fig.below(window.most());
+        return fig.setting(window.least(), Rounding.MORE, Division.SAID) + " to " + fig.below(window.most());
     }
 
     private static double x(double depth) {

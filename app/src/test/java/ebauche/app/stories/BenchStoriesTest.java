@@ -185,9 +185,9 @@ class BenchStoriesTest extends Story {
         go(shop.path("sedge"));
         assertThat(page.locator(".hero .big")).containsText("24.35");
         button("inches").click();
-        assertThat(page.locator(".hero .big")).containsText("61/64");
-        assertThat(page.locator(".hero .other")).containsText("24.35 mm");
-        assertThat(page.locator(".hero .big .frac")).hasCSS("font-variant-numeric", "diagonal-fractions");
+        assertThat(page.locator(".hero .big")).containsText("0.958 in");
+        assertThat(page.locator(".hero .other")).containsText("near 61/64 in, 24.35 mm");
+        assertThat(page.locator(".hero .other .frac")).hasCSS("font-variant-numeric", "diagonal-fractions");
     }
 
     @ParameterizedTest

@@ -35,6 +35,15 @@ public final class SandingStation implements Station {
     /** So far over a face nothing is left that could be sanded, mm. */
     private static final double OVER = 1;
 
+    /**
+     * Minutes to begin, and for a square decimetre through all grits. Sanding is about half of the hands-on time of a body, and end
+     * grain takes three times as long as a face: common practice.
+     */
+    private static final int BEGIN = 10;
+
+    private static final double MINUTES_OF_FACE = 15;
+    private static final double MINUTES_OF_EDGE = 45;
+
     @Override
     public Work work() {
         return Work.SANDING;
@@ -55,8 +64,17 @@ public final class SandingStation implements Station {
                         .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
                         .needs(settled)
                         .caution(Caution.DUST)
-                        .takes(50, 0, 0.002)
+                        .takes(minutes(edge(build), MINUTES_OF_EDGE), 0, 0.002)
                         .build());
+    }
+
+    /** Area of the edge, mm². */
+    private static double edge(Build build) {
+        return build.design().outline().region().perimeter() * build.faces().thickness();
+    }
+
+    private static int minutes(double squareMillimetres, double each) {
+        return (int) Math.round(BEGIN + squareMillimetres / 10_000 * each);
     }
 
     /** Sanding waits for all three surfaces: a sanded face is not laid on the bench again for a router. */
@@ -88,7 +106,7 @@ public final class SandingStation implements Station {
                         new Band(sandingBand(build, face, false), sandingBand(build, face, true)),
                         "calliper against the last thickness"))
                 .caution(Caution.DUST)
-                .takes(45, 0, 0.003);
+                .takes(minutes(body.area(), MINUTES_OF_FACE), 0, 0.003);
         for (FaceShape.Carved carved : build.finished(face).carves()) {
             step.cuts(Change.Remove.fromBody(FEATURE, carvedDust(build, face, carved)));
         }

@@ -4,15 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestTimber;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Router;
+import ebauche.core.design.Blank;
+import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Pickup;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.passes.Cutter;
 import ebauche.core.sheet.DepthCard;
+import ebauche.core.stock.Profile;
 import ebauche.core.timber.Hardness;
+import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,6 +67,37 @@ class CardFiguresTest {
         assertThat(step(body, "pickup-neck:rout").handsOnMinutes())
                 .as("a shallow one is taken at once")
                 .isEqualTo(8 + (int) Math.round(5 + area * 5.3 / 1000 / 12));
+    }
+
+    /** Facts of the trade: sanding is about half of the hands-on time, a forearm in ash by rasp takes 45 to 60 min, a hollow 20 to 25. */
+    @Test
+    void times_are_those_of_the_trade() {
+        TestBody body = new TestBody();
+        List<BuildPlan.PlanStep> steps = body.plan().steps();
+        double all = minutes(steps);
+        double sanding = minutes(
+                steps.stream().filter(s -> s.operation().work() == Work.SANDING).toList());
+        assertThat(sanding / all).isBetween(0.4, 0.6);
+        body.contours.add(new Contour(
+                "arm",
+                Face.FRONT,
+                new Contour.Start.Across(new Point(-160, 20), new Point(0, -150)),
+                12,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty()));
+        int alder = step(body, "contour-arm:carve").handsOnMinutes();
+        body.blank = Blank.plain(TestTimber.ASH, 2, 340, 420, 45, body.blankThickness);
+        assertThat(step(body, "contour-arm:carve").handsOnMinutes())
+                .isBetween(45, 60)
+                .isGreaterThan(alder);
+        body.pickups.set(0, new Pickup("neck", new Point(0, 60), 200, 120, 10, 0, 30, Set.of()));
+        assertThat(step(body, "pickup-neck:rough").handsOnMinutes())
+                .as("720 cm³, the size of a hollow")
+                .isBetween(20, 25);
+    }
+
+    private static double minutes(List<BuildPlan.PlanStep> steps) {
+        return steps.stream().mapToDouble(s -> s.operation().handsOnMinutes()).sum();
     }
 
     @Test
