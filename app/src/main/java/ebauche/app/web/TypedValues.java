@@ -1,11 +1,15 @@
 package ebauche.app.web;
 
 import ebauche.core.measure.Decimals;
+import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.core.measure.Rounding;
 import ebauche.exchange.field.Field;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
@@ -20,6 +24,8 @@ import tools.jackson.databind.node.ObjectNode;
  * @param troubles filled with what is wrong, by field
  */
 public record TypedValues(Map<String, String> typed, LengthUnit bare, Map<String, String> troubles) {
+    private static final Pattern FINE = Pattern.compile("(\\d+\\.\\d{4,}) mm");
+
     public String text(String field) {
         return typed.getOrDefault(field, "").strip();
     }
@@ -83,6 +89,18 @@ public record TypedValues(Map<String, String> typed, LengthUnit bare, Map<String
                     .map(TypedValues::asTyped)
                     .collect(Collectors.joining("; "));
         }
-        return value.isNumber() ? Decimals.plain(value.asDouble(), 3) : value.asString("");
+        return value.isNumber() ? Decimals.plain(value.asDouble(), 3) : asFraction(value.asString(""));
+    }
+
+    /** Millimetres that only a fraction of an inch says shortly are said by it: 1/32 in, not 0.79375 mm. */
+    private static String asFraction(String text) {
+        Matcher fine = FINE.matcher(text);
+        if (!fine.matches()) {
+            return text;
+        }
+        double mm = Double.parseDouble(fine.group(1));
+        Gauge rule = new Gauge(LengthUnit.INCH);
+        boolean onMark = Math.abs(rule.shown(mm, Rounding.NEAREST) - mm) < 1e-6;
+        return onMark ? rule.text(mm, Rounding.NEAREST) : text;
     }
 }

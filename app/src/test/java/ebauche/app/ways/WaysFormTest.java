@@ -3,6 +3,7 @@ package ebauche.app.ways;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.app.web.TypedValues;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice.Thicknessing;
@@ -12,6 +13,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.node.StringNode;
 
 /** The form of the shop's ways: every trouble named at its place, and lengths kept as they were typed. */
 class WaysFormTest {
@@ -120,5 +122,12 @@ class WaysFormTest {
         assertThat(ShopPart.read(kept.ways()).shop().clearances().neck()).isEqualTo(0.2);
         typed.put("clearances.neck", "9 mm");
         assertThat(read(typed).troubles()).containsKey("clearances.neck");
+    }
+
+    @Test
+    void what_only_a_fraction_of_an_inch_says_shortly_is_said_by_it() {
+        assertThat(TypedValues.asTyped(StringNode.valueOf("0.79375 mm"))).isEqualTo("1/32 in");
+        assertThat(TypedValues.asTyped(StringNode.valueOf("0.8 mm"))).isEqualTo("0.8 mm");
+        assertThat(TypedValues.asTyped(StringNode.valueOf("0.79376 mm"))).isEqualTo("0.79376 mm");
     }
 }

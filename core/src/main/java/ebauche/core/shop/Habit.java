@@ -24,7 +24,7 @@ public enum Habit {
     ZERO_ON_COVER(
             "zero-on-cover",
             "zero the router on the cover itself for its recess",
-            "Zero the router on the cover itself: base on the cover, bit down to the bench, that is the depth."),
+            "Zero the router on the cover itself: base on the template with the cover on it, bit down to the wood. It then goes in by the cover's thickness."),
     COOL_BLADE(
             "cool-blade",
             "let the saw's blade cool",
