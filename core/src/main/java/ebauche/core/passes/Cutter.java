@@ -29,7 +29,14 @@ public record Cutter(Bit bit, Router router) {
     private static final double TABLE_FROM = 12;
 
     /** Turns per minute, least and most. */
-    public record Speeds(int least, int most) {}
+    public record Speeds(int least, int most) {
+        private static final int MARK = 1000;
+
+        /** What the dial is set to: as fast as bit and router go well, at a mark; slower only where it burns. Common practice. */
+        public int dial() {
+            return Math.max(least, most / MARK * MARK);
+        }
+    }
 
     public boolean fits() {
         return router.takes(bit.shank());

@@ -121,6 +121,11 @@ class ReachOutsideTest {
     void speeds_and_projection() {
         Router router = Router.usual("plunge", 152.4, 60);
         assertThat(new Cutter(shank(25.4), router).speeds().most()).isEqualTo(24_000);
+        assertThat(new Cutter(shank(25.4), router).speeds().dial()).isEqualTo(24_000);
+        assertThat(new Cutter.Speeds(8_000, 17_500).dial())
+                .as("a mark of the dial")
+                .isEqualTo(17_000);
+        assertThat(new Cutter.Speeds(17_500, 17_500).dial()).isEqualTo(17_500);
         Bit wide = Bit.usual("wide", Bit.Bearing.NONE, 50.8, 12, 12.7);
         assertThat(new Cutter(wide, router).speeds().most()).isBetween(17_500, 18_500);
         Bit stamped = new Bit(

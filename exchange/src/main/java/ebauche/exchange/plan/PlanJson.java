@@ -149,6 +149,7 @@ public final class PlanJson {
                 .put("to", p.to())
                 .put("projection", p.projection())
                 .put("crossSection", p.crossSection())
+                .put("turns", speeds.dial())
                 .put("leastTurns", speeds.least())
                 .put("mostTurns", speeds.most());
     }
