@@ -80,9 +80,9 @@ public record Figures(LengthUnit unit) {
 
     private static String nearestMark(double millimetres) {
         Gauge rule = new Gauge(LengthUnit.INCH);
-        double off = Math.abs(millimetres - rule.shown(millimetres, Rounding.NEAREST));
-        String mark = rule.text(millimetres, Rounding.NEAREST);
-        return mark.startsWith("0 ") ? "" : (off < HALF_A_THOU ? "" : "near ") + mark + ", ";
+        double mark = rule.shown(millimetres, Rounding.NEAREST);
+        boolean onIt = Math.abs(millimetres - mark) < HALF_A_THOU;
+        return mark == 0 ? "" : (onIt ? "" : "near ") + rule.text(mark, Rounding.NEAREST) + ", ";
     }
 
     /** How far to go down with a stop that is set by a gauge, with its unit: never further than it should be. */

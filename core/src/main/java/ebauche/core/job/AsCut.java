@@ -29,6 +29,9 @@ public record AsCut(Build build, Feature feature, Face face) {
     /** A line that is off by less is the pencil's width, mm. */
     public static final double PENCIL = 0.3;
 
+    /** Wood put in that ends so near under a face fills up to it, mm. */
+    private static final double FLUSH = 0.5;
+
     /** Decimal noise under which a depth counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
 
@@ -60,9 +63,6 @@ public record AsCut(Build build, Feature feature, Face face) {
         Optional<AsBuilt.Done> then = build.asBuilt().done(key(other));
         return first.isPresent() && then.isPresent() && place(first.get()) < place(then.get());
     }
-
-    /** Wood put in that ends so near under a face fills up to it, mm. */
-    private static final double FLUSH = 0.5;
 
     /** The area that finished steps took, less what was filled up to the face since: a filler is routed again, a shim on the floor is not. */
     public Region taken() {

@@ -79,7 +79,12 @@ public record Operation(
 
     /** The same step with one more need. */
     public Operation needing(Condition more) {
-        return same().needs(more).build();
+        return needing(List.of(more));
+    }
+
+    /** The same step with more needs. */
+    public Operation needing(List<Condition> more) {
+        return same().needs(more.toArray(Condition[]::new)).build();
     }
 
     /** The same step without needs that nothing gives. */

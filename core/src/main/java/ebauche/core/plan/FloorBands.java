@@ -4,6 +4,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
+import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Band;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
@@ -56,8 +57,10 @@ final class FloorBands {
                 spare = Math.min(spare, spare(step, floor.solid()));
             }
         }
-        return new Band(
-                band.below(), Band.least(band.above(), "wood over the thinnest floor", Math.max(least(), spare)));
+        Reckoning above = spare < least()
+                ? Band.least(band.above(), "as little as a gauge can tell, since no wood is to spare", least())
+                : Band.least(band.above(), "wood over the thinnest floor", spare);
+        return new Band(band.below(), above);
     }
 
     private double least() {

@@ -55,7 +55,7 @@ final class Habits {
     /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
     private List<Operation> smoothing(List<Operation> steps) {
         List<Operation> all = new ArrayList<>();
-        Set<Object> smoothed = new HashSet<>();
+        Set<Feature> smoothed = new HashSet<>();
         for (Operation step : steps) {
             boolean onWall = step.setting().passes().stream().limit(1).anyMatch(p -> p.guide() != Pass.Guide.TEMPLATE);
             if (!onWall || step.key().kind().isAgain() || !smoothed.add(step.feature())) {
@@ -90,15 +90,7 @@ final class Habits {
                 .flatMap(s -> s.gives().stream())
                 .toList();
         return steps.stream()
-                .map(s -> {
-                    Operation step = s;
-                    if (s.key().equals(FinishedFaces.finish(Face.FRONT))) {
-                        for (Condition mark : looked) {
-                            step = step.needing(mark);
-                        }
-                    }
-                    return step;
-                })
+                .map(s -> s.key().equals(FinishedFaces.finish(Face.FRONT)) ? s.needing(looked) : s)
                 .toList();
     }
 
@@ -134,7 +126,6 @@ final class Habits {
 
     /** The steps in their order, their cards saying what the shop likes to be reminded of. */
     static List<Operation> reminded(Build build, List<Operation> ordered) {
-        Habits habits = new Habits(build);
         List<Operation> reminded = new ArrayList<>();
         Set<Bit> used = new HashSet<>();
         Optional<Face> up = Optional.empty();
@@ -150,7 +141,7 @@ final class Habits {
                 of.add(Habit.PAD);
             }
             up = Optional.of(step.face());
-            of.removeIf(h -> !habits.build.shop().practice().keeps(h));
+            of.removeIf(h -> !build.shop().practice().keeps(h));
             reminded.add(of.isEmpty() || build.isDone(step.key()) ? step : step.remindingOf(of));
         }
         return reminded;

@@ -158,19 +158,7 @@ public record Practice(
 
     /** The same with other habits. */
     public Practice with(Set<Habit> kept) {
-        return new Practice(
-                thicknessing,
-                holdDown,
-                frontSanding,
-                backSanding,
-                sawAllowance,
-                wasteShy,
-                lastPass,
-                glueHours,
-                edge,
-                hand,
-                skills,
-                kept);
+        return with(thicknessing, kept);
     }
 
     /** Wood left on a face for its finish sanding, mm. */
@@ -180,6 +168,10 @@ public record Practice(
 
     /** The same with another way of thicknessing. */
     public Practice withThicknessing(Thicknessing school) {
+        return with(school, habits);
+    }
+
+    private Practice with(Thicknessing school, Set<Habit> kept) {
         return new Practice(
                 school,
                 holdDown,
@@ -192,6 +184,6 @@ public record Practice(
                 edge,
                 hand,
                 skills,
-                habits);
+                kept);
     }
 }
