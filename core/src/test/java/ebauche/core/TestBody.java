@@ -225,7 +225,8 @@ public final class TestBody {
                 c.saws(),
                 c.drums(),
                 c.aids(),
-                machines));
+                machines,
+                c.bearings()));
     }
 
     /** Logs a step done exactly as planned now. */

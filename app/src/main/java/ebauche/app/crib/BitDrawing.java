@@ -14,12 +14,12 @@ public final class BitDrawing {
     public static String of(Bit bit) {
         double scale = Math.min(SCALE, Math.min((WIDTH - 8) / bit.overallLength(), (HEIGHT - 4) / bit.diameter()));
         Svg svg = new Svg(WIDTH, HEIGHT, "bit", words(bit));
-        double bearings = (bit.bearing().atShank() ? bit.bearingWidth() : 0)
+        double bearings = (bit.bearing().turns() && bit.bearing().atShank() ? bit.bearingWidth() : 0)
                 + (bit.bearing().atTip() ? bit.bearingWidth() : 0);
         double x = 4;
         double shank = bit.overallLength() - bit.cutterLength() - bearings;
         x = block(svg, "shank", x, shank * scale, bit.shank() * scale);
-        if (bit.bearing().atShank()) {
+        if (bit.bearing().turns() && bit.bearing().atShank()) {
             x = block(svg, "bearing", x, bit.bearingWidth() * scale, bit.bearingDiameter() * scale);
         }
         double cutter = bit.cutterLength() * scale;

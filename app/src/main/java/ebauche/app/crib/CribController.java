@@ -10,15 +10,20 @@ import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.crib.EdgeUse;
 import ebauche.core.passes.Ability;
 import ebauche.exchange.file.ShopFields;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -35,22 +40,40 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 class CribController {
     private final WaysStore store;
+    private final BitCuts cuts;
+    private final Clock clock;
 
-    CribController(WaysStore store) {
+    CribController(WaysStore store, BitCuts cuts, Clock clock) {
         this.store = store;
+        this.cuts = cuts;
+        this.clock = clock;
     }
 
-    /** A bit with its place in the crib and what it can do. */
-    public record OnShelf(int place, Bit bit, Ability ability, String drawing, String reach) {}
+    /**
+     * A bit with its place in the crib, what it can do, and how its edge and its bearing stand.
+     *
+     * @param spare whether a bearing for it lies in the drawer
+     */
+    public record OnShelf(
+            int place, Bit bit, Ability ability, EdgeUse edge, boolean spare, String drawing, String reach) {}
 
     @GetMapping("/crib")
     String crib(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
         Ways ways = store.of(maker.shop());
         Crib crib = crib(ways);
+        List<EdgeUse.Cut> cut = cuts.of(maker.shop());
+        double lasts = ways.means().shop().limits().edgeLasts();
         List<OnShelf> bits = new ArrayList<>();
         for (Bit bit : crib.bits()) {
             Ability ability = Ability.of(bit, crib);
-            bits.add(new OnShelf(bits.size(), bit, ability, BitDrawing.of(bit), ReachDrawing.of(ability, fig)));
+            bits.add(new OnShelf(
+                    bits.size(),
+                    bit,
+                    ability,
+                    EdgeUse.of(bit, cut, lasts),
+                    crib.hasSpare(bit),
+                    BitDrawing.of(bit),
+                    ReachDrawing.of(ability, fig)));
         }
         model.addAttribute("base", ways.number());
         model.addAttribute("crib", crib);
@@ -134,6 +157,28 @@ class CribController {
         return kept(maker, base, form.ways(), model, response, () -> form(kind, place, base, typed, Map.of(), model));
     }
 
+    /** A bit is back from the sharpener, or a new one lies in its place: its metres begin anew. */
+    @PostMapping("/crib/bits/{place}/sharpened")
+    String sharpened(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable int place,
+            @RequestParam int base,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Ways ways = store.of(maker.shop());
+        ObjectNode all = whole(ways);
+        ArrayNode tools = tools(all, ToolKind.BITS);
+        if (place < 0 || place >= tools.size()) {
+            throw new NotHere();
+        }
+        tools.set(
+                place,
+                ShopFields.BITS.write(
+                        crib(ways).bits().get(place).sharpenedOn(LocalDate.now(clock.withZone(ZoneOffset.UTC)))));
+        return kept(maker, base, all, model, response, () -> crib(maker, fig, model));
+    }
+
     @PostMapping("/crib/{many}/{place}/remove")
     String remove(
             @AuthenticationPrincipal Maker maker,
@@ -153,7 +198,7 @@ class CribController {
         return kept(maker, base, all, model, response, () -> crib(maker, fig, model));
     }
 
-    /** Thicknesses of templates and spacers. */
+    /** Thicknesses of templates and spacers, and the spare bearings. */
     @PostMapping("/crib/thicknesses")
     String thicknesses(
             @AuthenticationPrincipal Maker maker,
@@ -166,9 +211,10 @@ class CribController {
         Map<String, String> troubles = new LinkedHashMap<>();
         ObjectNode crib = (ObjectNode) all.get("crib");
         TypedValues values = new TypedValues(typed, fig.unit(), troubles);
-        for (String list : List.of("templates", "spacers")) {
-            values.lengths(list, crib, list);
-        }
+        // What did not come with the form stays as it is.
+        Stream.of("templates", "spacers", "bearings")
+                .filter(typed::containsKey)
+                .forEach(list -> values.lengths(list, crib, list));
         judge(all, troubles);
         if (!troubles.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -184,7 +230,11 @@ class CribController {
             try {
                 ShopPart.read(ways);
             } catch (BuildFileException e) {
-                troubles.put(e.place().contains("spacers") ? "spacers" : "templates", e.getMessage());
+                String list = Stream.of("spacers", "bearings")
+                        .filter(e.place()::contains)
+                        .findFirst()
+                        .orElse("templates");
+                troubles.put(list, e.getMessage());
             }
         }
     }

@@ -31,7 +31,7 @@ public final class PassSection {
                 + plan.passes().stream().mapToDouble(Pass::spacer).max().orElse(0);
         double standing = plan.passes().stream()
                 .mapToDouble(
-                        p -> p.cutter().bit().cutterLength() + p.cutter().bit().bearingWidth() + SHANK - p.to())
+                        p -> p.cutter().bit().cutterLength() + p.cutter().bit().guideWidth() + SHANK - p.to())
                 .max()
                 .orElse(0);
         double over = Math.max(above, standing);
@@ -86,6 +86,7 @@ public final class PassSection {
                             case TEMPLATE -> pass.spacer() > 0 ? "on a spacer" : "template on";
                             case WALL -> "template off";
                             case FAR_WALL -> "flipped";
+                            case FREEHAND -> "freehand";
                         }));
         svg.figure("caption", x + 4, bottom + 36, "start", Figures.parts("takes " + fig.below(pass.bite())));
     }
@@ -93,14 +94,14 @@ public final class PassSection {
     /** Cutter, bearing and shank with the cutter's end at a height. */
     private void cutter(Pass pass, double wall, double width, double tip) {
         double length = pass.cutter().bit().cutterLength() * scale;
-        double bearing = pass.cutter().bit().bearingWidth() * scale;
+        double bearing = pass.cutter().bit().guideWidth() * scale;
         double shank = Math.min(width * 0.6, pass.cutter().bit().shank() * scale);
         double over = tip - length;
         if (pass.cutter().bit().bearing().atTip()) {
             svg.rect("bearing", wall, tip, width, bearing);
         }
         if (pass.cutter().bit().bearing().atShank()) {
-            svg.rect("bearing", wall, over - bearing, width, bearing);
+            svg.rect(pass.isRidden() ? "shank" : "bearing", wall, over - bearing, width, bearing);
             over -= bearing;
         }
         svg.rect("shank", wall + (width - shank) / 2, over - SHANK * scale, shank, SHANK * scale);

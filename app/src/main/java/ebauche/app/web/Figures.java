@@ -17,6 +17,7 @@ import ebauche.core.sheet.DrillHole;
 import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.WoodLeft;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -47,6 +48,8 @@ public record Figures(LengthUnit unit) {
 
     private static final Pattern MOMENT = Pattern.compile("\\d{4}-\\d\\d-\\d\\dT[0-9:.]+Z");
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private LengthUnit otherUnit() {
         return unit == LengthUnit.INCH ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
@@ -264,6 +267,18 @@ public record Figures(LengthUnit unit) {
     /** A moment, in the shop's own time. */
     public String moment(String iso) {
         return iso.isEmpty() ? "" : WHEN.format(Instant.parse(iso).atZone(ZoneId.systemDefault()));
+    }
+
+    /** A day, as people write it. */
+    public String day(LocalDate day) {
+        return DAY.format(day);
+    }
+
+    /** A way of many metres, in whole metres or feet. */
+    public String metres(double metres) {
+        return unit == LengthUnit.INCH
+                ? Math.round(metres * 1000 / (12 * LengthUnit.INCH.millimetres())) + " ft"
+                : Math.round(metres) + " m";
     }
 
     public String value(Finding.Value v) {

@@ -1,15 +1,21 @@
 package ebauche.app.crib;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
+import ebauche.core.crib.EdgeUse;
+import ebauche.core.operation.StepKey;
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,6 +31,9 @@ class CribPagesTest extends WithVisitor {
 
     @Autowired
     private Bodies plans;
+
+    @Autowired
+    private BitCuts cuts;
 
     private Crib crib() {
         return ways.of(shop.maker().shop()).means().shop().crib();
@@ -123,6 +132,87 @@ class CribPagesTest extends WithVisitor {
         assertThat(plans.current(shop.bodies().get("marram")).plan().findings())
                 .anySatisfy(f -> assertThat(f.rule()).isIn("no-bit", "no-passes"));
         assertThat(me.get(shop.path("marram")).body()).contains("What would do");
+    }
+
+    private static final String STEP = "pickup-bridge:rough";
+
+    private void rout(String entry) {
+        me.post(shop.path("marram") + "/bench", shop.path("marram") + "/done", Map.of("entry", entry, "step", STEP));
+    }
+
+    private double metres() {
+        return cuts.of(shop.maker().shop()).stream()
+                .mapToDouble(EdgeUse.Cut::way)
+                .sum();
+    }
+
+    /** What is routed at the bench is counted for the bit; taken back it is not; sharpened, the count begins anew. */
+    @Test
+    void a_bit_counts_what_it_routs_until_it_is_sharpened() {
+        double before = metres();
+        String entry = UUID.randomUUID().toString();
+        rout(entry);
+        rout(UUID.randomUUID().toString());
+        double once = metres() - before;
+        Map<String, Double> planned = plans.current(shop.bodies().get("marram"))
+                .plan()
+                .build()
+                .asBuilt()
+                .done(StepKey.parse(STEP))
+                .orElseThrow()
+                .routed();
+        assertThat(once)
+                .isCloseTo(planned.values().stream().mapToDouble(w -> w).sum(), within(1.0))
+                .isGreaterThan(200);
+        me.post(
+                shop.path("marram") + "/record",
+                shop.path("marram") + "/withdrawals",
+                Map.of("entry", entry, "ofBody", "true"));
+        assertThat(metres()).isCloseTo(before, within(1e-6));
+
+        assertThat(post("/crib/bits/1", dull()).statusCode()).isEqualTo(302);
+        assertThat(crib().bits().get(1).edge()).isEqualTo(Bit.Edge.DULL);
+        assertThat(post("/crib/bits/1/sharpened", Map.of("base", "1")).statusCode())
+                .isEqualTo(302);
+        Bit sharp = crib().bits().get(1);
+        assertThat(sharp.edge()).isEqualTo(Bit.Edge.SHARP);
+        assertThat(sharp.sharpened()).contains(LocalDate.now(ZoneOffset.UTC));
+        assertThat(me.get("/crib").body()).contains("has cut 0 m since ");
+        assertThat(post("/crib/bits/1/sharpened", Map.of("base", "1")).statusCode())
+                .isEqualTo(409);
+    }
+
+    private static Map<String, String> dull() {
+        return bit(
+                "name",
+                "pattern bit 1/2",
+                "diameter",
+                "1/2 in",
+                "cutterLength",
+                "1 in",
+                "shank",
+                "1/2 in",
+                "edge",
+                "dull");
+    }
+
+    /** Worn out, its bearing is a spare's from the drawer; the drawer is kept with templates and spacers. */
+    @Test
+    void a_bit_says_whether_its_spare_bearing_lies_in_the_drawer() {
+        assertThat(me.get("/crib").body()).contains("in the drawer");
+        post("/crib/bits/" + BITS, bit("diameter", "8 mm", "bearingSound", "no"));
+        assertThat(me.get("/crib").body()).contains("No spare of its diameter lies in the drawer");
+        assertThat(post(
+                                "/crib/thicknesses",
+                                Map.of("base", "1", "templates", "1/4 in", "spacers", "", "bearings", "8 mm; 1/2 in"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(crib().bearings()).containsExactly(8.0, 12.7);
+        assertThat(me.get("/crib").body()).contains("A spare lies in the drawer: fit it.");
+        HttpResponse<String> wide = post("/crib/thicknesses", Map.of("base", "2", "bearings", "1 mm"));
+        assertThat(wide.statusCode()).isEqualTo(422);
+        assertThat(wide.body()).contains("must lie between 2 and 120");
+        assertThat(crib().templates()).containsExactly(6.35);
     }
 
     @Test

@@ -171,7 +171,8 @@ class TimberDrawingTest {
                         true,
                         0,
                         Bit.Edge.SHARP,
-                        true);
+                        true,
+                        "");
                 Document svg = Drawn.xml(BitDrawing.of(bit));
                 assertThat(Drawn.all(svg, "rect", "bearing")).hasSize(bearing == Bit.Bearing.BOTH ? 2 : guided ? 1 : 0);
                 for (Element e : Drawn.all(svg, "rect", "bearing")) {

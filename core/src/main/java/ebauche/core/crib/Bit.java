@@ -1,6 +1,9 @@
 package ebauche.core.crib;
 
 import ebauche.core.measure.Refusal;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
 
 /**
  * A router bit.
@@ -20,6 +23,7 @@ import ebauche.core.measure.Refusal;
  * @param mostTurns what is stamped on it, per minute; 0 if nothing is
  * @param edge how sharp it is
  * @param bearingSound whether the bearing turns without play; felt before each use
+ * @param sharpSince the day it was bought or last sharpened, as ISO 8601 has days; blank where nobody knows
  */
 public record Bit(
         String name,
@@ -36,18 +40,24 @@ public record Bit(
         boolean centreCutting,
         int mostTurns,
         Edge edge,
-        boolean bearingSound)
+        boolean bearingSound,
+        String sharpSince)
         implements Tool {
+
+    /** Least length of shank in the collet: half an inch, common practice; the mark on the bit if that is more. */
+    public static final double LEAST_HELD = 12.7;
 
     /** Width of the usual 3/16 in guide bearing: common practice. */
     private static final double USUAL_BEARING = 4.76;
 
     /** A bearing and its cutter differ by no more than this if they copy a wall: common practice. */
-    private static final double SAME = 0.1;
+    static final double SAME = 0.1;
 
     /** Where a bit's guide bearings sit. */
     public enum Bearing {
         NONE("none", "none"),
+        /** A cutter as wide as its shank, which is ridden on the template. */
+        ITSELF("shank-itself", "none, ridden on its shank"),
         AT_SHANK("at-shank", "at the shank"),
         AT_TIP("at-tip", "at the tip"),
         BOTH("both", "at shank and tip");
@@ -65,11 +75,16 @@ public record Bit(
         }
 
         public boolean atShank() {
-            return this == AT_SHANK || this == BOTH;
+            return this == AT_SHANK || this == BOTH || this == ITSELF;
         }
 
         public boolean atTip() {
             return this == AT_TIP || this == BOTH;
+        }
+
+        /** Whether it has a bearing that turns. */
+        public boolean turns() {
+            return this != NONE && this != ITSELF;
         }
 
         /** As files write it. */
@@ -163,25 +178,39 @@ public record Bit(
         Refusal.between(cutterLength, 0.5, 150, "cutterLength");
         Refusal.between(shank, 2, 20, "shank");
         Refusal.between(overallLength, cutterLength, 250, "overallLength");
-        if (bearing == Bearing.NONE) {
+        if (!bearing.turns()) {
             Refusal.unless(bearingDiameter == 0, "bearingDiameter", "must be zero where there is no bearing");
             Refusal.unless(bearingWidth == 0, "bearingWidth", "must be zero where there is no bearing");
         } else {
             Refusal.between(bearingDiameter, 2, 120, "bearingDiameter");
             Refusal.between(bearingWidth, 1, 40, "bearingWidth");
         }
+        Refusal.unless(
+                bearing != Bearing.ITSELF || Math.abs(shank - diameter) <= SAME,
+                "shank",
+                "must be as wide as the cutter where it is ridden on the template");
+        Refusal.unless(sharpSince.isBlank() || isDay(sharpSince), "sharpSince", "must be a day such as 2026-03-15");
         Refusal.between(flutes, 1, 12, "flutes");
         Refusal.between(mostTurns, 0, 60_000, "mostTurns");
     }
 
+    private static boolean isDay(String text) {
+        try {
+            LocalDate.parse(text);
+            return true;
+        } catch (DateTimeParseException e) {
+            return false;
+        }
+    }
+
     /** A bit of which only the main sizes are known; the others are as such bits usually have them: common practice. */
     public static Bit usual(String name, Bearing bearing, double diameter, double cutterLength, double shank) {
-        boolean guided = bearing != Bearing.NONE;
+        boolean guided = bearing.turns();
         double held = shank < 7 ? 32 : 38;
         double bearings = bearing == Bearing.BOTH ? 2 * USUAL_BEARING : guided ? USUAL_BEARING : 0;
         return new Bit(
                 name,
-                guided || cutterLength >= diameter / 2 ? Profile.STRAIGHT : Profile.SURFACING,
+                bearing != Bearing.NONE || cutterLength >= diameter / 2 ? Profile.STRAIGHT : Profile.SURFACING,
                 bearing,
                 diameter,
                 cutterLength,
@@ -194,15 +223,66 @@ public record Bit(
                 true,
                 0,
                 Edge.SHARP,
-                true);
+                true,
+                "");
+    }
+
+    /** The same with a bearing that turns without play. */
+    public Bit withNewBearing() {
+        return with(edge, true, sharpSince);
+    }
+
+    /** The same, sharpened or new on a day. */
+    public Bit sharpenedOn(LocalDate day) {
+        return with(Edge.SHARP, bearingSound, day.toString());
+    }
+
+    private Bit with(Edge other, boolean sound, String since) {
+        return new Bit(
+                name,
+                profile,
+                bearing,
+                diameter,
+                cutterLength,
+                overallLength,
+                shank,
+                bearingDiameter,
+                bearingWidth,
+                flutes,
+                spiral,
+                centreCutting,
+                mostTurns,
+                other,
+                sound,
+                since);
+    }
+
+    /** The day it was last sharpened, if that is known. */
+    public Optional<LocalDate> sharpened() {
+        return sharpSince.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(sharpSince));
     }
 
     /** Whether it copies the wall that its bearing runs on. */
     public boolean copies() {
         return profile == Profile.STRAIGHT
                 && bearing != Bearing.NONE
-                && Math.abs(bearingDiameter - diameter) <= SAME
-                && bearingSound;
+                && Math.abs(guideDiameter() - diameter) <= SAME
+                && (bearingSound || bearing == Bearing.ITSELF);
+    }
+
+    /** Diameter of what runs on the template, mm: its bearing's, or its shank's. */
+    public double guideDiameter() {
+        return bearing == Bearing.ITSELF ? shank : bearingDiameter;
+    }
+
+    /** How much of it can run on a guide, mm: its bearing's width, or the shank that stands out of the collet. */
+    public double guideWidth() {
+        return bearing == Bearing.ITSELF ? Math.max(0, overallLength - cutterLength - LEAST_HELD) : bearingWidth;
+    }
+
+    /** Whether it is run without a template as well: nothing beside its cutter touches the wood. */
+    public boolean isFree() {
+        return !bearing.turns();
     }
 
     /** Smallest inside corner that it leaves, mm. */

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
  * @param drums for inside curves
  * @param aids what steadies or leads a router
  * @param machines that stand on the floor
+ * @param bearings outside diameters of the spare bearings in the drawer
  */
 public record Crib(
         List<Router> routers,
@@ -26,7 +27,8 @@ public record Crib(
         List<Saw> saws,
         List<Drum> drums,
         List<Aid> aids,
-        List<Machine> machines) {
+        List<Machine> machines,
+        List<Double> bearings) {
     private static final double THINNEST = 2;
     private static final double THICKEST = 60;
     private static final double THINNEST_SLOT = 25.4 / 16;
@@ -48,12 +50,20 @@ public record Crib(
         drums = List.copyOf(drums);
         aids = List.copyOf(aids);
         machines = List.copyOf(machines);
+        bearings.forEach(b -> Refusal.between(b, 2, 120, "bearings"));
+        bearings = List.copyOf(bearings);
     }
 
     /** A crib that routs and drills, and has nothing to saw or sand an outline with. */
     public Crib(
             List<Router> routers, List<Bit> bits, List<Drill> drills, List<Double> templates, List<Double> spacers) {
-        this(routers, bits, drills, templates, spacers, List.of(), List.of(), List.of(), List.of());
+        this(routers, bits, drills, templates, spacers, List.of(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** Whether a spare bearing for a bit lies in the drawer. */
+    public boolean hasSpare(Bit bit) {
+        return bit.bearing().turns()
+                && bearings.stream().anyMatch(b -> Math.abs(b - bit.bearingDiameter()) <= Bit.SAME);
     }
 
     /** The same with another bit. */
@@ -98,7 +108,7 @@ public record Crib(
 
     /** The same crib with only these bits. */
     public Crib only(List<Bit> those) {
-        return new Crib(routers, those, drills, templates, spacers, saws, drums, aids, machines);
+        return new Crib(routers, those, drills, templates, spacers, saws, drums, aids, machines, bearings);
     }
 
     /** The same crib with only its router tables, or only the routers that are held in the hand. */
@@ -106,7 +116,7 @@ public record Crib(
         List<Router> kept = routers.stream()
                 .filter(r -> (r.kind() == Router.Kind.TABLE) == those)
                 .toList();
-        return new Crib(kept, bits, drills, templates, spacers, saws, drums, aids, machines);
+        return new Crib(kept, bits, drills, templates, spacers, saws, drums, aids, machines, bearings);
     }
 
     /** The largest drum that sands an inside curve of a radius. */
@@ -126,7 +136,7 @@ public record Crib(
     /** The bit that a blade switch's slot is cut with: of 1/16 to 3/32 in, which looks best too: common practice. */
     public Optional<Bit> slotBit() {
         return bits.stream()
-                .filter(b -> b.bearing() == Bit.Bearing.NONE)
+                .filter(Bit::isFree)
                 .filter(b -> b.diameter() >= THINNEST_SLOT - NEARLY && b.diameter() <= THICKEST_SLOT + NEARLY)
                 .findFirst();
     }

@@ -99,6 +99,7 @@ public final class AsBuilt {
      * @param face which face was up
      * @param changes what it did to the wood
      * @param expected what the plan expected its inspections to read, by measurand
+     * @param routed how far each router bit cut, by its name, mm; empty in records from before that was kept
      */
     public record Done(
             String id,
@@ -108,7 +109,8 @@ public final class AsBuilt {
             String title,
             Face face,
             List<Change> changes,
-            Map<Measurand, Double> expected)
+            Map<Measurand, Double> expected,
+            Map<String, Double> routed)
             implements Entry {
         @Override
         public String kind() {
@@ -118,6 +120,21 @@ public final class AsBuilt {
         public Done {
             changes = List.copyOf(changes);
             expected = Map.copyOf(expected);
+            routed = Map.copyOf(routed);
+            routed.values().forEach(way -> Refusal.notNegative(way, "routed"));
+        }
+
+        /** A step that no router bit cut in. */
+        public Done(
+                String id,
+                String at,
+                String by,
+                StepKey operation,
+                String title,
+                Face face,
+                List<Change> changes,
+                Map<Measurand, Double> expected) {
+            this(id, at, by, operation, title, face, changes, expected, Map.of());
         }
     }
 

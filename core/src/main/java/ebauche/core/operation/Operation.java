@@ -241,6 +241,8 @@ public record Operation(
         }
 
         public Operation build() {
+            List<Caution> minded = new ArrayList<>(cautions);
+            setting.cautions().stream().filter(c -> !cautions.contains(c)).forEach(minded::add);
             return new Operation(
                     key,
                     work,
@@ -255,7 +257,7 @@ public record Operation(
                     opening,
                     places,
                     inspections,
-                    cautions,
+                    minded,
                     habits,
                     handsOn,
                     wait,

@@ -5,8 +5,11 @@ import ebauche.core.measure.Division;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Pass;
+import ebauche.core.passes.Travel;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** What is set up for an operation: the tool, and the one figure that matters. */
 public sealed interface Setting {
@@ -43,6 +46,16 @@ public sealed interface Setting {
         return Division.CALLIPER;
     }
 
+    /** What is to be minded about the tool as it is set. */
+    default List<Caution> cautions() {
+        return List.of();
+    }
+
+    /** How far each bit cuts, by its name, mm. */
+    default Map<String, Double> routed() {
+        return Map.of();
+    }
+
     /** The passes in which it is taken; none where it is not guided. */
     default List<Pass> passes() {
         return List.of();
@@ -52,8 +65,10 @@ public sealed interface Setting {
      * A router against a guide.
      *
      * @param passes in order; none if the crib gives none
+     * @param travel the way that each pass goes
      */
-    record Routed(String tool, String guide, Feed feed, Reckoning depth, String figureSays, List<Pass> passes)
+    record Routed(
+            String tool, String guide, Feed feed, Reckoning depth, String figureSays, List<Pass> passes, Travel travel)
             implements Setting {
         @Override
         public String kind() {
@@ -67,6 +82,20 @@ public sealed interface Setting {
         @Override
         public Optional<Reckoning> figure() {
             return Optional.of(depth);
+        }
+
+        @Override
+        public List<Caution> cautions() {
+            return passes.stream().anyMatch(Pass::isRidden) ? List.of(Caution.RIDDEN) : List.of();
+        }
+
+        @Override
+        public Map<String, Double> routed() {
+            Map<String, Double> routed = new TreeMap<>();
+            passes.stream()
+                    .map(p -> p.cutter().bit())
+                    .forEach(bit -> routed.merge(bit.name(), travel.of(bit), Double::sum));
+            return routed;
         }
     }
 

@@ -25,6 +25,7 @@ import ebauche.core.passes.Pass;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
+import ebauche.core.passes.Travel;
 import ebauche.core.routing.CribTrouble;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Practice;
@@ -299,7 +300,14 @@ public final class OutlineRouting {
         Operation.Builder routed = Operation.of(
                         Work.OUTLINE, Feature.OUTLINE, step, onTable ? title + ", on the table" : title)
                 .face(onTable ? worked.other() : worked)
-                .set(new Setting.Routed(tool, guide, feed, depth, "deep from the " + worked.word(), passes));
+                .set(new Setting.Routed(
+                        tool,
+                        guide,
+                        feed,
+                        depth,
+                        "deep from the " + worked.word(),
+                        passes,
+                        new Travel(body.perimeter(), 0)));
         return onTable
                 ? routed.caution(Caution.ROUTER, Caution.TABLE, Caution.ROUTER_CLIMB, Caution.DUST)
                 : routed.caution(Caution.ROUTER, Caution.ROUTER_CLIMB, Caution.ROUTER_TIP, Caution.DUST);

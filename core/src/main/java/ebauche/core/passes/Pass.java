@@ -1,5 +1,7 @@
 package ebauche.core.passes;
 
+import ebauche.core.crib.Bit;
+
 /**
  * One pass.
  *
@@ -18,12 +20,18 @@ public record Pass(
     public enum Guide {
         TEMPLATE("template on"),
         WALL("template off, bearing on the wall just cut"),
+        FREEHAND("freehand, inside the line"),
         FAR_WALL("flipped, tip bearing on the wall cut from the other face");
 
         private final String words;
 
         Guide(String words) {
             this.words = words;
+        }
+
+        /** Whether it is a wall that was cut before. */
+        public boolean isWall() {
+            return this == WALL || this == FAR_WALL;
         }
 
         public String words() {
@@ -34,6 +42,11 @@ public record Pass(
     /** The same bit on the same guide between other depths. */
     Pass between(double otherFrom, double otherTo) {
         return new Pass(cutter, guide, spacer, otherFrom, otherTo, projection - to + otherTo, engaged);
+    }
+
+    /** Whether its shank rides on the guide, without a bearing. */
+    public boolean isRidden() {
+        return cutter.bit().bearing() == Bit.Bearing.ITSELF;
     }
 
     /** Depth that it takes. */

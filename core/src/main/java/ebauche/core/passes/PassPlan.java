@@ -13,13 +13,17 @@ public record PassPlan(List<Pass> passes, int bitChanges, int setUps) {
     public static final int A_PASS = 2;
     public static final int A_SET_UP = 3;
 
+    /** What a pass ridden on the shank costs more: its template wears and burns, so that any bearing comes first. */
+    public static final int RIDDEN = 8;
+
     public PassPlan {
         passes = List.copyOf(passes);
     }
 
     /** Minutes that it counts. */
     public int cost() {
-        return A_BIT * bitChanges + A_PASS * passes.size() + A_SET_UP * setUps;
+        int ridden = (int) passes.stream().filter(Pass::isRidden).count();
+        return A_BIT * bitChanges + A_PASS * passes.size() + A_SET_UP * setUps + RIDDEN * ridden;
     }
 
     /** Bits by name, in the order of their first use. */

@@ -405,7 +405,11 @@ public final class PassPlanner {
         int bits = here.bits() + (c == here.cutter() ? 0 : 1);
         int setUps = here.setUps() + moreSetUps;
         int passes = here.passes() + 1;
-        int cost = PassPlan.A_BIT * bits + PassPlan.A_PASS * passes + PassPlan.A_SET_UP * setUps;
+        int cost = here.cost()
+                + PassPlan.A_BIT * (bits - here.bits())
+                + PassPlan.A_PASS
+                + PassPlan.A_SET_UP * moreSetUps
+                + (pass.isRidden() ? PassPlan.RIDDEN : 0);
         double narrowest = Math.min(here.narrowest(), pass.cutter().bit().diameter());
         boolean goesOn = here.pass() != null && sameRun(here.pass(), pass);
         return new Node(

@@ -6,15 +6,13 @@ import ebauche.core.crib.Router;
 /**
  * What a guided bit can reach: plane geometry of cutter, bearing and guide.
  *
- * <p>A bearing at the shank sits right above the cutter, one at the tip right below it. A bearing copies a guide if at
- * least {@link #LEAST_CONTACT} of its width runs on it.
+ * <p>A bearing at the shank sits right above the cutter, one at the tip right below it; a shank that is ridden on itself
+ * is one from the cutter up to the collet. A bearing copies a guide if at least
+ * {@link #LEAST_CONTACT} of its width runs on it.
  */
 public final class Reach {
     /** Least of a bearing's width that runs on its guide: common practice. */
     public static final double LEAST_CONTACT = 2;
-
-    /** Least length of shank in the collet: half an inch, common practice; the mark on the bit if that is more. */
-    public static final double LEAST_HELD = 12.7;
 
     /** A pass of less than this is none. */
     static final double NOTHING = 0.01;
@@ -46,12 +44,12 @@ public final class Reach {
      */
     public static Window onTemplate(Bit bit, double template, double spacer) {
         double c = LEAST_CONTACT;
-        if (!bit.copies() || !bit.bearing().atShank() || template < c || bit.bearingWidth() < c) {
+        if (!bit.copies() || !bit.bearing().atShank() || template < c || bit.guideWidth() < c) {
             return Window.NONE;
         }
         double length = bit.cutterLength();
         return new Window(
-                Math.max(0, length - template - spacer + c), Math.max(0, length + bit.bearingWidth() - spacer - c));
+                Math.max(0, length - template - spacer + c), Math.max(0, length + bit.guideWidth() - spacer - c));
     }
 
     /**
@@ -61,10 +59,10 @@ public final class Reach {
      */
     public static Window onWall(Bit bit, double cut) {
         double c = LEAST_CONTACT;
-        if (!bit.copies() || !bit.bearing().atShank() || cut < c || bit.bearingWidth() < c) {
+        if (!bit.copies() || !bit.bearing().atShank() || cut < c || bit.guideWidth() < c) {
             return Window.NONE;
         }
-        return new Window(bit.cutterLength() + c, cut + bit.cutterLength() + bit.bearingWidth() - c);
+        return new Window(bit.cutterLength() + c, cut + bit.cutterLength() + bit.guideWidth() - c);
     }
 
     /**
@@ -76,7 +74,7 @@ public final class Reach {
      */
     public static Window tipOnWall(Bit bit, double work, double farCut) {
         double c = LEAST_CONTACT;
-        if (!bit.copies() || !bit.bearing().atTip() || farCut < c || bit.bearingWidth() < c) {
+        if (!bit.copies() || !bit.bearing().atTip() || farCut < c || bit.guideWidth() < c) {
             return Window.NONE;
         }
         return new Window(Math.max(0, work - farCut), Math.min(bit.cutterLength(), work - c));
@@ -85,7 +83,7 @@ public final class Reach {
     /** The same with a template under the far face: T <= q <= min(L, T + t - c). */
     public static Window tipOnTemplate(Bit bit, double work, double template) {
         double c = LEAST_CONTACT;
-        if (!bit.copies() || !bit.bearing().atTip() || template < c || bit.bearingWidth() < c) {
+        if (!bit.copies() || !bit.bearing().atTip() || template < c || bit.guideWidth() < c) {
             return Window.NONE;
         }
         return new Window(work, Math.min(bit.cutterLength(), work + template - c));
@@ -93,6 +91,6 @@ public final class Reach {
 
     /** How far a bit can stand out of the router's sole, with half an inch of shank held. */
     public static double projection(Bit bit, Router router) {
-        return bit.overallLength() - LEAST_HELD - router.colletGap();
+        return bit.overallLength() - Bit.LEAST_HELD - router.colletGap();
     }
 }

@@ -13,8 +13,9 @@ import java.util.OptionalDouble;
  * @param cornerTooTight whether no sound bearing bit in the crib turns in the corner
  * @param bit the shortest bit of a usual size that would do, of the largest diameter that turns
  * @param template thickness of another template that would do, nearest to the one there is
+ * @param worn a bit of the crib that would do with a new bearing
  */
-public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble template) {
+public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble template, Optional<Bit> worn) {
     private static final double INCH = 25.4;
 
     /** Sizes that bearing bits are sold in: common practice. */
@@ -31,7 +32,15 @@ public record Shortage(boolean cornerTooTight, Optional<Bit> bit, OptionalDouble
     /** What is missing for a cut that the crib gives no plan for. */
     public static Shortage of(GuidedCut cut, Crib crib) {
         boolean tight = crib.bits().stream().noneMatch(b -> b.copies() && b.corner() <= cut.corner() + 1e-6);
-        return new Shortage(tight, bit(cut, crib), tight ? OptionalDouble.empty() : template(cut, crib));
+        return new Shortage(
+                tight, bit(cut, crib), tight ? OptionalDouble.empty() : template(cut, crib), worn(cut, crib));
+    }
+
+    private static Optional<Bit> worn(GuidedCut cut, Crib crib) {
+        return crib.bits().stream()
+                .filter(b -> b.bearing().turns() && !b.bearingSound())
+                .filter(b -> PassPlanner.isFeasible(cut, crib.with(b.withNewBearing())))
+                .findFirst();
     }
 
     private static Optional<Bit> bit(GuidedCut cut, Crib crib) {

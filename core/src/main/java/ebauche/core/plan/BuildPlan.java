@@ -71,7 +71,15 @@ public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> ru
                     .inspections()
                     .forEach(i -> expected.put(i.measurand(), i.expected().value()));
             return new AsBuilt.Done(
-                    id, at, by, operation.key(), operation.title(), operation.face(), operation.changes(), expected);
+                    id,
+                    at,
+                    by,
+                    operation.key(),
+                    operation.title(),
+                    operation.face(),
+                    operation.changes(),
+                    expected,
+                    operation.setting().routed());
         }
     }
 

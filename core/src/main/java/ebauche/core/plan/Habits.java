@@ -57,7 +57,9 @@ final class Habits {
         List<Operation> all = new ArrayList<>();
         Set<Feature> smoothed = new HashSet<>();
         for (Operation step : steps) {
-            boolean onWall = step.setting().passes().stream().limit(1).anyMatch(p -> p.guide() != Pass.Guide.TEMPLATE);
+            boolean onWall = step.setting().passes().stream()
+                    .limit(1)
+                    .anyMatch(p -> p.guide().isWall());
             if (!onWall || step.key().kind().isAgain() || !smoothed.add(step.feature())) {
                 all.add(step);
                 continue;

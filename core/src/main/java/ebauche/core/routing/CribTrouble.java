@@ -38,12 +38,18 @@ public final class CribTrouble {
         String what = shortage.cornerTooTight()
                 ? "No sound bearing bit in the crib turns in the " + noun + "'s corner of {0}."
                 : "No passes of the crib's bits make the " + noun + ", {1} deep, on a template {2} thick.";
-        return Optional.of(finding.says(what, cure(shortage, cut.through(), finding)));
+        return Optional.of(finding.says(what, cure(shortage, crib, cut.through(), finding)));
     }
 
-    private static String cure(Shortage shortage, boolean through, Finding.Builder finding) {
+    private static String cure(Shortage shortage, Crib crib, boolean through, Finding.Builder finding) {
         List<String> cures = new ArrayList<>();
         int next = 3;
+        if (shortage.worn().isPresent()) {
+            Bit bit = shortage.worn().get();
+            finding.length("its bearing's diameter", bit.bearingDiameter());
+            cures.add("a new bearing {" + next++ + "} across on the " + bit.name()
+                    + (crib.hasSpare(bit) ? ", which lies in the drawer" : ""));
+        }
         if (shortage.bit().isPresent()) {
             Bit bit = shortage.bit().get();
             finding.length("a bit's diameter", bit.diameter()).length("its cutter's length", bit.cutterLength());

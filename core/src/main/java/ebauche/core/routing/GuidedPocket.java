@@ -9,14 +9,18 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.passes.Cutter;
 import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
+import ebauche.core.passes.Travel;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
@@ -177,13 +181,14 @@ public record GuidedPocket(
                 through() ? depth : Math.max(thicknessNow(), depth + 1),
                 GuidedCut.corner(cornerRadius),
                 // On the floor that drilling leaves, and on the ridges between its holes, the bit meets wood all over.
-                OptionalDouble.empty(),
+                // Where it was routed freehand nearly to its floor, only the rest beside the line stands.
+                freehand().isPresent() ? OptionalDouble.of(Freehand.SHY) : OptionalDouble.empty(),
                 isDeep() && !through() ? build.shop().practice().lastPass() : 0,
                 build.templateThickness(feature) + build.raised(feature),
                 build.design().blank().species().hardness(),
                 build.shop().limits().pocketPass());
         GuidedCut flipped = through() ? cut.flip() : cut;
-        return Optional.of(drilled().isPresent() ? flipped.drilledFirst() : flipped);
+        return Optional.of(drilled().isPresent() || freehand().isPresent() ? flipped.drilledFirst() : flipped);
     }
 
     /** The cheapest passes, if the crib gives any. */
@@ -208,13 +213,30 @@ public record GuidedPocket(
 
     /** The waste that is drilled out first, if it is deep enough and a drill fits. */
     Optional<Region> drilled() {
-        return isDeep()
+        return isDeep() && freehand().isEmpty()
                 ? forstner()
                         .filter(drill -> !DrillPattern.centres(waste(), drill, SKIN, before.holes())
                                 .isEmpty())
                         .map(drill -> waste().grown(-SKIN).opened(drill.diameter()))
                         .filter(core -> !core.isEmpty())
                 : Optional.empty();
+    }
+
+    /** The waste that is routed out freehand first, where the shop does so and a bit can; else it is drilled. */
+    Optional<Freehand> freehand() {
+        Optional<AsBuilt.Done> done = build.asBuilt().done(StepKey.of(feature, StepKind.WASTE));
+        boolean freehand = done.map(d -> !d.routed().isEmpty())
+                .orElse(build.shop().practice().waste() == Practice.Waste.FREEHAND);
+        if (!freehand || !isDeep() || through()) {
+            return Optional.empty();
+        }
+        Crib bench = crib();
+        return Freehand.of(
+                waste(),
+                depthNow().value() - build.shop().practice().wasteShy(),
+                build.design().blank().species().hardness(),
+                build.shop().limits().pocketPass(),
+                bench.bits().stream().flatMap(b -> bench.routers().stream().map(r -> new Cutter(b, r))));
     }
 
     /** Where its waste is drilled, if it is. */
@@ -227,6 +249,11 @@ public record GuidedPocket(
     /** What is there to drill. */
     private Region waste() {
         return before.cavities().isEmpty() ? plan : plan.minus(before.cavities());
+    }
+
+    /** The way that a bit goes at one depth of it. */
+    Travel travel() {
+        return new Travel(plan.perimeter(), plan.area());
     }
 
     public List<Operation> operations() {

@@ -18,6 +18,7 @@ import ebauche.core.passes.GuidedCut;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
+import ebauche.core.passes.Travel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -112,13 +113,15 @@ class PocketSteps {
     }
 
     /**
-     * The waste is drilled to the drawn line before the template lies in the chuck's way; where the template is on already it stays. What
+     * The waste is drilled or routed freehand to the drawn line before the template lies in the chuck's way; where the template is on already it stays. What
      * the first round needs of the two.
      */
     Condition begin(List<Operation> steps) {
         Optional<Region> core = of.drilled();
         core.ifPresent(c -> steps.add(drillWaste(of.forstner().orElseThrow(), c)));
-        Condition before = core.isPresent() ? wasteOut() : null;
+        Optional<Freehand> freehand = of.freehand();
+        freehand.ifPresent(f -> steps.add(routWaste(f)));
+        Condition before = core.isPresent() || freehand.isPresent() ? wasteOut() : null;
         boolean onFirst = of.build().isDone(StepKey.of(of.feature(), StepKind.FIT));
         steps.add(fit(onFirst ? null : before));
         return before;
@@ -177,7 +180,8 @@ class PocketSteps {
                         Setting.Feed.CLOCKWISE,
                         of.depthNow(),
                         "deep from the " + of.face().word(),
-                        taken))
+                        taken,
+                        of.travel()))
                 .cuts(of.removed(of.plan(), 0))
                 .needs(of.atDepth())
                 .inspect(fullDepth())
@@ -351,6 +355,30 @@ class PocketSteps {
                 .build();
     }
 
+    private Operation routWaste(Freehand freehand) {
+        double shy = of.build().shop().practice().wasteShy();
+        Reckoning depth = Reckoning.of("depth for the waste", Quantity.LENGTH)
+                .length(now(), of.depthNow().asFact())
+                .length("kept for the template", shy)
+                .is(of.depthNow().value() - shy, now() + " − kept for the template");
+        return cutting(StepKind.WASTE, "Rout out the waste of the " + of.noun() + " freehand")
+                .set(new Setting.Routed(
+                        tool(StepKind.WASTE, freehand.passes()),
+                        "nothing: by eye, inside a pencil line",
+                        Setting.Feed.CLOCKWISE,
+                        depth,
+                        "deep from the " + of.face().word(),
+                        freehand.passes(),
+                        new Travel(freehand.core().perimeter(), freehand.core().area())))
+                .cuts(of.removed(freehand.core(), shy))
+                .needs(of.located(), rim, new Condition.Wood(freehand.core(), of.top(), of.bottom()))
+                .needs(of.before().marks().toArray(Condition[]::new))
+                .gives(wasteOut())
+                .caution(Caution.ROUTER, Caution.FREEHAND, Caution.DUST)
+                .takes(minutes(freehand.core(), depth.value()), 0, 0.01)
+                .build();
+    }
+
     private Operation rough(Stage stage, Condition before) {
         boolean start = stage.step() == StepKind.START;
         Reckoning depth = Reckoning.of(
@@ -421,7 +449,8 @@ class PocketSteps {
                         Setting.Feed.CLOCKWISE,
                         depth,
                         "deep from the " + of.face().word(),
-                        stage.passes()))
+                        stage.passes(),
+                        of.travel()))
                 .needs(held != null ? held : stage.offTemplate() ? templateOff() : template(), wall, rim)
                 .gives(stage.gives())
                 .caution(Caution.ROUTER, Caution.DUST);
@@ -444,7 +473,8 @@ class PocketSteps {
 
     Condition.Mark wasteOut() {
         return new Condition.Mark(
-                StepKey.of(of.feature(), StepKind.WASTE), "the waste of the " + of.noun() + " drilled out");
+                StepKey.of(of.feature(), StepKind.WASTE),
+                "the waste of the " + of.noun() + (of.freehand().isPresent() ? " routed out" : " drilled out"));
     }
 
     private Condition.Mark roughed() {

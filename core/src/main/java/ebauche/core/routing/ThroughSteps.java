@@ -196,7 +196,8 @@ final class ThroughSteps extends PocketSteps {
                         Setting.Feed.CLOCKWISE,
                         depth,
                         "deep from the " + up.word(),
-                        its))
+                        its,
+                        of.travel()))
                 .needs(wall)
                 .caution(Caution.ROUTER, Caution.DUST);
     }

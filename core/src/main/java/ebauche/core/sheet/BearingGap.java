@@ -110,7 +110,7 @@ public record BearingGap(int pass, Feature feature, Point at, double from, doubl
 
     /** The stock depths over which the bearing runs. */
     private static double[] band(Build build, Face face, Pass pass) {
-        double width = pass.cutter().bit().bearingWidth();
+        double width = pass.cutter().bit().guideWidth();
         double low;
         double high;
         if (pass.guide() == Pass.Guide.FAR_WALL) {

@@ -16,6 +16,7 @@ import ebauche.core.stock.WoodLeft;
  * @param stopsWall less wood than this between cavities, or to the edge, stops the build
  * @param pocketPass deepest pass that it takes in a pocket, the router in the hand
  * @param edgePass deepest pass that it takes on a table or round an outline
+ * @param edgeLasts after so many metres of cut it looks at a bit's edge
  */
 public record Limits(
         double thinnestFloor,
@@ -27,10 +28,12 @@ public record Limits(
         double stopsFloor,
         double stopsWall,
         double pocketPass,
-        double edgePass) {
+        double edgePass,
+        double edgeLasts) {
 
-    /** Common practice: a millimetre and a half is gone with the next sanding, or shows through; 10 and 20 deep at most. */
-    public static final Limits USUAL = new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1, 1.5, 1.5, 10, 20);
+    /** Common practice: a millimetre and a half is gone with the next sanding, or shows through; 10 and 20 deep at most.
+     * How long a carbide edge lasts in hardwood at the hand's feed is assumed: a shop sets it by its own bits. */
+    public static final Limits USUAL = new Limits(3.0, 3.0, 0.5, 0.15, 0.1, 0.1, 1.5, 1.5, 10, 20, 200);
 
     /** Noise of the arithmetic under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
@@ -46,6 +49,7 @@ public record Limits(
         Refusal.between(stopsWall, 0, 50, "stopsWall");
         Refusal.between(pocketPass, 0.5, 60, "pocketPass");
         Refusal.between(edgePass, 0.5, 60, "edgePass");
+        Refusal.between(edgeLasts, 1, 100_000, "edgeLasts");
     }
 
     /** Least wood that the shop leaves there. */

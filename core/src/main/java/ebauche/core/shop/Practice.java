@@ -20,6 +20,7 @@ import java.util.Set;
  * @param hand how steady the hand at the saw is
  * @param skills what its hands are trusted with where no machine does it
  * @param habits small habits that it keeps
+ * @param waste how a pocket's waste is taken before its template guides
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -33,7 +34,31 @@ public record Practice(
         EdgeSchool edge,
         Hand hand,
         Set<Skill> skills,
-        Set<Habit> habits) {
+        Set<Habit> habits,
+        Waste waste) {
+
+    /** How the waste of a pocket is taken before its template guides. */
+    public enum Waste {
+        DRILL("drill", "drilled out"),
+        FREEHAND("freehand", "routed freehand, inside the line");
+
+        private final String key;
+        private final String words;
+
+        Waste(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
+    }
 
     /** What hands can do where no machine does it. */
     public enum Skill {
@@ -158,7 +183,12 @@ public record Practice(
 
     /** The same with other habits. */
     public Practice with(Set<Habit> kept) {
-        return with(thicknessing, kept);
+        return with(thicknessing, kept, waste);
+    }
+
+    /** The same with another way to take a pocket's waste. */
+    public Practice with(Waste way) {
+        return with(thicknessing, habits, way);
     }
 
     /** Wood left on a face for its finish sanding, mm. */
@@ -168,10 +198,10 @@ public record Practice(
 
     /** The same with another way of thicknessing. */
     public Practice withThicknessing(Thicknessing school) {
-        return with(school, habits);
+        return with(school, habits, waste);
     }
 
-    private Practice with(Thicknessing school, Set<Habit> kept) {
+    private Practice with(Thicknessing school, Set<Habit> kept, Waste way) {
         return new Practice(
                 school,
                 holdDown,
@@ -184,6 +214,7 @@ public record Practice(
                 edge,
                 hand,
                 skills,
-                kept);
+                kept,
+                way);
     }
 }

@@ -112,7 +112,8 @@ public record Shop(
                 Practice.EdgeSchool.HAND,
                 Practice.Hand.USUAL,
                 EnumSet.allOf(Practice.Skill.class),
-                EnumSet.allOf(Habit.class));
+                EnumSet.allOf(Habit.class),
+                Practice.Waste.DRILL);
     }
 
     private static Crib starterCrib() {
@@ -158,6 +159,7 @@ public record Shop(
                         new Aid("edge guide", Aid.Kind.EDGE_GUIDE, 150)),
                 List.of(
                         new Machine("jointer", Machine.Kind.JOINTER, 150),
-                        new Machine("drill press", Machine.Kind.DRILL_PRESS, 165)));
+                        new Machine("drill press", Machine.Kind.DRILL_PRESS, 165)),
+                List.of(INCH / 2, INCH * 3 / 8));
     }
 }

@@ -19,7 +19,7 @@ public record Tracks(double bit, double step, int count) {
 
     public static Tracks over(double across, Shop shop) {
         double bit = shop.crib().bits().stream()
-                .filter(b -> b.bearing() == Bit.Bearing.NONE)
+                .filter(Bit::isFree)
                 .map(Bit::diameter)
                 .max(Comparator.naturalOrder())
                 .filter(d -> d >= USUAL_BIT / 2)

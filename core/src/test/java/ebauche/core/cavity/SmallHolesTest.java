@@ -128,7 +128,8 @@ class SmallHolesTest {
                 c.saws(),
                 c.drums(),
                 c.aids(),
-                c.machines()));
+                c.machines(),
+                c.bearings()));
         assertThat(step(body.plan(), "control-selector:slot").setting().tool()).startsWith("a knife along a rule");
     }
 
@@ -271,7 +272,16 @@ class SmallHolesTest {
         drills.removeIf(d -> d.name().equals(without));
         drills.add(with);
         return new Crib(
-                c.routers(), c.bits(), drills, c.templates(), c.spacers(), c.saws(), c.drums(), c.aids(), c.machines());
+                c.routers(),
+                c.bits(),
+                drills,
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                c.drums(),
+                c.aids(),
+                c.machines(),
+                c.bearings());
     }
 
     /** A drill that is too short for the body goes in from both faces; the card says so. */

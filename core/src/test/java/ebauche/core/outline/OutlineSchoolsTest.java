@@ -52,7 +52,8 @@ class OutlineSchoolsTest {
                 edge,
                 Hand.USUAL,
                 p.skills(),
-                p.habits()));
+                p.habits(),
+                p.waste()));
         return body;
     }
 
@@ -62,7 +63,17 @@ class OutlineSchoolsTest {
 
     private static Crib crib(TestBody body, List<Router> routers, List<Bit> bits, List<Drum> drums) {
         Crib c = body.shop.crib();
-        return new Crib(routers, bits, c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids(), c.machines());
+        return new Crib(
+                routers,
+                bits,
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                drums,
+                c.aids(),
+                c.machines(),
+                c.bearings());
     }
 
     private static Router table() {
@@ -221,7 +232,16 @@ class OutlineSchoolsTest {
         Crib c = body.shop.crib();
         List<Saw> jig = List.of(Saw.usual("jigsaw", Saw.Kind.JIG, 7));
         body.shop = body.shop.with(new Crib(
-                c.routers(), c.bits(), c.drills(), c.templates(), c.spacers(), jig, c.drums(), c.aids(), c.machines()));
+                c.routers(),
+                c.bits(),
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                jig,
+                c.drums(),
+                c.aids(),
+                c.machines(),
+                c.bearings()));
         assertThat(rules(body.plan())).containsExactly("saw-near-line");
     }
 }

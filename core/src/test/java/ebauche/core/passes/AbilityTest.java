@@ -52,7 +52,7 @@ class AbilityTest {
                 for (double depth = 0.05; depth < 70; depth += 0.1) {
                     // the bearing lies over the cutting edges; two millimetres of it at least run on the template
                     double low = depth - cutter;
-                    double high = low - bit.bearingWidth();
+                    double high = low - bit.guideWidth();
                     double contact = Math.min(low, -spacer) - Math.max(high, -spacer - template);
                     boolean works = contact >= Reach.LEAST_CONTACT - 1e-9
                             && depth <= cutter
@@ -82,7 +82,8 @@ class AbilityTest {
                 b.centreCutting(),
                 b.mostTurns(),
                 b.edge(),
-                b.bearingSound());
+                b.bearingSound(),
+                "");
     }
 
     @Test
@@ -107,6 +108,6 @@ class AbilityTest {
         Bit bit = Bit.usual("pattern", Bit.Bearing.AT_SHANK, 12.7, 25.4, 6.35);
         Reach.Window wall = Ability.of(bit, CRIB).wall();
         assertThat(wall.least()).isCloseTo(25.4 + 2, within(1e-9));
-        assertThat(wall.most()).isLessThanOrEqualTo(25.4 + 25.4 + bit.bearingWidth() - 2 + 1e-9);
+        assertThat(wall.most()).isLessThanOrEqualTo(25.4 + 25.4 + bit.guideWidth() - 2 + 1e-9);
     }
 }

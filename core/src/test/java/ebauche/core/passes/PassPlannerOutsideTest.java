@@ -296,9 +296,9 @@ class PassPlannerOutsideTest {
         for (int i = random.nextInt(4) + 1; i > 0; i--) {
             double length = grid(random, 5, 30);
             double shank = random.nextBoolean() ? 12.7 : 6.35;
-            Bit.Bearing bearing = Bit.Bearing.values()[1 + random.nextInt(3)];
-            double diameter = 8 + random.nextInt(2) * 4;
-            double width = grid(random, 2.5, 6);
+            Bit.Bearing bearing = Bit.Bearing.values()[1 + random.nextInt(4)];
+            double diameter = bearing.turns() ? 8 + random.nextInt(2) * 4 : shank;
+            double width = bearing.turns() ? grid(random, 2.5, 6) : 0;
             bits.add(new Bit(
                     "bit " + i,
                     Bit.Profile.STRAIGHT,
@@ -307,14 +307,15 @@ class PassPlannerOutsideTest {
                     length,
                     length + width + 25 + grid(random, 0, 20),
                     shank,
-                    diameter,
+                    bearing.turns() ? diameter : 0,
                     width,
                     2,
                     Bit.Spiral.NONE,
                     true,
                     0,
                     Bit.Edge.SHARP,
-                    true));
+                    true,
+                    ""));
         }
         List<Router> routers = random.nextBoolean()
                 ? STARTER.routers()
@@ -378,7 +379,11 @@ class PassPlannerOutsideTest {
                     Pass pass = new Pass(
                             cutters.get(k), off ? Guide.WALL : Guide.TEMPLATE, spacer, u * GRID, depth, projection, 0);
                     if (PassRules.broken(c.cut(), pass, u * GRID).isEmpty()) {
-                        double all = cost[u][last][g] + bit + PassPlan.A_PASS + (then > g ? PassPlan.A_SET_UP : 0);
+                        double all = cost[u][last][g]
+                                + bit
+                                + PassPlan.A_PASS
+                                + (then > g ? PassPlan.A_SET_UP : 0)
+                                + (pass.isRidden() ? PassPlan.RIDDEN : 0);
                         cost[to][k][then] = Math.min(cost[to][k][then], all);
                     }
                 }

@@ -63,7 +63,7 @@ final class PassRules {
         check(wrong, bite <= cut.deepest() + NEARLY, "deeper than the shop takes in a pass: " + bite);
         double outOfSole = switch (p.guide()) {
             case TEMPLATE -> p.to() + p.spacer() + cut.template();
-            case WALL, FAR_WALL -> p.to();
+            case WALL, FAR_WALL, FREEHAND -> p.to();
         };
         check(wrong, Math.abs(outOfSole - p.projection()) < NEARLY, "another projection than said");
         check(
@@ -72,9 +72,10 @@ final class PassRules {
                 "too little shank in the collet");
         double contact = switch (p.guide()) {
             case TEMPLATE ->
-                overlap(cutterTop - bit.bearingWidth(), cutterTop, -p.spacer() - cut.template(), -p.spacer());
-            case WALL -> overlap(cutterTop - bit.bearingWidth(), cutterTop, 0, done);
-            case FAR_WALL -> overlap(p.to(), p.to() + bit.bearingWidth(), cut.work() - done, cut.work());
+                overlap(cutterTop - bit.guideWidth(), cutterTop, -p.spacer() - cut.template(), -p.spacer());
+            case WALL -> overlap(cutterTop - bit.guideWidth(), cutterTop, 0, done);
+            case FAR_WALL -> overlap(p.to(), p.to() + bit.guideWidth(), cut.work() - done, cut.work());
+            case FREEHAND -> throw new AssertionError("a guided cut is not led freehand");
         };
         check(wrong, contact >= 2 - NEARLY, "only " + contact + " of the bearing runs on its guide");
         boolean right = p.guide() == Guide.FAR_WALL

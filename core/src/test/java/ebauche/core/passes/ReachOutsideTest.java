@@ -46,14 +46,14 @@ class ReachOutsideTest {
             double template = 2.1 + random.nextDouble() * 18;
             double spacer = random.nextBoolean() ? 0 : random.nextDouble() * 15;
             double depth = random.nextDouble() * 60;
-            double top = depth - bit.cutterLength() - bit.bearingWidth();
-            boolean runs = contact(top, bit.bearingWidth(), -spacer - template, -spacer) >= 2;
+            double top = depth - bit.cutterLength() - bit.guideWidth();
+            boolean runs = contact(top, bit.guideWidth(), -spacer - template, -spacer) >= 2;
             assertThat(Reach.onTemplate(bit, template, spacer).holds(depth))
                     .as("%s on %s + %s at %s", bit.cutterLength(), template, spacer, depth)
                     .isEqualTo(runs);
             double cut = 2.1 + random.nextDouble() * 30;
             // The bearing must lie in the wall, below the face: it may stand out above, the whole contact counts.
-            boolean onWall = contact(top, bit.bearingWidth(), 0, cut) >= 2;
+            boolean onWall = contact(top, bit.guideWidth(), 0, cut) >= 2;
             assertThat(Reach.onWall(bit, cut).holds(depth)).isEqualTo(onWall);
         }
     }
@@ -67,7 +67,7 @@ class ReachOutsideTest {
             double cut = 2.1 + random.nextDouble() * (work - 2.2);
             double end = random.nextDouble() * 60;
             boolean cutsAllThatStands = end >= work - cut && end <= bit.cutterLength();
-            boolean runs = contact(end, bit.bearingWidth(), work - cut, work) >= 2;
+            boolean runs = contact(end, bit.guideWidth(), work - cut, work) >= 2;
             boolean can = Reach.tipOnWall(bit, work, cut).holds(end);
             if (can) {
                 assertThat(cutsAllThatStands && runs).isTrue();
@@ -93,7 +93,8 @@ class ReachOutsideTest {
                 false,
                 0,
                 Bit.Edge.SHARP,
-                true);
+                true,
+                "");
         assertThat(Reach.tipOnWall(narrow, 30, 10))
                 .as("all of a narrow bearing runs")
                 .isEqualTo(new Reach.Window(20, 28));
@@ -143,7 +144,8 @@ class ReachOutsideTest {
                 true,
                 16_000,
                 Bit.Edge.SHARP,
-                true);
+                true,
+                "");
         assertThat(new Cutter(stamped, router).speeds().most()).isEqualTo(16_000);
         assertThat(new Cutter(stamped, router).projection()).isEqualTo(70 - 12.7 - 8, within(1e-9));
         // The rim of a 3 in bit runs too fast even at a trimmer's slowest.

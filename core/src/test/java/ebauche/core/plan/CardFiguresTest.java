@@ -142,7 +142,8 @@ class CardFiguresTest {
                 usual.centreCutting(),
                 usual.mostTurns(),
                 edge,
-                usual.bearingSound());
+                usual.bearingSound(),
+                "");
         Router router = Router.usual("router", 152.4, 60);
         double sharp = new Cutter(usual, router).crossSection(Hardness.MEDIUM);
         assertThat(new Cutter(bit, router).crossSection(Hardness.MEDIUM)).isCloseTo(share * sharp, within(1e-9));

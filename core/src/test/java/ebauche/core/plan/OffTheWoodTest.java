@@ -119,7 +119,7 @@ class OffTheWoodTest {
         body.pickups.set(0, TestBody.pickup("neck", 0, 130, 44.5 - 1.4));
         assertThat(found(body, "thin-floor").severity()).isEqualTo(Finding.Severity.STOPS);
         assertThat(number(found(body, "thin-floor"), "floor left")).isEqualTo(1.4, within(1e-6));
-        body.shop = body.shop.with(new Limits(3, 3, 0.5, 0.15, 0.1, 0.1, 1, 1, 10, 20));
+        body.shop = body.shop.with(new Limits(3, 3, 0.5, 0.15, 0.1, 0.1, 1, 1, 10, 20, 200));
         assertThat(found(body, "thin-floor").severity()).isEqualTo(Finding.Severity.THINK_AGAIN);
         body.pickups.set(0, TestBody.pickup("neck", 0, 130, 44.5 - 0.05));
         assertThat(found(body, "thin-floor").severity()).isEqualTo(Finding.Severity.STOPS);

@@ -28,8 +28,17 @@ class ToolSubstitutesTest {
     /** Other bits, saws, guides and machines in the crib. */
     private static void stock(TestBody body, List<Bit> bits, List<Saw> saws, List<Aid> aids, List<Machine> machines) {
         Crib c = body.shop.crib();
-        body.shop = body.shop.with(
-                new Crib(c.routers(), bits, c.drills(), c.templates(), c.spacers(), saws, c.drums(), aids, machines));
+        body.shop = body.shop.with(new Crib(
+                c.routers(),
+                bits,
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                saws,
+                c.drums(),
+                aids,
+                machines,
+                c.bearings()));
     }
 
     private static void machine(TestBody body, Machine one) {
@@ -53,7 +62,8 @@ class ToolSubstitutesTest {
                 p.edge(),
                 p.hand(),
                 skills,
-                p.habits()));
+                p.habits(),
+                p.waste()));
         return body;
     }
 
@@ -216,7 +226,16 @@ class ToolSubstitutesTest {
     private static void outline(TestBody body, List<Router> routers, List<Drum> drums) {
         Crib c = body.shop.crib();
         body.shop = body.shop.with(new Crib(
-                routers, c.bits(), c.drills(), c.templates(), c.spacers(), c.saws(), drums, c.aids(), c.machines()));
+                routers,
+                c.bits(),
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                drums,
+                c.aids(),
+                c.machines(),
+                c.bearings()));
     }
 
     /** A planer that the shop likes to use and does not have is not planned: the card names what the check names. */

@@ -8,6 +8,7 @@ import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.operation.Inspection;
@@ -15,7 +16,9 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Stations;
 import ebauche.core.shop.Bands;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -44,6 +47,65 @@ class GuidedPocketTest {
                         "pickup-bridge:rough",
                         "pickup-bridge:rout",
                         "pickup-bridge:off");
+    }
+
+    /** Another school: freehand first, an eighth of an inch inside the line, then the template. The last pass is as before. */
+    @Test
+    void a_shop_that_routs_freehand_first_stays_inside_the_line_and_leaves_the_template_little() {
+        TestBody drilled = new TestBody();
+        TestBody body = new TestBody();
+        body.shop = body.shop.with(body.shop.practice().with(Practice.Waste.FREEHAND));
+        Operation waste = step(body, "pickup-bridge:waste");
+        assertThat(waste.setting().kind()).isEqualTo("routed");
+        assertThat(waste.setting().passes())
+                .isNotEmpty()
+                .allMatch(p -> p.guide() == Pass.Guide.FREEHAND)
+                .allMatch(p -> p.bite() <= p.cutter().bit().diameter() / 2 + 1e-9);
+        assertThat(waste.cautions()).anyMatch(c -> c.name().equals("router-freehand"));
+        Region plan = Stations.pockets(body.plan().build()).stream()
+                .filter(p -> p.feature().word().equals("pickup-bridge"))
+                .findFirst()
+                .orElseThrow()
+                .plan();
+        Region went = waste.changes().get(0).solid().plan();
+        assertThat(went.minus(plan.grown(-3.1)).area()).isLessThan(1);
+        assertThat(step(body, "pickup-bridge:rough").setting().passes())
+                .hasSizeLessThanOrEqualTo(
+                        step(drilled, "pickup-bridge:rough").setting().passes().size())
+                .allMatch(p -> p.engaged() <= 3.2 + 1e-9);
+        assertThat(step(body, "pickup-bridge:rout")
+                        .setting()
+                        .figure()
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(step(drilled, "pickup-bridge:rout")
+                        .setting()
+                        .figure()
+                        .orElseThrow()
+                        .value());
+    }
+
+    /** What is done is a fact: waste that was drilled stays drilled, whatever the shop does now. */
+    @Test
+    void waste_that_was_drilled_is_not_routed_freehand_when_the_shop_changes_its_way() {
+        TestBody body = new TestBody();
+        body.timeline.add(
+                body.plan().step("pickup-bridge:waste").orElseThrow().asDone("d", "2026-03-01T10:00:00Z", "me"));
+        body.shop = body.shop.with(body.shop.practice().with(Practice.Waste.FREEHAND));
+        assertThat(step(body, "pickup-bridge:waste").setting().kind()).isEqualTo("drilled");
+        assertThat(step(body, "pickup-neck:waste").setting().kind()).isEqualTo("routed");
+    }
+
+    /** Without a bit that plunges deep enough it is drilled all the same. */
+    @Test
+    void without_a_bit_that_is_long_enough_the_waste_is_drilled() {
+        TestBody body = new TestBody();
+        Crib c = body.shop.crib();
+        body.shop = body.shop
+                .with(c.only(
+                        c.bits().stream().filter(b -> b.cutterLength() < 14).toList()))
+                .with(body.shop.practice().with(Practice.Waste.FREEHAND));
+        assertThat(step(body, "pickup-bridge:waste").setting().kind()).isEqualTo("drilled");
     }
 
     @Test

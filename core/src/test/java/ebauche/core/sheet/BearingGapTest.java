@@ -50,7 +50,7 @@ class BearingGapTest {
                     assertThat(pass.guide()).isEqualTo(Pass.Guide.WALL);
                     // the bearing sits on the shank, over the cutting edges
                     double low = pass.to() - pass.cutter().bit().cutterLength();
-                    double high = Math.max(0, low - pass.cutter().bit().bearingWidth());
+                    double high = Math.max(0, low - pass.cutter().bit().guideWidth());
                     double from = Math.max(high, back - axis - HOLE / 2);
                     double to = Math.min(low, back - axis + HOLE / 2);
                     if (to > from + 0.05 && low - high - (to - from) < Reach.LEAST_CONTACT - 0.05) {

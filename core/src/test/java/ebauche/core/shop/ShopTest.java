@@ -59,13 +59,13 @@ class ShopTest {
         assertThatThrownBy(() -> Drill.usual("x", Drill.Kind.TWIST, -3, 0)).hasMessageContaining("more than zero");
         assertThatThrownBy(() -> Drill.usual("x", Drill.Kind.TWIST, Double.NaN, 0))
                 .hasMessageContaining("a number");
-        assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1, 1, 1, 10, 20))
+        assertThatThrownBy(() -> new Limits(3, 3, 0.5, 0, 0.1, 0.1, 1, 1, 10, 20, 200))
                 .hasMessageContaining("between");
     }
 
     @Test
     void the_limit_itself_is_thick_enough_and_a_hair_less_is_not() {
-        Limits limits = new Limits(3, 2, 0.5, 0.15, 0.1, 0.1, 1, 1, 10, 20);
+        Limits limits = new Limits(3, 2, 0.5, 0.15, 0.1, 0.1, 1, 1, 10, 20, 200);
         assertThat(limits.tooThin(WoodLeft.Kind.FLOOR, 3)).isFalse();
         assertThat(limits.tooThin(WoodLeft.Kind.FLOOR, 2.999)).isTrue();
         assertThat(limits.tooThin(WoodLeft.Kind.WALL, 2)).isFalse();

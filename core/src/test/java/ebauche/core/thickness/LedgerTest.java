@@ -309,9 +309,19 @@ class LedgerTest {
                 plain.centreCutting(),
                 0,
                 plain.edge(),
-                plain.bearingSound()));
+                plain.bearingSound(),
+                ""));
         Crib crib = new Crib(
-                c.routers(), bits, c.drills(), c.templates(), c.spacers(), c.saws(), c.drums(), c.aids(), c.machines());
+                c.routers(),
+                bits,
+                c.drills(),
+                c.templates(),
+                c.spacers(),
+                c.saws(),
+                c.drums(),
+                c.aids(),
+                c.machines(),
+                c.bearings());
         Tracks over = Tracks.over(across, shop.with(crib));
         assertThat(over.bit()).isEqualTo(bit >= 12.7 ? bit : 25.4);
         assertThat(over.step()).isCloseTo(0.6 * over.bit(), within(1e-9));

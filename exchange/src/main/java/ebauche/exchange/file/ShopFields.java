@@ -93,7 +93,8 @@ public final class ShopFields {
             Field.whole("mostTurns", "stamped rpm", 0, MOST_TURNS).ifAny(),
             Field.word("edge", "edge", Words.of(Bit.Edge::key, Bit.Edge.values()), Bit.Edge::words)
                     .ifAny(),
-            Field.word("bearingSound", "bearing without play", Words.YES_NO).ifAny());
+            Field.word("bearingSound", "bearing without play", Words.YES_NO).ifAny(),
+            Field.text("sharpSince", "sharp since (year-month-day)", 10).ifAny());
 
     private static final Field<Drill.Kind> DRILL_KIND =
             Field.word("kind", "kind", Words.of(Drill.Kind::key, Drill.Kind.values()), Drill.Kind::words);
@@ -146,6 +147,10 @@ public final class ShopFields {
     /** Thicknesses of what is laid under a template. */
     public static final Field<?> SPACERS = Field.lengths("spacers", "spacers", 0, MOST_THICKNESSES);
 
+    /** Outside diameters of spare bearings. */
+    public static final Field<?> BEARINGS = Field.lengths("bearings", "spare bearings", 0, MOST_THICKNESSES)
+            .described("outside diameters of the spare bearings in the drawer");
+
     public static final RecordFields<Crib> CRIB = RecordFields.settings(
             Crib.class,
             Field.list("routers", MOST_TOOLS, ROUTERS),
@@ -161,7 +166,8 @@ public final class ShopFields {
                                     + " width, reach or length"),
             Field.list("machines", MOST_TOOLS, MACHINES)
                     .described(
-                            "machines; size is the widest edge, highest cut, widest board, or the way from column to bit"));
+                            "machines; size is the widest edge, highest cut, widest board, or the way from column to bit"),
+            BEARINGS);
 
     /** What hands may be trusted with, by its word in a file. */
     private static final Map<String, Practice.Skill> SKILL = Words.of(Practice.Skill::key, Practice.Skill.values());
@@ -186,6 +192,11 @@ public final class ShopFields {
                     "the hand at the saw is",
                     Words.of(Practice.Hand::key, Practice.Hand.values()),
                     Practice.Hand::words),
+            Field.word(
+                    "waste",
+                    "a pocket's waste is",
+                    Words.of(Practice.Waste::key, Practice.Waste.values()),
+                    Practice.Waste::words),
             Field.length("sawAllowance", "sawn outside the line by"),
             Field.length("frontSanding", "").unasked(),
             Field.length("backSanding", "").unasked(),
@@ -211,7 +222,9 @@ public final class ShopFields {
             Field.length("depthTolerance", "a floor that a part sits on is hit within"),
             Field.length("bridgeOffCentre", "the bridge off the centre line by at most"),
             Field.length("thicknessTolerance", "readings of one part agree within"),
-            Field.number("angleTolerance", "").unasked().described("degrees"));
+            Field.number("angleTolerance", "").unasked().described("degrees"),
+            Field.number("edgeLasts", "a bit's edge is looked at after, metres of cut", 1, 100_000)
+                    .described("metres of cut after which a bit's edge is looked at"));
 
     public static final RecordFields<Clearances> CLEARANCES = RecordFields.settings(
             Clearances.class,

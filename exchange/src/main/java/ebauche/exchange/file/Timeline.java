@@ -15,10 +15,12 @@ import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Species;
 import ebauche.exchange.design.SurfaceFile;
 import ebauche.exchange.json.JsonPlace;
+import ebauche.exchange.json.Lengths;
 import ebauche.exchange.table.TimberFile;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -57,7 +59,8 @@ public final class Timeline {
                         spot.text("title", 200, ""),
                         spot.word("face", SurfaceFile.FACES),
                         spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
-                        spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of());
+                        spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of(),
+                        spot.has("routed") ? spot.object("routed", Timeline::routed) : Map.of());
             case "mishap" -> new AsBuilt.Mishap(id, at, by, operationIfAny(spot), spot.text("what", 2000));
             case "withdrawn" -> new AsBuilt.Withdrawn(id, at, by, spot.text("entry", 80));
             default -> throw spot.at("kind").trouble("must be reading, done, mishap or withdrawn");
@@ -90,6 +93,19 @@ public final class Timeline {
             }
         }
         return expected;
+    }
+
+    /** How far each router bit cut, by its name. */
+    private static Map<String, Double> routed(JsonPlace spot) {
+        Map<String, Double> routed = new LinkedHashMap<>();
+        for (String bit : spot.keys()) {
+            double way = spot.length(bit);
+            if (way < 0) {
+                throw spot.at(bit).trouble("cannot be less than zero");
+            }
+            routed.put(bit, way);
+        }
+        return routed;
     }
 
     private static Change change(JsonPlace spot) {
@@ -168,6 +184,10 @@ public final class Timeline {
             d.changes().forEach(c -> changes.add(write(c)));
             ObjectNode expected = out.putObject("expected");
             d.expected().forEach((m, v) -> expected.put(m.key(), v));
+            if (!d.routed().isEmpty()) {
+                ObjectNode routed = out.putObject("routed");
+                new TreeMap<>(d.routed()).forEach((bit, way) -> routed.put(bit, Lengths.written(Math.rint(way))));
+            }
         } else if (entry instanceof AsBuilt.Mishap m) {
             out.put("kind", "mishap").put("at", m.at()).put("by", m.by());
             out.put("operation", written(m.operation())).put("what", m.what());

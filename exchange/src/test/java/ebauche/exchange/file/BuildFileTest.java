@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.geometry.Face;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
@@ -12,6 +13,8 @@ import ebauche.exchange.Remembering;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.plan.PlanJson;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -193,7 +196,17 @@ class BuildFileTest {
         }
         for (AsBuilt.Entry entry : new AsBuilt.Entry[] {
             new AsBuilt.Mishap("m", "2026-11-01T10:00:00Z", "a", Optional.of(StepKey.parse("neck:rout")), "slipped"),
-            new AsBuilt.Withdrawn("w", "2026-11-01T10:00:00Z", "a", "m")
+            new AsBuilt.Withdrawn("w", "2026-11-01T10:00:00Z", "a", "m"),
+            new AsBuilt.Done(
+                    "d",
+                    "2026-11-01T10:00:00Z",
+                    "a",
+                    StepKey.parse("neck:rough"),
+                    "Rout",
+                    Face.FRONT,
+                    List.of(),
+                    Map.of(),
+                    Map.of("pattern bit 1/2", 8420.0))
         }) {
             assertThat(BuildFile.entry(Timeline.write(entry))).isEqualTo(entry);
         }

@@ -56,7 +56,8 @@ class ShopFieldsTest {
                 false,
                 18_000,
                 Bit.Edge.WORN,
-                false);
+                false,
+                "");
         Router router = new Router(
                 "table",
                 Router.Kind.TABLE,
@@ -78,7 +79,8 @@ class ShopFieldsTest {
                 List.of(new Saw("coping", Saw.Kind.COPING, 3, 0.6)),
                 List.of(new Drum("thin", 12, 40)),
                 List.of(new Aid("rail", Aid.Kind.STRAIGHTEDGE, 900), new Aid("wide", Aid.Kind.LARGE_BASE, 200)),
-                List.of(new Machine("planer", Machine.Kind.PLANER, 330)));
+                List.of(new Machine("planer", Machine.Kind.PLANER, 330)),
+                List.of());
         assertThat(read(ShopFields.CRIB.write(crib))).isEqualTo(crib);
     }
 

@@ -133,7 +133,7 @@ class NoStepInAirTest {
                     share(before, area.intersection(body), step.face(), pass.from(), pass.to()),
                     PASS);
             wants("a bite worth its pass, of " + step.key(), pass.to() - pass.from(), BITE);
-            double width = pass.cutter().bit().bearingWidth();
+            double width = pass.cutter().bit().guideWidth();
             double end = pass.to() - pass.cutter().bit().cutterLength();
             switch (pass.guide()) {
                 case TEMPLATE ->
@@ -151,6 +151,7 @@ class NoStepInAirTest {
                             "wall beyond for " + step.key(),
                             share(before, line, step.face(), pass.to(), pass.to() + width),
                             WALL);
+                case FREEHAND -> {}
             }
         }
         return passes.size();
