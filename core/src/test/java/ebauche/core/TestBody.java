@@ -58,6 +58,7 @@ public final class TestBody {
     public double plateUnderBridge = 0;
     public OptionalDouble screwLength = OptionalDouble.empty();
     public Optional<Part> neckFerrule = Optional.empty();
+    public Optional<Part> heelInsert = Optional.empty();
     public Optional<Heel> heelFit = Optional.empty();
     public Optional<ScratchPlate> scratchPlate = Optional.empty();
     public OptionalDouble nutSpread = OptionalDouble.empty();
@@ -174,6 +175,7 @@ public final class TestBody {
                         4.76,
                         screwLength,
                         neckFerrule,
+                        heelInsert,
                         heelFit,
                         scratchPlate),
                 new StringSetup(strings, spread, actionTreble, actionBass, nut, 1.5, 4, nutSpread, hand),

@@ -78,7 +78,7 @@ public final class PartDrawing {
                 box("metal", size(DIAMETER), 0, size(LENGTH));
                 box("travel", size(DIAMETER) * 0.7, 0, size(HEAD_SUNK));
             }
-            case INSERT, STRAP_BUTTON -> box("metal", size(HOLE), 0, size(LENGTH));
+            case HEEL_INSERT, INSERT, STRAP_BUTTON -> box("metal", size(HOLE), 0, size(LENGTH));
             default -> bridge();
         }
     }
@@ -114,7 +114,7 @@ public final class PartDrawing {
             case PICKUP -> size(HEIGHT) - PROUD + size(LEGS_BELOW);
             case COVER -> size(THICKNESS);
             case JACK -> size(BELOW);
-            case FERRULE, NECK_FERRULE, INSERT, STRAP_BUTTON -> size(LENGTH);
+            case FERRULE, NECK_FERRULE, HEEL_INSERT, INSERT, STRAP_BUTTON -> size(LENGTH);
             default -> Math.max(size(BLOCK_LENGTH), Math.max(size(STUD_DEPTH), size(RECESS)));
         };
     }

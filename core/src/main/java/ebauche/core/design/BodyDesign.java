@@ -90,6 +90,7 @@ public record BodyDesign(
     public Map<Feature, Part> parts() {
         Map<Feature, Part> parts = new LinkedHashMap<>();
         neck.ferrule().ifPresent(p -> parts.put(NeckJoint.FERRULES, p));
+        neck.insert().ifPresent(p -> parts.put(NeckJoint.INSERTS, p));
         bridge.part().ifPresent(p -> parts.put(Bridge.FEATURE, p));
         bridge.stringThrough().flatMap(Bridge.StringThrough::ferrule).ifPresent(p -> parts.put(Bridge.FERRULES, p));
         pickups.forEach(pickup -> pickup.part().ifPresent(p -> parts.put(pickup.feature(), p)));

@@ -32,6 +32,7 @@ import java.util.OptionalDouble;
  * @param screwHole diameter of their clearing holes
  * @param screwLength under their heads, if they are chosen
  * @param ferrule under the head of each neck screw, let into the back flush with it, in the place of a plate
+ * @param insert in the heel at each neck screw, which is then a machine screw
  * @param heel the heel's own width and length, and what the pocket is made to; without it the pocket's sizes stand alone
  * @param scratchPlate on the front, if there is one
  */
@@ -53,6 +54,7 @@ public record NeckJoint(
         double screwHole,
         OptionalDouble screwLength,
         Optional<Part> ferrule,
+        Optional<Part> insert,
         Optional<Heel> heel,
         Optional<ScratchPlate> scratchPlate) {
 
@@ -63,6 +65,9 @@ public record NeckJoint(
 
     /** The feature's name of the seats for the screws' ferrules in the back. */
     public static final Feature FERRULES = Feature.of(FeatureKind.NECK_FERRULES);
+
+    /** The feature's name of the threaded inserts in the heel. */
+    public static final Feature INSERTS = Feature.of(FeatureKind.NECK_INSERTS);
 
     /** Beyond this a body is no longer a flat one; also keeps the tangent tame. */
     private static final double STEEPEST = 10;
@@ -113,6 +118,18 @@ public record NeckJoint(
             Refusal.unless(
                     part.get(PartSize.DIAMETER) > screwHole, "screwHole", "the hole is as wide as the ferrule's seat");
         }
+        if (insert.isPresent()) {
+            Part part = insert.get();
+            Refusal.unless(
+                    part.kind() == PartKind.HEEL_INSERT,
+                    "insert",
+                    "a " + part.kind().word() + " takes no neck screw");
+            Refusal.unless(!screws.isEmpty(), "insert", "there are no neck screws for it");
+            Refusal.unless(
+                    part.get(PartSize.SCREW) < screwHole,
+                    "screwHole",
+                    "the insert's screw does not pass through the hole");
+        }
     }
 
     /** The same joint with a pocket of another width. */
@@ -144,6 +161,7 @@ public record NeckJoint(
                 screwHole,
                 screwLength,
                 under,
+                insert,
                 heel,
                 scratchPlate);
     }

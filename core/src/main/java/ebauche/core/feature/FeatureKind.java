@@ -24,6 +24,7 @@ public enum FeatureKind {
     NECK("neck", Role.VOID, "neck pocket"),
     NECK_SCREWS("neck-screws", NECK, "neck screw holes"),
     NECK_FERRULES("neck-ferrules", NECK, "neck ferrules' seats"),
+    NECK_INSERTS("neck-inserts", NECK, "heel's inserts"),
 
     BRIDGE("bridge", Role.VOID, "bridge", true),
     BRIDGE_STUDS("bridge-studs", BRIDGE, "bridge stud holes", true),

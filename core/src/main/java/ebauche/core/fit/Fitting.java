@@ -62,6 +62,11 @@ public final class Fitting {
         return neck.ferrule().map(f -> ferrule(NeckJoint.FERRULES, f));
     }
 
+    /** A size of the insert in the heel, as it is known. */
+    public Optional<Fact> heelInsert(NeckJoint neck, PartSize size) {
+        return neck.insert().map(part -> size(NeckJoint.INSERTS, part, size));
+    }
+
     /** Diameter of what is bored into the back at each neck screw: its hole, or the seat of its ferrule. */
     public double boredForScrew(NeckJoint neck) {
         return neckFerrule(neck).map(f -> f.seat().value()).orElse(neck.screwHole());
@@ -253,6 +258,7 @@ public final class Fitting {
                         .flatMap(Bridge.StringThrough::ferrule)
                         .ifPresent(f -> sums.addAll(ferrule(feature, f).sums()));
             case NECK_FERRULES -> neckFerrule(design.neck()).ifPresent(f -> sums.addAll(f.sums()));
+            case NECK_INSERTS -> design.neck().insert().ifPresent(part -> sums.add(hole(NeckJoint.INSERTS, part)));
             case JACK -> design.jack().flatMap(Jack::part).ifPresent(part -> sums.add(hole(Jack.FEATURE, part)));
             default -> {
                 // Nothing else is cut for a part.

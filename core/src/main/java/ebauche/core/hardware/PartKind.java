@@ -72,6 +72,7 @@ public enum PartKind {
     COVER("cover", "cover plate", List.of(THICKNESS), List.of()),
     FERRULE("ferrule", "string ferrule", List.of(DIAMETER, LENGTH), List.of()),
     NECK_FERRULE("neck-ferrule", "neck screw's ferrule", List.of(DIAMETER, LENGTH, HEAD_SUNK), List.of()),
+    HEEL_INSERT("heel-insert", "threaded insert for a neck's heel", List.of(HOLE, LENGTH, SCREW), List.of()),
     INSERT("insert", "threaded insert", List.of(HOLE, LENGTH), List.of()),
     STRAP_BUTTON("strap-button", "strap button's screw", List.of(HOLE, LENGTH), List.of());
 

@@ -15,6 +15,7 @@ public enum PartSize {
     RING_ACROSS("ring-across", "ring across", 1, 400),
     RING_ALONG("ring-along", "ring along", 1, 400),
     BUSHING("bushing", "diameter of the bushing", 1, 40),
+    SCREW("screw", "screw that turns into it, across its thread", 1, 20),
     THREAD("thread", "thread over its body", 0.1, 60),
     NUT("nut", "nut and washers", 0, 30),
     SLOT_WIDTH("slot-width", "slot width", 0.5, 20),

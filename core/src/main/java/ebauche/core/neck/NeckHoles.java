@@ -6,6 +6,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -40,6 +41,9 @@ record NeckHoles(Build build) {
     private static final Condition.Mark HEEL_DRILLED =
             new Condition.Mark(StepKey.of(NeckJoint.SCREWS, StepKind.HEEL), "the heel's pilots drilled");
 
+    private static final Condition.Mark INSERTS_IN =
+            new Condition.Mark(StepKey.of(NeckJoint.INSERTS, StepKind.INSERT), "the inserts in the heel");
+
     List<Operation> operations(Condition neckIn, Condition pocketCut) {
         NeckJoint neck = build.design().neck();
         Optional<NeckScrews> window = NeckScrews.of(build);
@@ -57,7 +61,11 @@ record NeckHoles(Build build) {
         List<Operation> steps = new ArrayList<>(holes.operations(
                 "Drill the neck screws' holes",
                 (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
-        steps.add(heel(window.get(), neckIn, holes.done()));
+        if (neck.insert().isPresent()) {
+            steps.addAll(inserts(neckIn, holes.done()));
+        } else {
+            steps.add(heel(window.get(), neckIn, holes.done()));
+        }
         steps.add(recheck());
         return steps;
     }
@@ -111,12 +119,46 @@ record NeckHoles(Build build) {
                         "Screw the neck on and look along the centre line again")
                 .set(new Setting.ByHand(
                         "straightedge or string from nut to bridge; the gap at the heel the same on both sides"))
-                .needs(HEEL_DRILLED)
+                .needs(build.design().neck().insert().isPresent() ? INSERTS_IN : HEEL_DRILLED)
                 .gives(new Condition.Mark(
                         StepKey.of(NeckJoint.SCREWS, StepKind.RECHECK), "the screwed neck on the centre line"))
                 .inspect(NeckStation.onLine(build))
                 .takes(8, 0, 0)
                 .build();
+    }
+
+    /** Holes for the inserts, marked through the body's holes; then the inserts, flush or a hair under: what stands proud lifts the neck. */
+    private List<Operation> inserts(Condition neckIn, Condition holes) {
+        Reckoning depth = NeckScrews.insertHole(build).orElseThrow();
+        double wide = build.fitting()
+                .heelInsert(build.design().neck(), PartSize.HOLE)
+                .orElseThrow()
+                .value();
+        Operation.Builder drill = Operation.of(
+                        Work.NECK,
+                        NeckJoint.SCREWS,
+                        StepKind.HEEL,
+                        "Clamp the neck, mark its heel through the body's holes, drill for the inserts")
+                .set(Drilling.to(
+                        build, wide, Fit.PRESS, depth, "deep in the heel, upright, a flag of tape on the drill"))
+                .needs(holes, neckIn)
+                .gives(HEEL_DRILLED)
+                .caution(Caution.drilling(wide))
+                .takes(25, 0, 0.006);
+        places().forEach(drill::at);
+        Operation insert = Operation.of(
+                        Work.NECK,
+                        NeckJoint.INSERTS,
+                        StepKind.INSERT,
+                        "Turn or press the inserts into the heel, just under flush")
+                .set(
+                        new Setting.ByHand(
+                                "a bolt with two nuts in the drill press, turned by hand, keeps them upright; a magnet lifts one out again"))
+                .needs(HEEL_DRILLED)
+                .gives(INSERTS_IN)
+                .takes(15, 0, 0.002)
+                .build();
+        return List.of(drill.build(), insert);
     }
 
     /** The heel's pilots, marked through the body's holes, as deep as the screws go in and never up to the fingerboard. */

@@ -473,8 +473,17 @@ final class NeckRules {
                 .cure("Less ramp, a shallower pocket, or a plate or ferrules under the heads.")
                 .fails(Finding.Severity.THINK_AGAIN)
                 .build());
+        NeckScrews.overInsert(build)
+                .ifPresent(wood -> rules.add(rule("insert-depth", NeckJoint.INSERTS, at)
+                        .says("The holes for the heel's inserts stop short of the fingerboard.")
+                        .atLeast(wood, NeckScrews.UNDER_FINGERBOARD)
+                        .tight(1)
+                        .cure("Take shorter inserts.")
+                        .fails(Finding.Severity.STOPS)
+                        .build()));
         design.neck().screwLength().ifPresent(length -> {
             boolean tooLong = length > screws.longest().value();
+            boolean inserts = design.neck().insert().isPresent();
             rules.add(rule("screw-length", NeckJoint.SCREWS, at)
                     .says("The neck's screws bite in the heel and stop short of the fingerboard.")
                     .between(
@@ -491,7 +500,13 @@ final class NeckRules {
                             .length("longest", screws.longest().value())
                             .says(
                                     "A neck screw {0} long "
-                                            + (tooLong ? "reaches the fingerboard" : "hardly bites in the heel")
+                                            + (tooLong
+                                                    ? inserts
+                                                            ? "meets the end of its insert's hole"
+                                                            : "reaches the fingerboard"
+                                                    : inserts
+                                                            ? "hardly turns into its insert"
+                                                            : "hardly bites in the heel")
                                             + "; {1} to {2} serves.",
                                     tooLong
                                             ? "Take shorter screws, or a plate under their heads."

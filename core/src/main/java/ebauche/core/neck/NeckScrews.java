@@ -20,7 +20,8 @@ import java.util.Optional;
 
 /**
  * How long the neck's screws may be: long enough to bite in the heel where most wood lies under it, short enough not to
- * reach the fingerboard where least does (C13). Lengths are measured under the head: from the back as it is finished there, a heel
+ * reach the fingerboard where least does (C13). A machine screw in an insert wants its own diameter of thread in it, and stops at the
+ * end of the insert's hole. Lengths are measured under the head: from the back as it is finished there, a heel
  * ramp or contour included, or from where a ferrule lets the head in.
  *
  * @param mostWood under the pocket's floor at a screw
@@ -40,6 +41,9 @@ public record NeckScrews(
         Reckoning longest) {
     /** A neck screw bites at least 5/8 in into the heel: common practice (memory). */
     static final double BITE = 25.4 * 5 / 8;
+
+    /** The hole for an insert goes so much deeper than the insert, for chips and the screw's end: common practice, mm. */
+    static final double BELOW_INSERT = 2;
 
     /** Wood kept between a screw's point and the fingerboard: common practice. */
     static final double UNDER_FINGERBOARD = 2;
@@ -71,17 +75,51 @@ public record NeckScrews(
                 least,
                 pulls(leastWood, ferrule),
                 leastUnderHead,
-                Reckoning.of("shortest neck screw", Quantity.LENGTH)
-                        .length(mostUnderHead.what(), mostUnderHead.asFact())
-                        .length("bite in the heel", Fact.rule(BITE, "common practice (memory)"))
-                        .is(mostUnderHead.value() + BITE, mostUnderHead.what() + " + bite in the heel"),
-                Reckoning.of("longest neck screw", Quantity.LENGTH)
-                        .length(leastUnderHead.what(), leastUnderHead.asFact())
-                        .length("heel thickness, h", heel)
+                shortest(build, mostUnderHead),
+                longest(build, leastUnderHead, heel)));
+    }
+
+    private static Reckoning shortest(Build build, Reckoning under) {
+        Reckoning.Builder sum =
+                Reckoning.of("shortest neck screw", Quantity.LENGTH).length(under.what(), under.asFact());
+        Optional<Fact> thread = build.fitting().heelInsert(build.design().neck(), PartSize.SCREW);
+        return thread.map(t -> sum.length("thread in the insert, its diameter", t)
+                        .is(under.value() + t.value(), under.what() + " + thread in the insert, its diameter"))
+                .orElseGet(() -> sum.length("bite in the heel", Fact.rule(BITE, "common practice (memory)"))
+                        .is(under.value() + BITE, under.what() + " + bite in the heel"));
+    }
+
+    private static Reckoning longest(Build build, Reckoning under, Fact heel) {
+        Reckoning.Builder sum =
+                Reckoning.of("longest neck screw", Quantity.LENGTH).length(under.what(), under.asFact());
+        Optional<Reckoning> hole = insertHole(build);
+        return hole.map(h ->
+                        sum.length(h.what(), h.asFact()).is(under.value() + h.value(), under.what() + " + " + h.what()))
+                .orElseGet(() -> sum.length("heel thickness, h", heel)
                         .length("kept under the fingerboard", Fact.rule(UNDER_FINGERBOARD, "common practice"))
                         .is(
-                                leastUnderHead.value() + heel.value() - UNDER_FINGERBOARD,
-                                leastUnderHead.what() + " + h − kept under the fingerboard")));
+                                under.value() + heel.value() - UNDER_FINGERBOARD,
+                                under.what() + " + h − kept under the fingerboard"));
+    }
+
+    /** How deep the heel is drilled for its inserts, if it has them. */
+    static Optional<Reckoning> insertHole(Build build) {
+        return build.fitting()
+                .heelInsert(build.design().neck(), PartSize.LENGTH)
+                .map(length -> Reckoning.of("hole for an insert in the heel", Quantity.LENGTH)
+                        .length("insert's length", length)
+                        .length("below it", Fact.rule(BELOW_INSERT, "common practice"))
+                        .is(length.value() + BELOW_INSERT, "insert's length + below it"));
+    }
+
+    /** What lies between the end of the inserts' holes and the fingerboard, if there are any. */
+    static Optional<Reckoning> overInsert(Build build) {
+        Fact heel = PocketState.of(build).geometry().heel();
+        return insertHole(build)
+                .map(hole -> Reckoning.of("wood between an insert's hole and the fingerboard", Quantity.LENGTH)
+                        .length("heel thickness, h", heel)
+                        .length(hole.what(), hole.asFact())
+                        .is(heel.value() - hole.value(), "h − " + hole.what()));
     }
 
     /** A ferrule lets a screw's head into the back. */

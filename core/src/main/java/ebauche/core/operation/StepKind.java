@@ -57,6 +57,7 @@ public enum StepKind {
     BRIDGE("bridge"),
     HEEL("heel"),
     RECHECK("recheck"),
+    INSERT("insert"),
     // Contours.
     LINE("line"),
     CARVE("carve"),

@@ -25,6 +25,7 @@ public final class DesignCatalogue {
             NeckElements.STRINGS,
             NeckElements.HEEL,
             NeckElements.FERRULES,
+            NeckElements.INSERTS,
             NeckElements.SCRATCH_PLATE,
             BridgeElements.BRIDGE,
             BridgeElements.STUDS,

@@ -61,6 +61,7 @@ final class NeckElements {
     private static final Field<Double> PLATE_UNDER_BRIDGE =
             Field.length("plateUnderBridge", "plate under the bridge").usually(0.0);
     private static final Field<Optional<Part>> FERRULE = Field.object("ferrule", PartFile::read, "part");
+    private static final Field<Optional<Part>> INSERT = Field.object("insert", PartFile::read, "part");
 
     private static final Field<Double> HEEL_AT_END =
             Field.length("widthAtEnd", "heel width at its end").measured(Dimension.HEEL_WIDTH_END);
@@ -113,7 +114,8 @@ final class NeckElements {
                     SCREW_LENGTH,
                     PLATE_UNDER_HEEL,
                     PLATE_UNDER_BRIDGE,
-                    FERRULE)
+                    FERRULE,
+                    INSERT)
             .build();
 
     static final Element STRINGS = Element.of("strings", "Strings")
@@ -135,6 +137,14 @@ final class NeckElements {
             .isPart(PartKind.NECK_FERRULE)
             .wants("neck.screws")
             .begins("neckFerrules", "ferrules under the neck screws", "\"neck-ferrule-14\"")
+            .build();
+
+    static final Element INSERTS = Element.of("neck.insert", "Threaded inserts in the heel")
+            .optional()
+            .feature(FeatureKind.NECK_INSERTS)
+            .isPart(PartKind.HEEL_INSERT)
+            .wants("neck.screws")
+            .begins("heelInserts", "threaded inserts in the heel", "\"heel-insert-5\"")
             .build();
 
     static final Element SCRATCH_PLATE = Element.of("neck.scratchPlate", "Scratch plate")
@@ -165,6 +175,7 @@ final class NeckElements {
                 SCREW.of(spot),
                 SCREW_LENGTH.of(spot),
                 FERRULE.of(spot),
+                INSERT.of(spot),
                 spot.optionalObject("heel", NeckElements::heel),
                 spot.optionalObject("scratchPlate", s -> new ScratchPlate(PLATE_THICKNESS.of(s), PLATE_RUNS.of(s))));
     }
