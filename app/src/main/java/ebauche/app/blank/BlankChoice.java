@@ -69,6 +69,16 @@ public record BlankChoice(
                 dy);
     }
 
+    /** The same favouring something else. */
+    BlankChoice favouring(Preference other) {
+        return new BlankChoice(timber, most, other, ready, top, topTimber, room, n, m, dx, dy);
+    }
+
+    /** What is asked for another body that is laid out with this one: its own design, favouring the same. */
+    BlankChoice ofAnother(Build other) {
+        return new BlankChoice(null, most, taste, ready, null, null, room, null, null, null, null).orDesigned(other);
+    }
+
     public int mostPieces() {
         return most == null ? USUAL_PIECES : Math.max(1, Math.min(7, most));
     }

@@ -6,6 +6,7 @@ import ebauche.app.timber.BoardStore;
 import ebauche.app.web.Stale;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.layout.Layout;
+import ebauche.core.timber.Board;
 import ebauche.core.timber.Species;
 import ebauche.exchange.design.BlankReader;
 import ebauche.exchange.file.OwnTimbers;
@@ -41,12 +42,35 @@ public class BlankKeeping {
      */
     @Transactional
     public void keep(Bodies.Current current, int base, BlankPlanning.Planned planned, String by) {
-        List<Layout> layers = new ArrayList<>();
-        planned.core().ifPresent(c -> layers.add(c.layout()));
-        planned.top().ifPresent(t -> layers.add(t.layout()));
+        keep(current, base, planned, List.of(), by);
+    }
+
+    /**
+     * Keeps the blanks of several bodies that were laid out together, all or none.
+     *
+     * @param bases revision that each was planned for, in their order
+     */
+    @Transactional
+    public void keep(BlankPlanning.Together together, List<Integer> bases, String by) {
+        List<Board> toCome = new ArrayList<>();
+        for (int i = 0; i < together.bodies().size(); i++) {
+            BlankPlanning.OfBody one = together.bodies().get(i);
+            keep(one.current(), bases.get(i), one.planned(), List.copyOf(toCome), by);
+            layers(one.planned()).forEach(l -> toCome.addAll(l.offcuts()));
+        }
+    }
+
+    private void keep(Bodies.Current current, int base, BlankPlanning.Planned planned, List<Board> toCome, String by) {
+        List<Layout> layers = layers(planned);
         bodies.save(current.body(), base, file(current, planned), by);
         cutPlans.keep(
-                current.body(), CutPlan.of(layers, boards.rack(current.body().shop())), by);
+                current.body(), CutPlan.of(layers, boards.rack(current.body().shop()), toCome), by);
+    }
+
+    private static List<Layout> layers(BlankPlanning.Planned planned) {
+        return Stream.concat(planned.core().stream(), planned.top().stream())
+                .map(LaidOut::layout)
+                .toList();
     }
 
     private static ObjectNode file(Bodies.Current current, BlankPlanning.Planned planned) {

@@ -8,14 +8,19 @@ import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
+import ebauche.core.layout.Layout;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.OnRack;
+import ebauche.core.layout.TogetherPlanner;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Practice.Thicknessing;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Lays a body's blank out of the rack as a maker asks. Answers are kept while rack, body and question stay the same. */
@@ -25,14 +30,15 @@ public class BlankPlanning {
     private static final double LEVELLING = 1;
 
     private final Rack rack;
-    private final Cache<Question, BlankPlanner.Answer> answers =
+    private final Cache<BlankPlanner.Request, BlankPlanner.Answer> answers =
             Caffeine.newBuilder().maximumSize(60).build();
+
+    private final Cache<List<List<BlankPlanner.Request>>, Optional<TogetherPlanner.Joint>> joint =
+            Caffeine.newBuilder().maximumSize(20).build();
 
     BlankPlanning(Rack rack) {
         this.rack = rack;
     }
-
-    private record Question(BlankPlanner.Request request) {}
 
     /**
      * A blank as it is laid out.
@@ -69,7 +75,123 @@ public class BlankPlanning {
         }
     }
 
+    /**
+     * What a body asks of the rack.
+     *
+     * @param coreLayer thickness of the core as it goes under its top; empty where there is none
+     * @param top what its top asks, if it has one
+     * @param right outline moved over the blank to the treble side, mm
+     */
+    private record Asked(
+            BlankChoice choice,
+            BlankPlanner.Request core,
+            OptionalDouble coreLayer,
+            Optional<BlankPlanner.Request> top,
+            double topLayer,
+            double topFrontAt,
+            double right,
+            double towardsNeck) {
+
+        LaidOut coreOf(Layout layout) {
+            return coreLayer.isPresent()
+                    ? LaidOut.of(layout, coreLayer.getAsDouble(), 0, right, towardsNeck)
+                    : LaidOut.of(layout, layout.thickness(), layout.frontAt(), right, towardsNeck);
+        }
+
+        LaidOut topOf(Layout layout) {
+            return LaidOut.of(layout, topLayer, topFrontAt, right, towardsNeck);
+        }
+    }
+
     Planned plan(Bodies.Current current, BlankChoice choice, LengthUnit bare) {
+        Asked asked = asked(current, choice, bare);
+        BlankPlanner.Answer core = answer(asked.core());
+        Optional<Layout> cut = chosen(core, choice.core());
+        // The top comes out of what is left once the core is cut.
+        Optional<BlankPlanner.Answer> top =
+                asked.top().map(t -> cut.map(t::after).orElse(t)).map(this::answer);
+        return new Planned(
+                choice,
+                asked.core().need(),
+                core,
+                cut.map(asked::coreOf),
+                asked.top().map(BlankPlanner.Request::need),
+                top,
+                top.flatMap(a -> chosen(a, choice.topIndex())).map(asked::topOf));
+    }
+
+    private static Optional<Layout> chosen(BlankPlanner.Answer answer, int index) {
+        return answer.layouts().isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        answer.layouts().get(Math.min(index, answer.layouts().size() - 1)));
+    }
+
+    /**
+     * Blanks of several bodies, laid out together.
+     *
+     * @param bodies in the order of cutting
+     * @param points of all, fewer are better
+     */
+    public record Together(List<OfBody> bodies, double points) {}
+
+    /**
+     * One body's blank among them.
+     *
+     * @param after the body whose rests it is cut out of, if it is
+     */
+    public record OfBody(Bodies.Current current, Planned planned, Optional<Bodies.Current> after) {}
+
+    /** Most bodies that are laid out together. */
+    static final int MOST_TOGETHER = TogetherPlanner.MOST;
+
+    /**
+     * Lays several bodies out of the rack together; empty if it does not give them all.
+     *
+     * @param bodies the one that is asked first, with its choice; the others are laid out as they are designed, favouring the same
+     */
+    Optional<Together> together(List<Bodies.Current> bodies, BlankChoice choice, LengthUnit bare) {
+        List<Asked> asked = new ArrayList<>();
+        for (Bodies.Current body : bodies) {
+            asked.add(asked(
+                    body,
+                    asked.isEmpty() ? choice : choice.ofAnother(body.plan().build()),
+                    bare));
+        }
+        // A body with a top asks for two layers; those of one body are cut one after the other.
+        List<List<BlankPlanner.Request>> layers = asked.stream()
+                .map(a -> Stream.concat(Stream.of(a.core()), a.top().stream()).toList())
+                .toList();
+        return joint.get(layers, TogetherPlanner::plan).map(found -> {
+            List<OfBody> all = new ArrayList<>();
+            for (TogetherPlanner.Share share : found.shares()) {
+                Asked of = asked.get(share.body());
+                all.add(new OfBody(
+                        bodies.get(share.body()),
+                        planned(of, share.layouts()),
+                        found.outOfRestsOf(share.body()).map(bodies::get)));
+            }
+            return new Together(all, found.points());
+        });
+    }
+
+    private static Planned planned(Asked of, List<Layout> layers) {
+        Optional<Layout> top = layers.size() > 1 ? Optional.of(layers.get(1)) : Optional.empty();
+        return new Planned(
+                of.choice(),
+                of.core().need(),
+                only(layers.get(0)),
+                Optional.of(of.coreOf(layers.get(0))),
+                of.top().map(BlankPlanner.Request::need),
+                top.map(BlankPlanning::only),
+                top.map(of::topOf));
+    }
+
+    private static BlankPlanner.Answer only(Layout layout) {
+        return new BlankPlanner.Answer(List.of(layout), false, 0, 0);
+    }
+
+    private Asked asked(Bodies.Current current, BlankChoice choice, LengthUnit bare) {
         BuildPlan plan = current.plan();
         Build build = plan.build();
         Optional<Double> topThickness = choice.topThickness(bare, build.design().thickness());
@@ -83,38 +205,27 @@ public class BlankPlanning {
         Cutting cutting = choice.margin(bare)
                 .map(build.shop().cutting()::withMargin)
                 .orElse(build.shop().cutting());
-        BlankPlanner.Answer coreAnswer = answer(current, choice, cutting, timber, coreNeed);
-        double topLayer = topThickness
-                .map(t -> t + build.shop().practice().frontSanding() + LEVELLING / 2)
-                .orElse(0.0);
-        double coreLayer = build.thicknessed() + LEVELLING - topLayer;
-        Optional<LaidOut> core = coreAnswer.layouts().isEmpty()
-                ? Optional.empty()
-                : Optional.of(
-                        topThickness.isPresent()
-                                ? LaidOut.of(coreAnswer, choice.core(), coreLayer, 0, right, towardsNeck)
-                                : oneLayer(coreAnswer, choice.core(), right, towardsNeck));
-        Optional<Need> topNeed = topThickness.map(t -> BlankNeed.top(build, plan.history(), t));
-        Optional<BlankPlanner.Answer> topAnswer = topNeed.map(
-                n -> answer(current, choice, cutting, choice.topTimber() == null ? "" : choice.topTimber(), n));
-        Optional<LaidOut> top = topAnswer
-                .filter(a -> !a.layouts().isEmpty())
-                .map(a -> LaidOut.of(
-                        a,
-                        choice.topIndex(),
-                        topLayer,
-                        LEVELLING / 2 + build.shop().practice().frontSanding(),
-                        right,
-                        towardsNeck));
-        return new Planned(choice, coreNeed, coreAnswer, core, topNeed, topAnswer, top);
+        double sanding = build.shop().practice().frontSanding();
+        double topLayer = topThickness.map(t -> t + sanding + LEVELLING / 2).orElse(0.0);
+        return new Asked(
+                choice,
+                request(current, choice, cutting, timber, coreNeed),
+                topThickness.isPresent()
+                        ? OptionalDouble.of(build.thicknessed() + LEVELLING - topLayer)
+                        : OptionalDouble.empty(),
+                topThickness.map(t -> request(
+                        current,
+                        choice,
+                        cutting,
+                        choice.topTimber() == null ? "" : choice.topTimber(),
+                        BlankNeed.top(build, plan.history(), t))),
+                topLayer,
+                LEVELLING / 2 + sanding,
+                right,
+                towardsNeck);
     }
 
-    private static LaidOut oneLayer(BlankPlanner.Answer answer, int index, double right, double towardsNeck) {
-        var layout = answer.layouts().get(Math.min(index, answer.layouts().size() - 1));
-        return LaidOut.of(answer, index, layout.thickness(), layout.frontAt(), right, towardsNeck);
-    }
-
-    private BlankPlanner.Answer answer(
+    private BlankPlanner.Request request(
             Bodies.Current current, BlankChoice choice, Cutting cutting, String timber, Need need) {
         List<OnRack> boards = rack.all(current.body().shop()).stream()
                 .map(Rack.Held::onRack)
@@ -122,8 +233,10 @@ public class BlankPlanning {
                 .filter(r -> !choice.onlyReady() || r.ready())
                 .toList();
         boolean snipes = current.plan().build().thicknessing() == Thicknessing.PLANER;
-        BlankPlanner.Request request =
-                new BlankPlanner.Request(boards, need, cutting, snipes, choice.mostPieces(), choice.tasteOrUsual());
-        return answers.get(new Question(request), q -> BlankPlanner.plan(q.request()));
+        return new BlankPlanner.Request(boards, need, cutting, snipes, choice.mostPieces(), choice.tasteOrUsual());
+    }
+
+    private BlankPlanner.Answer answer(BlankPlanner.Request request) {
+        return answers.get(request, BlankPlanner::plan);
     }
 }

@@ -40,7 +40,7 @@ class CutController {
             Timbers timbers = current.ways().timbers();
             model.addAttribute("plan", plan);
             model.addAttribute("boards", CutSheets.of(plan, timbers, fig));
-            model.addAttribute("offcuts", plan.offcuts(timbers));
+            model.addAttribute("rests", plan.rests(timbers));
             model.addAttribute("blank", current.plan().build().design().blank());
         });
         return "blank/cut-list";

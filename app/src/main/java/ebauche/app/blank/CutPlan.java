@@ -1,14 +1,17 @@
 package ebauche.app.blank;
 
 import ebauche.app.timber.Shelved;
+import ebauche.app.web.Stale;
 import ebauche.core.layout.Cut;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Piece;
+import ebauche.core.layout.RestUse;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.rack.BoardFile;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -23,37 +26,65 @@ import tools.jackson.databind.node.ObjectNode;
 public record CutPlan(long id, boolean done, String madeBy, String madeAt, ObjectNode json) {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    /** A board to be cut, in the state that was planned with. */
-    public record Used(String publicId, int state, ObjectNode file) {}
+    /**
+     * A board to be cut, in the state that was planned with.
+     *
+     * @param publicId empty for a rest that another body's blank is to leave
+     */
+    public record Used(String publicId, int state, ObjectNode file) {
+        /** Whether it is on the rack only once another body's blank is cut. */
+        public boolean isToCome() {
+            return publicId.isEmpty();
+        }
+
+        public String name() {
+            return file.path("name").asString("");
+        }
+    }
 
     /** Where a piece lies in its board, numbered as in its layer. */
     public record Place(
             String layer, int number, String board, double fromEnd, double fromEdge, double along, double across) {}
 
-    static ObjectNode of(List<Layout> layers, List<Shelved> rack) {
+    /**
+     * How layers are cut.
+     *
+     * @param toCome rests that other bodies' blanks are to leave
+     * @throws Stale if a board is no longer on the rack as it was laid out
+     */
+    static ObjectNode of(List<Layout> layers, List<Shelved> rack, List<Board> toCome) {
         ObjectNode out = JSON.objectNode();
         ArrayNode boards = out.putArray("boards");
         ArrayNode pieces = out.putArray("pieces");
         ArrayNode cuts = out.putArray("cuts");
         ArrayNode offcuts = out.putArray("offcuts");
+        ArrayNode gives = out.putArray("gives");
+        List<Board> there = new ArrayList<>(toCome);
         for (int i = 0; i < layers.size(); i++) {
             String layer = i == 0 ? "blank" : "top";
             Layout layout = layers.get(i);
-            layout.boards().forEach(b -> boards.add(used(b, rack)));
+            layout.boards().forEach(b -> boards.add(used(b, rack, there)));
             for (int p = 0; p < layout.pieces().size(); p++) {
                 pieces.add(place(layer, p + 1, layout.pieces().get(p)));
             }
             layout.cuts().forEach(c -> cuts.add(cut(layer, c)));
             layout.offcuts().forEach(o -> offcuts.add(BoardFile.write(o)));
+            there.addAll(layout.offcuts());
+            layout.offcuts().forEach(o -> gives.add(RestUse.said(layout.gives(o))));
         }
         return out;
     }
 
-    private static ObjectNode used(Board board, List<Shelved> rack) {
-        Shelved shelved =
-                rack.stream().filter(s -> s.board().equals(board)).findFirst().orElseThrow();
-        ObjectNode out = JSON.objectNode().put("id", shelved.publicId()).put("state", shelved.state());
-        out.set("file", shelved.file());
+    private static ObjectNode used(Board board, List<Shelved> rack, List<Board> toCome) {
+        Optional<Shelved> shelved =
+                rack.stream().filter(s -> s.board().equals(board)).findFirst();
+        if (shelved.isEmpty() && !toCome.contains(board)) {
+            throw new Stale("“" + board.name() + "” is no longer on the rack as it was");
+        }
+        ObjectNode out = JSON.objectNode()
+                .put("id", shelved.map(Shelved::publicId).orElse(""))
+                .put("state", shelved.map(Shelved::state).orElse(0));
+        out.set("file", shelved.map(Shelved::file).orElseGet(() -> BoardFile.write(board)));
         return out;
     }
 
@@ -120,9 +151,36 @@ public record CutPlan(long id, boolean done, String madeBy, String madeAt, Objec
         return all;
     }
 
-    public List<Board> offcuts(Timbers timbers) {
-        return offcutFiles().stream()
-                .map(o -> BoardFile.read(o, timbers, List.of()))
+    /**
+     * What goes back on the rack.
+     *
+     * @param gives what it is good for, in words; empty in plans from before that was kept
+     */
+    public record Rest(Board board, String gives) {}
+
+    public List<Rest> rests(Timbers timbers) {
+        List<Rest> rests = new ArrayList<>();
+        List<ObjectNode> all = offcutFiles();
+        for (int i = 0; i < all.size(); i++) {
+            if (!isCutAgain(all.get(i))) {
+                rests.add(new Rest(
+                        BoardFile.read(all.get(i), timbers, List.of()),
+                        json.path("gives").path(i).asString("")));
+            }
+        }
+        return rests;
+    }
+
+    /** Whether one layer's rest goes into the next layer. */
+    boolean isCutAgain(ObjectNode offcut) {
+        return boards().stream().anyMatch(u -> u.isToCome() && u.file().equals(offcut));
+    }
+
+    /** Boards that another body's blank is to leave first. */
+    public List<Used> awaited() {
+        List<ObjectNode> own = offcutFiles();
+        return boards().stream()
+                .filter(u -> u.isToCome() && !own.contains(u.file()))
                 .toList();
     }
 }

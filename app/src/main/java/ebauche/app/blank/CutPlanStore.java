@@ -5,8 +5,10 @@ import ebauche.app.timber.BoardStore;
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
 import ebauche.exchange.json.JsonText;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
@@ -52,6 +54,25 @@ class CutPlanStore {
                 .optional();
     }
 
+    /** The board that a rest was cut from, or that the rest was cut from which it was cut from. */
+    private static Shelved parent(Map<String, Shelved> cut, String name) {
+        int dash = name.lastIndexOf('-');
+        if (dash < 0) {
+            return null;
+        }
+        String whole = name.substring(0, dash);
+        return cut.containsKey(whole) ? cut.get(whole) : parent(cut, whole);
+    }
+
+    /** The rest that another body's blank was to leave, as it was laid out. */
+    private Shelved left(long shop, CutPlan.Used used) {
+        return boards.rack(shop).stream()
+                .filter(s -> s.file().equals(used.file()))
+                .findFirst()
+                .orElseThrow(() -> new Stale(
+                        "“" + used.name() + "” is not on the rack: it is left once the other body's blank is cut"));
+    }
+
     /**
      * Logs that a plan was cut: its boards leave the rack, its offcuts come onto it with their board's readings; whole or
      * not at all.
@@ -69,20 +90,32 @@ class CutPlanStore {
         } catch (DuplicateKeyException already) {
             throw new Stale("this blank was cut already");
         }
-        Map<String, Shelved> cut = plan.boards().stream()
-                .map(used -> boards.find(body.shop(), used.publicId()))
-                .collect(Collectors.toMap(s -> s.board().name(), s -> s, (a, b) -> a));
+        Map<String, Shelved> cut = new HashMap<>();
+        Set<String> awaited = plan.awaited().stream().map(CutPlan.Used::name).collect(Collectors.toUnmodifiableSet());
         for (CutPlan.Used used : plan.boards()) {
-            Shelved board = boards.find(body.shop(), used.publicId());
+            if (used.isToCome() && !awaited.contains(used.name())) {
+                continue;
+            }
+            Shelved board = used.isToCome() ? left(body.shop(), used) : boards.find(body.shop(), used.publicId());
+            cut.putIfAbsent(board.board().name(), board);
             if (board.place() != Shelved.Place.RACK) {
                 throw new Stale("“" + board.board().name() + "” is no longer on the rack");
             }
-            boards.keep(board, used.state(), board.file(), Shelved.Place.CUT, Optional.of(body.id()), by);
+            boards.keep(
+                    board,
+                    used.isToCome() ? board.state() : used.state(),
+                    board.file(),
+                    Shelved.Place.CUT,
+                    Optional.of(body.id()),
+                    by);
         }
         for (ObjectNode offcut : plan.offcutFiles()) {
+            if (plan.isCutAgain(offcut)) {
+                continue;
+            }
             String name = offcut.path("name").asString("");
             String id = boards.add(body.shop(), offcut, by);
-            Shelved parent = cut.get(name.substring(0, name.lastIndexOf('-')));
+            Shelved parent = parent(cut, name);
             Shelved fresh = boards.find(body.shop(), id);
             if (parent != null) {
                 parent.readings()

@@ -18,13 +18,11 @@ import java.util.Optional;
 /**
  * One layer as the planner offers it, and as it is chosen and moved.
  *
- * @param answer all that was found for it, best first
  * @param layout the chosen one
  * @param layer as it goes into the blank: its strips, its thickness when levelled, its faults where they lie now
  * @param frontAt depth of the finished upper face in that layer
  */
-public record LaidOut(
-        BlankPlanner.Answer answer, Layout layout, BlankLayer layer, double frontAt, double dx, double dy) {
+public record LaidOut(Layout layout, BlankLayer layer, double frontAt, double dx, double dy) {
 
     /**
      * A layer of a layout.
@@ -33,7 +31,10 @@ public record LaidOut(
      * @param dx outline moved over the blank
      */
     static LaidOut of(BlankPlanner.Answer answer, int index, double thickness, double frontAt, double dx, double dy) {
-        Layout layout = answer.layouts().get(Math.min(index, answer.layouts().size() - 1));
+        return of(answer.layouts().get(Math.min(index, answer.layouts().size() - 1)), thickness, frontAt, dx, dy);
+    }
+
+    static LaidOut of(Layout layout, double thickness, double frontAt, double dx, double dy) {
         double off = Math.max(0, layout.thickness() - thickness) / 2;
         List<Strip> strips = layout.pieces().stream().map(LaidOut::strip).toList();
         List<Flaw> flaws = new ArrayList<>();
@@ -44,7 +45,7 @@ public record LaidOut(
                 flaws.add(new Flaw(f.kind(), f.minX(), f.maxX(), f.minY(), f.maxY(), top, bottom).moved(-dx, -dy));
             }
         }
-        return new LaidOut(answer, layout, new BlankLayer(layout.species(), strips, thickness, flaws), frontAt, dx, dy);
+        return new LaidOut(layout, new BlankLayer(layout.species(), strips, thickness, flaws), frontAt, dx, dy);
     }
 
     private static Strip strip(Piece piece) {

@@ -21,6 +21,7 @@ enum BodyView {
     X_RAY(Group.CHECK, "/x-ray", "X-ray"),
 
     BLANK(Group.BLANK, "/blank", "From the rack"),
+    TOGETHER(Group.BLANK, "/blank/together", "With others"),
     CUT_LIST(Group.BLANK, "/cut-list", "Cut list", true),
     GLUE_UP(Group.BLANK, "/glue-up", "Glue-up", true),
 

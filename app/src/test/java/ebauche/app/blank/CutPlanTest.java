@@ -50,7 +50,7 @@ class CutPlanTest extends WithApp {
     }
 
     private CutPlan kept(Body body, List<Layout> layers) {
-        plans.keep(body, CutPlan.of(layers, rack()), "me");
+        plans.keep(body, CutPlan.of(layers, rack(), List.of()), "me");
         return plans.latest(body).orElseThrow();
     }
 

@@ -43,6 +43,14 @@ public final class Visitor {
                 .build());
     }
 
+    /** Sends a form of which some fields come more than once. */
+    public HttpResponse<String> postAll(String page, String path, Map<String, List<String>> fields) {
+        String body = fields.entrySet().stream()
+                .flatMap(e -> e.getValue().stream().map(v -> encode(e.getKey()) + "=" + encode(v)))
+                .collect(Collectors.joining("&"));
+        return sendForm(path, body + "&_csrf=" + encode(tokenOn(page)));
+    }
+
     /** Sends a form without the token that a page of ours carries. */
     public HttpResponse<String> forge(String path, Map<String, String> fields) {
         return send(HttpRequest.newBuilder(URI.create(address + path))

@@ -53,6 +53,23 @@ public final class BlankPlanner {
             Refusal.between(mostPieces, 1, Pattern.MOST_PIECES, "mostPieces");
             Refusal.unless(rack.size() <= 2000, "rack", "more than 2000 boards are not searched");
         }
+
+        /** The same once a blank was cut from that rack: its boards gone, their rests there. */
+        public Request after(Layout cut) {
+            List<OnRack> left = new ArrayList<>();
+            for (OnRack r : rack) {
+                if (!cut.boards().contains(r.board())) {
+                    left.add(r);
+                    continue;
+                }
+                cut.offcuts().stream()
+                        .filter(o -> o.name()
+                                .substring(0, o.name().lastIndexOf('-'))
+                                .equals(r.board().name()))
+                        .forEach(o -> left.add(new OnRack(o, r.moisture(), r.ready())));
+            }
+            return new Request(left, need, cutting, snipes, mostPieces, taste);
+        }
     }
 
     /**

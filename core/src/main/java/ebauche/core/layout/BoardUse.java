@@ -101,6 +101,26 @@ record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, do
         return volume * 1e-6;
     }
 
+    /**
+     * Timber of what goes back to the rack that is too small for another body like this, litres: of each rest the share by which it is
+     * shorter than a piece, narrower than half a blank or thinner than boards for it. So one long rest is worth more than two
+     * short ones of the same wood.
+     */
+    double cutSmall() {
+        double litres = 0;
+        for (Rest rest : offcuts()) {
+            double good = share(rest.u1() - rest.u0(), yard.length)
+                    * share(rest.v1() - rest.v0(), yard.halfWidth())
+                    * share(rest.z1() - rest.z0(), yard.need.rough());
+            litres += rest.volume() * (1 - good) * 1e-6;
+        }
+        return litres;
+    }
+
+    private static double share(double there, double wanted) {
+        return Math.min(1, there / wanted);
+    }
+
     /** Whether a strip is opened so that a part of its thickness stays for another time. */
     boolean leavesThickness() {
         for (int i = 0; i < lengths.size(); i++) {

@@ -97,6 +97,11 @@ public record Layout(
         return pieces.stream().map(Piece::board).distinct().toList();
     }
 
+    /** What an offcut still gives: for another body like this, a neck, covers. */
+    public List<RestUse> gives(Board offcut) {
+        return RestUse.of(offcut, length(), Math.max(-left(), right()), need.rough());
+    }
+
     /** Share of the used timber that ends up in the finished layer, per cent. */
     public Reckoning timberYield() {
         double finished = need.outline().area() * need.finished() * 1e-6;

@@ -20,4 +20,9 @@ record PlacedPieces(
     double usedUp() {
         return uses.stream().mapToDouble(BoardUse::usedUp).sum();
     }
+
+    /** Timber of its rests that is too small for another body, litres. */
+    double cutSmall() {
+        return uses.stream().mapToDouble(BoardUse::cutSmall).sum();
+    }
 }

@@ -11,6 +11,10 @@ public enum Preference {
     CLEANEST("nothing on show", 0.8, 2.5, 2.5, 1.5, 4, 0.5),
     LIGHTEST("lightest", 1, 3, 2.5, 1.5, 1, 8);
 
+    /** What a litre counts that goes back to the rack too small for another body, as a share of one that is used up: common practice
+     * keeps it for necks, covers and cauls. */
+    static final double CUT_SMALL = 0.5;
+
     /** Against a board that is not at the shop's moisture, or was never measured. */
     static final double NOT_READY = 3;
 
@@ -58,6 +62,16 @@ public enum Preference {
     /** Per litre of timber that is used up. */
     double perLitre() {
         return perLitre;
+    }
+
+    /** Per litre that goes back to the rack too small for another body. */
+    double perLitreCutSmall() {
+        return CUT_SMALL * perLitre;
+    }
+
+    /** Points of timber, in litres: what is used up, and what goes back to the rack too small for another body. */
+    double timber(double usedUp, double cutSmall) {
+        return perLitre() * usedUp + perLitreCutSmall() * cutSmall;
     }
 
     double perSeam() {

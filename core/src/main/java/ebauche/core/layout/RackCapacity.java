@@ -66,6 +66,11 @@ final class RackCapacity {
         return board(index).thickness() - (isKept(length, roughWidth) ? rest : 0);
     }
 
+    /** Rough width of half a blank: what a two-piece body asks of a board. */
+    double halfWidth() {
+        return Math.max(need.left(), need.right()) + cutting.margin();
+    }
+
     /** Whether what is left over is large enough for the rack. */
     boolean isKept(double along, double across) {
         return along >= cutting.leastOffcutLength() && across >= cutting.leastOffcutWidth();

@@ -40,7 +40,7 @@ final class Score {
 
     double total(Draft draft, PlacedPieces laid) {
         return beforePlacing(draft)
-                + taste.perLitre() * laid.usedUp()
+                + taste.timber(laid.usedUp(), laid.cutSmall())
                 + laid.faults()
                 + Preference.RINGS_ALIKE * ringsAlike(laid)
                 + Preference.PLANED_APART * planedApart(laid);
@@ -52,6 +52,7 @@ final class Score {
                 * judged.stream().mapToDouble(Judgement::points).sum();
         Sum sum = new Sum();
         sum.term("timber used up, dm³", laid.usedUp(), taste.perLitre());
+        sum.term("rests too small for another body, dm³", laid.cutSmall(), taste.perLitreCutSmall());
         sum.term("seams", draft.pieces() - 1, taste.perSeam());
         sum.term("boards beyond the first", boards(draft.board()) - 1, taste.perBoard());
         sum.term("pairs from two boards", oddPairs(draft.board()), taste.perOddPair());

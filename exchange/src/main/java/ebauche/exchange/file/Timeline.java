@@ -32,6 +32,9 @@ import tools.jackson.databind.node.ObjectNode;
 public final class Timeline {
     private static final int MOST_CHANGES = 200;
 
+    /** Of a tool, as the crib has them. */
+    private static final int LONGEST_NAME = 80;
+
     /** The shortest and the widest bore that can be meant, mm. */
     private static final double SHORTEST = 0.01;
 
@@ -102,6 +105,9 @@ public final class Timeline {
             double way = spot.length(bit);
             if (way < 0) {
                 throw spot.at(bit).trouble("cannot be less than zero");
+            }
+            if (bit.length() > LONGEST_NAME) {
+                throw spot.at(bit).trouble("is longer than a tool's name may be: " + LONGEST_NAME + " letters");
             }
             routed.put(bit, way);
         }
