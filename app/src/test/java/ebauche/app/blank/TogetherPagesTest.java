@@ -102,7 +102,7 @@ class TogetherPagesTest extends WithVisitor {
     @Test
     void two_blanks_come_out_of_one_board_each_cut_in_its_turn() {
         String page = page();
-        assertThat(page).contains("cut that one first").contains("half another");
+        assertThat(page).contains("cut that one first").contains("another");
         List<String> order = order(page);
         assertThat(order).containsExactlyInAnyOrder(shale.publicId(), twin.publicId());
         assertThat(keep(order, List.of(1, 1)).statusCode()).isEqualTo(302);

@@ -102,19 +102,26 @@ record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, do
     }
 
     /**
-     * Timber of what goes back to the rack that is too small for another body like this, litres: of each rest the share by which it is
-     * shorter than a piece, narrower than half a blank or thinner than boards for it. So one long rest is worth more than two
-     * short ones of the same wood.
+     * Timber of what goes back to the rack that is too small for another body like this, litres: of each rest the share by which what
+     * whole pieces leave of its length is shorter than a piece, and by which it is narrower than half a blank or thinner than boards
+     * for it. So one long rest is worth more than two short ones of the same wood.
      */
     double cutSmall() {
         double litres = 0;
         for (Rest rest : offcuts()) {
-            double good = share(rest.u1() - rest.u0(), yard.length)
+            double good = goodLength(rest.u1() - rest.u0())
                     * share(rest.v1() - rest.v0(), yard.halfWidth())
                     * share(rest.z1() - rest.z0(), yard.need.rough());
             litres += rest.volume() * (1 - good) * 1e-6;
         }
         return litres;
+    }
+
+    /** Whole pieces count whole, the end that they leave by the share of a piece that it is; of all the length. */
+    private double goodLength(double length) {
+        double pieces = Math.floor((length + yard.cutting.ripKerf()) / yard.pitch() + 1e-9);
+        double end = Math.max(0, length - pieces * yard.pitch());
+        return 1 - end / length * (1 - share(end, yard.length));
     }
 
     private static double share(double there, double wanted) {

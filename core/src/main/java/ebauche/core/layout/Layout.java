@@ -99,7 +99,7 @@ public record Layout(
 
     /** What an offcut still gives: for another body like this, a neck, covers. */
     public List<RestUse> gives(Board offcut) {
-        return RestUse.of(offcut, length(), Math.max(-left(), right()), need.rough());
+        return RestUse.of(offcut, length(), right() - left(), need.rough());
     }
 
     /** Share of the used timber that ends up in the finished layer, per cent. */

@@ -6,6 +6,8 @@ import java.util.List;
 
 /** What a rest on the rack still gives, the most first. Sizes are rough, common practice. */
 public enum RestUse {
+    /** Another body like this one, of one piece. */
+    BODY("another body"),
     /** Half of another body like this one. */
     HALF("half another"),
     /** A strip of its length for a body of more pieces. */
@@ -36,14 +38,14 @@ public enum RestUse {
      * What a board gives.
      *
      * @param length of a body's pieces, rough
-     * @param half rough width of half a blank
+     * @param whole rough width of a blank
      * @param thickness of its boards, rough
      */
-    static List<RestUse> of(Board rest, double length, double half, double thickness) {
+    static List<RestUse> of(Board rest, double length, double whole, double thickness) {
         boolean body = rest.length() >= length && rest.thickness() >= thickness;
         List<RestUse> uses = new ArrayList<>();
         if (body) {
-            uses.add(rest.width() >= half ? HALF : STRIP);
+            uses.add(rest.width() >= whole ? BODY : rest.width() >= whole / 2 ? HALF : STRIP);
         }
         if (rest.length() >= NECK_LONG && rest.width() >= NECK_WIDE && rest.thickness() >= NECK_THICK) {
             uses.add(NECK);
