@@ -171,7 +171,7 @@ class FeedController {
                                 .toList(),
                         FeedDrawing.of(
                                 new FeedDrawing.Shown(
-                                        build.design().outline().region(),
+                                        build.drawn().outline().region(),
                                         build.design().blank(),
                                         asked.up(),
                                         map,
@@ -185,11 +185,11 @@ class FeedController {
 
     private static double grainAtMiddle(Build build) {
         return Grain.of(build.design().blank(), build.design().blank().core())
-                .at(build.design().outline().region().centroid());
+                .at(build.drawn().outline().region().centroid());
     }
 
     private static void saw(Build build, Model model) {
-        Outline.InsideRadius tightest = build.design().outline().smallestInsideRadius();
+        Outline.InsideRadius tightest = build.drawn().outline().smallestInsideRadius();
         model.addAttribute("allowance", build.shop().practice().sawAllowance());
         model.addAttribute("wanted", Sawing.allowance(build).orElse(null));
         model.addAttribute("saw", Sawing.saw(build).orElse(null));

@@ -69,7 +69,7 @@ class FeedMapping {
     }
 
     static FeedPlan feed(Build build, OptionalDouble grain) {
-        return FeedPlan.of(build.design().outline(), grains(build.design().blank(), grain));
+        return FeedPlan.of(build.drawn().outline(), grains(build.design().blank(), grain));
     }
 
     private static List<Grain> grains(Blank blank, OptionalDouble grain) {
@@ -97,7 +97,7 @@ class FeedMapping {
     /** How the router stands, and with each remedy of the shop; the bare one first. */
     List<Steadying> standings(BuildPlan plan, FeedMap map, FeedQuestion asked) {
         Build build = plan.build();
-        Region body = build.design().outline().region();
+        Region body = build.drawn().outline().region();
         Region open = open(plan, asked.worked());
         double bit = bit(build);
         Standing key =
@@ -123,7 +123,7 @@ class FeedMapping {
 
     /** The face that is left for a base once the template is off: without what is cut into it before the outline is finished. */
     private static Region open(BuildPlan plan, Face face) {
-        Region open = plan.build().design().outline().region();
+        Region open = plan.build().drawn().outline().region();
         for (History.Step step : plan.history().steps()) {
             if (step.operation().key().is(StepKind.FINISH)) {
                 return open;
@@ -144,7 +144,7 @@ class FeedMapping {
         double turns = Sawing.saw(build).map(s -> s.turns()).orElse(0.0);
         return ReliefCuts.of(
                 map,
-                build.design().outline().region(),
+                build.drawn().outline().region(),
                 build.design().blank().plan(),
                 build.shop().practice().sawAllowance(),
                 turns);

@@ -183,7 +183,7 @@ class DrawingInController {
         List<Segment> segments = PathData.parse(laid.path(), 1);
         double dx = Length.parse(laid.moved(true), unit).millimetres();
         double dy = Length.parse(laid.moved(false), unit).millimetres();
-        Region old = current.plan().build().design().outline().region();
+        Region old = current.plan().build().drawn().outline().region();
         return Outline.of(ShapePlacing.place(segments, perUnit, laid.neck(), laid.fromBack(), old, dx, dy));
     }
 

@@ -65,7 +65,7 @@ class OutlineController {
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Outline outline = current.plan().build().design().outline();
+        Outline outline = current.plan().build().drawn().outline();
         return page(current, plain(outline.segments()), current.revision().number(), model);
     }
 

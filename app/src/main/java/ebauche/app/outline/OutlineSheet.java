@@ -20,7 +20,7 @@ public final class OutlineSheet {
     private OutlineSheet() {}
 
     public static String of(Build build) {
-        Region body = build.design().outline().region();
+        Region body = build.drawn().outline().region();
         Region blank = build.design().blank().plan();
         Region sheet = body.union(blank);
         double scale = Math.min(

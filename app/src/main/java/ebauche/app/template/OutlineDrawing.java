@@ -29,18 +29,18 @@ public final class OutlineDrawing {
 
     /** The outline as it is designed. */
     public static String of(Build build, Figures fig) {
-        return over(build, build.design().outline(), fig);
+        return over(build, build.drawn().outline(), fig);
     }
 
     /** Another outline over the designed one. */
     public static String over(Build build, Outline outline, Figures fig) {
-        Region old = build.design().outline().region();
+        Region old = build.drawn().outline().region();
         Region now = outline.region();
         OutlineDrawing d = new OutlineDrawing(
                 old.union(now).union(build.design().blank().plan()),
                 "the outline seen from the front, neck to the right");
         d.svg.path("blank-edge", d.frame.path(build.design().blank().plan()));
-        if (!outline.equals(build.design().outline())) {
+        if (!outline.equals(build.drawn().outline())) {
             d.svg.path("was", d.frame.path(old));
         }
         d.svg.path("wood", d.frame.path(now));

@@ -31,7 +31,7 @@ public final class TemplatePage {
                         .toList());
         model.addAttribute("materials", TemplateMaterial.values());
         model.addAttribute("holds", HoldDown.values());
-        model.addAttribute("outline", current.plan().build().design().outline());
+        model.addAttribute("outline", current.plan().build().drawn().outline());
         model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
         model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
         return "template/template";

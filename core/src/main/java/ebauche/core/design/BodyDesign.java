@@ -108,6 +108,13 @@ public record BodyDesign(
                 templates, holes, contours, undecided);
     }
 
+    /** The same design with another outline. */
+    public BodyDesign with(Outline edge) {
+        return new BodyDesign(
+                name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
+                templates, holes, contours, undecided);
+    }
+
     /** The same design with its hardware cut for other sizes. */
     public BodyDesign with(
             Bridge otherBridge,

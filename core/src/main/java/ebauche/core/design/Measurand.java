@@ -264,6 +264,41 @@ public sealed interface Measurand {
         }
     }
 
+    /** How far the edge lies inside its template at a station, the template snapped back on; less than nought where it stands proud. */
+    record EdgeInside(int station) implements Measurand {
+        private static final String PREFIX = "edge-inside:";
+
+        public EdgeInside {
+            Refusal.between(station, 1, EdgeReadings.STATIONS, "measures");
+        }
+
+        @Override
+        public String key() {
+            return PREFIX + station;
+        }
+
+        @Override
+        public String label() {
+            return "edge inside its template at station " + station;
+        }
+
+        @Override
+        public double least() {
+            return -10;
+        }
+
+        @Override
+        public double most() {
+            return 10;
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            return key.matches(PREFIX + "([1-9]|1[0-6])")
+                    ? Optional.of(new EdgeInside(Integer.parseInt(key.substring(PREFIX.length()))))
+                    : Optional.empty();
+        }
+    }
+
     /** What every key looks like, as a regular expression. */
     static String pattern() {
         String feature = "[a-z0-9-]{1," + LONGEST + "}";
@@ -276,6 +311,7 @@ public sealed interface Measurand {
                 "depth:" + feature,
                 "thickness-at:" + feature,
                 "size:" + feature + "\\.[a-z-]{1,30}",
+                EdgeInside.PREFIX + "([1-9]|1[0-6])",
                 "sanded-off" + faces,
                 "out-of-flat" + faces));
         return "^(" + String.join("|", kinds) + ")$";
@@ -296,6 +332,10 @@ public sealed interface Measurand {
         Optional<Measurand> size = SizeOf.parse(key);
         if (size.isPresent()) {
             return size.get();
+        }
+        Optional<Measurand> edge = EdgeInside.parse(key);
+        if (edge.isPresent()) {
+            return edge.get();
         }
         for (Face face : Face.values()) {
             if (key.equals("sanded-off:" + face.word())) {

@@ -33,6 +33,11 @@ public final class EdgeWalk {
         return along.get(along.size() - 1);
     }
 
+    /** Where its straight pieces meet, as ways along it. */
+    public List<Double> corners() {
+        return Collections.unmodifiableList(along.subList(0, along.size() - 1));
+    }
+
     /** Where the edge comes nearest to a place. */
     public double nearest(Point place) {
         double best = Double.POSITIVE_INFINITY;

@@ -3,6 +3,8 @@ package ebauche.core.job;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
+import ebauche.core.design.EdgeReadings;
+import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
@@ -30,6 +32,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Everything a plan follows from. Immutable; {@link #fact} and {@link #faces} put what was measured in the design's
@@ -57,7 +60,7 @@ public final class Build {
         this.shop = Objects.requireNonNull(shop, "shop");
         this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
         this.fitting = new Fitting(asBuilt, shop.clearances());
-        this.design = fitting.fit(drawn);
+        this.design = withEdge(fitting.fit(drawn), asBuilt);
         this.faces = FinishedFaces.of(this);
         Refusal.unless(
                 faces.thickness() >= THINNEST,
@@ -68,7 +71,19 @@ public final class Build {
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
     }
 
-    /** The design with cavities and holes that take its parts as they are known. */
+    /** Its outline as the edge was read against its template, where it was. */
+    private static BodyDesign withEdge(BodyDesign fitted, AsBuilt asBuilt) {
+        List<Double> inside = IntStream.rangeClosed(1, EdgeReadings.STATIONS)
+                .mapToObj(station -> asBuilt.latest(new Measurand.EdgeInside(station))
+                        .map(AsBuilt.Reading::value)
+                        .orElse(0.0))
+                .toList();
+        return inside.stream().allMatch(off -> off == 0)
+                ? fitted
+                : fitted.with(new EdgeReadings(fitted.outline(), inside).outline());
+    }
+
+    /** The design with cavities and holes that take its parts as they are known, and the edge as it was read. */
     public BodyDesign design() {
         return design;
     }

@@ -26,6 +26,7 @@ public enum StepKind {
     SAW("saw"),
     SAND_TO_LINE("sand-to-line"),
     FINISH("finish"),
+    READ_EDGE("read-edge"),
     // On a template.
     FIT("fit"),
     OFF("off"),

@@ -71,7 +71,7 @@ public final class OutlineRouting {
 
     public OutlineRouting(Build build) {
         this.build = build;
-        this.body = build.design().outline().region();
+        this.body = build.drawn().outline().region();
         this.waste = build.design().blank().plan().minus(body);
         this.thick = build.thicknessNow();
         this.onTable = build.shop().practice().edge() == Practice.EdgeSchool.TABLE;
@@ -103,7 +103,7 @@ public final class OutlineRouting {
     }
 
     private Outline.InsideRadius tightest() {
-        return build.design().outline().smallestInsideRadius();
+        return build.drawn().outline().smallestInsideRadius();
     }
 
     List<Finding> check() {

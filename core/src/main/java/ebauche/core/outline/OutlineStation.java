@@ -49,7 +49,7 @@ public final class OutlineStation implements Station {
                 Feature.OUTLINE,
                 "outline",
                 Face.FRONT,
-                build.design().outline().region(),
+                build.drawn().outline().region(),
                 true,
                 Datum.OUTLINE_ROUTED,
                 Optional.of(routing.cut()),
@@ -62,7 +62,7 @@ public final class OutlineStation implements Station {
                 Feature.OUTLINE,
                 "outline",
                 Face.FRONT,
-                List.of(build.design().outline().segments()),
+                List.of(build.drawn().outline().segments()),
                 Optional.empty()));
     }
 
@@ -106,12 +106,13 @@ public final class OutlineStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
-        Region body = build.design().outline().region();
+        Region body = build.drawn().outline().region();
         Region blank = build.design().blank().plan();
         List<Operation> steps = new ArrayList<>(marking(build, body));
         steps.add(sawn(build, body, blank));
         if (sandsToLine(build)) {
             steps.add(OutlineSanding.step(build));
+            steps.add(OutlineSanding.read(build));
         } else {
             steps.addAll(new OutlineRouting(build).operations());
         }

@@ -32,6 +32,7 @@ final class Habits {
             StepKind.TRIAL, Habit.TRIAL,
             StepKind.TRY_PARTS, Habit.TRY_PARTS,
             StepKind.RECHECK, Habit.RECHECK,
+            StepKind.READ_EDGE, Habit.READ_EDGE,
             StepKind.SMOOTH, Habit.SMOOTH));
 
     /** What is looked at once more before the body is finish sanded. */
@@ -49,7 +50,7 @@ final class Habits {
     /** The stations' steps with those of the shop's habits, and without those that it does not keep. */
     static List<Operation> kept(Build build, List<Operation> steps) {
         Habits habits = new Habits(build);
-        return habits.withoutIdle(habits.beforeSanding(habits.smoothing(steps)));
+        return habits.withoutIdle(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps))));
     }
 
     /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
@@ -94,6 +95,24 @@ final class Habits {
         return steps.stream()
                 .map(s -> s.key().equals(FinishedFaces.finish(Face.FRONT)) ? s.needing(looked) : s)
                 .toList();
+    }
+
+    /** What follows the edge waits until it is known where the edge is. */
+    private List<Operation> edgeRead(List<Operation> steps) {
+        List<Condition> read = steps.stream()
+                .filter(s -> s.key().is(StepKind.READ_EDGE))
+                .flatMap(s -> s.gives().stream())
+                .toList();
+        return read.isEmpty()
+                ? steps
+                : steps.stream().map(s -> followsEdge(s) ? s.needing(read) : s).toList();
+    }
+
+    private static boolean followsEdge(Operation step) {
+        return step.work() == Work.CONTOUR
+                || step.feature().is(FeatureKind.JACK)
+                || step.feature().is(FeatureKind.HOLE)
+                || step.key().equals(FinishedFaces.finish(Face.FRONT));
     }
 
     private List<Operation> withoutIdle(List<Operation> steps) {

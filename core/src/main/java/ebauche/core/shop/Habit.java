@@ -5,6 +5,7 @@ public enum Habit {
     TRIAL("trial", "prove the bridge's place with a trial before its first hole or rout", ""),
     TRY_PARTS("try-parts", "try the control parts in the wood before finish sanding", ""),
     RECHECK("recheck", "look along the centre line again once the neck is screwed on", ""),
+    READ_EDGE("read-edge", "read an edge that was sanded to its line against its template", ""),
     SMOOTH(
             "smooth",
             "smooth a wall, and a template's edge, before a bearing rides on it",
