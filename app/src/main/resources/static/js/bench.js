@@ -75,7 +75,7 @@ function millimetres() {
   if (inches) {
     return (inches.whole + inches.in64 / 64) * 25.4;
   }
-  const number = text.match(/^(\d*\.?\d+)\s*(mm|in)?$/);
+  const number = text.match(/^(-?\d*\.?\d+)\s*(mm|in)?$/);
   return number ? +number[1] * ((number[2] ?? unit) === "in" ? 25.4 : 1) : null;
 }
 
@@ -96,9 +96,21 @@ document.querySelector(".keypad").addEventListener("click", (event) => {
     press(key);
   }
 });
+// Only some readings go both ways: off the centre line, inside or outside a template.
+const sign = document.querySelector("#sign");
+sign.addEventListener("click", () => {
+  value.value = value.value.startsWith("-") ? value.value.slice(1) : "-" + value.value;
+  judge();
+});
+
+function choose() {
+  sign.hidden = picked.selectedOptions[0]?.dataset.signed !== "true";
+  judge();
+}
+
 value.addEventListener("input", judge);
-picked.addEventListener("change", judge);
-judge();
+picked.addEventListener("change", choose);
+choose();
 
 document.querySelector("#gauge").addEventListener("click", async () => {
   const asked = new URLSearchParams({ step: page.dataset.step, measures: picked.value });

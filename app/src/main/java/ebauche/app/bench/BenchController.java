@@ -94,7 +94,7 @@ class BenchController {
     private record BenchView(
             int index,
             List<String> pictures,
-            Map<String, String> measurands,
+            Map<String, Measurand> measurands,
             List<AsBuilt.Reading> readings,
             String entryId,
             List<Waiting> waits,
@@ -149,17 +149,15 @@ class BenchController {
     }
 
     /** What can be measured here: the step's own inspections first. */
-    private static Map<String, String> measurands(PlanStep step) {
-        Map<String, String> out = new LinkedHashMap<>();
-        step.operation()
-                .inspections()
-                .forEach(i -> out.put(i.measurand().key(), i.measurand().label()));
+    private static Map<String, Measurand> measurands(PlanStep step) {
+        Map<String, Measurand> out = new LinkedHashMap<>();
+        step.operation().inspections().forEach(i -> out.put(i.measurand().key(), i.measurand()));
         List<Measurand> others = new ArrayList<>(List.of(
                 new Measurand.SandedOff(Face.FRONT),
                 new Measurand.SandedOff(Face.BACK),
                 new Measurand.DepthOf(NeckJoint.FEATURE)));
         others.addAll(List.of(Dimension.values()));
-        others.forEach(m -> out.putIfAbsent(m.key(), m.label()));
+        others.forEach(m -> out.putIfAbsent(m.key(), m));
         return out;
     }
 

@@ -40,6 +40,9 @@ public record Figures(LengthUnit unit) {
 
     private static final double HALF_A_THOU = 0.0127;
 
+    /** A mark that lies nearer to a line than this is drawn on it, mm. */
+    private static final double PENCIL = 0.05;
+
     /** The avoirdupois pound, exactly; its force at standard gravity; a pound a square inch (NIST SP 811, app. B). */
     private static final double GRAMS_OF_A_POUND = 453.59237;
 
@@ -333,7 +336,7 @@ public record Figures(LengthUnit unit) {
 
     /** How far a place lies to the side of the centre line, and on which. */
     public String sideways(double x, Hand hand) {
-        return Math.abs(x) < ON_THE_LINE ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
+        return Math.abs(x) < PENCIL ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
     }
 
     /** A distance to mark: as fine as a rule shows it, or where little hangs on it as a tape does. */
@@ -343,13 +346,13 @@ public record Figures(LengthUnit unit) {
 
     /** How far a mark lies to the side of the centre line, and on which. */
     public String sideways(double x, MarkingOut card, Hand hand) {
-        return Math.abs(x) < ON_THE_LINE ? "on it" : marked(Math.abs(x), card) + " " + hand.side(x);
+        return Math.abs(x) < PENCIL ? "on it" : marked(Math.abs(x), card) + " " + hand.side(x);
     }
 
     /** How far a mark lies along the centre line from what the card measures from. */
     public String lengthways(double y, MarkingOut card) {
         String way = card.oneWay().isPresent() ? "" : toward(y, card.from());
-        return Math.abs(y) < ON_THE_LINE ? "on it" : marked(Math.abs(y), card) + way;
+        return Math.abs(y) < PENCIL ? "on it" : marked(Math.abs(y), card) + way;
     }
 
     /** What a card's distances along the centre line are measured from, and which way, if they all go one way. */

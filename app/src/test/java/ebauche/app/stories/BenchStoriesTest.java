@@ -20,6 +20,7 @@ import ebauche.exchange.file.DemoBodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -42,6 +43,26 @@ class BenchStoriesTest extends Story {
         assertThat(page.locator("#moved")).containsText("saddle height: 12.85 mm → 13.25 mm");
         go(shop.path("sedge") + "/design");
         assertThat(page.locator("#trial")).containsText("1.25 mm still to cut, saddles 13.25 mm over the front");
+    }
+
+    /** What may be off to either side has its sign under the thumb; what cannot be less than nothing has none. */
+    @Test
+    void a_reading_to_the_other_side_is_typed_without_a_keyboard() {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/bench?step=neck:check");
+        page.getByLabel("What you measured").selectOption("sanded off the front");
+        assertThat(button("Change the sign")).isHidden();
+        page.getByLabel("What you measured")
+                .selectOption("neck's line at the bridge off the centre line, treble positive");
+        button("0").click();
+        button(".").click();
+        button("3").click();
+        button("Change the sign").click();
+        assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("-0.3");
+        button("Log reading").click();
+        assertThat(page.locator("#logged")).containsText("-0.3 mm");
+        fits();
     }
 
     @ParameterizedTest
