@@ -3,6 +3,8 @@ package ebauche.app.body;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.realism.ToolChoice;
+import ebauche.core.routing.HowDrilled;
+import ebauche.core.routing.LayerChange;
 import ebauche.core.routing.Unreached;
 import ebauche.core.sheet.BearingGap;
 import ebauche.core.sheet.CornersLeft;
@@ -17,6 +19,8 @@ import java.util.Optional;
  * @param corners what the bit cannot reach
  * @param instead the tool that does it where the usual one is missing
  * @param marking where its places lie
+ * @param layers where it comes through the joint of two timbers
+ * @param drilled how its holes are drilled, and how sure that is
  */
 public record StepInHand(
         Bodies.Current current,
@@ -25,7 +29,9 @@ public record StepInHand(
         List<BearingGap> stops,
         Optional<Unreached> corners,
         Optional<ToolChoice> instead,
-        Optional<MarkingOut> marking) {
+        Optional<MarkingOut> marking,
+        Optional<LayerChange> layers,
+        Optional<HowDrilled> drilled) {
     public static StepInHand of(Bodies.Current current, PlanStep step) {
         BuildPlan plan = current.plan();
         return new StepInHand(
@@ -35,7 +41,9 @@ public record StepInHand(
                 BearingGap.at(plan, step.operation()),
                 CornersLeft.at(plan, step.operation()),
                 ToolChoice.instead(plan, step.operation().key()),
-                MarkingOut.of(plan, plan.indexOf(step)));
+                MarkingOut.of(plan, plan.indexOf(step)),
+                LayerChange.of(plan.build(), step.operation()),
+                HowDrilled.of(plan.build(), step.operation()));
     }
 
     /** The step asked for, else the next one to do, else the last. */

@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.crib.Bit;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
@@ -37,6 +38,8 @@ final class Habits {
 
     /** What is looked at once more before the body is finish sanded. */
     private static final Set<StepKind> BEFORE_SANDING = EnumSet.of(StepKind.TRY_PARTS, StepKind.RECHECK);
+
+    private static final Set<StepKey> FACES = Set.of(FinishedFaces.finish(Face.FRONT), FinishedFaces.finish(Face.BACK));
 
     /** From so wide on a hole that shows is drilled in steps, mm: common practice. */
     private static final double LARGE = 8;
@@ -147,11 +150,12 @@ final class Habits {
 
     /** The steps in their order, their cards saying what the shop likes to be reminded of. */
     static List<Operation> reminded(Build build, List<Operation> ordered) {
+        Habits habits = new Habits(build);
         List<Operation> reminded = new ArrayList<>();
         Set<Bit> used = new HashSet<>();
         Optional<Face> up = Optional.empty();
         for (Operation step : ordered) {
-            List<Habit> of = new ArrayList<>(of(step));
+            List<Habit> of = new ArrayList<>(habits.of(step));
             for (Pass pass : step.setting().passes()) {
                 if (used.add(pass.cutter().bit()) && !of.contains(Habit.TEST_PIECE)) {
                     of.add(Habit.TEST_PIECE);
@@ -168,7 +172,12 @@ final class Habits {
         return reminded;
     }
 
-    private static List<Habit> of(Operation step) {
+    /** Whether any template of the body is held with tape and CA. */
+    private boolean isTaped() {
+        return Stations.templates(build).stream().anyMatch(t -> build.hold(t.feature()) == HoldDown.TAPE_AND_CA);
+    }
+
+    private List<Habit> of(Operation step) {
         List<Habit> of = new ArrayList<>();
         if (step.key().is(StepKind.FIT)) {
             of.add(Habit.SMOOTH);
@@ -176,6 +185,15 @@ final class Habits {
         if (step.setting().passes().stream()
                 .anyMatch(p -> p.cutter().bit().bearing().atTip())) {
             of.add(Habit.RAISE);
+        }
+        if (step.work() == Work.OUTLINE && !step.setting().passes().isEmpty()) {
+            of.add(Habit.CHIP);
+        }
+        if (step.key().is(StepKind.TOP)) {
+            of.add(Habit.EDGE_CAUL);
+        }
+        if (FACES.contains(step.key()) && isTaped()) {
+            of.add(Habit.CA_RESIDUE);
         }
         if (step.setting() instanceof Setting.Sawn || step.setting() instanceof Setting.CutOut) {
             of.add(Habit.COOL_BLADE);

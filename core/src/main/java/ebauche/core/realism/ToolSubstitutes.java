@@ -7,17 +7,15 @@ import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.routing.HowDrilled;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice;
-import ebauche.core.stock.Change;
-import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -190,8 +188,7 @@ final class ToolSubstitutes {
         List<Operation> upright = plan.steps().stream()
                 .filter(s -> !s.done())
                 .map(BuildPlan.PlanStep::operation)
-                .filter(o ->
-                        o.setting() instanceof Setting.Drilled && !o.feature().equals(Jack.FEATURE))
+                .filter(o -> o.setting() instanceof Setting.Drilled && !HowDrilled.isInEdge(build, o))
                 .toList();
         // Without a press there is no reach to fall short of: one way round serves every hole.
         double farthest =
@@ -199,7 +196,7 @@ final class ToolSubstitutes {
         List<StepKey> within = new ArrayList<>();
         List<StepKey> beyond = new ArrayList<>();
         for (Operation o : upright) {
-            (reach(o, body) <= farthest + NEARLY ? within : beyond).add(o.key());
+            (HowDrilled.reach(o, body) <= farthest + NEARLY ? within : beyond).add(o.key());
         }
         Option press = machine(Machine.Kind.DRILL_PRESS, 0, "");
         Option square = new Option(
@@ -215,18 +212,6 @@ final class ToolSubstitutes {
                 square);
     }
 
-    /** How far from the body's edge a step's holes lie: what a drill press must reach over, at the least. */
-    private static double reach(Operation operation, Region body) {
-        double farthest = 0;
-        for (Change change : operation.changes()) {
-            Solid solid = change.solid();
-            for (Region hole : solid.plan().parts()) {
-                farthest = Math.max(farthest, -body.outside(hole.centroid()));
-            }
-        }
-        return farthest;
-    }
-
     private void jack() {
         Option level = new Option(
                 trusted(Practice.Skill.DRILL),
@@ -235,7 +220,7 @@ final class ToolSubstitutes {
         add(
                 "Drill into the edge",
                 "a drilling jig",
-                steps(o -> o.setting() instanceof Setting.Drilled && o.feature().equals(Jack.FEATURE)),
+                steps(o -> o.setting() instanceof Setting.Drilled && HowDrilled.isInEdge(build, o)),
                 level);
     }
 

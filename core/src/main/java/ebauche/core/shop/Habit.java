@@ -30,6 +30,18 @@ public enum Habit {
             "cool-blade",
             "let the saw's blade cool",
             "Let the blade cool on a long cut: a hot one wanders and burns the edge."),
+    CHIP(
+            "chip",
+            "keep a chip that lifts, and tape it back",
+            "If a chip lifts, stop and keep it: glue it back at once, held with tape until it is dry."),
+    EDGE_CAUL(
+            "edge-caul",
+            "a caul over the edge where a top is glued on",
+            "A caul right over the edge presses the joint shut where it will show."),
+    CA_RESIDUE(
+            "ca-residue",
+            "scrape off what ran out of taped and glued templates before finish",
+            "Scrape off CA that ran out: sanded over, it shows under the finish."),
     PAD(
             "pad",
             "clean bench and a pad when the body is turned over",

@@ -8,11 +8,14 @@ import ebauche.core.TestTimber;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
+import ebauche.core.geometry.Face;
+import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Pocket;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.routing.LayerChange;
 import ebauche.core.stock.Change;
 import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
@@ -216,5 +219,24 @@ class TopBodyTest {
                 .filter(f -> f.rule().equals("fault-in-the-way"))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Through a 10 mm top of another timber the colour tells the depth: from the front as far as the top still reaches, from the back the rest. */
+    @Test
+    void the_colour_changes_where_a_cut_comes_through_the_top() {
+        TestBody body = body(layer(1, 40), BlankLayer.even(TestTimber.ASH, 1, 340, 10));
+        Build build = body.build();
+        double reaches = build.topReaches().orElseThrow() + build.faces().toSand(Face.FRONT);
+        LayerChange pickup =
+                LayerChange.of(build, step(body.plan(), "pickup-bridge:rout")).orElseThrow();
+        assertThat(pickup.depth().value()).isCloseTo(reaches, within(1e-9));
+        assertThat(pickup.from()).isEqualTo(TestTimber.ASH);
+        // A cavity from the back that stops in the core sees none of the top; a hole right through sees it from either
+        // side.
+        assertThat(LayerChange.of(build, step(body.plan(), "controls:rout"))).isEmpty();
+        assertThat(LayerChange.of(build, step(body.plan(), "outline:rout"))).isPresent();
+        TestBody alike = body(layer(1, 40), layer(1, 10));
+        assertThat(LayerChange.of(alike.build(), step(alike.plan(), "pickup-bridge:rout")))
+                .isEmpty();
     }
 }

@@ -4,15 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
+import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Habit;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
@@ -135,6 +138,43 @@ class HabitsTest {
             }
         }
         assertThat(steps).anyMatch(s -> s.habits().contains(Habit.PAD));
+    }
+
+    /** What small hands have learned the hard way stands where it happens: chips at the outline, CA before the finish. */
+    @Test
+    void chips_and_ca_are_minded_where_they_happen() {
+        TestBody body = new TestBody();
+        assertThat(body.plan().step("outline:rout").orElseThrow().operation().habits())
+                .contains(Habit.CHIP);
+        assertThat(body.plan()
+                        .step(FinishedFaces.finish(Face.FRONT))
+                        .orElseThrow()
+                        .operation()
+                        .habits())
+                .doesNotContain(Habit.CA_RESIDUE);
+        Practice p = body.shop.practice();
+        body.shop = body.shop.with(new Practice(
+                p.thicknessing(),
+                HoldDown.TAPE_AND_CA,
+                p.frontSanding(),
+                p.backSanding(),
+                p.sawAllowance(),
+                p.wasteShy(),
+                p.lastPass(),
+                p.glueHours(),
+                p.edge(),
+                p.hand(),
+                p.skills(),
+                p.habits(),
+                p.waste()));
+        for (Face face : Face.values()) {
+            assertThat(body.plan()
+                            .step(FinishedFaces.finish(face))
+                            .orElseThrow()
+                            .operation()
+                            .habits())
+                    .contains(Habit.CA_RESIDUE);
+        }
     }
 
     /** A pocket that came too wide: a strip glued in up to the face is routed again, a shim on its floor is not. */
