@@ -231,9 +231,12 @@ class TopBodyTest {
                 LayerChange.of(build, step(body.plan(), "pickup-bridge:rout")).orElseThrow();
         assertThat(pickup.depth().value()).isCloseTo(reaches, within(1e-9));
         assertThat(pickup.from()).isEqualTo(TestTimber.ASH);
-        // A cavity from the back that stops in the core sees none of the top; a hole right through sees it from either
-        // side.
-        assertThat(LayerChange.of(build, step(body.plan(), "controls:rout"))).isEmpty();
+        // A recess in the back sees none of the top; a cavity from the back that leaves less than the top sees it come.
+        assertThat(LayerChange.of(build, step(body.plan(), "cover:rout"))).isEmpty();
+        LayerChange controls =
+                LayerChange.of(build, step(body.plan(), "controls:rout")).orElseThrow();
+        assertThat(controls.depth().value()).isCloseTo(build.thicknessNow() - reaches, within(1e-9));
+        assertThat(controls.to()).isEqualTo(TestTimber.ASH);
         assertThat(LayerChange.of(build, step(body.plan(), "outline:rout"))).isPresent();
         TestBody alike = body(layer(1, 40), layer(1, 10));
         assertThat(LayerChange.of(alike.build(), step(alike.plan(), "pickup-bridge:rout")))
