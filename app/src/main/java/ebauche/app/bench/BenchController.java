@@ -32,6 +32,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -53,6 +54,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 @RequestMapping("/bodies/{id}")
 class BenchController {
     private static final int MOST_WORDS = 2000;
+    private static final int MOST_NAME = 80;
 
     private final Bodies bodies;
     private final BodyStore store;
@@ -98,6 +100,7 @@ class BenchController {
             List<AsBuilt.Reading> readings,
             String entryId,
             List<Waiting> waits,
+            Optional<AsBuilt.Asked> awaited,
             StepKey before,
             StepKey after) {}
 
@@ -118,6 +121,7 @@ class BenchController {
                         readings(plan, step),
                         UUID.randomUUID().toString(),
                         waits(plan, step),
+                        plan.build().asBuilt().awaited(step.operation().key()),
                         index == 0
                                 ? null
                                 : plan.steps().get(index - 1).operation().key(),
@@ -252,6 +256,8 @@ class BenchController {
             @RequestParam("entry") UUID entry,
             @RequestParam String step,
             @RequestParam String what,
+            @RequestParam(defaultValue = "") String minutes,
+            @RequestParam(defaultValue = "false") boolean open,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -268,9 +274,69 @@ class BenchController {
                     response);
         }
         StepKey at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
+        OptionalInt cost = cost(minutes);
+        if (cost.isEmpty()) {
+            return refused(
+                    current,
+                    step,
+                    "",
+                    "",
+                    "What it cost is a number of minutes, up to " + AsBuilt.MOST_MINUTES + "; nothing was logged.",
+                    fig,
+                    model,
+                    response);
+        }
         store.log(
                 current.body(),
-                new AsBuilt.Mishap(entry.toString(), readings.now(), maker.name(), Optional.of(at), what.strip()));
+                new AsBuilt.Mishap(
+                        entry.toString(),
+                        readings.now(),
+                        maker.name(),
+                        Optional.of(at),
+                        what.strip(),
+                        cost.getAsInt(),
+                        open));
+        return "redirect:" + bench(id, step, entry.toString());
+    }
+
+    /** Minutes as typed; nothing typed is none. */
+    private static OptionalInt cost(String minutes) {
+        String typed = minutes.strip();
+        if (typed.isEmpty()) {
+            return OptionalInt.of(0);
+        }
+        if (!typed.matches("\\d{1,5}")) {
+            return OptionalInt.empty();
+        }
+        int value = Integer.parseInt(typed);
+        return value <= AsBuilt.MOST_MINUTES ? OptionalInt.of(value) : OptionalInt.empty();
+    }
+
+    /** The step waits for somebody's yes. */
+    @PostMapping("/asked")
+    String ask(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam("entry") UUID entry,
+            @RequestParam String step,
+            @RequestParam String whom,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if (whom.isBlank() || whom.length() > MOST_NAME) {
+            return refused(
+                    current,
+                    step,
+                    "",
+                    "",
+                    "Say whose yes it waits for, in up to " + MOST_NAME + " letters; nothing was logged.",
+                    fig,
+                    model,
+                    response);
+        }
+        StepKey at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
+        store.log(current.body(), new AsBuilt.Asked(entry.toString(), readings.now(), maker.name(), at, whom.strip()));
         return "redirect:" + bench(id, step, entry.toString());
     }
 

@@ -277,13 +277,51 @@ public class BodyStore {
     /** One line of the shop's log. */
     public record Logged(long id, Body body, AsBuilt.Entry entry, String at) {}
 
-    /** The shop's newest entries, of every body, newest first. */
-    public List<Logged> newest(long shop, int most) {
+    /**
+     * A page of the shop's log, narrowed where something is said.
+     *
+     * @param body its address, empty for all
+     * @param kind of entry, empty for all
+     * @param hand who logged it, empty for all
+     * @param before entries older than this one; null from the newest
+     */
+    public record LogPage(String body, String kind, String hand, Long before, int most) {}
+
+    /** A page of the shop's entries, newest first. */
+    public List<Logged> logged(long shop, LogPage page) {
         return logged(
                 shop,
-                sql.sql(LOGGED + " where e.shop = :shop order by e.id desc limit :most")
+                sql.sql(LOGGED + """
+                         where e.shop = :shop
+                            and (:body = '' or b.public_id = :body)
+                            and (:kind = '' or json_value(e.entry, '$.kind') = :kind)
+                            and (:hand = '' or json_value(e.entry, '$.by') = :hand)
+                            and (:before is null or e.id < :before)
+                        order by e.id desc limit :most
+                        """)
                         .param("shop", shop)
-                        .param("most", most));
+                        .param("body", page.body())
+                        .param("kind", page.kind())
+                        .param("hand", page.hand())
+                        .param("before", page.before())
+                        .param("most", page.most()));
+    }
+
+    /** Everybody who logged something in a shop. */
+    public List<String> hands(long shop) {
+        return sql.sql("""
+                select distinct json_value(entry, '$.by') as hand from entry where shop = :shop having hand <> '' order by hand
+                """).param("shop", shop).query(String.class).list();
+    }
+
+    /** The bodies with a mishap that is, or was, to be made good or a step that waits, or waited, for a yes. */
+    public List<Body> bodiesUnsettled(long shop) {
+        return sql.sql("""
+                select b.shop, b.id, b.public_id, b.number from body b
+                where b.shop = :shop and exists (select 1 from entry e where e.shop = b.shop and e.body = b.id
+                    and (json_value(e.entry, '$.kind') = 'asked' or json_value(e.entry, '$.open') = 'yes'))
+                order by b.number
+                """).param("shop", shop).query(Body.class).list();
     }
 
     /** All entries of one body, newest first. */

@@ -6,10 +6,13 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.Figures;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.operation.StepKey;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,11 +25,12 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** What was done, measured and went wrong, over all bodies of the shop. */
 @Controller
 class LogController {
-    private static final int SHOWN = 300;
+    private static final int SHOWN = 200;
 
     private final BodyStore store;
     private final Bodies bodies;
@@ -47,11 +51,110 @@ class LogController {
     public record Line(
             Body body, String name, String id, String kind, String when, String by, String words, boolean gone) {}
 
+    /**
+     * What of the log is wanted; all of it where nothing is said.
+     *
+     * @param body its address
+     * @param kind of entry
+     * @param hand who logged it
+     * @param before the last entry of the page before
+     */
+    public record Wanted(String body, String kind, String hand, Long before) {
+        public Wanted {
+            body = body == null ? "" : body;
+            kind = kind == null ? "" : kind;
+            hand = hand == null ? "" : hand;
+        }
+    }
+
+    /**
+     * A mishap to be made good or a step that waits for a yes, with its body.
+     *
+     * @param step at which, empty where none is said
+     */
+    public record Open(Body body, String name, AsBuilt.Entry entry, String step, String words, String when) {}
+
     @GetMapping("/log")
-    String log(@AuthenticationPrincipal Maker maker, @ModelAttribute("fig") Figures fig, Model model) {
-        model.addAttribute("lines", lines(store.newest(maker.shop(), SHOWN), fig));
-        model.addAttribute("shown", SHOWN);
+    String log(@AuthenticationPrincipal Maker maker, Wanted wanted, @ModelAttribute("fig") Figures fig, Model model) {
+        List<BodyStore.Logged> page = store.logged(
+                maker.shop(),
+                new BodyStore.LogPage(wanted.body(), wanted.kind(), wanted.hand(), wanted.before(), SHOWN + 1));
+        boolean more = page.size() > SHOWN;
+        List<BodyStore.Logged> shown = more ? page.subList(0, SHOWN) : page;
+        model.addAttribute("lines", lines(shown, fig));
+        model.addAttribute("wanted", wanted);
+        model.addAttribute("older", more ? shown.get(shown.size() - 1).id() : null);
+        model.addAttribute("kinds", KINDS);
+        model.addAttribute("hands", store.hands(maker.shop()));
+        model.addAttribute(
+                "bodies",
+                named(store.standing(maker.shop()).stream()
+                        .map(BodyStore.Standing::body)
+                        .toList()));
+        model.addAttribute("open", open(maker, fig));
         return "log/log";
+    }
+
+    /** What a log can be narrowed to, by the word of a kind. */
+    private static final Map<String, String> KINDS = new LinkedHashMap<>();
+
+    static {
+        KINDS.put("done", "done");
+        KINDS.put("reading", "readings");
+        KINDS.put("mishap", "mistakes");
+        KINDS.put("asked", "waits for a yes");
+        KINDS.put("settled", "settled");
+        KINDS.put("withdrawn", "withdrawn");
+    }
+
+    private Map<String, String> named(List<Body> all) {
+        Map<String, String> names = new LinkedHashMap<>();
+        all.forEach(b -> names.put(
+                b.publicId(), "No. " + b.number() + " " + store.head(b).name()));
+        return names;
+    }
+
+    /** Everything that is not settled, of every body, the oldest first. */
+    private List<Open> open(Maker maker, Figures fig) {
+        return store.bodiesUnsettled(maker.shop()).stream()
+                .flatMap(body -> store.record(body).unsettled().stream()
+                        .map(e ->
+                                new Open(body, store.head(body).name(), e, step(e), words(e, fig), fig.moment(e.at()))))
+                .sorted(Comparator.comparing(o -> o.entry().at()))
+                .toList();
+    }
+
+    private static String step(AsBuilt.Entry entry) {
+        return entry instanceof AsBuilt.Asked asked
+                ? asked.operation().written()
+                : entry instanceof AsBuilt.Mishap m
+                        ? m.operation().map(StepKey::written).orElse("")
+                        : "";
+    }
+
+    /** A mishap is made good, or a yes was given. */
+    @PostMapping("/bodies/{id}/settled")
+    String settle(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String entry,
+            @RequestParam(defaultValue = "") String step) {
+        Body body = store.find(maker.shop(), id);
+        boolean open = store.record(body).unsettled().stream().anyMatch(e -> e.id().equals(entry));
+        String settled = UUID.randomUUID().toString();
+        if (open) {
+            String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+            store.log(body, new AsBuilt.Settled(settled, at, maker.name(), entry));
+        }
+        return step.isEmpty()
+                ? "redirect:/log"
+                : "redirect:"
+                        + UriComponentsBuilder.fromPath("/bodies/{id}/bench")
+                                .queryParam("step", "{step}")
+                                .queryParam("logged", "{logged}")
+                                .encode()
+                                .buildAndExpand(body.publicId(), step, settled)
+                                .toUriString();
     }
 
     /** Everything that was written down of one body, the newest first. */
@@ -99,12 +202,17 @@ class LogController {
             return d.title();
         }
         if (entry instanceof AsBuilt.Mishap m) {
-            return m.what();
+            return m.what()
+                    + (m.minutes() > 0 ? ", " + m.minutes() + " min lost" : "")
+                    + (m.open() ? ", to be made good" : "");
         }
         if (entry instanceof AsBuilt.Unreadable u) {
             return u.why();
         }
-        return "an entry withdrawn";
+        if (entry instanceof AsBuilt.Asked a) {
+            return "waits for a yes from " + a.whom();
+        }
+        return entry instanceof AsBuilt.Settled ? "made good, or a yes" : "an entry withdrawn";
     }
 
     /** Takes an entry back by a later one; the first stays in the record. */

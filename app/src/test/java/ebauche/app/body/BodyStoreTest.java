@@ -120,7 +120,7 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.standing(mine.maker().shop()))
                 .hasSize(DemoBodies.NAMES.size())
                 .allMatch(b -> b.body().shop() == mine.maker().shop());
-        assertThat(bodies.newest(mine.maker().shop(), 1000))
+        assertThat(bodies.logged(mine.maker().shop(), new BodyStore.LogPage("", "", "", null, 1000)))
                 .allMatch(l -> l.body().shop() == mine.maker().shop());
     }
 

@@ -19,6 +19,9 @@ import java.util.Set;
  * withdrawn by a later entry.
  */
 public final class AsBuilt {
+    /** A month of days at the bench: more is a slip of the unit. */
+    public static final int MOST_MINUTES = 20_000;
+
     public static final AsBuilt NOTHING_YET = new AsBuilt(List.of());
 
     private final List<Entry> timeline;
@@ -138,11 +141,51 @@ public final class AsBuilt {
         }
     }
 
-    /** Something went wrong at a step. */
-    public record Mishap(String id, String at, String by, Optional<StepKey> operation, String what) implements Entry {
+    /**
+     * Something went wrong at a step.
+     *
+     * @param minutes of work that it cost, nought where nobody said
+     * @param open whether it is still to be made good
+     */
+    public record Mishap(
+            String id, String at, String by, Optional<StepKey> operation, String what, int minutes, boolean open)
+            implements Entry {
+        public Mishap {
+            Refusal.between(minutes, 0, MOST_MINUTES, "minutes");
+        }
+
+        /** One that cost nothing more and is made good. */
+        public Mishap(String id, String at, String by, Optional<StepKey> operation, String what) {
+            this(id, at, by, operation, what, 0, false);
+        }
+
         @Override
         public String kind() {
             return "mishap";
+        }
+    }
+
+    /**
+     * A step that waits for somebody's yes: the client's, an older hand's.
+     *
+     * @param whom it is asked of
+     */
+    public record Asked(String id, String at, String by, StepKey operation, String whom) implements Entry {
+        @Override
+        public String kind() {
+            return "asked";
+        }
+    }
+
+    /**
+     * An earlier entry is settled: a mishap made good, a yes given.
+     *
+     * @param entry its id
+     */
+    public record Settled(String id, String at, String by, String entry) implements Entry {
+        @Override
+        public String kind() {
+            return "settled";
         }
     }
 
@@ -169,6 +212,28 @@ public final class AsBuilt {
     /** The entries that stand: neither withdrawn nor withdrawals. */
     public List<Entry> standing() {
         return standing;
+    }
+
+    /** What is not settled yet, in the order of asking: mishaps to be made good, and steps that wait for a yes. */
+    public List<Entry> unsettled() {
+        Set<String> settled = new HashSet<>();
+        for (Entry entry : standing) {
+            if (entry instanceof Settled s) {
+                settled.add(s.entry());
+            }
+        }
+        return standing.stream()
+                .filter(e -> e instanceof Asked || (e instanceof Mishap m && m.open()))
+                .filter(e -> !settled.contains(e.id()))
+                .toList();
+    }
+
+    /** The yes that a step waits for, if it does. */
+    public Optional<Asked> awaited(StepKey operation) {
+        return unsettled().stream()
+                .filter(e -> e instanceof Asked a && a.operation().equals(operation))
+                .map(Asked.class::cast)
+                .findFirst();
     }
 
     /** The step's last record, if it is done and stands. */

@@ -134,4 +134,26 @@ class AsBuiltTest {
             }
         }
     }
+
+    /** A mishap to be made good and a step that waits for a yes stay open until each is settled, or taken back. */
+    @Test
+    void what_is_not_settled_stays_open() {
+        StepKey carve = StepKey.parse("contour-belly:carve");
+        AsBuilt.Mishap torn = new AsBuilt.Mishap("torn", AT, "me", Optional.empty(), "tore", 30, true);
+        AsBuilt.Mishap small = new AsBuilt.Mishap("small", AT, "me", Optional.empty(), "a dent");
+        AsBuilt.Asked asked = new AsBuilt.Asked("asked", AT, "me", carve, "the client");
+        AsBuilt open = new AsBuilt(List.of(torn, small, asked));
+        assertThat(open.unsettled()).containsExactly(torn, asked);
+        assertThat(open.awaited(carve)).contains(asked);
+        assertThat(open.awaited(StepKey.parse("contour-belly:line"))).isEmpty();
+        AsBuilt yes = new AsBuilt(List.of(torn, small, asked, new AsBuilt.Settled("s", AT, "you", "asked")));
+        assertThat(yes.unsettled()).containsExactly(torn);
+        assertThat(yes.awaited(carve)).isEmpty();
+        // A yes that was a slip is taken back: it waits again.
+        AsBuilt again = new AsBuilt(List.of(
+                asked, new AsBuilt.Settled("s", AT, "you", "asked"), new AsBuilt.Withdrawn("w", AT, "you", "s")));
+        assertThat(again.awaited(carve)).contains(asked);
+        assertThatThrownBy(() -> new AsBuilt.Mishap("m", AT, "me", Optional.empty(), "x", -1, false))
+                .isInstanceOf(Refusal.class);
+    }
 }

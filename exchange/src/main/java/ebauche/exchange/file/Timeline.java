@@ -16,6 +16,7 @@ import ebauche.core.timber.Species;
 import ebauche.exchange.design.SurfaceFile;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Lengths;
+import ebauche.exchange.json.Words;
 import ebauche.exchange.table.TimberFile;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -64,9 +65,21 @@ public final class Timeline {
                         spot.list("changes", MOST_CHANGES, s -> s.asObject(Timeline::change)),
                         spot.has("expected") ? spot.object("expected", Timeline::expected) : Map.of(),
                         spot.has("routed") ? spot.object("routed", Timeline::routed) : Map.of());
-            case "mishap" -> new AsBuilt.Mishap(id, at, by, operationIfAny(spot), spot.text("what", 2000));
+            case "mishap" ->
+                new AsBuilt.Mishap(
+                        id,
+                        at,
+                        by,
+                        operationIfAny(spot),
+                        spot.text("what", 2000),
+                        spot.has("minutes") ? spot.whole("minutes") : 0,
+                        spot.has("open") && spot.word("open", Words.YES_NO));
+            case "asked" ->
+                new AsBuilt.Asked(
+                        id, at, by, spot.parsed("operation", 80, StepKey::parse), spot.text("whom", LONGEST_NAME));
+            case "settled" -> new AsBuilt.Settled(id, at, by, spot.text("entry", 80));
             case "withdrawn" -> new AsBuilt.Withdrawn(id, at, by, spot.text("entry", 80));
-            default -> throw spot.at("kind").trouble("must be reading, done, mishap or withdrawn");
+            default -> throw spot.at("kind").trouble("must be reading, done, mishap, asked, settled or withdrawn");
         };
     }
 
@@ -197,6 +210,17 @@ public final class Timeline {
         } else if (entry instanceof AsBuilt.Mishap m) {
             out.put("kind", "mishap").put("at", m.at()).put("by", m.by());
             out.put("operation", written(m.operation())).put("what", m.what());
+            if (m.minutes() > 0) {
+                out.put("minutes", m.minutes());
+            }
+            if (m.open()) {
+                out.put("open", Words.word(Words.YES_NO, true));
+            }
+        } else if (entry instanceof AsBuilt.Asked a) {
+            out.put("kind", "asked").put("at", a.at()).put("by", a.by());
+            out.put("operation", a.operation().written()).put("whom", a.whom());
+        } else if (entry instanceof AsBuilt.Settled s) {
+            out.put("kind", "settled").put("at", s.at()).put("by", s.by()).put("entry", s.entry());
         } else if (entry instanceof AsBuilt.Withdrawn w) {
             out.put("kind", "withdrawn").put("at", w.at()).put("by", w.by()).put("entry", w.entry());
         }

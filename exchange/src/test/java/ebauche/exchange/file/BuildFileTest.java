@@ -196,6 +196,10 @@ class BuildFileTest {
         }
         for (AsBuilt.Entry entry : new AsBuilt.Entry[] {
             new AsBuilt.Mishap("m", "2026-11-01T10:00:00Z", "a", Optional.of(StepKey.parse("neck:rout")), "slipped"),
+            new AsBuilt.Mishap(
+                    "m2", "2026-11-01T10:00:00Z", "a", Optional.of(StepKey.parse("neck:rout")), "tore", 45, true),
+            new AsBuilt.Asked("q", "2026-11-01T10:00:00Z", "a", StepKey.parse("contour-belly:carve"), "the client"),
+            new AsBuilt.Settled("s", "2026-11-02T10:00:00Z", "b", "q"),
             new AsBuilt.Withdrawn("w", "2026-11-01T10:00:00Z", "a", "m"),
             new AsBuilt.Done(
                     "d",

@@ -156,10 +156,14 @@ class SchemaWalkTest {
         JsonNode read = JsonText.tree("""
                 [{"id": "a", "kind": "reading", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit",
                   "measures": "heel-thickness", "value": "25.4 mm"},
-                 {"id": "b", "kind": "mishap", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit", "what": "slip"},
+                 {"id": "b", "kind": "mishap", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit", "what": "slip",
+                  "minutes": 20, "open": "yes"},
+                 {"id": "e", "kind": "asked", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit", "whom": "Mo"},
+                 {"id": "f", "kind": "settled", "at": "2026-11-01T10:00:00Z", "by": "m", "entry": "e"},
                  {"id": "c", "kind": "withdrawn", "at": "2026-11-01T10:00:00Z", "by": "m", "entry": "b"},
                  {"id": "d", "kind": "done", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:rout", "title": "t",
                   "face": "front", "expected": {"depth:neck": 20.123456789012345},
+                  "routed": {"pattern bit": "8420 mm"},
                   "changes": [
                     {"kind": "add", "feature": "neck", "workpiece": "cap", "species": "alder", "density": 400,
                      "solid": {"kind": "bore", "from": [0, 0], "to": [0, 20], "depth": 10, "toDepth": 14.5, "diameter": 5}},
