@@ -1,17 +1,26 @@
-// The page's keys: they press what is there to be pressed, so nothing can be done by a key alone.
-const presses = { a: "#earlier", d: "#later", f: "#flip", w: ".why summary", e: "#edit, #to-design", b: "#to-bench, #next-at-bench", r: "#to-template", q: "#to-depths", x: "#to-x-ray", z: "#to-contours", y: "#to-check", s: "nav a[href='/box']", g: ".home", t: "nav a[href='/timber']", c: "nav a[href='/crib']", v: "#keep" };
+// The page's keys: they press what is there to be pressed, so nothing can be done by a key alone. The list of keys is the page's own.
 const list = document.querySelector("#keys");
+const presses = new Map([...list.querySelectorAll("[data-presses]")].map((key) => [key.textContent, key.dataset.presses]));
 
 const typing = (target) => target.closest("input, textarea, select, [contenteditable]");
+
+// Each key is said where its button is.
+for (const [key, selector] of presses) {
+  const control = document.querySelector(selector);
+  if (control) {
+    control.setAttribute("aria-keyshortcuts", key);
+    control.title = control.title ? `${control.title} (key ${key})` : `key ${key}`;
+  }
+}
 
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) {
     return;
   }
   if (event.key === "?") {
-    list?.showModal();
-  } else if (presses[event.key] && !list?.open) {
-    const control = document.querySelector(presses[event.key]);
+    list.showModal();
+  } else if (presses.has(event.key) && !list.open) {
+    const control = document.querySelector(presses.get(event.key));
     if (control) {
       event.preventDefault();
       control.click();

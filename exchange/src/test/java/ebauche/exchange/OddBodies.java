@@ -16,7 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
  * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a pot under its scratch plate and its edge eased along a stretch,
- * left-handed ones.
+ * left-handed ones; and one of a shop that sands to the line, routs waste freehand and screws necks into inserts.
  */
 public final class OddBodies {
     public static final List<String> RIGHT_HANDED = with(DemoBodies.NAMES, "bass", "seven", "two-cavities", "plated");
@@ -36,6 +36,7 @@ public final class OddBodies {
             case "seven" -> of(seven());
             case "two-cavities" -> of(twoCavities());
             case "plated" -> of(plated());
+            case "other-schools" -> otherSchools();
             case "left-sedge" -> of(Mirrored.of(DemoBodies.read("sedge").design()));
             case "left-bass" -> of(Mirrored.of(bass()));
             default -> DemoBodies.read(name);
@@ -45,6 +46,15 @@ public final class OddBodies {
     private static BuildFile of(ObjectNode design) {
         ObjectNode file = DemoBodies.read("sedge").withoutRecord();
         file.set("design", design);
+        return BuildFile.of(file);
+    }
+
+    private static BuildFile otherSchools() {
+        ObjectNode file = DemoBodies.read("sedge").withoutRecord();
+        ObjectNode design = DemoBodies.read("sedge").design().deepCopy();
+        Additions.add(design, "heelInserts");
+        file.set("design", design);
+        file.withObject("/shop/practice").put("edge", "sand-to-line").put("waste", "freehand");
         return BuildFile.of(file);
     }
 

@@ -194,7 +194,7 @@ class BlankController {
         try {
             keeping.keep(current, base, planned, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             page(bodies.current(maker.shop(), id), choice, fig, model, response);
             return "blank/planner";
         }

@@ -88,7 +88,7 @@ class GlueUpController {
         try {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
             return "blank/glue-up";
         }

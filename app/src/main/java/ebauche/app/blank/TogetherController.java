@@ -176,7 +176,7 @@ class TogetherController {
             }
             keeping.keep(found.get(), base, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             return page(bodies.current(maker.shop(), id), with, taste, fig, model);
         }
         return "redirect:/bodies/"

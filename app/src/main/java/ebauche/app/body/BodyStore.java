@@ -12,7 +12,9 @@ import ebauche.exchange.json.BuildFileException;
 import java.nio.charset.StandardCharsets;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -305,6 +307,23 @@ public class BodyStore {
                         .param("hand", page.hand())
                         .param("before", page.before())
                         .param("most", page.most()));
+    }
+
+    /** What every body of a shop is called, by its address, the newest first. */
+    public Map<String, String> names(long shop) {
+        Map<String, String> names = new LinkedHashMap<>();
+        sql.sql("""
+                select b.public_id, b.number, json_value(r.file, '$.design.name') as name
+                from body b join revision r on r.shop = b.shop and r.body = b.id
+                where b.shop = :shop and r.number =
+                    (select max(n.number) from revision n where n.shop = b.shop and n.body = b.id)
+                order by b.number desc
+                """)
+                .param("shop", shop)
+                .query((row, n) -> names.put(
+                        row.getString("public_id"), "No. " + row.getInt("number") + " " + row.getString("name")))
+                .list();
+        return names;
     }
 
     /** Everybody who logged something in a shop. */

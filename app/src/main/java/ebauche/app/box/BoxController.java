@@ -136,7 +136,7 @@ class BoxController {
             store.keep(maker.shop(), base, ways, maker.name());
             return true;
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             return false;
         }
     }

@@ -40,10 +40,10 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 class CribController {
     private final WaysStore store;
-    private final BitCuts cuts;
+    private final BitCutStore cuts;
     private final Clock clock;
 
-    CribController(WaysStore store, BitCuts cuts, Clock clock) {
+    CribController(WaysStore store, BitCutStore cuts, Clock clock) {
         this.store = store;
         this.cuts = cuts;
         this.clock = clock;
@@ -249,7 +249,7 @@ class CribController {
         try {
             store.keep(maker.shop(), base, ways, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             return again.page();
         }
         return "redirect:/crib";

@@ -86,11 +86,7 @@ class LogController {
         model.addAttribute("older", more ? shown.get(shown.size() - 1).id() : null);
         model.addAttribute("kinds", KINDS);
         model.addAttribute("hands", store.hands(maker.shop()));
-        model.addAttribute(
-                "bodies",
-                named(store.standing(maker.shop()).stream()
-                        .map(BodyStore.Standing::body)
-                        .toList()));
+        model.addAttribute("bodies", store.names(maker.shop()));
         model.addAttribute("open", open(maker, fig));
         return "log/log";
     }
@@ -105,13 +101,6 @@ class LogController {
         KINDS.put("asked", "waits for a yes");
         KINDS.put("settled", "settled");
         KINDS.put("withdrawn", "withdrawn");
-    }
-
-    private Map<String, String> named(List<Body> all) {
-        Map<String, String> names = new LinkedHashMap<>();
-        all.forEach(b -> names.put(
-                b.publicId(), "No. " + b.number() + " " + store.head(b).name()));
-        return names;
     }
 
     /** Everything that is not settled, of every body, the oldest first. */

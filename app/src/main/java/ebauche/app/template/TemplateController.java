@@ -89,7 +89,7 @@ class TemplateController {
             } catch (BuildFileException e) {
                 troubles.put("thickness", e.getMessage());
             } catch (Stale stale) {
-                ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+                ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
                 return TemplatePage.show(current, fig, model);
             }
         }

@@ -146,7 +146,7 @@ class TilesController {
                     "A bar of 100 mm that is off by more than a tenth was scaled to fit the page: print at 100 %, and measure"
                             + " again.");
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was kept; look again.", model, response);
+            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
             return page(bodies.current(current.body()), template, paper, fig, model);
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

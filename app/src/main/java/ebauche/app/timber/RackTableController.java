@@ -103,7 +103,7 @@ class RackTableController {
 
     private String refused(String why, Model model, HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        model.addAttribute("trouble", why + " Nothing was kept.");
+        model.addAttribute("trouble", why + " Nothing was saved.");
         return form(model);
     }
 

@@ -52,9 +52,9 @@ class BlankPagesTest extends WithVisitor {
 
     @Test
     void a_glue_is_kept_for_one_body_and_the_shops_stays() {
-        assertThat(me.get(shop.path("sedge") + "/glue-up").body()).doesNotContain("Only looked at");
+        assertThat(me.get(shop.path("sedge") + "/glue-up").body()).doesNotContain("Preview only");
         assertThat(me.get(shop.path("sedge") + "/glue-up?glue=EPOXY").body())
-                .contains("Only looked at: the body is still to be glued with PVA");
+                .contains("Preview only: the body is still to be glued with PVA");
         assertThat(glue("sedge", 1, "EPOXY", "false").statusCode()).isEqualTo(302);
         assertThat(gluing("sedge").glue()).isEqualTo(Glue.EPOXY);
         assertThat(gluing("sedge").complementary()).isFalse();
@@ -62,7 +62,7 @@ class BlankPagesTest extends WithVisitor {
         assertThat(gluing("shale").glue()).isEqualTo(Glue.PVA);
         assertThat(me.get(shop.path("sedge") + "/glue-up").body())
                 .contains("epoxy, as kept")
-                .doesNotContain("Only looked at");
+                .doesNotContain("Preview only");
     }
 
     @Test
@@ -71,7 +71,7 @@ class BlankPagesTest extends WithVisitor {
         store.save(sedge, 1, now("sedge").revision().file(), "somebody");
         HttpResponse<String> answer = glue("sedge", 1, "HIDE", "true");
         assertThat(answer.statusCode()).isEqualTo(409);
-        assertThat(answer.body()).contains("Nothing was kept; look again.");
+        assertThat(answer.body()).contains("Nothing was saved; look again.");
         assertThat(gluing("sedge").glue()).isEqualTo(Glue.PVA);
         assertThat(store.head(sedge).number()).isEqualTo(2);
     }

@@ -141,7 +141,7 @@ class TogetherPagesTest extends WithVisitor {
         store.save(second, 1, store.head(second).file(), "somebody");
         HttpResponse<String> answer = keep(order, List.of(1, 1));
         assertThat(answer.statusCode()).isEqualTo(409);
-        assertThat(answer.body()).contains("Nothing was kept; look again.");
+        assertThat(answer.body()).contains("Nothing was saved; look again.");
         assertThat(cutPlans.latest(body(order.get(0)))).isEmpty();
         assertThat(store.head(body(order.get(0))).number()).isEqualTo(1);
         // another order than the one that was shown is another plan

@@ -33,7 +33,7 @@ class CribPagesTest extends WithVisitor {
     private Bodies plans;
 
     @Autowired
-    private BitCuts cuts;
+    private BitCutStore cuts;
 
     private Crib crib() {
         return ways.of(shop.maker().shop()).means().shop().crib();
@@ -220,7 +220,7 @@ class CribPagesTest extends WithVisitor {
         assertThat(post("/crib/bits/" + BITS, bit()).statusCode()).isEqualTo(302);
         HttpResponse<String> second = post("/crib/bits/0/remove", Map.of("base", "0"));
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("Nothing was kept; look again");
+        assertThat(second.body()).contains("Nothing was saved; look again");
         assertThat(crib().bits()).hasSize(BITS + 1);
     }
 

@@ -27,7 +27,7 @@ class CavityPagesTest extends WithVisitor {
 
     @Test
     void a_proposal_is_kept_as_the_designs_cavity_with_its_covers_screws() {
-        assertThat(me.get(shop.path("tussock") + "/cavity").body()).contains("Keep this cavity");
+        assertThat(me.get(shop.path("tussock") + "/cavity").body()).contains("Save this cavity");
         assertThat(keep("tussock", 1, BIT, "5 mm").statusCode()).isEqualTo(302);
         var cavity = plans.current(shop.bodies().get("tussock"))
                 .plan()

@@ -155,15 +155,15 @@ class TimberDrawingTest {
     void every_kind_of_bit_is_drawn_within_its_picture() {
         for (Bit.Profile profile : Bit.Profile.values()) {
             for (Bit.Bearing bearing : Bit.Bearing.values()) {
-                boolean guided = bearing != Bit.Bearing.NONE;
+                boolean guided = bearing.turns();
                 Bit bit = new Bit(
                         "any",
                         profile,
                         bearing,
-                        30,
+                        bearing == Bit.Bearing.ITSELF ? 16 : 30,
                         20,
                         75,
-                        12.7,
+                        bearing == Bit.Bearing.ITSELF ? 16 : 12.7,
                         guided ? 20 : 0,
                         guided ? 5 : 0,
                         3,

@@ -43,7 +43,7 @@ class OutlinePagesTest extends TemplateVisit {
         String perUnit = String.valueOf(file.millimetresPerUnit().orElseThrow());
         HttpResponse<String> laid = laidDown(path, perUnit, "false", "dy", "-1/2 in");
         assertThat(laid.statusCode()).isEqualTo(200);
-        assertThat(laid.body()).contains("Keep this outline");
+        assertThat(laid.body()).contains("Save this outline");
         assertThat(base()).isEqualTo("1");
         assertThat(laidDown(path, perUnit, "true", "keep", "true").statusCode()).isEqualTo(302);
         assertThat(design().outline().area()).isEqualTo(area, within(1.0));

@@ -52,7 +52,7 @@ class ShopFloorPagesTest extends WithVisitor {
             me.get("/");
         }
         String whole = me.get("/").body();
-        assertThat(whole).doesNotContain("Being looked at").contains("Many 0", "Many " + (more - 1), "Tussock");
+        assertThat(whole).doesNotContain("Preview").contains("Many 0", "Many " + (more - 1), "Tussock");
     }
 
     /** A card shows the body as it stands: a reading and a new revision make it anew. */

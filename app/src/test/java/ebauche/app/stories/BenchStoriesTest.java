@@ -218,7 +218,7 @@ class BenchStoriesTest extends Story {
         go("/bodies/take-on");
         page.getByLabel("Called").fill("Bracken");
         page.getByLabel("Tussock").check();
-        button("Take it on").click();
+        button("Add this body").click();
         view("Order", "Step by step");
         link("To the bench").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Joint the mating edges")))

@@ -98,7 +98,7 @@ class BlankStoriesTest extends Story {
         assertThat(page.locator(".laid .board-head")).containsText("Three pieces");
         page.getByText("Why this place in the list?").click();
         assertThat(page.locator(".laid-says .sum")).containsText("seams");
-        button("Keep this blank, write the cut list").click();
+        button("Use this blank and write the cut list").click();
 
         assertThat(page.locator(".sheet")).containsText("cross-cut, from the near end");
         assertThat(page.locator(".sheet")).containsText("A1-1");
@@ -125,7 +125,7 @@ class BlankStoriesTest extends Story {
         button("Show").click();
         assertThat(page.locator("main")).containsText("clamp to contact only");
         fits();
-        button("Keep it for this body").click();
+        button("Use it for this body").click();
         assertThat(choice("Glue").locator("option:checked")).hasText("epoxy, as kept");
 
         view("Thickness", "Ledger");
@@ -170,7 +170,7 @@ class BlankStoriesTest extends Story {
         button("Lay it out").click();
         Locator book = page.locator(".offer").filter(new Locator.FilterOptions().setHasText("book-matched"));
         assertThat(book.first()).containsText("halves mirrored");
-        button("Keep this blank, write the cut list").click();
+        button("Use this blank and write the cut list").click();
         assertThat(page.locator(".sheet")).containsText("and a top");
         link("Glue-up").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The top onto the core")))
@@ -186,7 +186,7 @@ class BlankStoriesTest extends Story {
     void each_sheet_prints_on_one_page(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock") + "/blank?most=3&n=1");
-        button("Keep this blank, write the cut list").click();
+        button("Use this blank and write the cut list").click();
         for (String sheet : new String[] {"cut-list", "glue-up", "thickness"}) {
             go(shop.path("tussock") + "/" + sheet);
             assertThat(printedPages()).as(sheet).isEqualTo(1);
@@ -218,13 +218,13 @@ class BlankStoriesTest extends Story {
     void a_board_that_somebody_else_cut_meanwhile_is_not_cut_again(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock") + "/blank");
-        button("Keep this blank, write the cut list").click();
+        button("Use this blank and write the cut list").click();
         assertThat(page.locator(".sheet")).containsText("A1");
         Page other = signIn(screen);
         other.navigate(address() + "/timber");
         other.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("A1").setExact(true))
                 .click();
-        other.getByText("Take it off the rack for good").click();
+        other.getByText("Remove it from the rack for good").click();
         other.waitForURL(url -> url.endsWith("/timber"));
         button("Cut: put the offcuts back on the rack").click();
         assertThat(page.getByText("“A1” is no longer on the rack. Nothing was changed"))

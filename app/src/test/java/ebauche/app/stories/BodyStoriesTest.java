@@ -59,7 +59,7 @@ class BodyStoriesTest extends Story {
         link("New body").click();
         page.getByLabel("Called").fill("Bramble");
         page.getByLabel("Sedge").check();
-        button("Take it on").click();
+        button("Add this body").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 1 Bramble")))
                 .isVisible();
         assertThat(page.locator("#pocket-depth")).containsText("0.946 in");
@@ -187,7 +187,7 @@ class BodyStoriesTest extends Story {
         page.getByLabel("block reaches under its plate").fill("32 mm");
         assertThat(page.locator("#trial")).not().containsText("out of the back");
         assertThat(page.locator("#trial .findings .stops")).hasCount(0);
-        button("Keep this design").click();
+        button("Save the design").click();
         page.waitForURL(url -> url.endsWith(shop.path("shale")));
         assertThat(page.getByText("stops the build")).hasCount(0);
         assertThat(bodies.head(shop.bodies().get("shale")).number()).isEqualTo(2);
@@ -201,15 +201,15 @@ class BodyStoriesTest extends Story {
         Page other = signIn(screen);
         other.navigate(address() + shop.path("sedge") + "/design");
         other.getByLabel("heel thickness, without fingerboard").fill("25.9 mm");
-        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this design"))
+        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save the design"))
                 .click();
         other.waitForURL(url -> url.endsWith(shop.path("sedge")));
         page.getByLabel("finished thickness").fill("43 mm");
-        button("Keep this design").click();
+        button("Save the design").click();
         assertThat(page.locator("#difference")).containsText("kept revision 2 while you were editing");
         assertThat(page.locator("#difference")).containsText("25.9 mm");
         assertThat(page.getByLabel("finished thickness")).hasValue("43 mm");
-        button("Keep this design").click();
+        button("Save the design").click();
         page.waitForURL(url -> url.endsWith(shop.path("sedge")));
         assertThat(bodies.head(shop.bodies().get("sedge"))
                         .design()
@@ -243,13 +243,13 @@ class BodyStoriesTest extends Story {
                 .isEqualTo("Tussock");
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(file);
-        button("Bring it in").click();
+        button("Import it").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 5 Tussock")))
                 .isVisible();
         Path half = Files.write(folder.resolve("half.json"), java.util.Arrays.copyOf(Files.readAllBytes(file), 400));
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(half);
-        button("Bring it in").click();
+        button("Import it").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was taken on");
     }
 
@@ -270,10 +270,11 @@ class BodyStoriesTest extends Story {
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
-        page.keyboard().press("d");
+        page.keyboard().press("n");
         assertThat(page.getByText("Step 18 of 71")).isVisible();
-        page.keyboard().press("a");
+        page.keyboard().press("p");
         assertThat(page.getByText("Step 17 of 71")).isVisible();
+        assertThat(page.locator("#later")).hasAttribute("title", "key n");
         page.keyboard().press("w");
         assertThat(page.locator(".card-of-step .figure-row .sum")).isVisible();
         page.keyboard().press("b");

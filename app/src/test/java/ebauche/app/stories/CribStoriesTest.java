@@ -35,10 +35,10 @@ class CribStoriesTest extends Story {
         half.getByRole(AriaRole.LINK).click();
         page.getByLabel("cutter's length", new Page.GetByLabelOptions().setExact(true))
                 .fill("long");
-        button("Keep it").click();
+        button("Save").click();
         assertThat(page.getByText("“long” is no length")).isVisible();
         page.locator("input[name=cutterLength]").fill("1 in");
-        button("Keep it").click();
+        button("Save").click();
         assertThat(half.locator(".reach")).containsText("21.05 to 22.4 mm");
         go(shop.path("marram") + "/bench?step=neck:rough");
         // A bit that begins at 21 deep takes no such bite: others do.

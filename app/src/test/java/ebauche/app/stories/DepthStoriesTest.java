@@ -102,7 +102,7 @@ class DepthStoriesTest extends Story {
         page.keyboard().press("Shift+ArrowLeft");
         assertThat(page.locator(".moves")).containsText("5.5 mm away from the neck");
         assertThat(page.locator("#breaks")).containsText("Breaks nothing");
-        button("Keep the move").click();
+        button("Save the move").click();
         page.waitForURL(Pattern.compile(".*/depths.*"));
         go(shop.path("tussock") + "/design");
         assertThat(page.locator("input[name='pickups.0.at.y']")).hasValue("134.2 mm");
@@ -148,14 +148,14 @@ class DepthStoriesTest extends Story {
         assertThat(page.locator("[data-feature=neck]").first()).containsText("neck pocket, depth");
         accessible();
         fits();
-        link("Throw it away").click();
-        assertThat(page.getByText("Nothing is kept until you say so")).isVisible();
+        link("Discard it").click();
+        assertThat(page.getByText("Nothing is saved until you say so")).isVisible();
         go(shop.path("tussock") + "/design");
         assertThat(page.locator("input[name='neck.angle']")).hasValue("0");
         go(shop.path("tussock") + "/what-if");
         page.locator("select[name='part.bridge']").selectOption("usual:posts-metric");
         assertThat(page.locator("#compared")).containsText("stud hole depth");
-        button("Keep it as the design").click();
+        button("Save as the design").click();
         page.waitForURL(Pattern.compile(".*/depths.*"));
         assertThat(page.locator("table").last()).containsText("bridge stud holes");
     }

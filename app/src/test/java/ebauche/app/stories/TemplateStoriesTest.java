@@ -64,7 +64,7 @@ class TemplateStoriesTest extends Story {
         page.keyboard().press("Shift+ArrowUp");
         assertThat(judged).containsText("tightest inside turn");
         fits();
-        button("Keep this outline").click();
+        button("Save this outline").click();
         page.waitForURL(Pattern.compile(".*/template$"));
     }
 
@@ -83,14 +83,14 @@ class TemplateStoriesTest extends Story {
         assertThat(page.getByText("333.5 mm across, 438.5 mm along")).isVisible();
         accessible();
         fits();
-        button("Keep this outline").click();
+        button("Save this outline").click();
         // Grained and mapped.
         link("Feed").click();
         assertThat(page.locator("#feed-drawing .bite").first()).isVisible();
         place("Grain off the length, degrees").fill("12");
         button("Map it").click();
         assertThat(page.locator(".grain-arrow")).hasAttribute("aria-valuenow", "12");
-        button("Keep this grain").click();
+        button("Save this grain").click();
         assertThat(page.locator(".grain-arrow")).hasAttribute("aria-valuenow", "12");
         // Planned with the starter crib. Its sharp inside corner at the neck is named, with what helps.
         link("Passes").click();
@@ -105,7 +105,7 @@ class TemplateStoriesTest extends Story {
         link("On paper").click();
         assertThat(page.locator(".tile-map")).containsText("B2");
         accessible();
-        Download pdf = page.waitForDownload(() -> link("Take the PDF").click());
+        Download pdf = page.waitForDownload(() -> link("Download the PDF").click());
         assertThat(Files.size(pdf.path())).isGreaterThan(1000);
     }
 

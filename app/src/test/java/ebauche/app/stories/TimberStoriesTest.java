@@ -141,7 +141,7 @@ class TimberStoriesTest extends Story {
         assertThat(row("T1")).isVisible();
         assertThat(row("T2")).hasCount(0);
 
-        Download download = page.waitForDownload(() -> link("Take it as CSV").click());
+        Download download = page.waitForDownload(() -> link("Download as CSV").click());
         try {
             String out = Files.readString(download.path());
             assertThat(out).contains("T1,ash,900 mm,200 mm,8/4").contains("9.5,2026-11-01");
@@ -188,7 +188,7 @@ class TimberStoriesTest extends Story {
         row("E1").getByRole(AriaRole.LINK).first().click();
         Page other = signIn(screen);
         other.navigate(page.url());
-        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take away the knot 1"))
+        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove the knot 1"))
                 .click();
         assertThat(other.getByText("None marked.")).isVisible();
         page.getByText("Change its sizes or its name").click();

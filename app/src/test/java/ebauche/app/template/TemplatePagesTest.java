@@ -60,7 +60,7 @@ class TemplatePagesTest extends TemplateVisit {
         HttpResponse<String> late =
                 post("/template/made", "base", old, "feature", "neck", "thickness", "12 mm", "material", "mdf");
         assertThat(late.statusCode()).isEqualTo(409);
-        assertThat(late.body()).contains("Nothing was kept");
+        assertThat(late.body()).contains("Nothing was saved");
         assertThat(design().template(Feature.parse("neck")).thickness()).hasValue(9);
         assertThat(post("/template/made", "base", base(), "feature", "nowhere").statusCode())
                 .isEqualTo(404);

@@ -62,7 +62,7 @@ class WhatIfPagesTest extends WithVisitor {
     void a_thinner_body_moves_what_hangs_on_its_back_and_is_kept_only_when_told() {
         double before = depth("tussock", "controls");
         String page = ask("tussock", "thickness", "41.45 mm").body();
-        assertThat(page).contains("data-feature=\"controls\"").contains("Keep it as the design");
+        assertThat(page).contains("data-feature=\"controls\"").contains("Save as the design");
         assertThat(page)
                 .contains("neck pickup cavity, thinnest wood under it")
                 .doesNotContain("neck pickup cavity, depth");
@@ -105,7 +105,7 @@ class WhatIfPagesTest extends WithVisitor {
     void what_cannot_be_is_answered_in_words_and_cannot_be_kept(String field, String value, String why) {
         HttpResponse<String> shown = ask("sedge", field, value);
         assertThat(shown.statusCode()).isEqualTo(200);
-        assertThat(shown.body()).contains(why).doesNotContain("Keep it as the design");
+        assertThat(shown.body()).contains(why).doesNotContain("Save as the design");
         assertThat(keep("sedge", 1, field, value).statusCode()).isEqualTo(422);
         assertThat(head("sedge")).isEqualTo(1);
     }
@@ -158,7 +158,7 @@ class WhatIfPagesTest extends WithVisitor {
     void nothing_asked_is_nothing_kept() {
         assertThat(keep("sedge", 1).statusCode()).isEqualTo(422);
         assertThat(keep("sedge", 1, "thickness", " ").body()).contains("Nothing was changed");
-        assertThat(ask("sedge").body()).contains("Nothing is kept until you say so");
+        assertThat(ask("sedge").body()).contains("Nothing is saved until you say so");
         assertThat(ask("sedge", "thickness", "44.5 mm").body())
                 .contains("Nothing moves by that")
                 .contains("that stands, whatever the design says");

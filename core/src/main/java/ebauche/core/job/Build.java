@@ -71,11 +71,11 @@ public final class Build {
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
     }
 
-    /** Its outline as the edge was read against its template, where it was. */
+    /** Its outline as the edge was read against its template, where it was; where the edge stands proud it is still to come to its line. */
     private static BodyDesign withEdge(BodyDesign fitted, AsBuilt asBuilt) {
         List<Double> inside = IntStream.rangeClosed(1, EdgeReadings.STATIONS)
                 .mapToObj(station -> asBuilt.latest(new Measurand.EdgeInside(station))
-                        .map(AsBuilt.Reading::value)
+                        .map(reading -> Math.max(0, reading.value()))
                         .orElse(0.0))
                 .toList();
         return inside.stream().allMatch(off -> off == 0)

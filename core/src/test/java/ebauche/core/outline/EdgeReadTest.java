@@ -163,6 +163,14 @@ class EdgeReadTest {
                         within(20.0));
     }
 
+    /** A proud edge is not at its line yet: nothing is planned with wood that sanding has still to take. */
+    @Test
+    void where_the_edge_stands_proud_its_line_counts() {
+        TestBody body = sanding().read("edge-inside:3", -0.4);
+        Build build = body.build();
+        assertThat(build.design().outline()).isSameAs(build.drawn().outline());
+    }
+
     private static double wall(TestBody body) {
         return body.plan().thinnest().stream()
                 .filter(t -> t.kind() == WoodLeft.Kind.WALL)

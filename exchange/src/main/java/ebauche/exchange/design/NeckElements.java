@@ -144,7 +144,7 @@ final class NeckElements {
             .feature(FeatureKind.NECK_INSERTS)
             .isPart(PartKind.HEEL_INSERT)
             .wants("neck.screws")
-            .begins("heelInserts", "threaded inserts in the heel", "\"heel-insert-5\"")
+            .begins("heelInserts", "threaded inserts in the heel", "\"heel-insert-4\"")
             .build();
 
     static final Element SCRATCH_PLATE = Element.of("neck.scratchPlate", "Scratch plate")

@@ -63,11 +63,16 @@ class DoneInOrderTest {
             builds.add(Arguments.of(body, Read.MOST, When.BEFORE));
             builds.add(Arguments.of(body, Read.RANDOM, When.EITHER));
         }
-        for (String body : List.of("bass", "seven", "left-sedge")) {
+        for (String body : List.of("bass", "seven", "left-sedge", "other-schools")) {
             builds.add(Arguments.of(body, Read.RANDOM, When.EITHER));
         }
         return builds.stream();
     }
+
+    /** From one station of the edge to the next, and the body's thickness, mm: the most that any has. */
+    private static final double WAY = 100;
+
+    private static final double THICK = 50;
 
     private final List<AsBuilt.Entry> timeline = new ArrayList<>();
     private final Random random = new Random(31);
@@ -185,6 +190,10 @@ class DoneInOrderTest {
                 || i.measurand() instanceof Measurand.SandedOff
                 || i.measurand() == Measurand.Dimension.BODY_THICKNESS;
         double densest = 0.8e-3;
+        if (i.measurand() instanceof Measurand.EdgeInside) {
+            // Between a station and its neighbours, and through the body.
+            return off * WAY * THICK * densest;
+        }
         return ofWood ? off * area * densest : 0;
     }
 }

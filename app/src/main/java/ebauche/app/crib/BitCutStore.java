@@ -18,7 +18,7 @@ import org.springframework.stereotype.Repository;
 
 /** What the shop's router bits cut, by the records of all its bodies; what was withdrawn does not count. */
 @Repository
-public class BitCuts {
+public class BitCutStore {
     private final JdbcClient sql;
 
     /** Entries are only ever added, so their number names the state of them all. */
@@ -29,7 +29,7 @@ public class BitCuts {
 
     private record Row(long body, String id, String at, String routed) {}
 
-    BitCuts(JdbcClient sql) {
+    BitCutStore(JdbcClient sql) {
         this.sql = sql;
     }
 
