@@ -4,14 +4,19 @@ const presses = new Map([...list.querySelectorAll("[data-presses]")].map((key) =
 
 const typing = (target) => target.closest("input, textarea, select, [contenteditable]");
 
-// Each key is said where its button is.
-for (const [key, selector] of presses) {
-  const control = document.querySelector(selector);
-  if (control) {
-    control.setAttribute("aria-keyshortcuts", key);
-    control.title = control.title ? `${control.title} (key ${key})` : `key ${key}`;
+// Each key is said where its button is, on what htmx puts there later too.
+function tell() {
+  for (const [key, selector] of presses) {
+    const control = document.querySelector(selector);
+    if (control && !control.hasAttribute("aria-keyshortcuts")) {
+      control.setAttribute("aria-keyshortcuts", key);
+      control.title = control.title ? `${control.title} (key ${key})` : `key ${key}`;
+    }
   }
 }
+
+tell();
+document.body.addEventListener("htmx:afterSettle", tell);
 
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) {
