@@ -107,14 +107,25 @@ record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, do
      * for it. So one long rest is worth more than two short ones of the same wood.
      */
     double cutSmall() {
-        double litres = 0;
+        return offcuts().stream().mapToDouble(this::cutSmall).sum() * 1e-6;
+    }
+
+    private double cutSmall(Rest rest) {
+        double good = goodLength(rest.u1() - rest.u0())
+                * share(rest.v1() - rest.v0(), yard.halfWidth())
+                * share(rest.z1() - rest.z0(), yard.need.rough());
+        return rest.volume() * (1 - good);
+    }
+
+    /** What its timber counts against a layout: what is used up, and what goes back too small. */
+    double points(Preference taste) {
+        double used = board().volume();
+        double small = 0;
         for (Rest rest : offcuts()) {
-            double good = goodLength(rest.u1() - rest.u0())
-                    * share(rest.v1() - rest.v0(), yard.halfWidth())
-                    * share(rest.z1() - rest.z0(), yard.need.rough());
-            litres += rest.volume() * (1 - good) * 1e-6;
+            used -= rest.volume();
+            small += cutSmall(rest);
         }
-        return litres;
+        return taste.timber(used * 1e-6, small * 1e-6);
     }
 
     /** Whole pieces count whole, the end that they leave by the share of a piece that it is; of all the length. */

@@ -137,7 +137,7 @@ final class Laying {
                         lengths.add(bestLength(board, from, start + yard.pitch() * s, pieces.get(s)));
                     }
                     BoardUse use = new BoardUse(yard, board, false, from, start, lengths);
-                    double cost = taste.timber(use.usedUp(), use.cutSmall()) + faults(use, pieces);
+                    double cost = use.points(taste) + faults(use, pieces);
                     if (cost < least - 1e-9) {
                         least = cost;
                         best = use;
@@ -168,7 +168,7 @@ final class Laying {
             for (int i = 0; i < steps; i++) {
                 BoardUse.Length length = new BoardUse.Length(steps == 1 ? 0 : across * i / (steps - 1), strips);
                 BoardUse alone = new BoardUse(yard, board, false, from, start, List.of(length));
-                double cost = taste.timber(alone.usedUp(), alone.cutSmall()) + faults(alone, List.of(pieces));
+                double cost = alone.points(taste) + faults(alone, List.of(pieces));
                 if (cost < least - 1e-9) {
                     least = cost;
                     best = length;
@@ -238,7 +238,7 @@ final class Laying {
                     double start = yard.trim(board) + (steps == 1 ? 0 : along * i / (steps - 1));
                     for (boolean markedAtCentre : new boolean[] {true, false}) {
                         PlacedPieces laid = opened(board, from, start, markedAtCentre);
-                        double cost = taste.timber(laid.usedUp(), laid.cutSmall()) + laid.faults();
+                        double cost = laid.timber(taste) + laid.faults();
                         if (cost < least - 1e-9) {
                             least = cost;
                             best = laid;

@@ -21,6 +21,11 @@ record PlacedPieces(
         return uses.stream().mapToDouble(BoardUse::usedUp).sum();
     }
 
+    /** What its timber counts against it. */
+    double timber(Preference taste) {
+        return uses.stream().mapToDouble(use -> use.points(taste)).sum();
+    }
+
     /** Timber of its rests that is too small for another body, litres. */
     double cutSmall() {
         return uses.stream().mapToDouble(BoardUse::cutSmall).sum();

@@ -40,7 +40,7 @@ final class Score {
 
     double total(Draft draft, PlacedPieces laid) {
         return beforePlacing(draft)
-                + taste.timber(laid.usedUp(), laid.cutSmall())
+                + laid.timber(taste)
                 + laid.faults()
                 + Preference.RINGS_ALIKE * ringsAlike(laid)
                 + Preference.PLANED_APART * planedApart(laid);

@@ -32,7 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Tag("slow")
 @ExtendWith(Remembering.class)
 class RecordFuzzTest {
-    private static final int MUTATIONS = Integer.getInteger("ebauche.mutations", 500);
+    private static final int MUTATIONS = Integer.getInteger("ebauche.mutations", 300);
 
     /** One in so many of those that can be read has its wood cut too: that takes most of the time. */
     private static final int WITH_WOOD = 6;
