@@ -26,7 +26,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Five hundred seeded mutations of each demo body's record, more with -Debauche.mutations=N: each is refused where it stands, in words, or put in order, some with the wood
+ * Three hundred seeded mutations of each demo body's record, more with -Debauche.mutations=N: each is refused where it stands, in words, or put in order, some with the wood
  * that they leave; nothing falls. The records go half way through the build, so that there is something to spoil.
  */
 @Tag("slow")
