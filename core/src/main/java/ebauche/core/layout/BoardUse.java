@@ -18,6 +18,9 @@ import java.util.OptionalDouble;
  */
 record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, double start, List<Length> lengths) {
 
+    /** What is nearly a piece is none: of it no more than this counts, for what else it may give. */
+    private static final double NO_PIECE = 0.5;
+
     /** Smallest part of a fault that is worth a mark on an offcut, mm. */
     private static final double LEAST = 0.5;
 
@@ -102,9 +105,9 @@ record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, do
     }
 
     /**
-     * Timber of what goes back to the rack that is too small for another body like this, litres: of each rest the share by which what
-     * whole pieces leave of its length is shorter than a piece, and by which it is narrower than half a blank or thinner than boards
-     * for it. So one long rest is worth more than two short ones of the same wood.
+     * Timber of what goes back to the rack that is too small for another body like this, litres. Of each rest: what whole pieces
+     * leave of its length, but for half of the share of a piece that it is; and the share by which it is narrower than half a blank
+     * or thinner than boards for it. So one long rest is worth more than two short ones of the same wood.
      */
     double cutSmall() {
         return offcuts().stream().mapToDouble(this::cutSmall).sum() * 1e-6;
@@ -128,11 +131,11 @@ record BoardUse(RackCapacity yard, int index, boolean bookMatched, Side from, do
         return taste.timber(used * 1e-6, small * 1e-6);
     }
 
-    /** Whole pieces count whole, the end that they leave by the share of a piece that it is; of all the length. */
+    /** Whole pieces count whole, the end that they leave by half the share of a piece that it is; of all the length. */
     private double goodLength(double length) {
         double pieces = Math.floor((length + yard.cutting.ripKerf()) / yard.pitch() + 1e-9);
         double end = Math.max(0, length - pieces * yard.pitch());
-        return 1 - end / length * (1 - share(end, yard.length));
+        return 1 - end / length * (1 - NO_PIECE * share(end, yard.length));
     }
 
     private static double share(double there, double wanted) {

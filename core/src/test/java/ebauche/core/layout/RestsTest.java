@@ -45,11 +45,11 @@ class RestsTest {
     }
 
     /**
-     * Of a rest three quarters as long as a piece a quarter is lost to bodies, of one as long nothing; of two and a half pieces half of
-     * the half; what lies beside the piece is wide enough.
+     * A rest three quarters as long as a piece is none: of it 3/8 count for what else it may give. One as long loses nothing to bodies; of
+     * two and a half pieces the half, but for a quarter of it. What lies beside the piece is wide enough.
      */
     @ParameterizedTest
-    @CsvSource({"0.75, 0.25", "1, 0", "2.5, 0.1"})
+    @CsvSource({"0.75, 0.625", "1, 0", "2.5, 0.15"})
     void of_a_rest_that_is_too_short_its_share_is_lost_to_bodies(double pieces, double lost) {
         double rest = pieces * PIECE + Math.floor(pieces) * (pieces > 1 ? CUTTING.ripKerf() : 0);
         Board board = Racks.board("b", CUTTING.endTrim() + PIECE + CUTTING.ripKerf() + rest, 700, 47.05);
@@ -58,6 +58,20 @@ class RestsTest {
                 yard, 0, false, Side.A, CUTTING.endTrim(), List.of(new BoardUse.Length(0, List.of(340.0))));
         assertThat(use.cutSmall()).isCloseTo(pieces * PIECE * 700 * 47.05 * 1e-6 * lost, within(1e-6));
         assertThat(Preference.BALANCED.timber(1, 1)).isCloseTo(1.5 * Preference.BALANCED.perLitre(), within(1e-9));
+    }
+
+    /** Two rests, one of them all but a piece, are worth less than one that is a piece and more. */
+    @Test
+    void nearly_a_piece_is_none() {
+        double sum = 0.99 * PIECE + 0.78 * PIECE;
+        assertThat(lost(0.99 * PIECE) + lost(0.78 * PIECE)).isGreaterThan(lost(sum - CUTTING.ripKerf()));
+    }
+
+    private static double lost(double rest) {
+        Board board = Racks.board("b", CUTTING.endTrim() + PIECE + CUTTING.ripKerf() + rest, 700, 47.05);
+        RackCapacity yard = new RackCapacity(rack(board), Racks.need(), CUTTING, false);
+        return new BoardUse(yard, 0, false, Side.A, CUTTING.endTrim(), List.of(new BoardUse.Length(0, List.of(340.0))))
+                .cutSmall();
     }
 
     @Test
