@@ -5,7 +5,6 @@ import ebauche.app.web.Stale;
 import ebauche.core.layout.Cut;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Piece;
-import ebauche.core.layout.RestUse;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.rack.BoardFile;
@@ -70,7 +69,7 @@ public record CutPlan(long id, boolean done, String madeBy, String madeAt, Objec
             layout.cuts().forEach(c -> cuts.add(cut(layer, c)));
             layout.offcuts().forEach(o -> offcuts.add(BoardFile.write(o)));
             there.addAll(layout.offcuts());
-            layout.offcuts().forEach(o -> gives.add(RestUse.said(layout.gives(o))));
+            layout.offcuts().forEach(o -> gives.add(layout.gives(o)));
         }
         return out;
     }

@@ -97,9 +97,9 @@ public record Layout(
         return pieces.stream().map(Piece::board).distinct().toList();
     }
 
-    /** What an offcut still gives: for another body like this, a neck, covers. */
-    public List<RestUse> gives(Board offcut) {
-        return RestUse.of(offcut, length(), right() - left(), need.rough());
+    /** What an offcut still gives, in words: another body like this, a neck, covers. */
+    public String gives(Board offcut) {
+        return RestUse.said(RestUse.of(offcut, length(), right() - left(), need.rough()));
     }
 
     /** Share of the used timber that ends up in the finished layer, per cent. */

@@ -57,7 +57,7 @@ public enum RestUse {
     }
 
     /** In words, or that it is for small parts. */
-    public static String said(List<RestUse> uses) {
+    static String said(List<RestUse> uses) {
         return uses.isEmpty()
                 ? "small parts"
                 : String.join(", ", uses.stream().map(RestUse::words).toList());

@@ -19,7 +19,7 @@ public record Caution(String name, String words) {
                     + " Start with the bit clear of the wood, both hands on the router; stop if it wants force, and wait until the bit stands still.");
     public static final Caution FREEHAND = new Caution(
             "router-freehand",
-            "Nothing guides the bit: pencil a line 3 mm inside the edge, shallow bites, both hands, elbows on the bench, and away from the line to start.");
+            "Nothing guides the bit: pencil a line 3 mm, 1/8 in, inside the edge, shallow bites, both hands, elbows on the bench, and away from the line to start.");
     public static final Caution RIDDEN = new Caution(
             "router-shank",
             "No bearing: the shank turns on the template. Hard template, waxed edge, light pressure, keep moving: where it stops it burns in.");

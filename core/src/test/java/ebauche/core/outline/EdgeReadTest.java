@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.design.EdgeReadings;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Outline;
@@ -33,21 +34,7 @@ class EdgeReadTest {
 
     private static TestBody sanding() {
         TestBody body = new TestBody();
-        Practice p = body.shop.practice();
-        body.shop = body.shop.with(new Practice(
-                p.thicknessing(),
-                p.holdDown(),
-                p.frontSanding(),
-                p.backSanding(),
-                p.sawAllowance(),
-                p.wasteShy(),
-                p.lastPass(),
-                p.glueHours(),
-                Practice.EdgeSchool.SAND_TO_LINE,
-                p.hand(),
-                p.skills(),
-                p.habits(),
-                p.waste()));
+        body.shop = body.shop.with(TestPractice.with(body.shop.practice(), Practice.EdgeSchool.SAND_TO_LINE));
         return body;
     }
 

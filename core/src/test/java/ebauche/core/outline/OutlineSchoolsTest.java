@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drum;
@@ -17,9 +18,7 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.passes.Pass;
 import ebauche.core.plan.BuildPlan;
-import ebauche.core.shop.Practice;
 import ebauche.core.shop.Practice.EdgeSchool;
-import ebauche.core.shop.Practice.Hand;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,21 +38,7 @@ class OutlineSchoolsTest {
     }
 
     private static TestBody with(TestBody body, EdgeSchool edge, HoldDown hold) {
-        Practice p = body.shop.practice();
-        body.shop = body.shop.with(new Practice(
-                p.thicknessing(),
-                hold,
-                p.frontSanding(),
-                p.backSanding(),
-                p.sawAllowance(),
-                p.wasteShy(),
-                p.lastPass(),
-                p.glueHours(),
-                edge,
-                Hand.USUAL,
-                p.skills(),
-                p.habits(),
-                p.waste()));
+        body.shop = body.shop.with(TestPractice.with(TestPractice.with(body.shop.practice(), edge), hold));
         return body;
     }
 

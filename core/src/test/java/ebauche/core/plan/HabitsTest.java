@@ -3,6 +3,7 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.TestTimber;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
@@ -15,7 +16,6 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Habit;
-import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
@@ -152,21 +152,7 @@ class HabitsTest {
                         .operation()
                         .habits())
                 .doesNotContain(Habit.CA_RESIDUE);
-        Practice p = body.shop.practice();
-        body.shop = body.shop.with(new Practice(
-                p.thicknessing(),
-                HoldDown.TAPE_AND_CA,
-                p.frontSanding(),
-                p.backSanding(),
-                p.sawAllowance(),
-                p.wasteShy(),
-                p.lastPass(),
-                p.glueHours(),
-                p.edge(),
-                p.hand(),
-                p.skills(),
-                p.habits(),
-                p.waste()));
+        body.shop = body.shop.with(TestPractice.with(body.shop.practice(), HoldDown.TAPE_AND_CA));
         for (Face face : Face.values()) {
             assertThat(body.plan()
                             .step(FinishedFaces.finish(face))

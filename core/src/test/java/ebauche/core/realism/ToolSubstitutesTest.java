@@ -3,6 +3,7 @@ package ebauche.core.realism;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
@@ -49,21 +50,7 @@ class ToolSubstitutesTest {
     private static TestBody shop(TestBody body, List<Machine> machines, List<Saw> saws, Set<Practice.Skill> skills) {
         Crib c = body.shop.crib();
         stock(body, c.bits(), saws, List.of(), machines);
-        Practice p = body.shop.practice();
-        body.shop = body.shop.with(new Practice(
-                p.thicknessing(),
-                p.holdDown(),
-                p.frontSanding(),
-                p.backSanding(),
-                p.sawAllowance(),
-                p.wasteShy(),
-                p.lastPass(),
-                p.glueHours(),
-                p.edge(),
-                p.hand(),
-                skills,
-                p.habits(),
-                p.waste()));
+        body.shop = body.shop.with(TestPractice.with(body.shop.practice(), skills));
         return body;
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.operation.Operation;
@@ -45,21 +46,7 @@ class HowDrilledTest {
     @Test
     void hands_that_are_not_trusted_with_it_drill_by_eye() {
         TestBody body = new TestBody();
-        Practice p = body.shop.practice();
-        body.shop = body.shop.with(new Practice(
-                p.thicknessing(),
-                p.holdDown(),
-                p.frontSanding(),
-                p.backSanding(),
-                p.sawAllowance(),
-                p.wasteShy(),
-                p.lastPass(),
-                p.glueHours(),
-                p.edge(),
-                p.hand(),
-                EnumSet.of(Practice.Skill.SAW),
-                p.habits(),
-                p.waste()));
+        body.shop = body.shop.with(TestPractice.with(body.shop.practice(), EnumSet.of(Practice.Skill.SAW)));
         assertThat(how(body, "jack:drill").way()).isEqualTo(HowDrilled.Way.EYE);
     }
 

@@ -1,0 +1,41 @@
+package ebauche.core;
+
+import ebauche.core.crib.HoldDown;
+import ebauche.core.shop.Practice;
+import ebauche.core.shop.Practice.EdgeSchool;
+import ebauche.core.shop.Practice.Skill;
+import java.util.Set;
+
+/** A shop's practice with one school or other changed. */
+public final class TestPractice {
+    private TestPractice() {}
+
+    public static Practice with(Practice p, EdgeSchool edge) {
+        return with(p, p.holdDown(), edge, p.skills());
+    }
+
+    public static Practice with(Practice p, HoldDown hold) {
+        return with(p, hold, p.edge(), p.skills());
+    }
+
+    public static Practice with(Practice p, Set<Skill> skills) {
+        return with(p, p.holdDown(), p.edge(), skills);
+    }
+
+    private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills) {
+        return new Practice(
+                p.thicknessing(),
+                hold,
+                p.frontSanding(),
+                p.backSanding(),
+                p.sawAllowance(),
+                p.wasteShy(),
+                p.lastPass(),
+                p.glueHours(),
+                edge,
+                p.hand(),
+                skills,
+                p.habits(),
+                p.waste());
+    }
+}
