@@ -30,6 +30,7 @@ import ebauche.core.memo.Memo;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.core.shop.Shop;
 import java.util.ArrayList;
 import java.util.List;
@@ -213,6 +214,11 @@ public final class TestBody {
         return MEMO.during(() -> Planner.plan(build()));
     }
 
+    /** Its steps in order alone: for what does not ask about the wood. */
+    public Schedule schedule() {
+        return MEMO.during(() -> Planner.schedule(build()));
+    }
+
     /** A shop that has a machine besides. */
     public static Shop owning(Shop shop, Machine machine) {
         Crib c = shop.crib();
@@ -233,13 +239,14 @@ public final class TestBody {
 
     /** Logs a step done exactly as planned now. */
     public TestBody done(String key) {
-        timeline.add(plan().step(key).orElseThrow().asDone("done-" + timeline.size(), "2026-11-01T10:00:00Z", "test"));
+        timeline.add(
+                schedule().step(key).orElseThrow().asDone("done-" + timeline.size(), "2026-11-01T10:00:00Z", "test"));
         return this;
     }
 
     /** Logs everything up to and including a step. */
     public TestBody doneUpTo(String key) {
-        for (BuildPlan.PlanStep step : plan().steps()) {
+        for (BuildPlan.PlanStep step : schedule().steps()) {
             if (!step.done()) {
                 done(step.operation().key().written());
             }
@@ -267,7 +274,8 @@ public final class TestBody {
 
     /** The figure on a step's card, mm. */
     public double figure(String step) {
-        return plan().step(step)
+        return schedule()
+                .step(step)
                 .orElseThrow(() -> new AssertionError(step))
                 .operation()
                 .setting()

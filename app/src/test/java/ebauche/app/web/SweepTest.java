@@ -33,10 +33,10 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /**
  * Every mapped address, with its own forms' fields missing, doubled, empty, huge, of control characters and of the wrong
  * type: none answers with a fault of ours, and what is refused changes no table. Seeded, so that a failure comes back;
- * -Debauche.sweep=N sends more.
+ * {@code ./ebauche test --long} sends ten times as many.
  */
 class SweepTest extends WithVisitor {
-    private static final int POSTS = Integer.getInteger("ebauche.sweep", 1000);
+    private static final int POSTS = 500 * Integer.getInteger("ebauche.times", 1);
     private static final List<String> HOSTILE = List.of(
             "",
             " ",

@@ -112,7 +112,7 @@ public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> ru
 
     /** The step that an address or a form names. */
     public Optional<PlanStep> step(String written) {
-        return StepKey.mentioned(written).flatMap(this::step);
+        return schedule.step(written);
     }
 
     public int indexOf(PlanStep step) {

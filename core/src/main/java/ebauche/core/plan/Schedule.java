@@ -35,6 +35,11 @@ public record Schedule(
         return steps.stream().filter(s -> s.operation().key().equals(key)).findFirst();
     }
 
+    /** The same by its name as it is written; empty where nothing is named so. */
+    public Optional<BuildPlan.PlanStep> step(String written) {
+        return StepKey.mentioned(written).flatMap(this::step);
+    }
+
     /** Hands-on minutes of the whole build. */
     public int totalMinutes() {
         return steps.stream().mapToInt(s -> s.operation().handsOnMinutes()).sum();

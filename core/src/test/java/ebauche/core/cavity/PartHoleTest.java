@@ -77,7 +77,7 @@ class PartHoleTest {
     void a_strap_buttons_hole_lies_in_the_middle_of_the_edge_and_ends_where_its_screw_does() {
         TestBody body = new TestBody();
         body.holes.add(strap(0, -150, new Point(0, -100)));
-        Bore bore = (Bore) body.plan()
+        Bore bore = (Bore) body.schedule()
                 .step("hole-strap:drill")
                 .orElseThrow()
                 .operation()

@@ -160,7 +160,7 @@ class ContourPlanTest {
         TestBody body = with(top(90, 8));
         double before = card(body.plan(), "controls").depth().value();
         body.doneUpTo("contour-top:carve");
-        double expected = body.plan().step("contour-top:carve").orElseThrow().operation().inspections().stream()
+        double expected = body.schedule().step("contour-top:carve").orElseThrow().operation().inspections().stream()
                 .filter(i -> i.measurand().key().equals("thickness-at:control-volume"))
                 .findFirst()
                 .orElseThrow()

@@ -153,7 +153,7 @@ class ContourRulesTest {
             Contour.Laid laid = body.build().contours().get(0);
             assertThat(laid.plan().area()).as(usual.id()).isPositive();
             assertThat(begun.depth()).isLessThanOrEqualTo(body.thickness * ContourRules.USUAL_SHARE);
-            assertThat(body.plan().step(StepKey.of(begun.feature(), StepKind.CARVE)))
+            assertThat(body.schedule().step(StepKey.of(begun.feature(), StepKind.CARVE)))
                     .isPresent();
             assertThat(body.rules()).doesNotContain("deep", "contours-meet");
             if (begun.start() instanceof Start.Across) {

@@ -94,7 +94,7 @@ class BitCareTest {
                 .isEqualTo(4 * plan.bitChanges() + (2 + 8) * plan.passes().size() + 3 * plan.setUps());
         TestBody body = new TestBody();
         body.shop = body.shop.with(alone);
-        assertThat(body.plan()
+        assertThat(body.schedule()
                         .step("pickup-neck:rough")
                         .orElseThrow()
                         .operation()
@@ -140,7 +140,7 @@ class BitCareTest {
     /** What a step's record says was routed is the way of each of its passes, by its bit. */
     @Test
     void the_record_of_a_step_says_how_far_each_bit_cut() {
-        var step = new TestBody().plan().step("pickup-neck:rough").orElseThrow();
+        var step = new TestBody().schedule().step("pickup-neck:rough").orElseThrow();
         AsBuilt.Done done = step.asDone("1", "2026-03-01T10:00:00Z", "me");
         List<Pass> passes = step.operation().setting().passes();
         assertThat(done.routed().keySet())

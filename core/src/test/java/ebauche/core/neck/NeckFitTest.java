@@ -89,7 +89,7 @@ class NeckFitTest {
         assertThat(measure.inspections().stream().map(i -> i.measurand().key()))
                 .containsExactly("heel-thickness", "heel-width-end", "heel-width-mouth", "heel-length");
         assertThat(plan.step("neck:jig").orElseThrow().operation().setting()).isInstanceOf(Setting.Made.class);
-        assertThat(new TestBody().plan().step("neck:jig")).isEmpty();
+        assertThat(new TestBody().schedule().step("neck:jig")).isEmpty();
     }
 
     /** Common practice: heel 1 3/16 in a pocket of 1 1/8 stands 1/16 proud; a plate under the fingerboard wants no less. */
@@ -176,7 +176,7 @@ class NeckFitTest {
     @Test
     void fret_12_is_read_against_half_the_scale_before_the_bridge_is_drilled() {
         TestBody body = new TestBody();
-        Inspection half = body.plan()
+        Inspection half = body.schedule()
                 .step("neck:bridge")
                 .orElseThrow()
                 .operation()
@@ -215,7 +215,7 @@ class NeckFitTest {
     @Test
     void a_set_neck_is_glued_in_after_every_cut() {
         TestBody body = new TestBody();
-        assertThat(body.plan().step("neck:glue")).isEmpty();
+        assertThat(body.schedule().step("neck:glue")).isEmpty();
         body.joint = NeckJoint.Kind.SET;
         BuildPlan plan = body.plan();
         int glue = plan.indexOf(plan.step("neck:glue").orElseThrow());

@@ -37,7 +37,7 @@ class CautionTest {
 
     @Test
     void every_cutting_step_at_a_machine_has_a_caution() {
-        for (BuildPlan.PlanStep step : new TestBody().plan().steps()) {
+        for (BuildPlan.PlanStep step : new TestBody().schedule().steps()) {
             Operation op = step.operation();
             boolean machine = op.setting() instanceof Setting.Routed
                     || op.setting() instanceof Setting.Drilled

@@ -37,7 +37,7 @@ class StepKeyTest {
     void what_is_no_step_is_refused_and_no_address_falls_over_it(String written) {
         assertThatThrownBy(() -> StepKey.parse(written)).hasMessageContaining("steps are written like neck:rout");
         assertThat(StepKey.mentioned(written)).isEmpty();
-        assertThat(new TestBody().plan().step(written)).isEmpty();
+        assertThat(new TestBody().schedule().step(written)).isEmpty();
     }
 
     /** Every step of a plan is of a kind that has a name, and found again by what an address writes. */

@@ -112,11 +112,11 @@ class EdgeReadTest {
         assertThat(plan.indexOf(plan.step("outline:read-edge").orElseThrow()))
                 .isLessThan(plan.indexOf(plan.step("jack:drill").orElseThrow()))
                 .isGreaterThan(plan.indexOf(plan.step("outline:sand-to-line").orElseThrow()));
-        assertThat(new TestBody().plan().step("outline:read-edge")).isEmpty();
+        assertThat(new TestBody().schedule().step("outline:read-edge")).isEmpty();
         Set<Habit> kept = EnumSet.allOf(Habit.class);
         kept.remove(Habit.READ_EDGE);
         body.shop = body.shop.with(body.shop.practice().with(kept));
-        assertThat(body.plan().step("outline:read-edge")).isEmpty();
+        assertThat(body.schedule().step("outline:read-edge")).isEmpty();
     }
 
     /** Two millimetres off beside a cavity are two millimetres less wall; the template and what is cut to it stay as they are drawn. */

@@ -55,9 +55,9 @@ class AsBuiltPlanTest {
     @Test
     void a_finished_pocket_that_became_shallow_gets_a_step_that_deepens_it() {
         TestBody body = new TestBody().doneUpTo("neck:rout");
-        assertThat(body.plan().step("neck:deepen")).isEmpty();
+        assertThat(body.schedule().step("neck:deepen")).isEmpty();
         body.read("sanded-off:front", 0.5);
-        assertThat(body.plan().step("neck:deepen")).isPresent();
+        assertThat(body.schedule().step("neck:deepen")).isPresent();
     }
 
     @Test
@@ -77,7 +77,7 @@ class AsBuiltPlanTest {
     @Test
     void what_is_done_stays_as_it_was_cut_when_the_design_changes_and_the_contradiction_is_found() {
         TestBody body = new TestBody().doneUpTo("pickup-neck:rout");
-        var cut = body.plan().step("pickup-neck:rout").orElseThrow();
+        var cut = body.schedule().step("pickup-neck:rout").orElseThrow();
         body.pickups.set(0, TestBody.pickup("neck", 0, 110, 19));
         BuildPlan plan = body.plan();
         assertThat(plan.findings()).anySatisfy(f -> {
@@ -136,7 +136,7 @@ class AsBuiltPlanTest {
     @Test
     void a_pocket_is_deepened_from_the_floor_that_was_found() {
         TestBody body = new TestBody().doneUpTo("neck:rout").read("depth:neck", 23.65, "neck:rout");
-        List<Pass> passes = body.plan()
+        List<Pass> passes = body.schedule()
                 .step("neck:deepen")
                 .orElseThrow()
                 .operation()
@@ -146,7 +146,7 @@ class AsBuiltPlanTest {
         assertThat(passes.get(0).from()).isEqualTo(23.65, within(1e-9));
         assertThat(passes.get(passes.size() - 1).to()).isEqualTo(24.35, within(1e-9));
         body.done("neck:deepen");
-        assertThat(body.plan().steps())
+        assertThat(body.schedule().steps())
                 .noneMatch(s -> !s.done() && s.operation().key().written().startsWith("neck:r"));
         assertThat(body.rules()).doesNotContain("pocket-too-deep");
     }
@@ -158,7 +158,7 @@ class AsBuiltPlanTest {
         double came = body.figure("neck:start");
         for (double off : new double[] {0, -0.6, 0.4}) {
             TestBody read = new TestBody().doneUpTo("neck:start").read("depth:neck", came + off, "neck:start");
-            List<Pass> next = read.plan()
+            List<Pass> next = read.schedule()
                     .step("neck:rough")
                     .orElseThrow()
                     .operation()
@@ -214,14 +214,14 @@ class AsBuiltPlanTest {
     void a_cavity_at_depth_wants_no_more_steps() {
         TestBody body = new TestBody().doneUpTo("pickup-neck:fit");
         body.done("pickup-neck:rout");
-        List<String> left = body.plan().steps().stream()
+        List<String> left = body.schedule().steps().stream()
                 .filter(s -> !s.done()
                         && s.operation().feature().equals(Feature.parse("pickup-neck"))
                         && !s.operation().key().written().equals("pickup-neck:screws"))
                 .map(s -> s.operation().key().written())
                 .toList();
         assertThat(left).containsExactly("pickup-neck:off");
-        assertThat(body.done("pickup-neck:off").plan().steps())
+        assertThat(body.done("pickup-neck:off").schedule().steps())
                 .filteredOn(s -> !s.done() && s.operation().feature().equals(Feature.parse("pickup-neck")))
                 .extracting(s -> s.operation().key().written())
                 .as("its own screws, once the pickup lies in it")

@@ -30,7 +30,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What stands on the cards: what is kept and how much of it is good, minutes, what must not be there. */
 class CardFiguresTest {
     private static Operation step(TestBody body, String key) {
-        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+        return body.schedule()
+                .step(key)
+                .orElseThrow(() -> new AssertionError(key))
+                .operation();
     }
 
     /** A pickup's cavity 19 deep with 0.3 to sand: its last light pass keeps 0.8, and half a millimetre may be missing before it. */
@@ -73,7 +76,7 @@ class CardFiguresTest {
     @Test
     void times_are_those_of_the_trade() {
         TestBody body = new TestBody();
-        List<BuildPlan.PlanStep> steps = body.plan().steps();
+        List<BuildPlan.PlanStep> steps = body.schedule().steps();
         double all = minutes(steps);
         double sanding = minutes(
                 steps.stream().filter(s -> s.operation().work() == Work.SANDING).toList());

@@ -40,13 +40,16 @@ class HabitsTest {
     }
 
     private static List<String> order(TestBody body) {
-        return body.plan().steps().stream()
+        return body.schedule().steps().stream()
                 .map(s -> s.operation().key().written())
                 .toList();
     }
 
     private static Operation step(TestBody body, String key) {
-        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+        return body.schedule()
+                .step(key)
+                .orElseThrow(() -> new AssertionError(key))
+                .operation();
     }
 
     @Test
@@ -80,7 +83,7 @@ class HabitsTest {
         assertThat(order(body))
                 .doesNotContain("bridge:trial", "controls:try-parts", "neck-screws:recheck", "controls:smooth")
                 .hasSize((int) (order(studded()).size() - 3 - smoothed(studded())));
-        assertThat(body.plan().steps())
+        assertThat(body.schedule().steps())
                 .allSatisfy(s -> assertThat(s.operation().habits()).isEmpty());
         assertThat(body.rules()).isEqualTo(studded().rules());
     }
@@ -144,9 +147,13 @@ class HabitsTest {
     @Test
     void chips_and_ca_are_minded_where_they_happen() {
         TestBody body = new TestBody();
-        assertThat(body.plan().step("outline:rout").orElseThrow().operation().habits())
+        assertThat(body.schedule()
+                        .step("outline:rout")
+                        .orElseThrow()
+                        .operation()
+                        .habits())
                 .contains(Habit.CHIP);
-        assertThat(body.plan()
+        assertThat(body.schedule()
                         .step(FinishedFaces.finish(Face.FRONT))
                         .orElseThrow()
                         .operation()
@@ -154,7 +161,7 @@ class HabitsTest {
                 .doesNotContain(Habit.CA_RESIDUE);
         body.shop = body.shop.with(TestPractice.with(body.shop.practice(), HoldDown.TAPE_AND_CA));
         for (Face face : Face.values()) {
-            assertThat(body.plan()
+            assertThat(body.schedule()
                             .step(FinishedFaces.finish(face))
                             .orElseThrow()
                             .operation()
@@ -176,7 +183,8 @@ class HabitsTest {
         body.timeline.add(glued(strip, front, front + 19));
         assertThat(order(body)).contains("pickup-neck:widen");
         body.doneUpTo("pickup-neck:widen");
-        assertThat(body.plan().step("pickup-neck:widen").orElseThrow().done()).isTrue();
+        assertThat(body.schedule().step("pickup-neck:widen").orElseThrow().done())
+                .isTrue();
         assertThat(body.rules()).doesNotContain("cut-too-small", "done-contradicted");
     }
 

@@ -84,7 +84,7 @@ class PlanPropertiesTest {
     @ParameterizedTest
     @MethodSource("bodies")
     void every_cutting_step_needs_wood_and_a_reference(TestBody body) {
-        for (BuildPlan.PlanStep step : body.plan().steps()) {
+        for (BuildPlan.PlanStep step : body.schedule().steps()) {
             Operation op = step.operation();
             if (op.cannotBeTakenBack()) {
                 assertThat(op.needs())
@@ -142,7 +142,7 @@ class PlanPropertiesTest {
     @MethodSource("bodies")
     void what_a_slip_costs_only_rises(TestBody body) {
         int last = 0;
-        for (BuildPlan.PlanStep step : body.plan().steps()) {
+        for (BuildPlan.PlanStep step : body.schedule().steps()) {
             assertThat(step.slip().minutes()).isGreaterThanOrEqualTo(last);
             last = step.slip().minutes();
         }

@@ -56,7 +56,7 @@ class ShortfallsTest {
     void what_is_cut_as_wanted_wants_nothing_more() {
         TestBody body = cut();
         assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow", "done-contradicted");
-        assertThat(body.plan().steps())
+        assertThat(body.schedule().steps())
                 .noneMatch(s -> s.operation().key().written().endsWith(":widen")
                         || (s.operation().key().written().endsWith(":deepen")
                                 && !s.operation().feature().equals(Feature.parse("outline"))));
@@ -69,7 +69,7 @@ class ShortfallsTest {
         assertThat(small.numbers().get(0).value()).isCloseTo(2, within(0.02));
         assertThat(small.feature()).contains(Feature.parse("pickup-bridge"));
         assertThat(small.cure(v -> "")).contains("planned");
-        assertThat(body.plan().step("pickup-bridge:widen")).isPresent();
+        assertThat(body.schedule().step("pickup-bridge:widen")).isPresent();
         assertThat(Realism.of(body.plan()).impossible())
                 .as("the bits that cut it cut it again")
                 .isZero();
@@ -78,7 +78,7 @@ class ShortfallsTest {
                 .isFalse();
         body.doneUpTo("pickup-bridge:widen");
         assertThat(body.rules()).doesNotContain("cut-too-small");
-        assertThat(body.plan().step("pickup-bridge:widen"))
+        assertThat(body.schedule().step("pickup-bridge:widen"))
                 .get()
                 .extracting(BuildPlan.PlanStep::done)
                 .isEqualTo(true);
@@ -121,7 +121,7 @@ class ShortfallsTest {
         TestBody body = cut().read("size:pickup-bridge.height", height);
         assertThat(finding(body, "cut-too-shallow").isPresent()).isEqualTo(told);
         TestBody neck = new TestBody().doneUpTo("neck:rout").read("heel-thickness", 25.4 + height - 20);
-        assertThat(neck.plan().step("neck:deepen")).isPresent();
+        assertThat(neck.schedule().step("neck:deepen")).isPresent();
     }
 
     @Test
@@ -165,13 +165,13 @@ class ShortfallsTest {
         assertThat(body.rules()).doesNotContain("cut-too-small");
         body.read("heel-width-end", 57.2).read("heel-width-mouth", 57.2);
         assertThat(finding(body, "cut-too-small").orElseThrow().feature()).contains(Feature.parse("neck"));
-        assertThat(body.plan().step("neck:widen")).isPresent();
+        assertThat(body.schedule().step("neck:widen")).isPresent();
     }
 
     @Test
     void what_was_widened_can_be_deepened_later_and_both_stay() {
         TestBody body = cut().read("size:pickup-bridge.across", 74).read("size:pickup-bridge.height", 21);
-        assertThat(body.plan().step("pickup-bridge:deepen"))
+        assertThat(body.schedule().step("pickup-bridge:deepen"))
                 .as("the wider round goes to the new depth at once")
                 .isEmpty();
         body.doneUpTo("pickup-bridge:widen");
@@ -185,7 +185,7 @@ class ShortfallsTest {
                 .isCloseTo(2, within(1e-6));
         body.doneUpTo("pickup-bridge:deepen");
         assertThat(body.rules()).doesNotContain("cut-too-small", "cut-too-shallow");
-        assertThat(body.plan().steps())
+        assertThat(body.schedule().steps())
                 .filteredOn(s -> s.operation().feature().equals(Feature.parse("pickup-bridge"))
                         && s.operation().cannotBeTakenBack())
                 .isNotEmpty()
@@ -201,9 +201,9 @@ class ShortfallsTest {
         body.bridgePart = Optional.of(TestParts.vibratoLetIn());
         body.studs = Optional.of(new Bridge.Studs(56, 19, 10, 20));
         body.vibrato = Optional.of(TestBody.vibrato(38));
-        for (BuildPlan.PlanStep step : body.plan().steps()) {
+        for (BuildPlan.PlanStep step : body.schedule().steps()) {
             if (step.operation().feature().equals(Feature.parse("vibrato"))
-                    && body.plan().step("vibrato:widen").isEmpty()) {
+                    && body.schedule().step("vibrato:widen").isEmpty()) {
                 body.doneUpTo(step.operation().key().written());
             }
         }

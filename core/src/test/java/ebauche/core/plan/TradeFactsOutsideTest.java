@@ -62,7 +62,7 @@ class TradeFactsOutsideTest {
                 .anyMatch(f -> f.rule().equals("control-top") && f.isOn(Feature.parse("control-selector")));
         body.controls.set(1, TestBody.bladeSwitch(INCH / 8, INCH * 3 / 16, OptionalDouble.of(INCH * 5 / 32)));
         assertThat(body.plan().findings()).noneMatch(f -> f.rule().equals("control-top"));
-        assertThat(body.plan().step("step-selector:rout")).isPresent();
+        assertThat(body.schedule().step("step-selector:rout")).isPresent();
     }
 
     /** Common practice: the jack's 7/8 in hole sits 7/8 in from the face of a 1 3/4 in body, centred in its edge. */
@@ -90,7 +90,7 @@ class TradeFactsOutsideTest {
     /** Common practice: fed against the rotation, a hand-held router goes anticlockwise round the outside, clockwise inside. */
     @Test
     void routers_are_fed_against_their_rotation() {
-        for (BuildPlan.PlanStep step : new TestBody().plan().steps()) {
+        for (BuildPlan.PlanStep step : new TestBody().schedule().steps()) {
             Setting setting = step.operation().setting();
             if (setting instanceof Setting.Routed routed) {
                 assertThat(routed.feed())
@@ -256,7 +256,7 @@ class TradeFactsOutsideTest {
         TestBody body = new TestBody();
         body.pickups = List.of();
         body.vibrato = Optional.of(TestBody.vibrato(40));
-        List<Operation> route = body.plan().steps().stream()
+        List<Operation> route = body.schedule().steps().stream()
                 .map(BuildPlan.PlanStep::operation)
                 .filter(o -> o.feature().equals(Feature.parse("vibrato")) && o.setting() instanceof Setting.Routed)
                 .toList();

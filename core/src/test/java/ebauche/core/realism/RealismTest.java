@@ -178,12 +178,12 @@ class RealismTest {
         body.studs = Optional.of(new Bridge.Studs(74, 4, 11, 20));
         assertThat(Realism.of(body.plan()).unmeasured()).containsExactly("bridge");
         body.doneUpTo("neck:rout");
-        body.plan().steps().stream()
+        body.schedule().steps().stream()
                 .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith("neck") && !k.contains("heel") && !k.contains("bridge-studs"))
                 .toList()
                 .forEach(k -> {
-                    if (!body.plan().step(k).orElseThrow().done()) {
+                    if (!body.schedule().step(k).orElseThrow().done()) {
                         body.done(k);
                     }
                 });

@@ -231,7 +231,7 @@ class ToolSubstitutesTest {
         for (Practice.Thicknessing liked : Practice.Thicknessing.values()) {
             TestBody body = new TestBody();
             body.shop = body.shop.with(body.shop.practice().withThicknessing(liked));
-            String tool = body.plan()
+            String tool = body.schedule()
                     .step("thickness:front")
                     .orElseThrow()
                     .operation()

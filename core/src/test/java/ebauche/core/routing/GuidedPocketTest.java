@@ -28,14 +28,17 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class GuidedPocketTest {
     private static List<String> steps(TestBody body, String feature) {
-        return body.plan().steps().stream()
+        return body.schedule().steps().stream()
                 .map(s -> s.operation().key().written())
                 .filter(k -> k.startsWith(feature + ":"))
                 .toList();
     }
 
     private static Operation step(TestBody body, String key) {
-        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+        return body.schedule()
+                .step(key)
+                .orElseThrow(() -> new AssertionError(key))
+                .operation();
     }
 
     @Test
@@ -90,7 +93,7 @@ class GuidedPocketTest {
     void waste_that_was_drilled_is_not_routed_freehand_when_the_shop_changes_its_way() {
         TestBody body = new TestBody();
         body.timeline.add(
-                body.plan().step("pickup-bridge:waste").orElseThrow().asDone("d", "2026-03-01T10:00:00Z", "me"));
+                body.schedule().step("pickup-bridge:waste").orElseThrow().asDone("d", "2026-03-01T10:00:00Z", "me"));
         body.shop = body.shop.with(body.shop.practice().with(Practice.Waste.FREEHAND));
         assertThat(step(body, "pickup-bridge:waste").setting().kind()).isEqualTo("drilled");
         assertThat(step(body, "pickup-neck:waste").setting().kind()).isEqualTo("routed");

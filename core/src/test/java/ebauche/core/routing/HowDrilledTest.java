@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 /** By the way a hole is drilled, how far its place, its depth and its end may be off. */
 class HowDrilledTest {
     private static HowDrilled how(TestBody body, String key) {
-        Operation step = body.plan().step(key).orElseThrow().operation();
+        Operation step = body.schedule().step(key).orElseThrow().operation();
         return HowDrilled.of(body.build(), step).orElseThrow();
     }
 
@@ -55,7 +55,7 @@ class HowDrilledTest {
     void a_drill_that_leans_is_off_by_more_at_its_end() {
         TestBody body = new TestBody();
         HowDrilled heel = how(body, "neck-screws:heel");
-        double deep = body.plan()
+        double deep = body.schedule()
                 .step("neck-screws:heel")
                 .orElseThrow()
                 .operation()
@@ -74,11 +74,14 @@ class HowDrilledTest {
         assertThat(how(body, "neck-screws:drill").depth()).isEmpty();
         assertThat(HowDrilled.of(
                         body.build(),
-                        body.plan().step("pickup-bridge:waste").orElseThrow().operation()))
+                        body.schedule()
+                                .step("pickup-bridge:waste")
+                                .orElseThrow()
+                                .operation()))
                 .isEmpty();
         assertThat(HowDrilled.of(
                         body.build(),
-                        body.plan().step("pickup-bridge:rout").orElseThrow().operation()))
+                        body.schedule().step("pickup-bridge:rout").orElseThrow().operation()))
                 .isEmpty();
     }
 }

@@ -96,7 +96,7 @@ class SharedStepsTest {
         assertThat(Datum.carvesToCome(body.build(), Face.BACK, under)).isEmpty();
         assertThat(Datum.carvesToCome(body.build(), Face.FRONT, Region.disc(new Point(-100, 100), 20)))
                 .isEmpty();
-        assertThat(body.plan().steps())
+        assertThat(body.schedule().steps())
                 .filteredOn(s -> s.operation().needs().contains(carved))
                 .extracting(s -> s.operation().key().written())
                 .containsExactly("controls:rout", "controls:try-parts");

@@ -147,7 +147,7 @@ class DepthCardTest {
                 .value();
         AsBuilt.Done rout = (AsBuilt.Done) body.timeline.get(body.timeline.size() - 1);
         assertThat(rout.changes()).hasSize(1);
-        Operation deepen = body.plan().step("vibrato:deepen").orElseThrow().operation();
+        Operation deepen = body.schedule().step("vibrato:deepen").orElseThrow().operation();
         assertThat(deepen.changes().get(0).solid().shallowest())
                 .as("goes on where the first round left it")
                 .isCloseTo(rout.changes().get(0).solid().deepest(), within(1e-6));
@@ -157,7 +157,7 @@ class DepthCardTest {
                                 - deepen.changes().get(0).solid().deepest(),
                         within(1e-6));
         body.read("depth:vibrato", deepen.changes().get(0).solid().shallowest() + 0.1, "vibrato:rout");
-        assertThat(body.plan()
+        assertThat(body.schedule()
                         .step("vibrato:deepen")
                         .orElseThrow()
                         .operation()

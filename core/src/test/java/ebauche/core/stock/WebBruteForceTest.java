@@ -27,6 +27,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 class WebBruteForceTest {
     private static final double WITHIN = 0.02;
 
+    /** So many times the usual number of cases: {@code ./ebauche test --long} takes ten. */
+    private static final int TIMES = Integer.getInteger("ebauche.times", 1);
+
     /** A place in space; depth downward. */
     private record Place(double x, double y, double z) {
         double to(Place other) {
@@ -186,7 +189,7 @@ class WebBruteForceTest {
     }
 
     static Stream<Long> seeds() {
-        return IntStream.range(0, 24).mapToObj(i -> 4_001L + 13L * i);
+        return IntStream.range(0, 8 * TIMES).mapToObj(i -> 4_001L + 13L * i);
     }
 
     @ParameterizedTest
@@ -206,7 +209,7 @@ class WebBruteForceTest {
     }
 
     static Stream<Long> carves() {
-        return IntStream.range(0, 10).mapToObj(i -> 77L + 5L * i);
+        return IntStream.range(0, 4 * TIMES).mapToObj(i -> 77L + 5L * i);
     }
 
     @ParameterizedTest

@@ -36,7 +36,10 @@ class ThicknessStationTest {
     }
 
     private static Operation step(TestBody body, String key) {
-        return body.plan().step(key).orElseThrow(() -> new AssertionError(key)).operation();
+        return body.schedule()
+                .step(key)
+                .orElseThrow(() -> new AssertionError(key))
+                .operation();
     }
 
     private static Optional<Finding> finding(TestBody body, String rule) {

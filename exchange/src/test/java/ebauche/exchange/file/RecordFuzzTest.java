@@ -8,6 +8,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.memo.Memo;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.exchange.Remembering;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.json.JsonText;
@@ -26,24 +27,24 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Three hundred seeded mutations of each demo body's record, more with -Debauche.mutations=N: each is refused where it stands, in words, or put in order, some with the wood
- * that they leave; nothing falls. The records go half way through the build, so that there is something to spoil.
+ * A hundred and fifty seeded mutations of each demo body's record, ten times as many with {@code ./ebauche test --long}: each is
+ * refused where it stands, in words, or put in order, some with the wood that they leave; nothing falls. The records go half way through the build, so that there is something to spoil.
  */
 @Tag("slow")
 @ExtendWith(Remembering.class)
 class RecordFuzzTest {
-    private static final int MUTATIONS = Integer.getInteger("ebauche.mutations", 300);
+    private static final int MUTATIONS = 150 * Integer.getInteger("ebauche.times", 1);
 
     /** One in so many of those that can be read has its wood cut too: that takes most of the time. */
-    private static final int WITH_WOOD = 6;
+    private static final int WITH_WOOD = 12;
 
     private static ObjectNode halfBuilt(String name) {
         BuildFile file = DemoBodies.read(name);
         Build build = file.build();
         List<AsBuilt.Entry> timeline = new ArrayList<>(build.asBuilt().timeline());
         for (int i = 0; i < 30; i++) {
-            BuildPlan plan = Planner.plan(new Build(build.drawn(), build.shop(), new AsBuilt(timeline)));
-            BuildPlan.PlanStep step = plan.next().orElseThrow();
+            Schedule schedule = Planner.schedule(new Build(build.drawn(), build.shop(), new AsBuilt(timeline)));
+            BuildPlan.PlanStep step = schedule.next().orElseThrow();
             step.operation()
                     .inspections()
                     .forEach(x -> timeline.add(new AsBuilt.Reading(

@@ -12,8 +12,8 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.passes.Pass;
-import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.core.plan.Stations;
 import ebauche.core.routing.DrillPattern;
 import ebauche.core.routing.GuidedPocket;
@@ -61,7 +61,7 @@ class NoStepInAirTest {
         return OddBodies.ALL;
     }
 
-    private BuildPlan plan;
+    private Schedule plan;
     private FinishedFaces faces;
     private final List<String> inAir = new ArrayList<>();
 
@@ -80,7 +80,7 @@ class NoStepInAirTest {
     }
 
     private void look(Build build) {
-        plan = Planner.plan(build);
+        plan = Planner.schedule(build);
         faces = plan.build().faces();
         int routed = 0;
         int drilled = 0;
