@@ -19,6 +19,7 @@ enum BodyView {
 
     CHECK(Group.CHECK, "/check", "Can it be made"),
     X_RAY(Group.CHECK, "/x-ray", "X-ray"),
+    ONE_PAGE(Group.CHECK, "/one-page", "One page to show", true),
 
     BLANK(Group.BLANK, "/blank", "From the rack"),
     TOGETHER(Group.BLANK, "/blank/together", "With others"),

@@ -3,12 +3,18 @@ package ebauche.app.check;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
+import ebauche.core.feature.Feature;
 import ebauche.core.job.Rule;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
+import ebauche.core.realism.SpecSheet;
+import ebauche.core.realism.ToolChoice;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,7 +67,22 @@ class CheckController {
         model.addAttribute("realism", realism);
         model.addAttribute("verdicts", Rule.Verdict.values());
         model.addAttribute("shown", shown);
+        model.addAttribute("leavable", leavable(current.plan(), realism));
         model.addAttribute("drawing", CheckDrawing.of(current.plan(), pinned, fig));
         return "check/check";
+    }
+
+    /** For each kind of step that is not done as usual, the question what it would be to leave open all that it is needed for. */
+    private static Map<String, String> leavable(BuildPlan plan, Realism realism) {
+        Map<String, String> questions = new HashMap<>();
+        for (ToolChoice way : realism.ways()) {
+            List<Feature> features = SpecSheet.leavable(plan, way);
+            if (way.how() != ToolChoice.How.AS_USUAL && !features.isEmpty()) {
+                questions.put(
+                        way.work(),
+                        features.stream().map(f -> "open." + f + "=yes").collect(Collectors.joining("&")));
+            }
+        }
+        return questions;
     }
 }

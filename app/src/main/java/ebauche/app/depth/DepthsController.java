@@ -6,6 +6,7 @@ import ebauche.app.web.Figures;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.DepthCard;
 import ebauche.core.sheet.DrillHole;
+import ebauche.core.sheet.MarkedThrough;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -41,6 +42,7 @@ class DepthsController {
         model.addAttribute("plan", plan);
         model.addAttribute("cards", cards);
         model.addAttribute("holes", DrillHole.of(plan));
+        model.addAttribute("through", MarkedThrough.of(plan));
         return "depth/depths";
     }
 }

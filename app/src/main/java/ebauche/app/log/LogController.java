@@ -4,15 +4,16 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.web.EntryWords;
 import ebauche.app.web.Figures;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -45,11 +46,17 @@ class LogController {
     /**
      * One line.
      *
-     * @param kind done, reading, mishap or withdrawn
      * @param gone whether a later entry withdrew it
      */
     public record Line(
-            Body body, String name, String id, String kind, String when, String by, String words, boolean gone) {}
+            Body body,
+            String name,
+            String id,
+            EntryWords.Kind kind,
+            String when,
+            String by,
+            String words,
+            boolean gone) {}
 
     /**
      * What of the log is wanted; all of it where nothing is said.
@@ -91,24 +98,15 @@ class LogController {
         return "log/log";
     }
 
-    /** What a log can be narrowed to, by the word of a kind. */
-    private static final Map<String, String> KINDS = new LinkedHashMap<>();
-
-    static {
-        KINDS.put("done", "done");
-        KINDS.put("reading", "readings");
-        KINDS.put("mishap", "mistakes");
-        KINDS.put("asked", "waits for a yes");
-        KINDS.put("settled", "settled");
-        KINDS.put("withdrawn", "withdrawn");
-    }
+    /** What a log can be narrowed to. */
+    private static final Set<EntryWords.Kind> KINDS = EnumSet.complementOf(EnumSet.of(EntryWords.Kind.UNREADABLE));
 
     /** Everything that is not settled, of every body, the oldest first. */
     private List<Open> open(Maker maker, Figures fig) {
         return store.bodiesUnsettled(maker.shop()).stream()
                 .flatMap(body -> store.record(body).unsettled().stream()
-                        .map(e ->
-                                new Open(body, store.head(body).name(), e, step(e), words(e, fig), fig.moment(e.at()))))
+                        .map(e -> new Open(
+                                body, store.head(body).name(), e, step(e), EntryWords.of(e, fig), fig.moment(e.at()))))
                 .sorted(Comparator.comparing(o -> o.entry().at()))
                 .toList();
     }
@@ -127,13 +125,17 @@ class LogController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam String entry,
-            @RequestParam(defaultValue = "") String step) {
+            @RequestParam(defaultValue = "") String step,
+            @RequestParam(defaultValue = "false") boolean onPage) {
         Body body = store.find(maker.shop(), id);
         boolean open = store.record(body).unsettled().stream().anyMatch(e -> e.id().equals(entry));
         String settled = UUID.randomUUID().toString();
         if (open) {
             String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
             store.log(body, new AsBuilt.Settled(settled, at, maker.name(), entry));
+        }
+        if (onPage) {
+            return "redirect:/bodies/" + body.publicId() + "/one-page";
         }
         return step.isEmpty()
                 ? "redirect:/log"
@@ -179,29 +181,8 @@ class LogController {
     private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {
         AsBuilt.Entry entry = logged.entry();
         String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
-        String kind = entry.kind();
-        return new Line(logged.body(), name, entry.id(), kind, when, entry.by(), words(entry, fig), gone);
-    }
-
-    private static String words(AsBuilt.Entry entry, Figures fig) {
-        if (entry instanceof AsBuilt.Reading r) {
-            return r.measures().label() + " " + fig.reading(r);
-        }
-        if (entry instanceof AsBuilt.Done d) {
-            return d.title();
-        }
-        if (entry instanceof AsBuilt.Mishap m) {
-            return m.what()
-                    + (m.minutes() > 0 ? ", " + m.minutes() + " min lost" : "")
-                    + (m.open() ? ", to be made good" : "");
-        }
-        if (entry instanceof AsBuilt.Unreadable u) {
-            return u.why();
-        }
-        if (entry instanceof AsBuilt.Asked a) {
-            return "waits for a yes from " + a.whom();
-        }
-        return entry instanceof AsBuilt.Settled ? "made good, or a yes" : "an entry withdrawn";
+        EntryWords.Kind kind = EntryWords.Kind.of(entry);
+        return new Line(logged.body(), name, entry.id(), kind, when, entry.by(), EntryWords.of(entry, fig), gone);
     }
 
     /** Takes an entry back by a later one; the first stays in the record. */

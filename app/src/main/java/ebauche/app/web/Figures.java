@@ -13,6 +13,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.measure.Source;
 import ebauche.core.operation.Inspection;
+import ebauche.core.realism.SpecSheet;
 import ebauche.core.sheet.DrillHole;
 import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.WoodLeft;
@@ -290,6 +291,11 @@ public record Figures(LengthUnit unit) {
 
     public String what(Finding finding) {
         return finding.what(this::value);
+    }
+
+    /** A line of the page to show. */
+    public String says(SpecSheet.Line line) {
+        return line.says(this::value);
     }
 
     public String cure(Finding finding) {

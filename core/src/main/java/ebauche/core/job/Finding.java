@@ -64,15 +64,16 @@ public record Finding(
 
     /** What is wrong, its numbers written by {@code writer}. */
     public String what(Function<Value, String> writer) {
-        return filled(what, writer);
+        return filled(what, numbers, writer);
     }
 
     /** What would cure it, its numbers written by {@code writer}. */
     public String cure(Function<Value, String> writer) {
-        return filled(cure, writer);
+        return filled(cure, numbers, writer);
     }
 
-    private String filled(String template, Function<Value, String> writer) {
+    /** A template with its numbers in their places. */
+    public static String filled(String template, List<Value> numbers, Function<Value, String> writer) {
         String text = template;
         for (int i = 0; i < numbers.size(); i++) {
             text = text.replace("{" + i + "}", writer.apply(numbers.get(i)));
