@@ -53,7 +53,7 @@ public class WaysStore {
      */
     public void keep(long shop, int basedOn, ObjectNode ways, String by) {
         if (of(shop).number() != basedOn) {
-            throw new Stale("somebody changed the shop's ways, crib or box meanwhile");
+            throw new Stale("somebody changed the shop settings, tool crib or hardware meanwhile");
         }
         try {
             sql.sql("""
@@ -67,7 +67,7 @@ public class WaysStore {
                     .param("by", by)
                     .update();
         } catch (DuplicateKeyException sameMoment) {
-            throw new Stale("somebody changed the shop's ways, crib or box at the same moment");
+            throw new Stale("somebody changed the shop settings, tool crib or hardware at the same moment");
         }
     }
 }

@@ -295,7 +295,7 @@ public record Figures(LengthUnit unit) {
 
     /** A line of the page to show. */
     public String says(SpecSheet.Line line) {
-        return line.says(this::value);
+        return line.says(v -> line.byTape().contains(v.name()) ? tape(v.value()) : value(v));
     }
 
     public String cure(Finding finding) {

@@ -88,7 +88,14 @@ class CheckPagesTest extends WithVisitor {
         fewer.remove("practice.skills.saw");
         fewer.put("base", base());
         assertThat(me.post("/ways", "/ways", fewer).statusCode()).isEqualTo(302);
-        assertThat(check("tussock")).contains("cannot be done here yet");
+        String neither = check("tussock");
+        assertThat(neither).contains("cannot be done here yet");
+        assertThat(me.get(shop.path("tussock") + "/one-page").body()).contains("Beyond this shop");
+        // What is too hard for the shop can be left open: asked about first, nothing changed until it is saved.
+        Matcher leave = Pattern.compile("href=\"([^\"]+/what-if\\?open\\.contour[^\"]+)\"")
+                .matcher(neither);
+        assertThat(leave.find()).isTrue();
+        assertThat(me.get(leave.group(1).replace("&amp;", "&")).body()).contains("left open, its wood kept");
     }
 
     @Test

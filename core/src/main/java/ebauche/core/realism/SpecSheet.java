@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -44,10 +45,16 @@ public record SpecSheet(
      *
      * @param what it is about
      * @param text a template like a finding's: {@code {0}}, {@code {1}}... stand for the numbers
+     * @param byTape the names of those numbers that nobody wants finer than a tape shows
      */
-    public record Line(String what, String text, List<Finding.Value> numbers) {
+    public record Line(String what, String text, List<Finding.Value> numbers, Set<String> byTape) {
         public Line {
             numbers = List.copyOf(numbers);
+            byTape = Set.copyOf(byTape);
+        }
+
+        Line(String what, String text, List<Finding.Value> numbers) {
+            this(what, text, numbers, Set.of());
         }
 
         /** With its numbers written by {@code writer}. */
@@ -97,12 +104,13 @@ public record SpecSheet(
                         length("length", outline.maxY() - outline.minY()),
                         length("width", outline.maxX() - outline.minX()),
                         new Finding.Value(
-                                "wood", plan.history().finished().balance().grams(), Quantity.MASS))));
+                                "wood", plan.history().finished().balance().grams(), Quantity.MASS)),
+                Set.of("length", "width")));
         lines.add(new Line("Wood", wood(d), List.of()));
         lines.add(new Line(
                 "Strings",
-                d.strings().count() + " for a " + d.hand().word()
-                        + " hand, {0} scale, {1} from outer to outer at the saddles, "
+                d.strings().count() + ", " + d.hand().word()
+                        + "-handed, {0} scale, {1} from outer to outer at the saddles, "
                         + "{2} over fret 12 on the treble side and {3} on the bass side",
                 List.of(
                         length("scale", d.scale()),
@@ -158,7 +166,7 @@ public record SpecSheet(
         if (bridge.recess() > 0) {
             text.append(", let {0} into the front");
         }
-        bridge.vibrato().ifPresent(v -> text.append(", a vibrato with its springs in the back"));
+        bridge.vibrato().ifPresent(v -> text.append(", its springs in the back"));
         bridge.stringThrough().ifPresent(s -> text.append(", strings through the body"));
         return new Line("Bridge", text.toString(), List.of(length("recess", bridge.recess())));
     }

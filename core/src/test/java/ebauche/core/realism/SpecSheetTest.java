@@ -36,7 +36,7 @@ class SpecSheetTest {
         SpecSheet sheet = SpecSheet.of(new TestBody().plan());
         // 320 wide from -160 to 160, 390 long from -150 to 240: the outline's own numbers.
         assertThat(line(sheet, "Body")).startsWith("44.5 thick, 390.0 long, 320.0 wide, about ");
-        assertThat(line(sheet, "Strings")).startsWith("6 for a right hand, 640.0 scale");
+        assertThat(line(sheet, "Strings")).startsWith("6, right-handed, 640.0 scale");
         assertThat(line(sheet, "Neck")).isEqualTo("bolted on with 2 screws, no tilt");
         assertThat(line(sheet, "Pickups")).contains("neck pickup").contains("bridge pickup");
         assertThat(line(sheet, "Controls")).contains("volume").contains("control cavity from the back");
