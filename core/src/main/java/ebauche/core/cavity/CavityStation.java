@@ -15,7 +15,6 @@ import ebauche.core.job.History;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
-import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.station.ControlTop;
@@ -56,6 +55,7 @@ public final class CavityStation implements Station {
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>(new BridgeWork(build).rules());
         rules.addAll(ControlRules.of(build));
+        rules.addAll(new PlateRules(build).all());
         rules.addAll(Passages.of(build));
         return rules;
     }
@@ -195,7 +195,7 @@ public final class CavityStation implements Station {
                 legs.depth(),
                 legs.corner(),
                 joins,
-                Datum.centreLine(Face.FRONT),
+                PlateMarks.of(build, pickup),
                 false,
                 GuidedPocket.CutBefore.NOTHING);
     }
@@ -212,7 +212,7 @@ public final class CavityStation implements Station {
                 build.fitting().pickups().depth(pickup),
                 pickup.cornerRadius(),
                 joins(pickup),
-                Datum.centreLine(Face.FRONT),
+                PlateMarks.of(build, pickup),
                 false,
                 GuidedPocket.CutBefore.NOTHING);
     }

@@ -1,14 +1,23 @@
 package ebauche.core.cavity;
 
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Cover;
+import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Condition;
+import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
@@ -29,13 +38,21 @@ record PlateMarks(Build build) {
         return new Condition.Mark(key(cavity), "the place of " + said(cavity) + " marked");
     }
 
+    /** What shows where a pickup's template goes: the scratch plate where the pickup comes through it, else the centre line. */
+    static Condition.Mark of(Build build, Pickup pickup) {
+        boolean through = build.design().onPlates().containsKey(pickup.feature());
+        return through
+                ? new Condition.Mark(SCRATCH_PLATE, "the place of the scratch plate marked")
+                : Datum.centreLine(Face.FRONT);
+    }
+
+    private static final StepKey SCRATCH_PLATE = StepKey.of(Feature.of(FeatureKind.SCRATCH_PLATE), StepKind.LOCATE);
+
     /** The scratch plate is one, however many cavities lie under it. */
     private static StepKey key(Cavity cavity) {
-        return StepKey.of(
-                cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
-                        ? Feature.of(FeatureKind.SCRATCH_PLATE)
-                        : cavity.feature(),
-                StepKind.LOCATE);
+        return cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
+                ? SCRATCH_PLATE
+                : StepKey.of(cavity.feature(), StepKind.LOCATE);
     }
 
     private static String said(Cavity cavity) {
@@ -44,38 +61,81 @@ record PlateMarks(Build build) {
                 : "the plate over the " + cavity.feature().said();
     }
 
-    /** One step for each plate that covers a cavity. */
+    /** One step for each plate that covers a cavity or lets a pickup through. */
     List<Operation> operations() {
         Map<StepKey, List<Cavity>> plates = new LinkedHashMap<>();
-        build.design().cavities().stream()
+        if (design().pickups().stream().anyMatch(p -> design().onPlates().containsKey(p.feature()))) {
+            plates.put(SCRATCH_PLATE, new ArrayList<>());
+        }
+        design().cavities().stream()
                 .filter(c -> c.cover().kind().liesOnTheFace())
                 .forEach(c ->
                         plates.computeIfAbsent(key(c), k -> new ArrayList<>()).add(c));
-        return plates.values().stream().map(this::laidOn).toList();
+        return plates.entrySet().stream()
+                .map(plate -> laidOn(plate.getKey(), plate.getValue()))
+                .toList();
     }
 
-    private Operation laidOn(List<Cavity> under) {
-        Cavity first = under.get(0);
-        Face face = first.face();
+    private BodyDesign design() {
+        return build.design();
+    }
+
+    private Operation laidOn(StepKey key, List<Cavity> under) {
+        boolean scratchPlate = key.equals(SCRATCH_PLATE);
+        String said = scratchPlate ? "the scratch plate" : said(under.get(0));
+        Face face = scratchPlate ? Face.FRONT : under.get(0).face();
+        Map<Feature, Point> openings = new LinkedHashMap<>();
         Region area = under.stream().map(Cavity::plan).reduce(Region.EMPTY, Region::union);
-        return Operation.of(
+        if (scratchPlate) {
+            for (Pickup pickup : design().pickups()) {
+                if (design().onPlates().containsKey(pickup.feature())) {
+                    area = area.union(pickup.footprint());
+                    openings.put(pickup.feature(), drawn(pickup.feature()));
+                }
+            }
+        }
+        under.stream()
+                .flatMap(c -> design().controlsIn(c).stream())
+                .forEach(c -> openings.put(c.feature(), drawn(c.feature())));
+        Operation.Builder step = Operation.of(
                         Work.CAVITY,
-                        key(first).feature(),
+                        key.feature(),
                         StepKind.LOCATE,
-                        "Lay " + said(first) + " on, mark its edge and its openings")
+                        "Lay " + said + " on, mark its edge and its openings")
                 .face(face)
                 .set(new Setting.ByHand(
                         face == Face.FRONT
-                                ? "placed by the neck in its pocket and the bridge on its mark; its edge scribed, its controls' holes pricked through"
+                                ? "placed by the neck in its pocket and the bridge on its mark; its edge scribed, its openings drawn round, its holes pricked through"
                                 : "placed by the centre line; its edge scribed, its screws' holes pricked through"))
                 .needs(
                         face == Face.FRONT ? Datum.BRIDGE_MARKED : Datum.centreLine(face),
                         Datum.flat(
                                 build,
                                 face,
-                                area.intersection(build.design().outline().region())))
-                .gives(of(first))
-                .takes(8, 0, 0.001)
-                .build();
+                                area.intersection(design().outline().region())))
+                .gives(new Condition.Mark(key, "the place of " + said + " marked"))
+                .takes(8, 0, 0.001);
+        openings.forEach((feature, at) -> {
+            step.at(feature.part(), at);
+            step.inspect(reading(feature, at.y(), true));
+            step.inspect(reading(feature, at.x() * design().hand().treble(), false));
+        });
+        return step.build();
+    }
+
+    /** Where the drawing has it: a reading says how the plate differs from that. */
+    private Point drawn(Feature feature) {
+        return build.drawn().onPlates().get(feature);
+    }
+
+    private Inspection reading(Feature feature, double drawn, boolean along) {
+        String from = along ? "its middle from the saddle line" : "its middle off the centre line";
+        return new Inspection(
+                new Measurand.OpeningAt(feature, along),
+                Reckoning.of(from, Quantity.LENGTH)
+                        .length("as it is drawn", Fact.typed(drawn))
+                        .is(drawn, "as it is drawn"),
+                Band.shops("a pickup under its opening", build.shop().bands().room()),
+                along ? "rule along the centre line" : "rule square to the centre line");
     }
 }

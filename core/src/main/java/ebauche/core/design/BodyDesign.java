@@ -183,6 +183,24 @@ public record BodyDesign(
                 : cavity.cover().thickness();
     }
 
+    /** What comes through a plate that lies on a face, and where it is drawn: pickups of the scratch plate, controls of either kind. */
+    public Map<Feature, Point> onPlates() {
+        Map<Feature, Point> openings = new LinkedHashMap<>();
+        if (neck.scratchPlate().isPresent()) {
+            pickups.stream()
+                    .filter(p -> neck.scratchPlate()
+                            .flatMap(ScratchPlate::outline)
+                            .map(o -> o.region().contains(p.at()))
+                            .orElse(true))
+                    .forEach(p -> openings.put(p.feature(), p.at()));
+        }
+        cavities.stream()
+                .filter(c -> c.cover().kind().liesOnTheFace())
+                .flatMap(c -> controlsIn(c).stream())
+                .forEach(c -> openings.put(c.feature(), c.at()));
+        return openings;
+    }
+
     /** How the template of a feature is made. */
     public TemplateMade template(Feature feature) {
         return templates.stream()

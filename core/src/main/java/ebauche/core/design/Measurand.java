@@ -299,6 +299,50 @@ public sealed interface Measurand {
         }
     }
 
+    /**
+     * Where the middle of an opening lies in a plate that is laid on: what is cut under it follows the plate in hand.
+     *
+     * @param along from the saddle line to the neck; else off the centre line, to the treble side
+     */
+    record OpeningAt(Feature feature, boolean along) implements Measurand {
+        private static final String ALONG = "opening-along:";
+        private static final String ACROSS = "opening-across:";
+        private static final double FARTHEST = 600;
+
+        @Override
+        public String key() {
+            return (along ? ALONG : ACROSS) + feature;
+        }
+
+        @Override
+        public String label() {
+            return "plate's opening for the " + feature.part()
+                    + (along
+                            ? ", middle from the saddle line, to the neck"
+                            : ", middle off the centre line, treble positive");
+        }
+
+        @Override
+        public double least() {
+            return -FARTHEST;
+        }
+
+        @Override
+        public double most() {
+            return FARTHEST;
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            for (boolean along : new boolean[] {true, false}) {
+                String prefix = along ? ALONG : ACROSS;
+                if (key.startsWith(prefix)) {
+                    return Optional.of(new OpeningAt(named(key.substring(prefix.length())), along));
+                }
+            }
+            return Optional.empty();
+        }
+    }
+
     /** What every key looks like, as a regular expression. */
     static String pattern() {
         String feature = "[a-z0-9-]{1," + LONGEST + "}";
@@ -312,6 +356,8 @@ public sealed interface Measurand {
                 "thickness-at:" + feature,
                 "size:" + feature + "\\.[a-z-]{1,30}",
                 EdgeInside.PREFIX + "([1-9]|1[0-6])",
+                OpeningAt.ALONG + feature,
+                OpeningAt.ACROSS + feature,
                 "sanded-off" + faces,
                 "out-of-flat" + faces));
         return "^(" + String.join("|", kinds) + ")$";
@@ -333,9 +379,9 @@ public sealed interface Measurand {
         if (size.isPresent()) {
             return size.get();
         }
-        Optional<Measurand> edge = EdgeInside.parse(key);
-        if (edge.isPresent()) {
-            return edge.get();
+        Optional<Measurand> placed = EdgeInside.parse(key).or(() -> OpeningAt.parse(key));
+        if (placed.isPresent()) {
+            return placed.get();
         }
         for (Face face : Face.values()) {
             if (key.equals("sanded-off:" + face.word())) {

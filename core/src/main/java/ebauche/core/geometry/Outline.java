@@ -99,6 +99,11 @@ public final class Outline {
         return segments;
     }
 
+    /** The same line laid elsewhere. */
+    public Outline placed(Placing where) {
+        return of(segments.stream().map(s -> s.placed(where)).toList());
+    }
+
     /** The area inside, with the curves flattened. */
     public Region region() {
         return region;

@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
 import java.util.Set;
@@ -99,6 +100,11 @@ public record Cavity(String id, Face face, Outline outline, Floor floor, Cover c
             plan = plan.union(Region.disc(screw, Cover.EAR));
         }
         return plan;
+    }
+
+    /** The same elsewhere on its face, its cover with it. */
+    public Cavity moved(double dx, double dy) {
+        return new Cavity(id, face, outline.placed(Placing.moved(dx, dy)), floor, cover.moved(dx, dy), joins);
     }
 
     /** The same with another cover. */

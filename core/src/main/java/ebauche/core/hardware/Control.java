@@ -140,6 +140,24 @@ public record Control(
                 part);
     }
 
+    /** The same elsewhere. */
+    public Control standing(Point elsewhere) {
+        return new Control(
+                id,
+                kind,
+                elsewhere,
+                opening,
+                slot,
+                thinnestTop,
+                thickestTop,
+                across,
+                along,
+                below,
+                woodOver,
+                cavity,
+                part);
+    }
+
     /** What goes through the top. */
     public Region passage() {
         return kind == Kind.BLADE_SWITCH ? Region.rectangle(at, opening, slot, 0, 0) : Region.disc(at, opening);

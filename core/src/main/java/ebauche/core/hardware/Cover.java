@@ -1,5 +1,7 @@
 package ebauche.core.hardware;
 
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
 import java.util.List;
@@ -13,8 +15,10 @@ import java.util.Optional;
  * @param lip how far the recess of one that is let in stands out beyond the cavity
  * @param screws of the plate; of one that is let in each with an ear of its own round it
  * @param part the plate itself, whose thickness counts
+ * @param outline of a control plate as it lies on the body, where it was drawn or traced
  */
-public record Cover(Kind kind, double thickness, double lip, List<Point> screws, Optional<Part> part) {
+public record Cover(
+        Kind kind, double thickness, double lip, List<Point> screws, Optional<Part> part, Optional<Outline> outline) {
     /** Diameter of the ear round a cover's screw: common practice. */
     public static final double EAR = 9;
 
@@ -57,6 +61,15 @@ public record Cover(Kind kind, double thickness, double lip, List<Point> screws,
         screws = List.copyOf(screws);
         part.ifPresent(c -> Refusal.unless(
                 c.kind() == PartKind.COVER, "cover", "a " + c.kind().word() + " is no cover plate"));
+        Refusal.unless(
+                outline.isEmpty() || kind == Kind.CONTROL_PLATE,
+                "plate",
+                "only a control plate has an outline of its own; a cover let in follows its cavity");
+    }
+
+    /** One that nobody has drawn. */
+    public Cover(Kind kind, double thickness, double lip, List<Point> screws, Optional<Part> part) {
+        this(kind, thickness, lip, screws, part, Optional.empty());
     }
 
     /** A cover let in, by its thickness. */
@@ -69,8 +82,20 @@ public record Cover(Kind kind, double thickness, double lip, List<Point> screws,
         return kind == Kind.LET_IN && thickness > 0;
     }
 
+    /** The same moved over the face. */
+    public Cover moved(double dx, double dy) {
+        Placing way = Placing.moved(dx, dy);
+        return new Cover(
+                kind,
+                thickness,
+                lip,
+                screws.stream().map(s -> s.plus(dx, dy)).toList(),
+                part,
+                outline.map(o -> o.placed(way)));
+    }
+
     /** The same of another thickness. */
     public Cover thick(double other) {
-        return new Cover(kind, other, lip, screws, part);
+        return new Cover(kind, other, lip, screws, part, outline);
     }
 }

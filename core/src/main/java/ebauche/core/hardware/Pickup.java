@@ -77,6 +77,11 @@ public record Pickup(
                 Optional.of(part));
     }
 
+    /** The same with its middle elsewhere. */
+    public Pickup standing(Point middle) {
+        return new Pickup(id, middle, across, along, cornerRadius, turned, depth, joins, proud, part);
+    }
+
     public Region footprint() {
         return Region.rectangle(at, across, along, cornerRadius, turned);
     }

@@ -60,7 +60,7 @@ public final class Build {
         this.shop = Objects.requireNonNull(shop, "shop");
         this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
         this.fitting = new Fitting(asBuilt, shop.clearances());
-        this.design = withEdge(fitting.fit(drawn), asBuilt);
+        this.design = withEdge(new PlateReadings(fitting.fit(drawn), asBuilt).followed(), asBuilt);
         this.faces = FinishedFaces.of(this);
         Refusal.unless(
                 faces.thickness() >= THINNEST,

@@ -88,6 +88,9 @@ final class CavityElements {
                     "coverThickness", "thickness of the cover or control plate")
             .usually(0.0)
             .drawn();
+    private static final Field<Optional<Outline>> PLATE = Field.outline(
+                    "plate", "outline of its control plate as an SVG path (empty: nobody drew it)")
+            .orNone();
     private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews", Element.MOST_MEMBERS);
     private static final Field<Set<Feature>> CAVITY_JOINS =
             Field.features("joins", Element.MOST_MEMBERS).described("features it may break into");
@@ -143,6 +146,7 @@ final class CavityElements {
                     COVER_THICKNESS,
                     OUTLINE,
                     COVER_SCREWS,
+                    PLATE,
                     CAVITY_JOINS)
             .notBoth("woodOver", "depth")
             .begins("control-cavity", "control cavity", """
@@ -158,7 +162,7 @@ final class CavityElements {
                     {"id": "control-plate", "from": "front", "closed": "control-plate", "outline": {"unit": "mm", "path": "M 82 -95 L 108 -95 A 8 8 0 0 1 116 -87 L 116 -3 A 8 8 0 0 1 108 5 L 82 5 A 8 8 0 0 1 74 -3 L 74 -87 A 8 8 0 0 1 82 -95 Z"},
                     "depth": "32 mm", "coverThickness": "1.5 mm"}""")
             .moves(new Element.Moves(
-                    FeatureKind.CAVITY, List.of("coverScrews"), List.of(), List.of(), List.of("outline")))
+                    FeatureKind.CAVITY, List.of("coverScrews"), List.of(), List.of(), List.of("outline", "plate")))
             .build();
 
     static final Element JACK = Element.of("jack", "Jack")
@@ -250,7 +254,7 @@ final class CavityElements {
                 CUT_FROM.of(spot),
                 OUTLINE.of(spot),
                 floor(spot),
-                new Cover(CLOSED.of(spot), thickness, COVER_LIP.of(spot), COVER_SCREWS.of(spot), plate),
+                new Cover(CLOSED.of(spot), thickness, COVER_LIP.of(spot), COVER_SCREWS.of(spot), plate, PLATE.of(spot)),
                 CAVITY_JOINS.of(spot));
     }
 

@@ -51,7 +51,10 @@ public final class FeatureMove {
                 moves.points().forEach(p -> point(node, p, dx, dy));
                 lengths(node, moves.across(), dx);
                 lengths(node, moves.along(), dy);
-                moves.outlines().forEach(o -> outline(node.withObject("/" + o), dx, dy));
+                moves.outlines().stream()
+                        .map(node::path)
+                        .filter(ObjectNode.class::isInstance)
+                        .forEach(o -> outline((ObjectNode) o, dx, dy));
                 return true;
             }
         }

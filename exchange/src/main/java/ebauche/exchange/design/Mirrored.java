@@ -55,7 +55,7 @@ public final class Mirrored {
         JsonNode value = object.get(key);
         if (ACROSS.contains(key) || TURNS.contains(key)) {
             negate(object, key);
-        } else if (key.equals("outline") && value instanceof ObjectNode outline) {
+        } else if (value instanceof ObjectNode outline && outline.has("path") && outline.has("unit")) {
             outline(outline);
         } else if (key.equals("stretch") && value instanceof ObjectNode stretch) {
             mirror(value);

@@ -7,6 +7,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
@@ -77,6 +78,10 @@ final class NeckElements {
             .usually(Heel.Jig.DRAWN);
 
     private static final Field<Double> PLATE_THICKNESS = Field.length("thickness", "thickness");
+    private static final Field<Optional<Outline>> PLATE_OUTLINE = Field.outline(
+                    "outline", "outline as an SVG path, as it lies on the front (empty: nobody drew it)")
+            .orNone();
+    private static final Field<List<Point>> PLATE_SCREWS = Field.points("screws", Element.MOST_MEMBERS);
     private static final Field<Boolean> PLATE_RUNS =
             Field.word("runs", "runs", Words.of(under -> under ? "under-fingerboard" : "beside", false, true));
 
@@ -149,7 +154,8 @@ final class NeckElements {
 
     static final Element SCRATCH_PLATE = Element.of("neck.scratchPlate", "Scratch plate")
             .optional()
-            .fields(PLATE_THICKNESS, PLATE_RUNS)
+            .feature(FeatureKind.SCRATCH_PLATE)
+            .fields(PLATE_THICKNESS, PLATE_RUNS, PLATE_OUTLINE, PLATE_SCREWS)
             .begins("scratchPlate", "scratch plate", """
                     {"thickness": "1.6 mm", "runs": "beside"}""")
             .build();
@@ -177,7 +183,10 @@ final class NeckElements {
                 FERRULE.of(spot),
                 INSERT.of(spot),
                 spot.optionalObject("heel", NeckElements::heel),
-                spot.optionalObject("scratchPlate", s -> new ScratchPlate(PLATE_THICKNESS.of(s), PLATE_RUNS.of(s))));
+                spot.optionalObject(
+                        "scratchPlate",
+                        s -> new ScratchPlate(
+                                PLATE_THICKNESS.of(s), PLATE_RUNS.of(s), PLATE_OUTLINE.of(s), PLATE_SCREWS.of(s))));
     }
 
     private static Heel heel(JsonPlace spot) {

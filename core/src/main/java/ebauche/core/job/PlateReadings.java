@@ -1,0 +1,127 @@
+package ebauche.core.job;
+
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Cover;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.logbook.AsBuilt;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.OptionalDouble;
+
+/**
+ * What lies under a plate, put where the plate in hand has it: pickups and controls at the openings as they were read, the rout under
+ * them moved by as much as they were in the mean. A plate is stiff: what was read of some of its openings goes for those that nobody
+ * read.
+ */
+record PlateReadings(BodyDesign design, AsBuilt asBuilt) {
+    /** The plate of one that is no control plate. */
+    private static final String SCRATCH_PLATE = "";
+
+    BodyDesign followed() {
+        Map<Feature, Point> ways = new HashMap<>();
+        plates().values().forEach(openings -> ways.putAll(ways(openings)));
+        if (ways.values().stream().allMatch(w -> w.x() == 0 && w.y() == 0)) {
+            return design;
+        }
+        List<Pickup> pickups = design.pickups().stream()
+                .map(p -> p.standing(moved(p.at(), ways.get(p.feature()))))
+                .toList();
+        List<Control> controls = design.controls().stream()
+                .map(c -> moved(c, ways.get(c.feature())))
+                .toList();
+        List<Cavity> cavities =
+                design.cavities().stream().map(c -> moved(c, ways)).toList();
+        return design.with(design.bridge(), pickups, controls, cavities, design.jack());
+    }
+
+    private static Point moved(Point drawn, Point way) {
+        return way == null ? drawn : drawn.plus(way.x(), way.y());
+    }
+
+    /** It stays in the cavity that it is drawn in. */
+    private Control moved(Control control, Point way) {
+        return way == null
+                ? control
+                : control.standing(moved(control.at(), way))
+                        .in(design.cavityOf(control).map(Cavity::id));
+    }
+
+    private Cavity moved(Cavity cavity, Map<Feature, Point> ways) {
+        if (!cavity.cover().kind().liesOnTheFace()) {
+            return cavity;
+        }
+        List<Point> own = design.controlsIn(cavity).stream()
+                .map(c -> ways.get(c.feature()))
+                .filter(Objects::nonNull)
+                .toList();
+        Collection<Point> of = !own.isEmpty() || cavity.cover().kind() != Cover.Kind.SCRATCH_PLATE
+                ? own
+                : plates().getOrDefault(SCRATCH_PLATE, Map.of()).keySet().stream()
+                        .map(ways::get)
+                        .toList();
+        double dx = mean(of.stream().map(Point::x).toList()).orElse(0);
+        double dy = mean(of.stream().map(Point::y).toList()).orElse(0);
+        return dx == 0 && dy == 0 ? cavity : cavity.moved(dx, dy);
+    }
+
+    /** The openings of each plate where they are drawn: those of the scratch plate, and of each control plate by its cavity. */
+    private Map<String, Map<Feature, Point>> plates() {
+        Map<String, Map<Feature, Point>> plates = new LinkedHashMap<>();
+        design.onPlates()
+                .forEach((feature, at) -> plates.computeIfAbsent(plate(feature), k -> new LinkedHashMap<>())
+                        .put(feature, at));
+        return plates;
+    }
+
+    private String plate(Feature feature) {
+        return design.controls().stream()
+                .filter(c -> c.feature().equals(feature))
+                .flatMap(c -> design.cavityOf(c).stream())
+                .filter(c -> c.cover().kind() == Cover.Kind.CONTROL_PLATE)
+                .map(Cavity::id)
+                .findFirst()
+                .orElse(SCRATCH_PLATE);
+    }
+
+    /** How far each opening of one plate lies off where it is drawn; none where nobody read any. */
+    private Map<Feature, Point> ways(Map<Feature, Point> openings) {
+        List<Double> across = new ArrayList<>();
+        List<Double> along = new ArrayList<>();
+        openings.forEach((feature, at) -> {
+            off(feature, at, false).ifPresent(across::add);
+            off(feature, at, true).ifPresent(along::add);
+        });
+        Map<Feature, Point> ways = new HashMap<>();
+        if (!across.isEmpty() || !along.isEmpty()) {
+            openings.forEach((feature, at) -> ways.put(
+                    feature,
+                    new Point(
+                            off(feature, at, false).orElse(mean(across).orElse(0)),
+                            off(feature, at, true).orElse(mean(along).orElse(0)))));
+        }
+        return ways;
+    }
+
+    /** As it was read, if it was: to the right as seen from the front, or to the neck. */
+    private OptionalDouble off(Feature feature, Point drawn, boolean along) {
+        return asBuilt.latest(new Measurand.OpeningAt(feature, along)).stream()
+                .mapToDouble(r -> along
+                        ? r.value() - drawn.y()
+                        : r.value() * design.hand().treble() - drawn.x())
+                .findFirst();
+    }
+
+    private static OptionalDouble mean(Collection<Double> values) {
+        return values.stream().mapToDouble(v -> v).average();
+    }
+}
