@@ -38,6 +38,7 @@ public final class CheckDrawing {
         int finished = plan.steps().size();
         svg.path("body-wood", frame.path(body));
         Carves.draw(svg, frame, plan, finished);
+        plan.build().design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         for (Voids.Hollow v : Voids.of(plan, finished, Face.FRONT)) {
             String when = v.when().name().toLowerCase(Locale.ROOT);

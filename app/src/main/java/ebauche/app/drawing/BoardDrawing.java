@@ -157,6 +157,9 @@ public final class BoardDrawing {
         for (Voids.Hollow v : voids) {
             svg.path(cssOf(v), frame.path(v.area()));
         }
+        if (up == Face.FRONT) {
+            plan.build().design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
+        }
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
         for (Voids.Hollow v : voids) {
             depthFigure(v);

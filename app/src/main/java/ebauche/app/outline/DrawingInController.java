@@ -8,14 +8,17 @@ import ebauche.app.template.TemplatePage;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
 import ebauche.core.geometry.PathFormatException;
+import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.design.TracedPlate;
 import ebauche.exchange.drawn.DrawnFile;
 import ebauche.exchange.drawn.DrawnFileException;
 import ebauche.exchange.json.BuildFileException;
@@ -23,6 +26,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -35,7 +39,7 @@ import org.springframework.web.multipart.MultipartFile;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * An outline brought in from a drawing: a shape is picked, laid on the body the way it is meant, looked at over the old one and
+ * An outline or a plate brought in from a drawing: a shape is picked, laid on the body the way it is meant, looked at over the old one and
  * kept. Nothing is stored until then; what was read goes along in the form.
  */
 @Controller
@@ -68,8 +72,12 @@ class DrawingInController {
                 new DrawnUnit("a pixel, 96 to the inch", LengthUnit.INCH.millimetres() / 96));
     }
 
-    /** A shape to pick, with its path in the file's units. */
-    public record Pick(String name, String path, double across, double along, String drawing) {
+    /**
+     * A shape to pick, with its path in the file's units.
+     *
+     * @param holes what lies inside it, as {@link PlateHoles} writes them
+     */
+    public record Pick(String name, String path, String holes, double across, double along, String drawing) {
         /** How large it would be in a unit, mm. */
         public double across(DrawnUnit unit) {
             return across * unit.millimetres();
@@ -85,6 +93,7 @@ class DrawingInController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam MultipartFile file,
+            @RequestParam(name = "as", defaultValue = "outline") String as,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response)
@@ -97,6 +106,7 @@ class DrawingInController {
             model.addAttribute("stated", drawn.millimetresPerUnit().isPresent());
             model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
             model.addAttribute("units", DrawnUnit.ALL);
+            model.addAttribute("as", as);
             model.addAttribute("picks", picks(drawn));
             return "outline/pick";
         } catch (DrawnFileException e) {
@@ -113,7 +123,12 @@ class DrawingInController {
             String path = PathData.write(shape.segments(), 7);
             if (path.length() <= PathData.MOST_CHARACTERS) {
                 picks.add(new Pick(
-                        shape.name(), path, box[2] - box[0], box[3] - box[1], ShapeDrawing.of(shape.segments(), box)));
+                        shape.name(),
+                        path,
+                        PlateHoles.write(PlateHoles.inside(shape, drawn.shapes())),
+                        box[2] - box[0],
+                        box[3] - box[1],
+                        ShapeDrawing.of(shape.segments(), box)));
             }
         }
         return picks;
@@ -122,6 +137,8 @@ class DrawingInController {
     /**
      * How a shape is laid down.
      *
+     * @param as what it is: the outline, or a plate by its feature's word
+     * @param holes what lies inside it, as {@link PlateHoles} writes them; of a plate alone
      * @param perUnit mm per unit of the file, as typed or stated
      * @param neck where the neck points in the drawing
      * @param fromBack whether it is drawn as seen from the back
@@ -129,7 +146,22 @@ class DrawingInController {
      * @param dy moved to the neck
      */
     record LaidOutline(
-            String path, String perUnit, ShapePlacing.Neck neck, boolean fromBack, String dx, String dy, Boolean keep) {
+            String as,
+            String path,
+            String holes,
+            String perUnit,
+            ShapePlacing.Neck neck,
+            boolean fromBack,
+            String dx,
+            String dy,
+            Boolean keep) {
+        /** The plate that it is, if it is one. */
+        public Optional<Feature> plate() {
+            return Optional.ofNullable(as)
+                    .filter(a -> !a.equals(Feature.OUTLINE.word()))
+                    .map(Feature::mentioned);
+        }
+
         String moved(boolean across) {
             String typed = across ? dx : dy;
             return typed == null || typed.isBlank() ? "0" : typed;
@@ -151,16 +183,25 @@ class DrawingInController {
         model.addAttribute("base", base);
         model.addAttribute("necks", ShapePlacing.Neck.values());
         try {
-            Outline outline = outline(current, laid, fig.unit());
+            List<Segment> shape = PathData.parse(laid.path(), 1);
+            List<Placing> ways = ways(current, laid, shape, fig.unit());
+            Outline outline = Outline.of(ShapePlacing.placed(shape, ways));
             ObjectNode file = DesignKeeping.file(current);
-            DesignKeeping.outline(file, PathData.write(outline.segments()));
+            put(current, laid, outline, ways, file);
             model.addAttribute("outline", outline);
-            model.addAttribute("drawing", OutlineDrawing.over(current.plan().build(), outline, fig));
+            model.addAttribute(
+                    "drawing",
+                    laid.plate().isPresent()
+                            ? OutlineDrawing.plate(
+                                    DesignKeeping.build(current, file),
+                                    outline,
+                                    PlateHoles.placed(laid.holes(), ways, perUnit(laid.perUnit())))
+                            : OutlineDrawing.over(current.plan().build(), outline, fig));
             Region region = outline.region();
             model.addAttribute("across", region.maxX() - region.minX());
             double along = region.maxY() - region.minY();
             model.addAttribute("along", along);
-            model.addAttribute("strange", along < SHORTEST || along > LONGEST);
+            model.addAttribute("strange", laid.plate().isEmpty() && (along < SHORTEST || along > LONGEST));
             model.addAttribute("ifInches", along * LengthUnit.INCH.millimetres());
             model.addAttribute("ifMillimetres", along / LengthUnit.INCH.millimetres());
             DesignKeeping.build(current, file);
@@ -178,13 +219,31 @@ class DrawingInController {
         return "outline/place";
     }
 
-    private static Outline outline(Bodies.Current current, LaidOutline laid, LengthUnit unit) {
+    /** The design with the shape as what it is. */
+    private static void put(
+            Bodies.Current current, LaidOutline laid, Outline outline, List<Placing> ways, ObjectNode file) {
+        if (laid.plate().isEmpty()) {
+            DesignKeeping.outline(file, PathData.write(outline.segments()));
+            return;
+        }
+        boolean there = TracedPlate.put(
+                file.withObject("/design"),
+                laid.plate().get(),
+                outline,
+                PlateHoles.placed(laid.holes(), ways, perUnit(laid.perUnit())));
+        if (!there) {
+            throw new DrawnFileException(current.name() + " has no such plate: add it to its design first");
+        }
+    }
+
+    private static List<Placing> ways(Bodies.Current current, LaidOutline laid, List<Segment> shape, LengthUnit unit) {
         double perUnit = perUnit(laid.perUnit());
-        List<Segment> segments = PathData.parse(laid.path(), 1);
         double dx = Length.parse(laid.moved(true), unit).millimetres();
         double dy = Length.parse(laid.moved(false), unit).millimetres();
-        Region old = current.plan().build().drawn().outline().region();
-        return Outline.of(ShapePlacing.place(segments, perUnit, laid.neck(), laid.fromBack(), old, dx, dy));
+        Region old = laid.plate()
+                .map(p -> PlateHoles.whereItGoes(current.plan().build().drawn(), p))
+                .orElseGet(() -> current.plan().build().drawn().outline().region());
+        return ShapePlacing.ways(shape, perUnit, laid.neck(), laid.fromBack(), old, dx, dy);
     }
 
     private static double perUnit(String typed) {

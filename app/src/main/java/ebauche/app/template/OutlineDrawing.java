@@ -8,6 +8,8 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
+import ebauche.exchange.design.TracedPlate;
+import java.util.List;
 
 /** An outline on the bench, neck to the right: with its tightest inside turn, pocket and pickups, and the lines it is measured from. */
 public final class OutlineDrawing {
@@ -49,6 +51,22 @@ public final class OutlineDrawing {
         return d.svg.done();
     }
 
+    /** A plate on the body that it is laid on, its openings with it. */
+    public static String plate(Build build, Outline plate, List<TracedPlate.Opening> openings) {
+        Region body = build.drawn().outline().region();
+        OutlineDrawing d = new OutlineDrawing(body.union(plate.region()), "the plate on the front, neck to the right");
+        d.svg.path("wood", d.frame.path(body));
+        d.parts(build, body);
+        for (TracedPlate.Opening opening : openings) {
+            d.svg.circle(
+                    "plate-hole",
+                    d.frame.x(opening.middle()),
+                    d.frame.y(opening.middle()),
+                    Math.max(2, opening.least() / 2 * d.frame.scale()));
+        }
+        return d.svg.done();
+    }
+
     private void parts(Build build, Region body) {
         svg.path("part", frame.path(build.design().neck().pocket()));
         for (Pickup p : build.design().pickups()) {
@@ -57,6 +75,7 @@ public final class OutlineDrawing {
         build.design()
                 .cavities()
                 .forEach(c -> svg.path(c.face() == Face.BACK ? "part back" : "part", frame.path(c.plan())));
+        build.design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
         svg.line("saddle", frame.x(0), frame.y(body.minX()) - 6, frame.x(0), frame.y(body.maxX()) + 6);
         svg.text("caption", frame.x(0) + 5, frame.y(body.maxX()) + 4, "start", "saddle line");

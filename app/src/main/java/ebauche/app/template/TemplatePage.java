@@ -33,6 +33,7 @@ public final class TemplatePage {
         model.addAttribute("holds", HoldDown.values());
         model.addAttribute("outline", current.plan().build().drawn().outline());
         model.addAttribute("drawing", OutlineDrawing.of(current.plan().build(), fig));
+        model.addAttribute("plates", current.plan().build().drawn().plates());
         model.addAttribute("fromBack", sheets.stream().anyMatch(TemplateSheet::mirrored));
         return "template/template";
     }

@@ -96,6 +96,7 @@ public final class XrayDrawing {
         svg.hatch("xray-back", "hatch-line", 7, -45);
         svg.close();
         svg.path("body-wood", frame.path(body));
+        plan.build().design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         Carves.draw(svg, frame, plan, step);
         byFeature().forEach((feature, voids) -> feature(svg, feature, voids, pins, movable.test(feature)));

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.app.template.TemplateVisit;
+import ebauche.core.design.ScratchPlate;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
+import ebauche.core.geometry.Region;
 import ebauche.exchange.drawn.DrawnFile;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -13,6 +15,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +33,60 @@ class OutlinePagesTest extends TemplateVisit {
                 List.of("base", base(), "path", path, "perUnit", perUnit, "neck", "UP", "fromBack", fromBack));
         fields.addAll(List.of(more));
         return post("/template/placed", fields.toArray(String[]::new));
+    }
+
+    private static final byte[] PLATE = """
+            <svg xmlns="http://www.w3.org/2000/svg" width="135mm" height="155mm" viewBox="0 0 135 155">
+              <path d="M 0 0 L 135 0 L 135 155 L 0 155 Z"/>
+              <path d="M 20 20 L 104 20 L 104 41 L 20 41 Z"/>
+              <circle cx="6" cy="6" r="1.8"/><circle cx="129" cy="149" r="1.8"/>
+            </svg>""".getBytes(StandardCharsets.UTF_8);
+
+    private static String hidden(String page, String name) {
+        Matcher m = Pattern.compile("name=\"" + name + "\" value=\"([^\"]*)\"").matcher(page);
+        assertThat(m.find()).as(name).isTrue();
+        return m.group(1);
+    }
+
+    /** A plate is laid over what it hides: its screws are where its small holes are, a pickup where an opening lies near it. */
+    @Test
+    void a_plates_drawing_locates_what_comes_through_it() {
+        visit("tussock");
+        assertThat(me.get(here + "/template").body()).contains("the scratch plate");
+        String picks = me.upload(here + "/template", here + "/template/drawing?as=scratch-plate", PLATE)
+                .body();
+        assertThat(picks).contains("Which shape is the plate?");
+        String path = hidden(picks, "path");
+        String holes = hidden(picks, "holes");
+        assertThat(holes.split(";")).hasSize(3);
+        HttpResponse<String> looked = laidDown(path, "1", "false", "as", "scratch-plate", "holes", holes);
+        assertThat(looked.body()).contains("Save this plate").contains("class=\"plate-hole\"");
+        assertThat(base()).isEqualTo("1");
+        assertThat(laidDown(path, "1", "false", "as", "scratch-plate", "holes", holes, "keep", "true")
+                        .statusCode())
+                .isEqualTo(302);
+        ScratchPlate plate = design().neck().scratchPlate().orElseThrow();
+        assertThat(plate.screws()).hasSize(2);
+        Region line = plate.outline().orElseThrow().region();
+        assertThat(line.maxX() - line.minX()).isCloseTo(135, within(0.01));
+        assertThat(line.contains(plate.screws().get(0))).isTrue();
+        // Every drawn plate can be seen where the body is.
+        assertThat(me.get(here + "/template").body()).contains("class=\"plate\"");
+        assertThat(me.get(here + "/x-ray").body()).contains("class=\"plate\"");
+        assertThat(me.get(here + "/check").body()).contains("The scratch plate lies on the body all round.");
+    }
+
+    @Test
+    void a_plate_that_the_body_has_not_and_holes_that_are_no_numbers_are_refused_in_words() {
+        String path = "M 0 0 L 50 0 L 50 50 L 0 50 Z";
+        assertThat(laidDown(path, "1", "false", "as", "cavity-nowhere", "keep", "true")
+                        .body())
+                .contains("has no such plate");
+        visit("tussock");
+        assertThat(laidDown(path, "1", "false", "as", "scratch-plate", "holes", "1 2 x", "keep", "true")
+                        .body())
+                .contains("import the drawing again");
+        assertThat(base()).isEqualTo("1");
     }
 
     /** Files drawn with a DXF library and with a plotting library, see the readers' own test. */

@@ -36,7 +36,7 @@ class TemplatePagesTest extends TemplateVisit {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(design().template(Feature.parse("neck")).thickness()).hasValue(12.7);
-        assertThat(marram().plan().build().hold(Feature.parse("neck"))).isEqualTo(HoldDown.TAPE_AND_CA);
+        assertThat(current().plan().build().hold(Feature.parse("neck"))).isEqualTo(HoldDown.TAPE_AND_CA);
         assertThat(me.get(here + "/template").body()).contains("a hot bit or a shank that rubs melts its edge");
         assertThat(me.get(here + "/passes?cut=neck").body()).contains("Template 12.7 mm thick");
     }

@@ -15,22 +15,29 @@ public abstract class TemplateVisit extends WithVisitor {
     protected Bodies plans;
 
     protected String here;
+    private String body;
 
     @BeforeEach
     void find() {
-        here = shop.path("marram");
+        visit("marram");
     }
 
-    protected Bodies.Current marram() {
-        return plans.current(shop.bodies().get("marram"));
+    /** Goes to another body of the demo's. */
+    protected void visit(String name) {
+        body = name;
+        here = shop.path(name);
+    }
+
+    protected Bodies.Current current() {
+        return plans.current(shop.bodies().get(body));
     }
 
     protected BodyDesign design() {
-        return marram().plan().build().design();
+        return current().plan().build().design();
     }
 
     protected String base() {
-        return String.valueOf(marram().revision().number());
+        return String.valueOf(current().revision().number());
     }
 
     protected HttpResponse<String> post(String path, String... fields) {

@@ -17,10 +17,12 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** A plate that was drawn, against the body that it lies on and what it hides; one that nobody drew is not judged. */
 record PlateRules(Build build) {
@@ -47,10 +49,10 @@ record PlateRules(Build build) {
         for (Plate plate : plates()) {
             rules.add(onTheBody(plate));
             plate.hidden().forEach((feature, under) -> rules.add(hides(plate, feature, under)));
-            plate.screws().forEach(screw -> {
-                rules.add(inPlate(plate, screw));
-                plate.hidden().forEach((feature, under) -> rules.add(inWood(plate, screw, feature, under)));
-            });
+            plate.screws().stream()
+                    .max(Comparator.comparingDouble(plate.area()::outside))
+                    .ifPresent(screw -> rules.add(inPlate(plate, screw)));
+            nearestScrew(plate).ifPresent(rules::add);
         }
         return rules;
     }
@@ -144,10 +146,28 @@ record PlateRules(Build build) {
                 + plate.said().substring(1);
     }
 
-    private Rule inPlate(Plate plate, Point screw) {
+    /** Of all its screws the one with the least wood beside a void. */
+    private static Optional<Rule> nearestScrew(Plate plate) {
+        Point nearest = null;
+        Map.Entry<Feature, Region> beside = null;
+        for (Point screw : plate.screws()) {
+            for (Map.Entry<Feature, Region> under : plate.hidden().entrySet()) {
+                if (nearest == null
+                        || under.getValue().outside(screw) < beside.getValue().outside(nearest)) {
+                    nearest = screw;
+                    beside = under;
+                }
+            }
+        }
+        return nearest == null
+                ? Optional.empty()
+                : Optional.of(inWood(plate, nearest, beside.getKey(), beside.getValue()));
+    }
+
+    private static Rule inPlate(Plate plate, Point screw) {
         double room = -plate.area().outside(screw);
         return rule("plate-screw-in-plate", plate, screw)
-                .says("A screw of " + lower(plate) + " has plate round it.")
+                .says("Every screw of " + lower(plate) + " has plate round it.")
                 .atLeast(sum("screw to the plate's edge", "screw inside the plate's edge", room), PLATE_ROUND_A_SCREW)
                 .cure("Shift the screw inward.")
                 .fails(() -> finding("plate-screw-at-edge", plate, screw)
@@ -159,10 +179,11 @@ record PlateRules(Build build) {
                 .build();
     }
 
-    private Rule inWood(Plate plate, Point screw, Feature feature, Region under) {
+    private static Rule inWood(Plate plate, Point screw, Feature feature, Region under) {
         double wood = under.outside(screw);
         return rule("plate-screw-in-wood", plate, screw)
-                .says("A screw of " + lower(plate) + " finds wood beside the " + feature.said() + ".")
+                .says("Every screw of " + lower(plate) + " finds wood; the nearest stands beside the " + feature.said()
+                        + ".")
                 .atLeast(sum("screw to the rout", "screw outside the rout's edge", wood), WOOD_ROUND_A_SCREW)
                 .cure("Shift the screw, or leave wood there.")
                 .fails(() -> finding("plate-screw-over-rout", plate, screw)

@@ -1,8 +1,10 @@
 package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
@@ -12,11 +14,13 @@ import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.measure.Refusal;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A body as the maker wants it.
@@ -181,6 +185,26 @@ public record BodyDesign(
         return cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
                 ? neck.scratchPlate().map(ScratchPlate::thickness).orElse(0.0)
                 : cavity.cover().thickness();
+    }
+
+    /** The plates that lie on its faces: the scratch plate, and each control plate by the cavity under it. */
+    public List<Feature> plates() {
+        List<Feature> plates = new ArrayList<>();
+        neck.scratchPlate().ifPresent(p -> plates.add(Feature.of(FeatureKind.SCRATCH_PLATE)));
+        cavities.stream()
+                .filter(c -> c.cover().kind() == Cover.Kind.CONTROL_PLATE)
+                .map(Cavity::feature)
+                .forEach(plates::add);
+        return plates;
+    }
+
+    /** The lines of those plates that somebody drew, as they lie. */
+    public List<Region> plateLines() {
+        return Stream.concat(
+                        neck.scratchPlate().flatMap(ScratchPlate::outline).stream(),
+                        cavities.stream().flatMap(c -> c.cover().outline().stream()))
+                .map(Outline::region)
+                .toList();
     }
 
     /** What comes through a plate that lies on a face, and where it is drawn: pickups of the scratch plate, controls of either kind. */
