@@ -56,6 +56,9 @@ public final class PassDrawing {
                 now = v.when() == Voids.When.NOW ? v.area() : now;
             }
         }
+        if (op.key().is(StepKind.LOCATE) && op.face() == Face.FRONT) {
+            plan.build().design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
+        }
         svg.line("centre", frame.x(body.minY()) - 8, frame.y(0), frame.x(body.maxY()) + 8, frame.y(0));
         marking.ifPresent(m -> {
             if (op.key().is(StepKind.LINE) && op.setting().figure().isEmpty()) {

@@ -107,7 +107,7 @@ class DrawingInController {
             model.addAttribute("perUnit", drawn.millimetresPerUnit().orElse(0));
             model.addAttribute("units", DrawnUnit.ALL);
             model.addAttribute("as", as);
-            model.addAttribute("picks", picks(drawn));
+            model.addAttribute("picks", picks(drawn, as.equals(Feature.OUTLINE.word())));
             return "outline/pick";
         } catch (DrawnFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -116,9 +116,13 @@ class DrawingInController {
         }
     }
 
-    private static List<Pick> picks(DrawnFile drawn) {
+    private static List<Pick> picks(DrawnFile drawn, boolean outline) {
         List<Pick> picks = new ArrayList<>();
-        for (DrawnFile.Shape shape : drawn.shapes().stream().limit(SHOWN).toList()) {
+        List<DrawnFile.Shape> could = drawn.shapes().stream()
+                .filter(s -> outline || !PlateHoles.isInAnother(s, drawn.shapes()))
+                .limit(SHOWN)
+                .toList();
+        for (DrawnFile.Shape shape : could) {
             double[] box = shape.box();
             String path = PathData.write(shape.segments(), 7);
             if (path.length() <= PathData.MOST_CHARACTERS) {
@@ -193,9 +197,7 @@ class DrawingInController {
                     "drawing",
                     laid.plate().isPresent()
                             ? OutlineDrawing.plate(
-                                    DesignKeeping.build(current, file),
-                                    outline,
-                                    PlateHoles.placed(laid.holes(), ways, perUnit(laid.perUnit())))
+                                    DesignKeeping.build(current, file), outline, PlateHoles.placed(laid.holes(), ways))
                             : OutlineDrawing.over(current.plan().build(), outline, fig));
             Region region = outline.region();
             model.addAttribute("across", region.maxX() - region.minX());
@@ -227,10 +229,7 @@ class DrawingInController {
             return;
         }
         boolean there = TracedPlate.put(
-                file.withObject("/design"),
-                laid.plate().get(),
-                outline,
-                PlateHoles.placed(laid.holes(), ways, perUnit(laid.perUnit())));
+                file.withObject("/design"), laid.plate().get(), outline, PlateHoles.placed(laid.holes(), ways));
         if (!there) {
             throw new DrawnFileException(current.name() + " has no such plate: add it to its design first");
         }

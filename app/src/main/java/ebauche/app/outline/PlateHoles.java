@@ -31,14 +31,9 @@ final class PlateHoles {
         List<TracedPlate.Opening> holes = new ArrayList<>();
         for (DrawnFile.Shape shape : all) {
             double[] its = shape.box();
-            boolean within = its[0] > box[0] && its[1] > box[1] && its[2] < box[2] && its[3] < box[3];
-            if (within && holes.size() < MOST) {
-                double across = its[2] - its[0];
-                double along = its[3] - its[1];
+            if (isWithin(its, box) && holes.size() < MOST) {
                 holes.add(new TracedPlate.Opening(
-                        new Point((its[0] + its[2]) / 2, (its[1] + its[3]) / 2),
-                        Math.min(across, along),
-                        Math.max(across, along)));
+                        new Point((its[0] + its[2]) / 2, (its[1] + its[3]) / 2), its[2] - its[0], its[3] - its[1]));
             }
         }
         return holes;
@@ -51,8 +46,8 @@ final class PlateHoles {
                         "%.4f %.4f %.4f %.4f",
                         h.middle().x(),
                         h.middle().y(),
-                        h.least(),
-                        h.most()))
+                        h.across(),
+                        h.along()))
                 .collect(Collectors.joining(";"));
     }
 
@@ -61,7 +56,7 @@ final class PlateHoles {
      *
      * @throws DrawnFileException if the form's text is none of ours
      */
-    static List<TracedPlate.Opening> placed(String written, List<Placing> ways, double perUnit) {
+    static List<TracedPlate.Opening> placed(String written, List<Placing> ways) {
         if (written == null || written.isBlank()) {
             return List.of();
         }
@@ -70,12 +65,29 @@ final class PlateHoles {
                     .map(one -> Arrays.stream(one.strip().split(" ", NUMBERS))
                             .mapToDouble(Double::parseDouble)
                             .toArray())
-                    .map(n -> new TracedPlate.Opening(
-                            ShapePlacing.placed(new Point(n[0], n[1]), ways), n[2] * perUnit, n[NUMBERS - 1] * perUnit))
+                    .map(n -> placed(new Point(n[0], n[1]), n[2], n[NUMBERS - 1], ways))
                     .toList();
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
             throw new DrawnFileException("the plate's openings did not come through whole; import the drawing again");
         }
+    }
+
+    /** A box stays one: drawings are turned by quarters. */
+    private static TracedPlate.Opening placed(Point middle, double across, double along, List<Placing> ways) {
+        Point one = ShapePlacing.placed(middle.plus(-across / 2, -along / 2), ways);
+        Point other = ShapePlacing.placed(middle.plus(across / 2, along / 2), ways);
+        return new TracedPlate.Opening(
+                one.towards(other, 0.5), Math.abs(other.x() - one.x()), Math.abs(other.y() - one.y()));
+    }
+
+    /** Whether a shape lies inside another: an opening, and no plate. */
+    static boolean isInAnother(DrawnFile.Shape shape, List<DrawnFile.Shape> all) {
+        double[] its = shape.box();
+        return all.stream().map(DrawnFile.Shape::box).anyMatch(box -> isWithin(its, box));
+    }
+
+    private static boolean isWithin(double[] its, double[] box) {
+        return its[0] > box[0] && its[1] > box[1] && its[2] < box[2] && its[3] < box[3];
     }
 
     /** Where a plate lies now, or over what it is to lie: its middle goes there. */

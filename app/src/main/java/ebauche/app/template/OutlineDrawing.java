@@ -5,6 +5,7 @@ import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
@@ -58,11 +59,8 @@ public final class OutlineDrawing {
         d.svg.path("wood", d.frame.path(body));
         d.parts(build, body);
         for (TracedPlate.Opening opening : openings) {
-            d.svg.circle(
-                    "plate-hole",
-                    d.frame.x(opening.middle()),
-                    d.frame.y(opening.middle()),
-                    Math.max(2, opening.least() / 2 * d.frame.scale()));
+            Point middle = opening.middle();
+            d.svg.path("plate-hole", d.frame.path(Region.rectangle(middle, opening.across(), opening.along(), 0, 0)));
         }
         return d.svg.done();
     }

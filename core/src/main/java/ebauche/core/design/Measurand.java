@@ -316,10 +316,8 @@ public sealed interface Measurand {
 
         @Override
         public String label() {
-            return "plate's opening for the " + feature.part()
-                    + (along
-                            ? ", middle from the saddle line, to the neck"
-                            : ", middle off the centre line, treble positive");
+            return feature.part() + "'s opening in the plate, "
+                    + (along ? "from the saddle line" : "off the centre line, treble positive");
         }
 
         @Override

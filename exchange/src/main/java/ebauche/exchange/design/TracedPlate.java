@@ -35,16 +35,16 @@ public final class TracedPlate {
      * A closed line inside the plate's.
      *
      * @param middle as it lies on the body
-     * @param least its smaller extent, mm
-     * @param most its larger one
+     * @param across its extent along x, mm
+     * @param along its extent along y
      */
-    public record Opening(Point middle, double least, double most) {
+    public record Opening(Point middle, double across, double along) {
         private boolean isScrew() {
-            return most <= LARGEST_SCREW;
+            return Math.max(across, along) <= LARGEST_SCREW;
         }
 
         private boolean isControl() {
-            return !isScrew() && least <= LARGEST_CONTROL;
+            return !isScrew() && Math.min(across, along) <= LARGEST_CONTROL;
         }
     }
 

@@ -28,8 +28,8 @@ class TracedPlateTest {
     void pickups_go_to_the_openings_nearest_to_them_and_small_holes_are_screws() {
         ObjectNode file = DemoBodies.read("tussock").withoutRecord();
         List<TracedPlate.Opening> openings = List.of(
-                new TracedPlate.Opening(new Point(0.5, 141), 21, 84),
-                new TracedPlate.Opening(new Point(-0.25, 43.2), 21, 84),
+                new TracedPlate.Opening(new Point(0.5, 141), 84, 21),
+                new TracedPlate.Opening(new Point(-0.25, 43.2), 84, 21),
                 new TracedPlate.Opening(new Point(-55, 160), 3.5, 3.5),
                 new TracedPlate.Opening(new Point(70, 160), 4, 4),
                 new TracedPlate.Opening(new Point(70, 20), 300, 300));
@@ -75,7 +75,7 @@ class TracedPlateTest {
                 LINE,
                 List.of(
                         new TracedPlate.Opening(pot.plus(1, -2), 9, 9),
-                        new TracedPlate.Opening(before.pickups().get(0).at().plus(2, 2), 40, 80)));
+                        new TracedPlate.Opening(before.pickups().get(0).at().plus(2, 2), 80, 40)));
         BodyDesign after = read(file);
         assertThat(after.pickups()).isEqualTo(before.pickups());
         assertThat(after.controls().get(after.controls().size() - 1).at().distance(pot.plus(1, -2)))
