@@ -10,6 +10,7 @@ import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
+import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -89,6 +90,7 @@ public final class TestBody {
     public List<TemplateMade> templates = List.of();
     public List<PartHole> holes = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
+    public List<Tab> tabs = List.of();
     public Set<Feature> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
@@ -203,6 +205,7 @@ public final class TestBody {
                 templates,
                 holes,
                 contours,
+                tabs,
                 undecided);
     }
 

@@ -33,6 +33,7 @@ import java.util.stream.Stream;
  * @param cavities for controls and wires, from either face
  * @param holes single holes for inserts and strap buttons
  * @param contours carved parts of front and back
+ * @param tabs wood left outside the outline until everything is located
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  */
 public record BodyDesign(
@@ -51,6 +52,7 @@ public record BodyDesign(
         List<TemplateMade> templates,
         List<PartHole> holes,
         List<Contour> contours,
+        List<Tab> tabs,
         Set<Feature> undecided) {
 
     public BodyDesign {
@@ -76,6 +78,7 @@ public record BodyDesign(
         holes = List.copyOf(holes);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
+        tabs = List.copyOf(tabs);
         undecided = Set.copyOf(undecided);
         for (Contour contour : contours) {
             Refusal.unless(
@@ -109,14 +112,14 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, contours, undecided);
+                templates, holes, contours, tabs, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, contours, undecided);
+                templates, holes, contours, tabs, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -142,6 +145,7 @@ public record BodyDesign(
                 templates,
                 holes,
                 contours,
+                tabs,
                 undecided);
     }
 
@@ -185,6 +189,11 @@ public record BodyDesign(
         return cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
                 ? neck.scratchPlate().map(ScratchPlate::thickness).orElse(0.0)
                 : cavity.cover().thickness();
+    }
+
+    /** The outline with the tabs that stand outside it until everything is located. */
+    public Region withTabs() {
+        return tabs.stream().map(t -> t.region(outline)).reduce(outline.region(), Region::union);
     }
 
     /** The plates that lie on its faces: the scratch plate, and each control plate by the cavity under it. */

@@ -27,6 +27,7 @@ public enum StepKind {
     SAND_TO_LINE("sand-to-line"),
     FINISH("finish"),
     READ_EDGE("read-edge"),
+    TABS_OFF("tabs-off"),
     // On a template.
     FIT("fit"),
     OFF("off"),

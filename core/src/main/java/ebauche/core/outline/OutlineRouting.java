@@ -71,7 +71,7 @@ public final class OutlineRouting {
 
     public OutlineRouting(Build build) {
         this.build = build;
-        this.body = build.drawn().outline().region();
+        this.body = build.drawn().withTabs();
         this.waste = build.design().blank().plan().minus(body);
         this.thick = build.thicknessNow();
         this.onTable = build.shop().practice().edge() == Practice.EdgeSchool.TABLE;

@@ -56,7 +56,7 @@ final class OutlineSanding {
     }
 
     static Operation step(Build build) {
-        Region body = build.drawn().outline().region();
+        Region body = build.drawn().withTabs();
         Region waste = build.design().blank().plan().minus(body);
         String inside =
                 drum(build).map(d -> d.name() + " in the inside curves, ").orElse("");

@@ -4,7 +4,9 @@ import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.geometry.Segment;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -49,7 +51,7 @@ public final class OutlineStation implements Station {
                 Feature.OUTLINE,
                 "outline",
                 Face.FRONT,
-                build.drawn().outline().region(),
+                build.drawn().withTabs(),
                 true,
                 Datum.OUTLINE_ROUTED,
                 Optional.of(routing.cut()),
@@ -58,12 +60,30 @@ public final class OutlineStation implements Station {
 
     @Override
     public List<TemplateLine> templates(Build build) {
-        return List.of(new TemplateLine(
-                Feature.OUTLINE,
-                "outline",
-                Face.FRONT,
-                List.of(build.drawn().outline().segments()),
-                Optional.empty()));
+        return List.of(new TemplateLine(Feature.OUTLINE, "outline", Face.FRONT, lines(build), Optional.empty()));
+    }
+
+    /** The template's own line, and each tab as a piece beside it. */
+    private static List<List<Segment>> lines(Build build) {
+        List<List<Segment>> lines = new ArrayList<>();
+        lines.add(build.drawn().outline().segments());
+        build.drawn()
+                .tabs()
+                .forEach(t -> t.region(build.drawn().outline()).forEachRing(ring -> lines.add(closed(ring))));
+        return lines;
+    }
+
+    private static List<Segment> closed(double[] ring) {
+        List<Segment> pieces = new ArrayList<>();
+        for (int i = 0; i < ring.length; i += 2) {
+            int next = (i + 2) % ring.length;
+            Point from = new Point(ring[i], ring[i + 1]);
+            Point to = new Point(ring[next], ring[next + 1]);
+            if (from.distance(to) > 0) {
+                pieces.add(new Segment.Line(from, to));
+            }
+        }
+        return pieces;
     }
 
     private static boolean sandsToLine(Build build) {
@@ -72,11 +92,11 @@ public final class OutlineStation implements Station {
 
     @Override
     public List<Rule> rules(Build build) {
-        return Sawing.allowance(build)
+        List<Rule> rules = new ArrayList<>(Tabs.rules(build));
+        Sawing.allowance(build)
                 .filter(wanted -> !sandsToLine(build))
-                .map(wanted -> sawnOutside(build, wanted))
-                .stream()
-                .toList();
+                .ifPresent(wanted -> rules.add(sawnOutside(build, wanted)));
+        return rules;
     }
 
     private static Rule sawnOutside(Build build, Reckoning wanted) {
@@ -106,7 +126,7 @@ public final class OutlineStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
-        Region body = build.drawn().outline().region();
+        Region body = build.drawn().withTabs();
         Region blank = build.design().blank().plan();
         List<Operation> steps = new ArrayList<>(marking(build, body));
         steps.add(sawn(build, body, blank));
@@ -116,6 +136,7 @@ public final class OutlineStation implements Station {
         } else {
             steps.addAll(new OutlineRouting(build).operations());
         }
+        Tabs.off(build).ifPresent(steps::add);
         return steps;
     }
 

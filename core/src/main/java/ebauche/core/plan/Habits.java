@@ -53,7 +53,7 @@ final class Habits {
     /** The stations' steps with those of the shop's habits, and without those that it does not keep. */
     static List<Operation> kept(Build build, List<Operation> steps) {
         Habits habits = new Habits(build);
-        return habits.withoutIdle(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps))));
+        return habits.withoutIdle(habits.tabs(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps)))));
     }
 
     /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
@@ -116,6 +116,31 @@ final class Habits {
                 || step.feature().is(FeatureKind.JACK)
                 || step.feature().is(FeatureKind.HOLE)
                 || step.key().equals(FinishedFaces.finish(Face.FRONT));
+    }
+
+    /** Whatever is marked out or lies under a template is located while the tabs stand; sanding waits until they are off. */
+    private List<Operation> tabs(List<Operation> steps) {
+        Optional<Operation> off =
+                steps.stream().filter(s -> s.key().is(StepKind.TABS_OFF)).findFirst();
+        if (off.isEmpty()) {
+            return steps;
+        }
+        List<Condition> standing = off.get().changes().stream()
+                .map(c -> c.solid().plan())
+                .flatMap(p -> p.parts().stream())
+                .<Condition>map(p -> new Condition.Wood(
+                        p, build.faces().frontFinished(), build.faces().backFinished()))
+                .toList();
+        List<Condition> gone = off.get().gives();
+        return steps.stream()
+                .map(s -> isLocated(s) ? s.needing(standing) : s.work() == Work.SANDING ? s.needing(gone) : s)
+                .toList();
+    }
+
+    private static boolean isLocated(Operation step) {
+        boolean marks = !step.places().isEmpty() && step.work() != Work.OUTLINE && step.work() != Work.CONTOUR;
+        boolean template = step.key().is(StepKind.FIT) && !step.feature().equals(Feature.OUTLINE);
+        return marks || template || step.key().is(StepKind.BRIDGE) || step.key().is(StepKind.LOCATE);
     }
 
     private List<Operation> withoutIdle(List<Operation> steps) {

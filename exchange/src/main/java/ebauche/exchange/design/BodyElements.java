@@ -6,11 +6,13 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
 import ebauche.core.stock.Profile;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
@@ -131,7 +133,24 @@ final class BodyElements {
             .fields(TEMPLATE_OF, TEMPLATE_THICKNESS, MATERIAL, HOLD)
             .build();
 
+    private static final Field<String> TAB_ID = Field.id();
+    private static final Field<Point> TAB_AT = Field.point("at", "x", "y");
+    private static final Field<Double> TAB_WIDTH = Field.length("width", "wide along the edge");
+    private static final Field<Double> TAB_REACH = Field.length("reach", "stands out by");
+
+    static final Element TABS = Element.of("tabs", "Tab or flat")
+            .many()
+            .described("wood left outside the outline until everything is located from it")
+            .fields(TAB_ID, TAB_AT, TAB_WIDTH, TAB_REACH)
+            .begins("tab", "tab or flat on the edge", """
+                    {"id": "tail", "at": {"x": "0 mm", "y": "-150 mm"}, "width": "60 mm", "reach": "8 mm"}""")
+            .build();
+
     private BodyElements() {}
+
+    static Tab tab(JsonPlace spot) {
+        return new Tab(TAB_ID.of(spot), TAB_AT.of(spot), TAB_WIDTH.of(spot), TAB_REACH.of(spot));
+    }
 
     static TemplateMade template(JsonPlace spot) {
         return new TemplateMade(TEMPLATE_OF.of(spot), TEMPLATE_THICKNESS.of(spot), MATERIAL.of(spot), HOLD.of(spot));

@@ -43,6 +43,7 @@ public final class DesignCatalogue {
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,
+            BodyElements.TABS,
             BodyElements.TEMPLATES);
 
     private DesignCatalogue() {}

@@ -3,6 +3,7 @@ package ebauche.exchange.design;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Tab;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
@@ -42,6 +43,7 @@ public final class DesignReader {
                         t -> t.feature().word()),
                 distinct(spot, "holes", CavityElements::hole, PartHole::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
+                distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 BodyElements.UNDECIDED.of(spot));
     }
 

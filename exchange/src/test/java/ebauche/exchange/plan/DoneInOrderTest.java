@@ -64,7 +64,7 @@ class DoneInOrderTest {
             builds.add(Arguments.of(body, Read.MOST, When.BEFORE));
             builds.add(Arguments.of(body, Read.RANDOM, When.EITHER));
         }
-        for (String body : List.of("bass", "seven", "left-sedge", "other-schools")) {
+        for (String body : List.of("bass", "seven", "plated", "left-sedge", "other-schools")) {
             builds.add(Arguments.of(body, Read.RANDOM, When.EITHER));
         }
         return builds.stream();
