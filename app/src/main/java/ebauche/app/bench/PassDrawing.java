@@ -45,7 +45,7 @@ public final class PassDrawing {
         svg.hatch("hatch-back", "hatch-line", 6, -45);
         svg.hatch("hatch-now", "hatch-now-line", 5, 45);
         svg.close();
-        svg.path("body-wood", frame.path(body));
+        svg.path("body-wood", frame.path(plan.edgeBefore(step)));
         Region now = Region.EMPTY;
         for (Voids.Hollow v : Voids.of(plan, step, op.face())) {
             if (v.when() != Voids.When.LATER) {

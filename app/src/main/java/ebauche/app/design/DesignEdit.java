@@ -34,14 +34,53 @@ public final class DesignEdit {
     static ObjectNode apply(ObjectNode design, Map<String, String> typed, LengthUnit bare) {
         ObjectNode out = design.deepCopy();
         for (DesignCatalogue.Section section : DesignCatalogue.sections(design)) {
+            begun(out, section, typed);
             for (Field.Input field : section.fields()) {
                 String text = typed.get(field.path());
                 if (text != null) {
                     put(out, field, text.strip(), bare);
                 }
             }
+            emptied(out, section);
         }
         return out;
+    }
+
+    /** What may be left out whole is there once something of it is typed. */
+    private static void begun(ObjectNode design, DesignCatalogue.Section section, Map<String, String> typed) {
+        for (Field.Input field : section.fields()) {
+            boolean typedNow = field.kind() != Field.Kind.CHOICE
+                    && !typed.getOrDefault(field.path(), "").isBlank();
+            String whole = JsonPaths.parentPath(field.path());
+            if (field.ofAPart()
+                    && typedNow
+                    && JsonPaths.find(design, whole).isMissingNode()
+                    && JsonPaths.parent(design, whole) instanceof ObjectNode holder) {
+                ObjectNode begun = holder.putObject(JsonPaths.key(whole));
+                section.fields().stream()
+                        .filter(f -> f.kind() == Field.Kind.CHOICE
+                                && JsonPaths.parentPath(f.path()).equals(whole))
+                        .forEach(f -> begun.put(
+                                JsonPaths.key(f.path()), f.options().get(0).word()));
+            }
+        }
+    }
+
+    /** What may be left out whole, and of which nothing is said any more but a choice, is left out. */
+    private static void emptied(ObjectNode design, DesignCatalogue.Section section) {
+        Map<String, Boolean> said = new LinkedHashMap<>();
+        for (Field.Input field : section.fields()) {
+            if (field.ofAPart()) {
+                boolean there = field.kind() != Field.Kind.CHOICE
+                        && !JsonPaths.find(design, field.path()).isMissingNode();
+                said.merge(JsonPaths.parentPath(field.path()), there, Boolean::logicalOr);
+            }
+        }
+        said.forEach((whole, there) -> {
+            if (!there && !JsonPaths.find(design, whole).isMissingNode()) {
+                JsonPaths.remove(design, whole);
+            }
+        });
     }
 
     private static void put(ObjectNode design, Field.Input field, String text, LengthUnit bare) {

@@ -149,7 +149,7 @@ public final class BoardDrawing {
             svg.path("body-wood", frame.path(plan.build().design().blank().plan()));
             svg.path("outline-later", frame.path(body));
         } else {
-            svg.path(glued() ? "body-wood" : "outline-later", frame.path(body));
+            svg.path(glued() ? "body-wood" : "outline-later", frame.path(plan.edgeBefore(step)));
         }
         seams();
         Carves.draw(svg, frame, plan, step);

@@ -66,6 +66,9 @@ public final class OutlineDrawing {
     }
 
     private void parts(Build build, Region body) {
+        build.drawn()
+                .tabs()
+                .forEach(t -> svg.path("part", frame.path(t.region(build.drawn().outline()))));
         svg.path("part", frame.path(build.design().neck().pocket()));
         for (Pickup p : build.design().pickups()) {
             svg.path("part", frame.path(p.footprint()));

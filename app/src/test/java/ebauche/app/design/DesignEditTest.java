@@ -329,4 +329,30 @@ class DesignEditTest {
         assertThat(Length.parse(JsonPaths.text(moved, place + ".y")).millimetres())
                 .isCloseTo(Length.parse(JsonPaths.text(design, place + ".y")).millimetres(), within(1e-6));
     }
+
+    /** What may be left out whole comes with the first of it that is typed, in the unit that is chosen, and goes with the last. */
+    @Test
+    void a_plates_outline_is_typed_in_and_taken_out_again() {
+        ObjectNode design = DemoBodies.read("tussock").design().deepCopy();
+        ObjectNode without = DesignEdit.apply(
+                design,
+                Map.of("neck.scratchPlate.outline.unit", "in", "neck.scratchPlate.outline.path", " "),
+                LengthUnit.INCH);
+        assertThat(without.at("/neck/scratchPlate").has("outline")).isFalse();
+        assertThat(without.at("/neck/scratchPlate").has("screws")).isTrue();
+        ObjectNode again = DesignEdit.apply(
+                without,
+                Map.of("neck.scratchPlate.outline.unit", "in", "neck.scratchPlate.outline.path", "M 0 1 L 1 1 L 1 2 Z"),
+                LengthUnit.INCH);
+        assertThat(again.at("/neck/scratchPlate/outline").toString())
+                .isEqualTo("{\"unit\":\"in\",\"path\":\"M 0 1 L 1 1 L 1 2 Z\"}");
+        // A form sent as it stands, with nothing typed where nothing was, begins nothing.
+        assertThat(DesignEdit.apply(
+                                without,
+                                Map.of("neck.scratchPlate.outline.unit", "mm", "neck.scratchPlate.outline.path", ""),
+                                LengthUnit.INCH)
+                        .at("/neck/scratchPlate")
+                        .has("outline"))
+                .isFalse();
+    }
 }

@@ -1,6 +1,8 @@
 package ebauche.core.plan;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
@@ -9,6 +11,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.order.Link;
 import ebauche.core.stock.WoodLeft;
 import java.util.LinkedHashMap;
@@ -113,6 +116,15 @@ public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> ru
     /** The step that an address or a form names. */
     public Optional<PlanStep> step(String written) {
         return schedule.step(written);
+    }
+
+    /** The body's plan before a step once it is sawn: with its tabs as long as they stand. */
+    public Region edgeBefore(int step) {
+        boolean standing = step(StepKey.of(Feature.OUTLINE, StepKind.TABS_OFF))
+                .filter(off -> step <= indexOf(off))
+                .isPresent();
+        Region body = build().design().outline().region();
+        return standing ? body.union(build().drawn().withTabs()) : body;
     }
 
     public int indexOf(PlanStep step) {

@@ -81,7 +81,7 @@ public final class DesignCatalogue {
 
     private static Field.Input choosing(Field.Input input, List<Field.Option> timbers) {
         return input.kind() == Field.Kind.CHOICE && input.options().isEmpty()
-                ? new Field.Input(input.path(), input.label(), input.kind(), timbers, input.measured())
+                ? new Field.Input(input.path(), input.label(), input.kind(), timbers, input.measured(), input.ofAPart())
                 : input;
     }
 

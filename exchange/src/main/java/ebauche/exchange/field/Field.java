@@ -55,11 +55,21 @@ public final class Field<T> {
      * @param path its place, from the element or from the design
      * @param options what can be chosen, the usual one first
      * @param measured what a reading at the bench replaces it with
+     * @param ofAPart whether it says a part of something that may be left out whole, such as x of a place
      */
-    public record Input(String path, String label, Kind kind, List<Option> options, Optional<Dimension> measured) {
+    public record Input(
+            String path, String label, Kind kind, List<Option> options, Optional<Dimension> measured, boolean ofAPart) {
+        public Input(String path, String label, Kind kind, List<Option> options, Optional<Dimension> measured) {
+            this(path, label, kind, options, measured, false);
+        }
+
+        private Input partly() {
+            return new Input(path, label, kind, options, measured, path.contains("."));
+        }
+
         /** The same under an element's place. */
         public Input under(String element) {
-            return element.isEmpty() ? this : new Input(element + "." + path, label, kind, options, measured);
+            return element.isEmpty() ? this : new Input(element + "." + path, label, kind, options, measured, ofAPart);
         }
     }
 
@@ -359,7 +369,11 @@ public final class Field<T> {
 
     /** May be left out; what that means its reader says. */
     public Field<T> ifAny() {
-        return new Field<>(key, reader, usual, false, with, inputs, schema, writer);
+        return new Field<>(key, reader, usual, false, with, partly(), schema, writer);
+    }
+
+    private List<Input> partly() {
+        return inputs.stream().map(Input::partly).toList();
     }
 
     public Field<Optional<T>> orNone() {
@@ -369,7 +383,7 @@ public final class Field<T> {
                 Optional.empty(),
                 false,
                 with,
-                inputs,
+                partly(),
                 schema,
                 value -> value.map(writer).orElseThrow());
     }
