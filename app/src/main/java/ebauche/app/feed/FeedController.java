@@ -148,6 +148,7 @@ class FeedController {
                 .orElse(new Steadying("", List.of()));
         ReliefCuts relief = FeedMapping.relief(build, map);
         model.addAttribute("relief", relief);
+        model.addAttribute("brittle", build.design().blank().isBrittle());
         boolean sands = asked.school() == EdgeSchool.SAND_TO_LINE;
         List<FeedPlan.Bite> bites = sands ? List.of() : feed.bites(asked.worked());
         String here = current.here();

@@ -169,6 +169,13 @@ public final class FeedDrawing {
         for (ReliefCuts.Cut cut : relief.cuts()) {
             line("relief", cut.from(), cut.to());
         }
+        for (ReliefCuts.Hole hole : relief.holes()) {
+            svg.circle(
+                    "relief",
+                    frame.x(hole.at()),
+                    frame.y(hole.at()),
+                    hole.drill().diameter() / 2 * frame.scale());
+        }
     }
 
     private void tip(FeedPlan.Tip tip) {

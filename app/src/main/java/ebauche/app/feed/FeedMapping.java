@@ -69,7 +69,10 @@ class FeedMapping {
     }
 
     static FeedPlan feed(Build build, OptionalDouble grain) {
-        return FeedPlan.of(build.drawn().outline(), grains(build.design().blank(), grain));
+        return FeedPlan.of(
+                build.drawn().outline(),
+                grains(build.design().blank(), grain),
+                build.design().blank().isBrittle());
     }
 
     private static List<Grain> grains(Blank blank, OptionalDouble grain) {
@@ -147,6 +150,7 @@ class FeedMapping {
                 build.drawn().outline().region(),
                 build.design().blank().plan(),
                 build.shop().practice().sawAllowance(),
-                turns);
+                turns,
+                build.shop().crib().drills());
     }
 }

@@ -4,6 +4,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
+import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Species;
 import java.util.List;
 import java.util.Optional;
@@ -50,6 +51,16 @@ public record Blank(
 
     public Species species() {
         return core.species();
+    }
+
+    /** What a router takes it for: a cut through the core meets the core. */
+    public Hardness cutAs() {
+        return species().cutAs();
+    }
+
+    /** Whether any of its layers chips. */
+    public boolean isBrittle() {
+        return layers().stream().anyMatch(l -> l.species().brittle());
     }
 
     /** Its layers, the core first. */

@@ -34,6 +34,9 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
 
     private static final double SHORT = 30;
 
+    /** The same in a timber that chips: assumed, half as much again. */
+    private static final double SHORT_BRITTLE = 45;
+
     /** Neighbouring edges in the order of the feed. */
     public record Run(List<Edge> edges) {
         public Run {
@@ -68,6 +71,11 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
 
     /** Plans an outline; see {@link FeedMap#of} for the layers. */
     public static FeedPlan of(Outline outline, List<Grain> layers) {
+        return of(outline, layers, false);
+    }
+
+    /** The same, of a timber that may chip. */
+    public static FeedPlan of(Outline outline, List<Grain> layers, boolean brittle) {
         FeedMap front = FeedMap.of(outline, layers, Face.FRONT);
         FeedMap back = FeedMap.of(outline, layers, Face.BACK);
         Point middle = outline.region().centroid();
@@ -89,7 +97,11 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
         bites.addAll(bites(Face.FRONT, runs(front.edges(), e -> !e.band().against()), middle));
         bites.addAll(bites(Face.BACK, runs(back.edges(), backTakes::contains), middle));
         return new FeedPlan(
-                front, back, bites, runs(front.edges(), neither::contains), tips(outline.region(), front, layers));
+                front,
+                back,
+                bites,
+                runs(front.edges(), neither::contains),
+                tips(outline.region(), front, layers, brittle ? SHORT_BRITTLE : SHORT));
     }
 
     /** The map with a face towards the router. */
@@ -168,11 +180,11 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
                 .orElseThrow();
     }
 
-    private static List<Tip> tips(Region wood, FeedMap map, List<Grain> layers) {
+    private static List<Tip> tips(Region wood, FeedMap map, List<Grain> layers, double least) {
         Map<Edge, Double> fibres = new HashMap<>();
         map.edges().forEach(e -> fibres.put(e, fibre(wood, e, layers)));
         List<Tip> tips = new ArrayList<>();
-        for (Run run : runs(map.edges(), e -> fibres.get(e) < SHORT)) {
+        for (Run run : runs(map.edges(), e -> fibres.get(e) < least)) {
             Edge worst = run.edges().stream()
                     .min(Comparator.comparingDouble(fibres::get))
                     .orElseThrow();

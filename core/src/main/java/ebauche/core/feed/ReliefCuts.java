@@ -1,10 +1,13 @@
 package ebauche.core.feed;
 
+import ebauche.core.crib.Drill;
 import ebauche.core.feed.FeedMap.Edge;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Where a saw's blade cannot follow the line, and straight cuts to make first, so that the waste falls off in pieces.
@@ -15,8 +18,9 @@ import java.util.List;
  *
  * @param tight stretches that the blade cannot turn in
  * @param cuts from the blank's edge to short of the saw's line
+ * @param holes to drill instead, each in a tight inside turn and against the saw's line: what a drill clears does not chip
  */
-public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
+public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts, List<Hole> holes) {
     /** Between cuts, along the line, mm: common practice. */
     private static final double APART = 15;
 
@@ -29,15 +33,25 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
     /** Edges beside a sharp corner: one on each side. */
     private static final int CORNER = 2;
 
+    /** A smaller hole clears no corner, mm: common practice. */
+    private static final double LEAST_HOLE = 8;
+
+    /** So much of the allowance a hole may take, mm. */
+    private static final double TOUCHES = 0.5;
+
     private static final double STEP = 2;
     private static final double FARTHEST = 1500;
 
     /** One straight cut. */
     public record Cut(Point from, Point to) {}
 
+    /** One hole, with a drill of the crib. */
+    public record Hole(Point at, Drill drill) {}
+
     public ReliefCuts {
         tight = List.copyOf(tight);
         cuts = List.copyOf(cuts);
+        holes = List.copyOf(holes);
     }
 
     /**
@@ -46,8 +60,10 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
      * @param map of the outline, any face up
      * @param allowance the saw leaves, mm
      * @param turns smallest radius that the blade follows, mm
+     * @param drills of the crib
      */
-    public static ReliefCuts of(FeedMap map, Region body, Region blank, double allowance, double turns) {
+    public static ReliefCuts of(
+            FeedMap map, Region body, Region blank, double allowance, double turns, List<Drill> drills) {
         Region kept = body.grown(allowance);
         List<FeedPlan.Run> tight = FeedPlan.runs(map.edges(), e -> radius(e, allowance) < turns).stream()
                 .filter(run -> !isOutwardCorner(run))
@@ -69,7 +85,33 @@ public record ReliefCuts(List<FeedPlan.Run> tight, List<Cut> cuts) {
                 }
             }
         }
-        return new ReliefCuts(tight, cuts);
+        List<Hole> holes = tight.stream()
+                .flatMap(run -> hole(run, kept, blank, allowance, drills).stream())
+                .toList();
+        return new ReliefCuts(tight, cuts, holes);
+    }
+
+    /** The drills of its holes, each once. */
+    public List<String> drills() {
+        return holes.stream().map(h -> h.drill().name()).distinct().toList();
+    }
+
+    /** The largest drill that lies in a tight inside turn without touching what stays; none that is too small to be of use. */
+    private static Optional<Hole> hole(
+            FeedPlan.Run run, Region kept, Region blank, double allowance, List<Drill> drills) {
+        Optional<Edge> tightest = run.edges().stream()
+                .filter(e -> e.bend() < 0)
+                .min(Comparator.comparingDouble(e -> radius(e, allowance)));
+        return tightest.flatMap(e -> drills.stream()
+                .filter(d -> d.kind() != Drill.Kind.LONG && d.diameter() >= LEAST_HOLE)
+                .sorted(Comparator.comparingDouble(Drill::diameter).reversed())
+                .map(d -> new Hole(e.outside(allowance + d.diameter() / 2), d))
+                .filter(h -> blank.contains(h.at()) && clear(h, kept))
+                .findFirst());
+    }
+
+    private static boolean clear(Hole hole, Region kept) {
+        return kept.outside(hole.at()) >= hole.drill().diameter() / 2 - TOUCHES;
     }
 
     /** A corner that stands out is no curve: the saw runs past it and comes back from the other side. */

@@ -30,6 +30,9 @@ public record Caution(String name, String words) {
     public static final Caution TABLE = new Caution(
             "table",
             "Starting pin or guard in place, hands well clear of the bit, and never trap the work between bit and fence.");
+    public static final Caution BRITTLE = new Caution(
+            "brittle",
+            "This timber chips: a sharp bit, light bites, a backer where the bit comes out. Drill tight corners before the router comes; leave end grain and horns to the drum.");
     public static final Caution BIT_SPEED =
             new Caution("bit-speed", "Large bit: turn the speed down, and take light bites.");
     public static final Caution DRILL = new Caution(

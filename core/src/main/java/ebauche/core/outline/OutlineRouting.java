@@ -92,7 +92,7 @@ public final class OutlineRouting {
                         Math.max(LEAST_ENGAGED, build.shop().practice().sawAllowance())),
                 0,
                 build.templateThickness(Feature.OUTLINE),
-                build.design().blank().species().hardness(),
+                build.design().blank().cutAs(),
                 build.shop().limits().edgePass());
         return onTable ? cut : cut.flip();
     }

@@ -8,6 +8,7 @@ import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.job.FinishedFaces;
+import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -53,7 +54,8 @@ final class Habits {
     /** The stations' steps with those of the shop's habits, and without those that it does not keep. */
     static List<Operation> kept(Build build, List<Operation> steps) {
         Habits habits = new Habits(build);
-        return habits.withoutIdle(habits.tabs(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps)))));
+        return habits.withoutIdle(
+                habits.brittle(habits.tabs(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps))))));
     }
 
     /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
@@ -116,6 +118,15 @@ final class Habits {
                 || step.feature().is(FeatureKind.JACK)
                 || step.feature().is(FeatureKind.HOLE)
                 || step.key().equals(FinishedFaces.finish(Face.FRONT));
+    }
+
+    /** Where a layer of the blank chips, whatever is routed says so. */
+    private List<Operation> brittle(List<Operation> steps) {
+        return build.design().blank().isBrittle()
+                ? steps.stream()
+                        .map(s -> s.setting() instanceof Setting.Routed ? s.minding(List.of(Caution.BRITTLE)) : s)
+                        .toList()
+                : steps;
     }
 
     /** Whatever is marked out or lies under a template is located while the tabs stand; sanding waits until they are off. */

@@ -61,11 +61,11 @@ public final class Ledger {
 
     public Bite bite() {
         Species species = build.design().blank().species();
-        Bite core = Bite.of(school(), species.hardness());
+        Bite core = Bite.of(school(), species.cutAs());
         return build.design()
                 .blank()
                 .top()
-                .map(t -> Bite.of(school(), t.species().hardness()))
+                .map(t -> Bite.of(school(), t.species().cutAs()))
                 .filter(b -> b.most() < core.most())
                 .orElse(core);
     }

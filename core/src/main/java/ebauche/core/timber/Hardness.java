@@ -21,6 +21,11 @@ public enum Hardness {
         return words;
     }
 
+    /** The next harder class; the hardest stays. */
+    Hardness harder() {
+        return this == SOFT ? MEDIUM : HARD;
+    }
+
     /** The class of a side hardness (ball pressed in to its half, newtons). */
     static Hardness of(double newtons) {
         return newtons >= HARD_FROM ? HARD : newtons >= MEDIUM_FROM ? MEDIUM : SOFT;

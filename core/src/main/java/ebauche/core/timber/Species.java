@@ -16,9 +16,17 @@ import java.util.regex.Pattern;
  * @param radial the same across the rings
  * @param sideHardness newtons to press a ball of 11.28 mm in to its half
  * @param dust what its dust and splinters do, empty if nothing beyond the usual is known here
+ * @param brittle whether it chips rather than bends, as heat-treated wood does
  */
 public record Species(
-        String key, String name, Fact density, Fact tangential, Fact radial, Fact sideHardness, String dust) {
+        String key,
+        String name,
+        Fact density,
+        Fact tangential,
+        Fact radial,
+        Fact sideHardness,
+        String dust,
+        boolean brittle) {
     private static final Pattern KEY = Pattern.compile("[a-z0-9-]{1,40}");
 
     /** Moisture at which densities are given, per cent. */
@@ -35,6 +43,11 @@ public record Species(
 
     public Hardness hardness() {
         return Hardness.of(sideHardness.value());
+    }
+
+    /** What a router takes it for: what chips is cut in bites of the next harder class, common practice. */
+    public Hardness cutAs() {
+        return brittle ? hardness().harder() : hardness();
     }
 
     /**

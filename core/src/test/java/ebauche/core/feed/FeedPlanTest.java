@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import ebauche.core.TestTimber;
 import ebauche.core.crib.Aid;
+import ebauche.core.crib.Drill;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
@@ -14,6 +15,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
 import java.util.ArrayList;
@@ -219,7 +221,8 @@ class FeedPlanTest {
     void relief_cuts_stand_where_the_blade_cannot_turn_and_stay_in_the_waste(double turns) {
         FeedMap map = FeedMap.of(FINGERED, List.of(Grain.even(0)), Face.FRONT);
         Region blank = Region.rectangle(new Point(40, 0), 340, 340, 0, 0);
-        ReliefCuts relief = ReliefCuts.of(map, FINGERED.region(), blank, 3, turns);
+        ReliefCuts relief = ReliefCuts.of(
+                map, FINGERED.region(), blank, 3, turns, List.of(drill(10), drill(14), drill(25), drill(5)));
         if (turns < 9) {
             assertThat(relief.tight()).isEmpty();
             assertThat(relief.cuts()).isEmpty();
@@ -229,6 +232,11 @@ class FeedPlanTest {
         assertThat(relief.tight()).hasSize(3);
         assertThat(relief.cuts()).hasSizeGreaterThanOrEqualTo(3);
         Region kept = FINGERED.region().grown(3);
+        // Inside corners of 12, sawn 3 outside, take a drill of up to 18: the 14; the finger's outward end none.
+        assertThat(relief.holes()).hasSize(2).allSatisfy(h -> {
+            assertThat(h.drill().diameter()).isEqualTo(14);
+            assertThat(kept.outside(h.at())).isBetween(6.5, 8.5);
+        });
         List<Point> starts = new ArrayList<>();
         for (ReliefCuts.Cut cut : relief.cuts()) {
             for (double t = 0; t <= 1; t += 0.05) {
@@ -239,5 +247,23 @@ class FeedPlanTest {
             starts.add(cut.from());
         }
         assertThat(starts).doesNotHaveDuplicates();
+    }
+
+    private static Drill drill(double diameter) {
+        return new Drill("Forstner " + diameter, Drill.Kind.FORSTNER, diameter, 2, 60);
+    }
+
+    /** A timber that chips leaves more of its horns to the drum, and is cut in the bites of the next harder: common practice. */
+    @Test
+    void a_brittle_timber_is_held_shorter_and_cut_lighter() {
+        assertThat(FeedPlan.of(FINGERED, List.of(Grain.even(35)), true).tips().stream()
+                        .mapToDouble(t -> t.run().length())
+                        .sum())
+                .isGreaterThanOrEqualTo(FeedPlan.of(FINGERED, List.of(Grain.even(35)), false).tips().stream()
+                        .mapToDouble(t -> t.run().length())
+                        .sum());
+        assertThat(TestTimber.HEAT_TREATED_ASH.hardness()).isEqualTo(Hardness.MEDIUM);
+        assertThat(TestTimber.HEAT_TREATED_ASH.cutAs()).isEqualTo(Hardness.HARD);
+        assertThat(TestTimber.ALDER.cutAs()).isEqualTo(TestTimber.ALDER.hardness());
     }
 }

@@ -4,6 +4,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.timber.Species;
 import ebauche.exchange.json.JsonPlace;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -11,6 +12,8 @@ import tools.jackson.databind.node.ObjectNode;
 public final class OwnTimbers {
     static final int MOST = 60;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private static final Map<String, Boolean> YES_OR_NO = Map.of("yes", true, "no", false);
 
     private OwnTimbers() {}
 
@@ -22,7 +25,8 @@ public final class OwnTimbers {
                 sourced(spot, "tangential", "movementFrom"),
                 sourced(spot, "radial", "movementFrom"),
                 sourced(spot, "hardness", "hardnessFrom"),
-                spot.text("dust", 400, ""));
+                spot.text("dust", 400, ""),
+                spot.has("brittle") && spot.word("brittle", YES_OR_NO));
     }
 
     private static Fact sourced(JsonPlace spot, String value, String from) {
@@ -31,7 +35,7 @@ public final class OwnTimbers {
 
     /** Writes a timber of the shop's own, so that a build file that uses it can be read anywhere. */
     public static ObjectNode write(Species s) {
-        return JSON.objectNode()
+        ObjectNode timber = JSON.objectNode()
                 .put("key", s.key())
                 .put("name", s.name())
                 .put("density", s.density().value())
@@ -42,6 +46,7 @@ public final class OwnTimbers {
                 .put("hardness", s.sideHardness().value())
                 .put("hardnessFrom", s.sideHardness().origin())
                 .put("dust", s.dust());
+        return s.brittle() ? timber.put("brittle", "yes") : timber;
     }
 
     /** What a list of the shop's own timbers means. */

@@ -9,6 +9,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 
 /**
  * The table of timbers, {@code timbers.csv}: one readable file, each value with its source beside it. A shop adds to it
@@ -27,7 +28,8 @@ public final class TimberFile {
             "hardness",
             "hardness from",
             "dust",
-            "dust from");
+            "dust from",
+            "brittle");
 
     private static final int MOST_TIMBERS = 500;
 
@@ -58,7 +60,8 @@ public final class TimberFile {
 
     /** Reads a table of timbers; a bad row is named, the good ones stand beside it. */
     public static CsvTable.Read<Species> read(String csv) {
-        return CsvTable.read(csv, COLUMNS.subList(0, 9), COLUMNS.subList(9, 11), MOST_TIMBERS, TimberFile::species);
+        return CsvTable.read(
+                csv, COLUMNS.subList(0, 9), COLUMNS.subList(9, COLUMNS.size()), MOST_TIMBERS, TimberFile::species);
     }
 
     private static Species species(CsvTable.Row row) {
@@ -69,7 +72,14 @@ public final class TimberFile {
                 sourced(row, "tangential", "movement from"),
                 sourced(row, "radial", "movement from"),
                 sourced(row, "hardness", "hardness from"),
-                row.text("dust"));
+                row.text("dust"),
+                brittle(row.text("brittle")));
+    }
+
+    private static boolean brittle(String said) {
+        Refusal.unless(
+                Set.of("", "yes", "no").contains(said), "brittle", "is “" + said + "”: say yes, or leave it empty");
+        return said.equals("yes");
     }
 
     private static Fact sourced(CsvTable.Row row, String value, String from) {

@@ -125,16 +125,42 @@ class TimberFileOutsideTest {
     @Test
     void a_shops_own_timber_takes_its_place_and_a_bad_row_is_named() {
         CsvTable.Read<Species> read = read(
-                "pear,pear,710,scale,0.0040,0.0020,bench,7400,bench,,",
-                "lead,lead,11340,scale,0.0040,0.0020,bench,7400,bench,,",
-                "plum,plum,many,scale,0.0040,0.0020,bench,7400,bench,,",
-                "fig,fig,700,,0.0040,0.0020,bench,7400,bench,,");
+                "pear,pear,710,scale,0.0040,0.0020,bench,7400,bench,,,",
+                "lead,lead,11340,scale,0.0040,0.0020,bench,7400,bench,,,",
+                "plum,plum,many,scale,0.0040,0.0020,bench,7400,bench,,,",
+                "fig,fig,700,,0.0040,0.0020,bench,7400,bench,,,",
+                "yew,yew,670,scale,0.0020,0.0010,bench,6700,bench,,,maybe");
         assertThat(read.good()).extracting(Species::key).containsExactly("pear");
         assertThat(read.troubles().stream().map(CsvTable.Trouble::inWords))
                 .containsExactly(
                         "line 3: density must lie between 80 and 1400, and is 11340",
                         "line 4: density “many” is no number",
-                        "line 5: density from is empty: say where the density comes from");
+                        "line 5: density from is empty: say where the density comes from",
+                        "line 6: brittle is “maybe”: say yes, or leave it empty");
         assertThat(TimberFile.SHIPPED.with(read.good()).of("pear").name()).isEqualTo("pear");
+    }
+
+    /** Heat-treated wood moves about half as much as untreated, is a little lighter, and chips: common practice, trade reports from memory. */
+    @Test
+    void heat_treated_timbers_chip_and_move_less() {
+        for (String key : new String[] {"ash", "maple"}) {
+            Species plain = TimberFile.SHIPPED.of(key);
+            Species treated = TimberFile.SHIPPED.of("heat-treated-" + key);
+            assertThat(treated.brittle()).isTrue();
+            assertThat(plain.brittle()).isFalse();
+            assertThat(treated.tangential().value() / plain.tangential().value())
+                    .isBetween(0.4, 0.6);
+            assertThat(treated.density().value() / plain.density().value()).isBetween(0.85, 0.95);
+            assertThat(treated.cutAs()).isEqualTo(Hardness.HARD);
+        }
+    }
+
+    /** A table from before timbers could chip is read as it was. */
+    @Test
+    void a_table_without_the_last_column_is_read() {
+        CsvTable.Read<Species> read = TimberFile.read(String.join(",", TimberFile.COLUMNS.subList(0, 11))
+                + "\npear,pear,710,scale,0.0040,0.0020,bench,7400,bench,,\n");
+        assertThat(read.troubles()).isEmpty();
+        assertThat(read.good().get(0).brittle()).isFalse();
     }
 }
