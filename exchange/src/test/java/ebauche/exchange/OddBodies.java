@@ -15,7 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
- * strings on 648 with ferrules under the neck's screws, one with a switch in a cavity of its own, one with a tab at its tail, a pot under its scratch plate and its edge eased along a stretch,
+ * strings on 648 with ferrules under the neck screws, one with a switch in a cavity of its own, one with a tab at its tail, a pot under its scratch plate and its edge eased along a stretch,
  * left-handed ones; and one of a shop that sands to the line, routs waste freehand and screws necks into inserts.
  */
 public final class OddBodies {

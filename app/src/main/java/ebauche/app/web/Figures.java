@@ -308,7 +308,7 @@ public record Figures(LengthUnit unit) {
                 + switch (thin.kind()) {
                     case FLOOR -> ", floor to the ";
                     case WALL -> ", wall to the ";
-                    case ASLANT -> ", aslant to the ";
+                    case ASLANT -> ", at an angle to the ";
                 }
                 + thin.neighbour().said();
     }

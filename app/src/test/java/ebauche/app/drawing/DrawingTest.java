@@ -235,7 +235,7 @@ class DrawingTest {
         return Math.hypot(a[0] - b[0], a[1] - b[1]);
     }
 
-    /** The floors under a jack's hole towards both faces lie at one place: both numbers can be read, in their order. */
+    /** The floors under a jack hole towards both faces lie at one place: both numbers can be read, in their order. */
     @ParameterizedTest
     @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
     void no_pin_covers_another_and_each_is_led_to_its_place(String body) {

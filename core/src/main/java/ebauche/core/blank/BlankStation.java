@@ -91,7 +91,7 @@ public final class BlankStation implements Station {
                 .is(top.thickness() - off, "top as glued on − off the front in all");
         return Rule.of(Work.BLANK, "top-too-thin", Rule.About.BLANK)
                 .on(FEATURE)
-                .says("The top survives sanding.")
+                .says("The top is thick enough to survive sanding.")
                 .atLeast(finished, THINNEST_TOP)
                 .cure("Take a thicker top, or a blank with less to spare.")
                 .fails(() -> Finding.thinkAgain(Work.BLANK, "top-too-thin")
@@ -198,7 +198,7 @@ public final class BlankStation implements Station {
 
     private static Operation joint(Build build, BlankLayer layer, StepKind step, String title, Condition... needs) {
         return Operation.of(Work.BLANK, FEATURE, step, title)
-                .set(new Setting.ByHand("jointer, plane or saw; check against light"))
+                .set(new Setting.ByHand("jointer, plane or saw; check against the light"))
                 .needs(needs)
                 .gives(step == StepKind.JOINT ? JOINTED : TOP_JOINTED)
                 .caution(Caution.of(build.shop().gluing().edges()))

@@ -33,7 +33,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** What the bridge takes out of the body: its studs, its recess, a vibrato's route and springs. */
+/** What the bridge takes out of the body: its studs, its recess, a vibrato route and springs. */
 final class BridgeWork {
     static final Feature STUDS = Feature.of(FeatureKind.BRIDGE_STUDS);
     static final Feature RECESS = Feature.of(FeatureKind.BRIDGE_RECESS);
@@ -41,9 +41,9 @@ final class BridgeWork {
     static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
 
     private static final Condition.Access STUD_HOLES =
-            new Condition.Access(StepKey.of(STUDS, StepKind.DRILL), "bridge's stud holes");
+            new Condition.Access(StepKey.of(STUDS, StepKind.DRILL), "bridge stud holes");
     private static final Condition.Access LOCATED =
-            new Condition.Access(StepKey.of(ROUTE, StepKind.LOCATE), "two holes through the vibrato's route");
+            new Condition.Access(StepKey.of(ROUTE, StepKind.LOCATE), "two holes through the vibrato route");
 
     /** Holes that show on the back where the front is routed: small, so that they vanish in both routes; common practice. */
     private static final double LOCATING = 3;
@@ -98,7 +98,7 @@ final class BridgeWork {
                             (Math.min(route.maxY(), springs.maxY()) + Math.max(route.minY(), springs.minY())) / 2))
                     .length("wood between", apart)
                     .says(
-                            "Between the spring cavity and the vibrato's route {0} of wood is left: the springs do not reach the block.",
+                            "Between the spring cavity and the vibrato route {0} of wood is left: the springs do not reach the block.",
                             "Make the spring cavity longer by more than that, or move it towards the bridge."));
         }
     }
@@ -197,7 +197,7 @@ final class BridgeWork {
                 .says("The vibrato's block stays inside the back.")
                 .atLeast(behind, 0)
                 .tight(vibrato.blockClearance())
-                .cure("A body as much deeper, a shorter block, or a bridge without one.")
+                .cure("A thicker body, a shorter block, or a bridge without one.")
                 .fails(() -> Finding.stops(Work.CAVITY, "block-too-long")
                         .on(ROUTE)
                         .at(at)
@@ -205,8 +205,8 @@ final class BridgeWork {
                         .length("body", thickness)
                         .length("proud by", -room)
                         .says(
-                                "The vibrato's block reaches {0} down and the body is {1} deep: it stands {2} out of the back.",
-                                "A body at least {2} deeper, a shorter block, or a bridge without one."))
+                                "The vibrato's block reaches {0} down and the body is {1} thick: it stands {2} out of the back.",
+                                "A body at least {2} thicker, a shorter block, or a bridge without one."))
                 .onlyJust(() -> Finding.thinkAgain(Work.CAVITY, "block-near-back")
                         .on(ROUTE)
                         .at(at)
@@ -357,7 +357,7 @@ final class BridgeWork {
                         Work.CAVITY,
                         ROUTE,
                         StepKind.LOCATE,
-                        "Drill two small holes through the vibrato's route, to place the springs")
+                        "Drill two small holes through the vibrato route, to place the springs")
                 .set(Drilling.through(build, LOCATING, Fit.CLEAR, Drilling.throughBody(build)))
                 .needs(onFront(), Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(LOCATED)
@@ -384,7 +384,7 @@ final class BridgeWork {
         Reckoning finished = build.fitting().bridges().studDepth(bridge);
         Reckoning depth = build.fromAsItIs(
                 Face.FRONT, "stud hole from the front as it is now", finished.what(), finished.asFact());
-        Operation.Builder step = Operation.of(Work.CAVITY, STUDS, StepKind.DRILL, "Drill the bridge's stud holes")
+        Operation.Builder step = Operation.of(Work.CAVITY, STUDS, StepKind.DRILL, "Drill the bridge stud holes")
                 .set(Drilling.to(build, studs.diameter(), Fit.PRESS, depth, "deep from the front"))
                 .needs(Datum.BRIDGE_MARKED, Datum.flat(build, Face.FRONT, bridge.footprint()))
                 .gives(STUD_HOLES)

@@ -13,6 +13,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.job.Rule;
+import ebauche.core.measure.Listing;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.GuidedPocket;
@@ -31,9 +32,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
-/** Pickup cavities, the bridge's holes and routes, the cavities for controls, the jack's hole. */
+/** Pickup cavities, the bridge's holes and routes, the cavities for controls, the jack hole. */
 public final class CavityStation implements Station {
     @Override
     public Work work() {
@@ -78,9 +78,9 @@ public final class CavityStation implements Station {
         if (!wired || shut.isEmpty()) {
             return Optional.empty();
         }
-        String names = shut.keySet().stream()
+        String names = Listing.and(shut.keySet().stream()
                 .map(f -> f.is(FeatureKind.PICKUP) ? f.part() : f.said())
-                .collect(Collectors.joining(" and the "));
+                .toList());
         Map.Entry<Feature, Point> first = shut.entrySet().iterator().next();
         return Optional.of(
                 Finding.thinkAgain(Work.CAVITY, "no-way-for-wires")
@@ -88,7 +88,7 @@ public final class CavityStation implements Station {
                         .at(first.getValue())
                         .says(
                                 "No way is planned for the wires of the " + names + ", nor for the bridge's ground.",
-                                "Plan the bores yourself before anything is glued over or finished: from the neck pocket, the jack's hole or between cavities."));
+                                "Plan the bores yourself before anything is glued over or finished: from the neck pocket, the jack hole or between cavities."));
     }
 
     /** What joins the cavity that has the jack, if only through others. */
@@ -187,7 +187,7 @@ public final class CavityStation implements Station {
                 build,
                 Work.CAVITY,
                 pickup.legs(),
-                pickup.id() + " pickup's leg pockets",
+                pickup.id() + " pickup leg pockets",
                 Face.FRONT,
                 legs.plan(),
                 Plane.at(build.faces()

@@ -97,7 +97,7 @@ final class CavityWork {
             if (floor.stepped(control)) {
                 steps.add(pocket(
                         CavityFloor.step(control),
-                        "step under the " + control.id() + " " + control.kind().word(),
+                        CavityFloor.step(control).said(),
                         floor.stepArea(control),
                         floor.stepDepth(control),
                         CavityFloor.STEP_CORNER,
@@ -254,7 +254,7 @@ final class CavityWork {
                 StepKey.of(pit.recess(), StepKind.ROUT), "the " + pit.recess().said() + " at depth");
     }
 
-    /** A switch's slot is begun with two small holes just past its top, where others place the rear template. */
+    /** A switch slot is begun with two small holes just past its top, where others place the rear template. */
     private boolean isSlot(Control control) {
         return control.kind() == Control.Kind.BLADE_SWITCH
                 && control.slot() > control.opening()
@@ -295,7 +295,7 @@ final class CavityWork {
                         Work.CAVITY,
                         control.feature(),
                         StepKind.DRILL,
-                        "Drill the " + control.id() + " " + control.kind().word() + "'s hole through the body")
+                        "Drill the " + control.said() + " hole through the body")
                 .set(Drilling.through(build, control.opening(), Fit.CLEAR, Drilling.throughBody(build)))
                 .at(control.id() + " " + control.kind().word(), control.at())
                 .cuts(Change.Remove.fromBody(control.feature(), Solid.Prism.between(opening, front, back)))

@@ -118,7 +118,7 @@ final class ControlRules {
                 ? "Leave at most {2} there: a deeper cavity, or a step in its floor under this control."
                 : "Leave at least {1} there: a shallower cavity, or another part.";
         return rule("control-top", control)
-                .says("The " + control.said() + " gets a top that it can be mounted through.")
+                .says("The " + control.said() + " can be mounted through the top that is left for it.")
                 .between(top.wood(), control.thinnestTop(), control.thickestTop())
                 .cure(
                         wood

@@ -71,13 +71,13 @@ record EdgeHole(
     List<Operation> operations(Setting.Drilled drilled, int minutes, double risk, Caution... cautions) {
         List<Operation> steps = new ArrayList<>();
         Condition.Mark marked = new Condition.Mark(
-                StepKey.of(feature, StepKind.MARK), "the middle of " + what + "'s hole marked on the edge");
+                StepKey.of(feature, StepKind.MARK), "the middle of " + what + " hole marked on the edge");
         // Drilled without a mark of its own it needs none any more.
         boolean marks =
                 build.isDone(StepKey.of(feature, StepKind.MARK)) || !build.isDone(StepKey.of(feature, StepKind.DRILL));
         if (marks) {
             steps.add(Operation.of(
-                            Work.CAVITY, feature, StepKind.MARK, "Mark the middle of " + what + "'s hole on the edge")
+                            Work.CAVITY, feature, StepKind.MARK, "Mark the middle of " + what + " hole on the edge")
                     .at(onEdge())
                     .set(new Setting.Marked(
                             "marking gauge from the front, a square round the edge",
@@ -90,7 +90,7 @@ record EdgeHole(
         }
         Bore bore = Bore.level(entry, end, axis, wide);
         Operation.Builder step = Operation.of(
-                        Work.CAVITY, feature, StepKind.DRILL, "Drill " + what + "'s hole, square to the edge")
+                        Work.CAVITY, feature, StepKind.DRILL, "Drill " + what + " hole, square to the edge")
                 .set(drilled)
                 .at(onEdge())
                 .cuts(Change.Remove.fromBody(feature, bore))
@@ -102,7 +102,7 @@ record EdgeHole(
                                 Math.max(bore.shallowest(), build.faces().frontFinished()),
                                 Math.min(bore.deepest(), build.faces().backFinished())))
                 .gives(new Condition.Access(
-                        StepKey.of(feature, StepKind.DRILL), what.replaceFirst("^the ", "") + "'s hole"))
+                        StepKey.of(feature, StepKind.DRILL), what.replaceFirst("^the ", "") + " hole"))
                 .joins(joins)
                 .opens(Optional.of(WoodLeft.Opening.of(build.design().outline().region(), entry, end, wide)))
                 .caution(cautions)
@@ -113,6 +113,6 @@ record EdgeHole(
 
     /** Height of a middle that lies so far under the finished front. */
     static Reckoning height(Build build, String what, Fact underFinished, String says) {
-        return build.fromAsItIs(Face.FRONT, "middle of " + what + "'s hole", says, underFinished);
+        return build.fromAsItIs(Face.FRONT, "middle of " + what + " hole", says, underFinished);
     }
 }

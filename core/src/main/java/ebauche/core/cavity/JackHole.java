@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
-/** The jack's hole: square to the edge, level, into the cavity that it points at. */
+/** The jack hole: square to the edge, level, into the cavity that it points at. */
 final class JackHole {
     /** So far the drill goes on once its whole width is through, mm: common practice. */
     private static final double BEYOND = 3;
@@ -43,11 +43,11 @@ final class JackHole {
         String end = into.map(c -> c.feature().said()).orElse("cavity");
         String whole = "from the edge to where its whole width is in the " + end;
         Reckoning deep = wall.isPresent()
-                ? Reckoning.of("depth of the jack's hole", Quantity.LENGTH)
+                ? Reckoning.of("depth of the jack hole", Quantity.LENGTH)
                         .length(whole, wall.getAsDouble())
                         .length("the drill's spur and a little", Fact.rule(BEYOND, "common practice"))
                         .is(wall.getAsDouble() + BEYOND, whole + " + the drill's spur and a little")
-                : hole.deep("depth of the jack's hole");
+                : hole.deep("depth of the jack hole");
         Setting.Drilled drilled = Drilling.to(
                 build,
                 jack.diameter(),

@@ -26,19 +26,21 @@ record PartScrews(Build build) {
         Bridge bridge = build.design().bridge();
         if (bridge.studs().isEmpty()) {
             double under = build.faces().thickness() - bridge.recess();
-            steps.add(step(Bridge.FEATURE, "the bridge", under, Datum.BRIDGE_MARKED));
+            steps.add(step(Bridge.FEATURE, "bridge", "", under, Datum.BRIDGE_MARKED));
         }
         if (build.design().neck().scratchPlate().isPresent()) {
             steps.add(step(
                     Feature.of(FeatureKind.SCRATCH_PLATE),
-                    "the scratch plate",
+                    "scratch plate",
+                    "",
                     build.faces().thickness(),
                     allUnderPlate()));
         } else {
             for (Pickup pickup : build.design().pickups()) {
                 steps.add(step(
                         pickup.feature(),
-                        "the " + pickup.feature().part() + " or its ring",
+                        pickup.feature().part(),
+                        " or its ring",
                         build.faces().thickness(),
                         atDepth(pickup)));
             }
@@ -59,13 +61,13 @@ record PartScrews(Build build) {
         return CavityStation.pickup(build, pickup).atDepth();
     }
 
-    private Operation step(Feature feature, String part, double under, Condition... after) {
+    private Operation step(Feature feature, String part, String orElse, double under, Condition... after) {
         Pilot pilot = Pilot.small(build);
         return Operation.of(
                         Work.CAVITY,
                         feature,
                         StepKind.SCREWS,
-                        "Mark the screws of " + part + " through it, drill their pilots")
+                        "Mark the " + part + "'s screws through it" + orElse + ", drill their pilots")
                 .set(pilot.to(pilot.smallDepth(under), "deep from the front, a flag of tape on the drill"))
                 .needs(after)
                 .caution(Caution.DRILL)

@@ -96,7 +96,7 @@ final class Passages {
         double room = out.isEmpty() ? ends[0].distance(ends[1]) : -out.reachesBeyond(mouth);
         rules.add(rule(
                         control.feature(),
-                        "The " + said + " goes through the cavity's mouth to its place.",
+                        "The " + said + " fits through the cavity's opening.",
                         Reckoning.of("room beside the " + said, Quantity.LENGTH)
                                 .length("to the nearest wall, below zero beyond it", room)
                                 .is(room, "to the nearest wall, below zero beyond it"),

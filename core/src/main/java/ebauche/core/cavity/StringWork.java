@@ -43,7 +43,7 @@ record StringWork(Build build, Bridge.StringThrough through) {
                         places(),
                         through.diameter(),
                         through.ferrule().map(f -> build.fitting().ferrule(Bridge.FERRULES, f)))
-                .operations("Drill the strings' holes through the body", this::drill);
+                .operations("Drill the string holes through the body", this::drill);
     }
 
     private Operation.Builder drill(StepKind of, String title, double wide) {

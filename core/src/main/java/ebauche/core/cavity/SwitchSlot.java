@@ -55,11 +55,11 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
 
     private Condition.Access drilled() {
         return new Condition.Access(
-                StepKey.of(control.feature(), StepKind.DRILL), "two holes at the ends of the " + said() + "'s slot");
+                StepKey.of(control.feature(), StepKind.DRILL), "two holes at the ends of the " + said() + " slot");
     }
 
     private Condition.Mark slotted() {
-        return new Condition.Mark(StepKey.of(control.feature(), StepKind.SLOT), "the " + said() + "'s slot cut");
+        return new Condition.Mark(StepKey.of(control.feature(), StepKind.SLOT), "the " + said() + " slot cut");
     }
 
     private double floorPlane() {
@@ -80,7 +80,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                         Work.CAVITY,
                         control.feature(),
                         StepKind.DRILL,
-                        "Drill two holes at the ends of the " + said() + "'s slot")
+                        "Drill two holes at the ends of the " + said() + " slot")
                 .set(Drilling.to(build, control.opening(), Fit.CLEAR, depth, "deep from the front"))
                 .at("neck end", end(control, 1))
                 .at("tail end", end(control, -1))
@@ -109,10 +109,7 @@ public record SwitchSlot(Build build, Control control, GuidedPocket floor, Set<F
                         + " along a fence on both sides, in light passes; a thin top stiffened with thin CA first")
                 .orElse("a knife along a rule, many light strokes; a thin top stiffened with thin CA first");
         return Operation.of(
-                        Work.CAVITY,
-                        control.feature(),
-                        StepKind.SLOT,
-                        "Cut the " + said() + "'s slot between its holes")
+                        Work.CAVITY, control.feature(), StepKind.SLOT, "Cut the " + said() + " slot between its holes")
                 .set(new Setting.ByHand(tool))
                 .cuts(Change.Remove.fromBody(
                         control.feature(),

@@ -43,7 +43,7 @@ final class ThinWood {
         String kind = switch (thin.kind()) {
             case FLOOR -> "floor of the ";
             case WALL -> "wall of the ";
-            case ASLANT -> "wood aslant from the ";
+            case ASLANT -> "wood at an angle from the ";
         };
         String between =
                 kind + thin.feature().said() + " to the " + thin.neighbour().said();
@@ -51,7 +51,7 @@ final class ThinWood {
         return Rule.of(Work.CAVITY, floor ? "floor" : "wall", Rule.About.WOOD)
                 .on(thin.feature())
                 .at(thin.at())
-                .says("Wood is left: " + between + ".")
+                .says("Enough wood is left: " + between + ".")
                 .atLeast(
                         sum.orElseGet(() -> thin.reckoning(between)),
                         build.shop().limits().least(thin.kind()))

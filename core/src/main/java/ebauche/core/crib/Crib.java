@@ -133,7 +133,7 @@ public record Crib(
                 .max(Comparator.comparingDouble(Machine::size).thenComparing(Machine::name));
     }
 
-    /** The bit that a blade switch's slot is cut with: of 1/16 to 3/32 in, which looks best too: common practice. */
+    /** The bit that a blade switch slot is cut with: of 1/16 to 3/32 in, which looks best too: common practice. */
     public Optional<Bit> slotBit() {
         return bits.stream()
                 .filter(Bit::isFree)

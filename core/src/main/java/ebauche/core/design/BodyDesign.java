@@ -159,7 +159,7 @@ public record BodyDesign(
         return cavities.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
-    /** The cavity that the jack's hole is to end in: the one that it points into, else the first. */
+    /** The cavity that the jack hole is to end in: the one that it points into, else the first. */
     public Optional<Cavity> cavityOf(Jack plug) {
         return cavityAt(plug.aim());
     }

@@ -23,31 +23,25 @@ public enum FeatureKind {
 
     NECK("neck", Role.VOID, "neck pocket"),
     NECK_SCREWS("neck-screws", NECK, "neck screw holes"),
-    NECK_FERRULES("neck-ferrules", NECK, "neck ferrules' seats"),
-    NECK_INSERTS("neck-inserts", NECK, "heel's inserts"),
+    NECK_FERRULES("neck-ferrules", NECK, "neck ferrule seats"),
+    NECK_INSERTS("neck-inserts", NECK, "heel inserts"),
 
     BRIDGE("bridge", Role.VOID, "bridge", true),
     BRIDGE_STUDS("bridge-studs", BRIDGE, "bridge stud holes", true),
     BRIDGE_RECESS("bridge-recess", BRIDGE, "bridge recess", true),
-    STRING_HOLES("string-holes", BRIDGE, "strings' holes"),
-    FERRULES("ferrules", BRIDGE, "ferrules' seats"),
+    STRING_HOLES("string-holes", BRIDGE, "string holes"),
+    FERRULES("ferrules", BRIDGE, "ferrule seats"),
     VIBRATO("vibrato", BRIDGE, "vibrato route", true),
     SPRINGS("springs", BRIDGE, "spring cavity", true),
 
     PICKUP("pickup", Role.VOID, "%s pickup cavity", "%s pickup"),
-    LEGS("legs", PICKUP, "%s pickup's leg pockets"),
+    LEGS("legs", PICKUP, "%s pickup leg pockets"),
     SCRATCH_PLATE("scratch-plate", Role.VOID, "scratch plate"),
 
     CAVITY("cavity", Role.VOID, "%s cavity", "%s cavity", "controls", "control cavity"),
-    COVER("recess", CAVITY, true, "%s cavity's cover recess", "%s cavity's cover", "cover", "cover recess"),
+    COVER("recess", CAVITY, true, "%s cavity cover recess", "%s cavity cover", "cover", "cover recess"),
     COVER_SCREWS(
-            "screws",
-            CAVITY,
-            false,
-            "%s cover's screw holes",
-            "%s cover's screws",
-            "cover-screws",
-            "cover's screw holes"),
+            "screws", CAVITY, false, "%s cover screw holes", "%s cover screws", "cover-screws", "cover screw holes"),
     CONTROL("control", Role.VOID, "%s hole", "%s"),
     STEP("step", CONTROL, "step under the %s"),
 

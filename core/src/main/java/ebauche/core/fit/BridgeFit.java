@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What a bridge asks of the wood: its studs, its recess, a vibrato's route. Millimetres; each number with its sum.
+ * What a bridge asks of the wood: its studs, its recess, a vibrato route. Millimetres; each number with its sum.
  */
 public record BridgeFit(PartSizes sizes, Clearances room) {
     Bridge fit(Bridge bridge) {
@@ -56,7 +56,7 @@ public record BridgeFit(PartSizes sizes, Clearances room) {
         return asPart(bridge, RECESS, "bridge recess depth", bridge.recess());
     }
 
-    /** Depth of a bridge's stud holes: typed, or as long as their bushings. */
+    /** Depth of a bridge stud holes: typed, or as long as their bushings. */
     public Reckoning studDepth(Bridge bridge) {
         return asPart(
                 bridge,
@@ -73,7 +73,7 @@ public record BridgeFit(PartSizes sizes, Clearances room) {
                 .orElseGet(() -> Reckoning.typed(what, typed));
     }
 
-    /** Width of a vibrato's route. */
+    /** Width of a vibrato route. */
     public Reckoning routeAcross(Bridge bridge) {
         Fact block = sizes.size(Bridge.FEATURE, bridge.part().orElseThrow(), BLOCK_ACROSS);
         return PartSizes.sum("vibrato route across")
@@ -82,7 +82,7 @@ public record BridgeFit(PartSizes sizes, Clearances room) {
                 .is(block.value() + 2 * room.block(), "block across + 2 × room on each side");
     }
 
-    /** Length of a vibrato's route: the block and all that its end swings. */
+    /** Length of a vibrato route: the block and all that its end swings. */
     public Reckoning routeAlong(Bridge bridge) {
         Part part = bridge.part().orElseThrow();
         Fact block = sizes.size(Bridge.FEATURE, part, BLOCK_ALONG);

@@ -57,7 +57,7 @@ public final class Fitting {
         return new FerruleFit(sizes, feature, part);
     }
 
-    /** What the ferrules under the neck's screws ask for, if it has them. */
+    /** What the ferrules under the neck screws ask for, if it has them. */
     public Optional<FerruleFit> neckFerrule(NeckJoint neck) {
         return neck.ferrule().map(f -> ferrule(NeckJoint.FERRULES, f));
     }

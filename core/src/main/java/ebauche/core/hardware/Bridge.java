@@ -62,7 +62,7 @@ public record Bridge(
                     p.kind().isVibrato() == vibrato.isPresent(),
                     "vibrato",
                     p.kind().isVibrato()
-                            ? "is missing: say where the vibrato's route and springs lie"
+                            ? "is missing: say where the vibrato route and springs lie"
                             : "a " + p.kind().word() + " has none");
             Refusal.unless(
                     p.has(PartSize.STUD_SPACING) == studs.isPresent(),
@@ -76,7 +76,7 @@ public record Bridge(
     /** The feature's name of the holes that strings come through. */
     public static final Feature STRING_HOLES = Feature.of(FeatureKind.STRING_HOLES);
 
-    /** The feature's name of the ferrules' seats in the back. */
+    /** The feature's name of the ferrule seats in the back. */
     public static final Feature FERRULES = Feature.of(FeatureKind.FERRULES);
 
     /**

@@ -7,7 +7,7 @@ import ebauche.core.measure.Refusal;
 import java.util.Optional;
 
 /**
- * The output jack's hole in the edge.
+ * The output jack hole in the edge.
  *
  * @param entry where its axis meets the outline, or just outside
  * @param aim where the hole ends

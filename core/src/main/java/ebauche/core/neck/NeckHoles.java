@@ -30,7 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** The holes that the neck's screws pass, the seats of their ferrules, and the pilots in the heel. */
+/** The holes that the neck screws pass, the seats of their ferrules, and the pilots in the heel. */
 record NeckHoles(Build build) {
     /** By how much a body's hole is wider than the screw that passes it: common practice. */
     private static final double CLEARS = 0.5;
@@ -59,7 +59,7 @@ record NeckHoles(Build build) {
                 neck.screwHole(),
                 build.fitting().neckFerrule(neck));
         List<Operation> steps = new ArrayList<>(holes.operations(
-                "Drill the neck screws' holes",
+                "Drill the neck screw holes",
                 (key, title, wide) -> drill(key, title, wide).needs(neckIn, pocketCut)));
         if (neck.insert().isPresent()) {
             steps.addAll(inserts(neckIn, holes.done()));

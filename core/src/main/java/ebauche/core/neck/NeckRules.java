@@ -89,7 +89,7 @@ final class NeckRules {
         double depth = target.value();
         rules.add(rule("bridge-window", NeckJoint.FEATURE, endWall)
                 .says(
-                        "The bridge serves every string over a pocket of this depth, and takes up the likely miss of the work.")
+                        "The bridge reaches every string's height over a pocket of this depth, with room for what the work may miss.")
                 .between(target, window.shallowest(), window.deepest())
                 .tight(budget.likely())
                 .cure("Aim for another saddle height, tilt the neck, or let the bridge in or raise it.")
@@ -139,7 +139,7 @@ final class NeckRules {
             boolean served = geometry.window(design.bridge()).holds(found.value());
             double over = found.value() - state.target().value();
             rules.add(rule("pocket-too-deep", NeckJoint.FEATURE, endWall)
-                    .says("The pocket was not cut deeper than it is wanted.")
+                    .says("The pocket was not cut deeper than wanted.")
                     .atMost(found, state.target().value() + build.bands(NeckJoint.FEATURE, Face.FRONT, true))
                     .cure("Shim the full width of the heel, or live with lower saddles if they are served.")
                     .fails(
@@ -181,7 +181,7 @@ final class NeckRules {
         boolean ahead = wanted > front;
         String which = "string " + (string + 1) + " from the bass side";
         return rule("saddle-travel", Bridge.FEATURE, new Point(strings.offset(string), wanted))
-                .says("The saddle of every string goes where it is wanted behind the scale line.")
+                .says("Every saddle reaches where its string wants it behind the scale line.")
                 .between(
                         Reckoning.of("saddle behind the scale line", Quantity.LENGTH)
                                 .length("compensation of " + which, behind)
@@ -245,7 +245,7 @@ final class NeckRules {
         Reckoning wide = fit.atEnd().value() >= fit.atMouth().value() ? fit.atEnd() : fit.atMouth();
         Reckoning tight = fit.atEnd().value() >= fit.atMouth().value() ? fit.atMouth() : fit.atEnd();
         rules.add(rule("neck-gap", NeckJoint.FEATURE, endWall)
-                .says("The neck goes in and is snug.")
+                .says("The neck is a snug fit.")
                 .between(fit.fit() == NeckFit.Grade.TOO_TIGHT ? tight : wide, 0, under(NeckFit.SHOWS))
                 .cure("Ease the jig's middle strip; shim or veneer a pocket that is too wide.")
                 .fails(() -> misfit(fit, wide.value(), tight.value()))
@@ -286,7 +286,7 @@ final class NeckRules {
     /** Finish-sanding takes some of a neck's width: one that is made to the drawing may be loose in the end. */
     private void sandedLater(Reckoning gap) {
         rules.add(rule("neck-sanded-later", NeckJoint.FEATURE, endWall)
-                .says("The neck is not loose even when it is finish-sanded.")
+                .says("The neck stays snug after finish sanding.")
                 .atMost(
                         Reckoning.of("gap once the neck is sanded", Quantity.LENGTH)
                                 .length(gap.what(), gap.asFact())
@@ -467,7 +467,7 @@ final class NeckRules {
     private void screws(NeckScrews screws) {
         Point at = screws.leastAt();
         rules.add(rule("screw-wood", NeckJoint.SCREWS, at)
-                .says("The neck's screws have wood to pull against, after any ramp or contour of the back.")
+                .says("The neck screws have wood to pull against, after any ramp or contour of the back.")
                 .atLeast(screws.pulls(), NeckScrews.HOLDS)
                 .tight(2)
                 .cure("Less ramp, a shallower pocket, or a plate or ferrules under the heads.")
@@ -475,7 +475,7 @@ final class NeckRules {
                 .build());
         NeckScrews.overInsert(build)
                 .ifPresent(wood -> rules.add(rule("insert-depth", NeckJoint.INSERTS, at)
-                        .says("The holes for the heel's inserts stop short of the fingerboard.")
+                        .says("The holes for the heel inserts stop short of the fingerboard.")
                         .atLeast(wood, NeckScrews.UNDER_FINGERBOARD)
                         .tight(1)
                         .cure("Take shorter inserts.")
@@ -485,7 +485,7 @@ final class NeckRules {
             boolean tooLong = length > screws.longest().value();
             boolean inserts = design.neck().insert().isPresent();
             rules.add(rule("screw-length", NeckJoint.SCREWS, at)
-                    .says("The neck's screws bite in the heel and stop short of the fingerboard.")
+                    .says("The neck screws bite in the heel and stop short of the fingerboard.")
                     .between(
                             Reckoning.typed("neck screw under its head", length),
                             screws.shortest().value(),

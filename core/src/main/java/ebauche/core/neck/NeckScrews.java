@@ -19,14 +19,14 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How long the neck's screws may be: long enough to bite in the heel where most wood lies under it, short enough not to
+ * How long the neck screws may be: long enough to bite in the heel where most wood lies under it, short enough not to
  * reach the fingerboard where least does (C13). A machine screw in an insert wants its own diameter of thread in it, and stops at the
  * end of the insert's hole. Lengths are measured under the head: from the back as it is finished there, a heel
  * ramp or contour included, or from where a ferrule lets the head in.
  *
  * @param mostWood under the pocket's floor at a screw
  * @param leastWood the same where it is least
- * @param pulls wood that the screws pull against where it is least: under the ferrules' seats, if there are any
+ * @param pulls wood that the screws pull against where it is least: under the ferrule seats, if there are any
  * @param leastUnderHead wood that a screw passes under its head where it is least
  * @param shortest that bites enough
  * @param longest that stays out of the fingerboard

@@ -61,7 +61,7 @@ public record Caution(String name, String words) {
             "CA and its accelerator: glasses, air in the room, no flame; it takes skin with it. Keep it off wet cloths.");
     public static final Caution CARVE = new Caution(
             "carve",
-            "Cut into the wood that goes, not out over the edge that stays. Measure what is left before and during it.");
+            "Cut toward the waste, never out over an edge that stays. Measure what is left before and during it.");
     public static final Caution LAST_OF_FLOOR = new Caution(
             "last-of-floor", "The floor becomes the top. Creep up on it, and measure before the last pass.");
 

@@ -8,6 +8,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.measure.Fact;
+import ebauche.core.measure.Listing;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
@@ -20,7 +21,6 @@ import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * How one template is held, by the order of the plan: screws and pins want wood that a later cut takes away.
@@ -70,11 +70,11 @@ public record Holding(HoldDown meant, List<Seat> seats) {
             return how().words() + ": no cavity that is cut later on this face leaves two places for screws or pins";
         }
         return meant.inWaste()
-                ? meant.words() + ", in "
-                        + seats.stream()
-                                .map(s -> "the " + s.waste().said())
+                ? meant.words() + ": "
+                        + Listing.or(seats.stream()
+                                .map(s -> s.waste().said())
                                 .distinct()
-                                .collect(Collectors.joining(" or "))
+                                .toList())
                 : meant.words();
     }
 

@@ -228,7 +228,7 @@ final class ToolSubstitutes {
     private void slot() {
         Optional<Bit> bit = build.shop().crib().slotBit();
         add(
-                "Cut the blade switch's slot",
+                "Cut the blade switch slot",
                 "slot bit, 1/16 to 3/32 in",
                 steps(o -> o.key().is(StepKind.SLOT)),
                 new Option(bit.isPresent(), bit.map(Bit::name).orElse("slot bit"), "a fence on both sides"),

@@ -222,6 +222,11 @@ public record GuidedPocket(
                 : Optional.empty();
     }
 
+    /** Its template, as it is said; of a long name what it is for stands behind. */
+    String template() {
+        return noun.contains(" under ") ? "template for the " + noun : noun + " template";
+    }
+
     /** The waste that is routed out freehand first, where the shop does so and a bit can; else it is drilled. */
     Optional<Freehand> freehand() {
         Optional<AsBuilt.Done> done = build.asBuilt().done(StepKey.of(feature, StepKind.WASTE));

@@ -176,7 +176,7 @@ class PocketSteps {
         return cutting(step, title)
                 .set(new Setting.Routed(
                         tool(step, taken),
-                        template ? of.noun() + " template as it is now" : "wall just cut",
+                        template ? of.template() + " as it is now" : "wall just cut",
                         Setting.Feed.CLOCKWISE,
                         of.depthNow(),
                         "deep from the " + of.face().word(),
@@ -205,7 +205,7 @@ class PocketSteps {
                         of.work(),
                         of.feature(),
                         StepKind.FIT_AGAIN,
-                        "Fix the " + of.noun() + " template on the " + of.face().word() + " again")
+                        "Fix the " + of.template() + " on the " + of.face().word() + " again")
                 .face(of.face())
                 .set(new Setting.ByHand("its own screw holes or the wall just cut; the carved face on a soft pad"))
                 .needs(templateOff(), surround)
@@ -217,8 +217,7 @@ class PocketSteps {
     }
 
     private Operation takeOffAgain(Condition after) {
-        return Operation.of(
-                        of.work(), of.feature(), StepKind.OFF_AGAIN, "Take the " + of.noun() + " template off for good")
+        return Operation.of(of.work(), of.feature(), StepKind.OFF_AGAIN, "Take the " + of.template() + " off for good")
                 .face(of.face())
                 .set(new Setting.ByHand("ease it off with a thin wedge"))
                 .spoils(fittedAgain())
@@ -319,7 +318,7 @@ class PocketSteps {
                         of.work(),
                         of.feature(),
                         StepKind.FIT,
-                        "Fix the " + of.noun() + " template on the " + of.face().word())
+                        "Fix the " + of.template() + " on the " + of.face().word())
                 .face(of.face())
                 .set(new Setting.ByHand("clamps"))
                 .needs(of.located(), surround, rim)
@@ -389,7 +388,7 @@ class PocketSteps {
                         of.depthNow().value() - stage.keep(),
                         now() + (start ? " − left for the passes after" : " − last pass"));
         String title =
-                start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " short of its depth";
+                start ? "Begin the " + of.noun() + " on its template" : "Rout the " + of.noun() + " short of depth";
         Reckoning within =
                 Band.shop("a depth between passes", of.build().shop().bands().pass());
         return routing(stage, title, depth, null, before)
@@ -417,7 +416,7 @@ class PocketSteps {
 
     Operation takeOff(Condition after) {
         Operation.Builder step = Operation.of(
-                        of.work(), of.feature(), StepKind.OFF, "Take the " + of.noun() + " template off")
+                        of.work(), of.feature(), StepKind.OFF, "Take the " + of.template() + " off")
                 .face(of.face())
                 .set(new Setting.ByHand("ease it off with a thin wedge"))
                 .gives(templateOff())
@@ -445,7 +444,7 @@ class PocketSteps {
         Operation.Builder routed = cutting(stage.step(), title)
                 .set(new Setting.Routed(
                         tool,
-                        stage.offTemplate() ? "wall just cut" : of.noun() + " template",
+                        stage.offTemplate() ? "wall just cut" : of.template(),
                         Setting.Feed.CLOCKWISE,
                         depth,
                         "deep from the " + of.face().word(),
@@ -468,7 +467,7 @@ class PocketSteps {
     }
 
     Condition.Held template() {
-        return new Condition.Held(StepKey.of(of.feature(), StepKind.FIT), of.noun() + " template");
+        return new Condition.Held(StepKey.of(of.feature(), StepKind.FIT), of.template());
     }
 
     Condition.Mark wasteOut() {
@@ -479,7 +478,7 @@ class PocketSteps {
 
     private Condition.Mark roughed() {
         return new Condition.Mark(
-                StepKey.of(of.feature(), StepKind.ROUGH), "the " + of.noun() + " routed short of its depth");
+                StepKey.of(of.feature(), StepKind.ROUGH), "the " + of.noun() + " routed short of depth");
     }
 
     Condition.Mark started() {
@@ -488,7 +487,7 @@ class PocketSteps {
     }
 
     Condition.Mark templateOff() {
-        return new Condition.Mark(StepKey.of(of.feature(), StepKind.OFF), "the " + of.noun() + " template off");
+        return new Condition.Mark(StepKey.of(of.feature(), StepKind.OFF), "the " + of.template() + " off");
     }
 
     static int minutes(Region area, double depth) {

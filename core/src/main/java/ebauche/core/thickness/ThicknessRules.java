@@ -72,7 +72,7 @@ final class ThicknessRules {
 
     private void thickEnoughAtWorst(Reckoning spare) {
         rules.add(rule("blank-only-just")
-                .says("The blank gives that even if the worst spots of both faces lie over each other.")
+                .says("The blank is thick enough even where the worst spots of both faces coincide.")
                 .atLeast(spare, 0)
                 .cure("Measure it on winding sticks, saw the body out first, or make it thinner.")
                 .fails(
@@ -124,7 +124,7 @@ final class ThicknessRules {
         double left = build.faces().thickness();
         double wanted = build.design().thickness();
         rules.add(rule("thickness-as-wanted")
-                .says("The body finishes as thick as it is wanted.")
+                .says("The body finishes at the thickness wanted.")
                 .between(build.faces().thicknessReckoning(build), wanted - bands(true), wanted + bands(false))
                 .cure("Take more off the back before anything is cut into it, or change the thickness.")
                 .fails(

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** What a bridge takes out of the body: strings through it, studs, a recess, a vibrato's route and springs. */
+/** What a bridge takes out of the body: strings through it, studs, a recess, a vibrato route and springs. */
 class BridgeWorkTest {
     private static Operation step(BuildPlan plan, String key) {
         return plan.step(key).orElseThrow(() -> new AssertionError(key)).operation();

@@ -153,7 +153,7 @@ class CavitiesTest {
                 .satisfies(f -> assertThat(f.what()).contains("switch cavity").doesNotContain("pickup"));
     }
 
-    /** The jack's hole ends in the cavity that it points into, and in no other. */
+    /** The jack hole ends in the cavity that it points into, and in no other. */
     @Test
     void the_jack_goes_into_the_cavity_that_it_points_at() {
         TestBody body = withSwitch();

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The small holes: a switch's slot, the jack, screws and their pilots, drills by their fit. */
+/** The small holes: a switch slot, the jack, screws and their pilots, drills by their fit. */
 class SmallHolesTest {
     private static Operation step(BuildPlan plan, String key) {
         return plan.step(key).orElseThrow(() -> new AssertionError(key)).operation();

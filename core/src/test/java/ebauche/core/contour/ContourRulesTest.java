@@ -107,10 +107,10 @@ class ContourRulesTest {
         return finding.numbers().get(0).value();
     }
 
-    /** On the back a cover, the springs and the neck's screws want their flat, each by its own place. */
+    /** On the back a cover, the springs and the neck screws want their flat, each by its own place. */
     @Test
     void a_contour_of_the_back_is_held_against_what_stands_on_the_back() {
-        // the neck screws' holes, 4.76 across, stand at y 180: a heel ramp from 190 keeps 190 - 182.38 away
+        // the neck screw holes, 4.76 across, stand at y 180: a heel ramp from 190 keeps 190 - 182.38 away
         Rule screws = nearest(with(across(Face.BACK, 190, 10)));
         assertThat(screws.says()).contains("screw");
         assertThat(screws.number().value()).isCloseTo(190 - 180 - 4.76 / 2, within(0.02));

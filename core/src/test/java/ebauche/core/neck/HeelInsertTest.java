@@ -99,6 +99,6 @@ class HeelInsertTest {
 
     @Test
     void its_feature_says_what_it_is() {
-        assertThat(Feature.parse("neck-inserts").said()).isEqualTo("heel's inserts");
+        assertThat(Feature.parse("neck-inserts").said()).isEqualTo("heel inserts");
     }
 }

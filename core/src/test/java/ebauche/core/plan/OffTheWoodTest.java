@@ -146,7 +146,7 @@ class OffTheWoodTest {
         assertThat(body.plan().findings())
                 .filteredOn(f -> f.rule().equals("no-way-for-wires"))
                 .singleElement()
-                .satisfies(f -> assertThat(f.what()).contains("neck pickup and the bridge pickup"));
+                .satisfies(f -> assertThat(f.what()).contains("neck pickup and bridge pickup"));
         body.controls.clear();
         body.jack = Optional.empty();
         assertThat(body.rules()).doesNotContain("no-way-for-wires");

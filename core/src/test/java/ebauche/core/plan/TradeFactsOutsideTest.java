@@ -113,7 +113,7 @@ class TradeFactsOutsideTest {
                 .anyMatch(l -> l.before().written().equals("blank:glue") && l.lagMinutes() == 24 * 60);
     }
 
-    /** Common practice: the pocket first, then the neck in it locates the bridge, and the studs locate the vibrato's route. */
+    /** Common practice: the pocket first, then the neck in it locates the bridge, and the studs locate the vibrato route. */
     @Test
     void the_pocket_locates_the_bridge_and_the_studs_locate_the_route() {
         TestBody body = new TestBody();
@@ -211,7 +211,7 @@ class TradeFactsOutsideTest {
         assertThat(pocket.proud().value()).isCloseTo(0, within(1e-9));
     }
 
-    /** Common practice: the centre line is checked end to end before the neck screws' holes are drilled. */
+    /** Common practice: the centre line is checked end to end before the neck screw holes are drilled. */
     @Test
     void the_centre_line_is_checked_before_the_neck_screws_are_drilled() {
         BuildPlan plan = new TestBody().plan();
@@ -230,7 +230,7 @@ class TradeFactsOutsideTest {
         assertThat(cover.depth().value()).isEqualTo(2.5);
     }
 
-    /** Common practice: a blade switch's slot is cut with a bit of 1/16 to 3/32 in, or by knife between two drilled holes. */
+    /** Common practice: a blade switch slot is cut with a bit of 1/16 to 3/32 in, or by knife between two drilled holes. */
     @Test
     void a_slot_wants_a_thin_bit_or_a_knife() {
         TestBody body = new TestBody();
@@ -250,7 +250,7 @@ class TradeFactsOutsideTest {
                 .orElseThrow();
     }
 
-    /** Common practice: a vibrato's route is met from both faces: a top bearing, flip, a bottom bearing. */
+    /** Common practice: a vibrato route is met from both faces: a top bearing, flip, a bottom bearing. */
     @Test
     void a_vibratos_route_is_met_from_both_faces() {
         TestBody body = new TestBody();

@@ -146,7 +146,7 @@ class ToolSubstitutesTest {
         TestBody body = new TestBody();
         body.controls.add(TestBody.bladeSwitch(3, 5, OptionalDouble.of(4)));
         Crib c = body.shop.crib();
-        String slot = "Cut the blade switch's slot";
+        String slot = "Cut the blade switch slot";
         for (double across : new double[] {1.4, 25.4 / 16, 2, 25.4 * 3 / 32, 2.6}) {
             List<Bit> bits = new ArrayList<>(c.bits());
             bits.removeIf(b -> b.diameter() < 3);

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class BearingGapTest {
     private static final double HOLE = 10;
 
-    /** Where the jack's hole opens into the cavity's wall. */
+    /** Where the jack hole opens into the cavity's wall. */
     private static final Point MOUTH = new Point(133, -40);
 
     private static TestBody jackAt(double fromFront) {

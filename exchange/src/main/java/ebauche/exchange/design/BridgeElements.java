@@ -70,7 +70,7 @@ final class BridgeElements {
     private static final Field<Double> STRING_HOLE = Field.length("diameter", "hole");
     private static final Field<Optional<Part>> FERRULE = Field.object("ferrule", PartFile::read, "part");
 
-    /** Where a vibrato's route and springs lie until the maker says otherwise: common practice. */
+    /** Where a vibrato route and springs lie until the maker says otherwise: common practice. */
     private static final String ROUTE_PLACE =
             "\"routeY\": \"-2 mm\", \"springsAcross\": \"56 mm\", \"springsAlong\": \"92 mm\", \"springsY\": \"60 mm\", \"springsDepth\": \"16 mm\"";
 

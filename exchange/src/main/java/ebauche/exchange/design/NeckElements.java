@@ -136,7 +136,7 @@ final class NeckElements {
             .build();
 
     /** The part itself stands here: its fields are its sizes. */
-    static final Element FERRULES = Element.of("neck.ferrule", "Ferrules under the neck's screws")
+    static final Element FERRULES = Element.of("neck.ferrule", "Ferrules under the neck screws")
             .optional()
             .feature(FeatureKind.NECK_FERRULES)
             .isPart(PartKind.NECK_FERRULE)
