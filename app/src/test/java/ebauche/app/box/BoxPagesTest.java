@@ -131,7 +131,7 @@ class BoxPagesTest extends WithVisitor {
         String page = me.get(
                         answer.headers().firstValue("Location").orElseThrow().replace(address(), ""))
                 .body();
-        assertThat(page).contains("bridge pickup cavity depth", "bridge pickup&#39;s leg pockets depth");
+        assertThat(page).contains("bridge pickup cavity depth", "bridge pickup leg pockets depth");
         assertThat(page.substring(page.indexOf("id=\"moved\""), page.indexOf("parts-grid")))
                 .doesNotContain("neck pocket depth")
                 .doesNotContain("neck pickup cavity depth")

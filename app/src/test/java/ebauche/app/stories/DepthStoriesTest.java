@@ -157,7 +157,7 @@ class DepthStoriesTest extends Story {
         assertThat(page.locator("#compared")).containsText("stud hole depth");
         button("Save as the design").click();
         page.waitForURL(Pattern.compile(".*/depths.*"));
-        assertThat(page.locator("table").last()).containsText("bridge stud holes");
+        assertThat(page.locator("table.drill-list")).containsText("bridge stud holes");
     }
 
     @ParameterizedTest

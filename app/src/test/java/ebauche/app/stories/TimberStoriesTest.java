@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.table.TimberFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -161,7 +162,7 @@ class TimberStoriesTest extends Story {
     void a_shop_adds_its_own_timber_and_a_board_of_it(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go("/timber/timbers");
-        assertThat(page.locator("tbody tr")).hasCount(36);
+        assertThat(page.locator("tbody tr")).hasCount(TimberFile.SHIPPED.all().size());
         String header =
                 "key,name,density,density from,tangential,radial,movement from,hardness,hardness from,dust,dust from\n";
         String bad = header + "pear,pear wood,71000,our scale,0.004,0.002,our bench,7400,our bench,,\n";

@@ -73,7 +73,8 @@ class MeanwhilePagesTest extends WithVisitor {
         ways.keep(shop.maker().shop(), 0, ways.of(shop.maker().shop()).json().deepCopy(), "the other maker");
         HttpResponse<String> answer = me.post("/bodies/take-on", page, fields("0", typed));
         assertThat(answer.statusCode()).isEqualTo(409);
-        assertThat(answer.body()).containsOnlyOnce("Somebody changed the shop&#39;s ways, crib or box meanwhile.");
+        assertThat(answer.body())
+                .containsOnlyOnce("Somebody changed the shop settings, tool crib or hardware meanwhile.");
         assertThat(ways.of(shop.maker().shop()).number()).isEqualTo(1);
     }
 
@@ -99,7 +100,7 @@ class MeanwhilePagesTest extends WithVisitor {
         assertThat(answer.statusCode()).isEqualTo(409);
         assertThat(answer.body())
                 .contains("What you typed is below", "value=\"6.5 mm\"")
-                .containsOnlyOnce("crib or box meanwhile");
+                .containsOnlyOnce("tool crib or hardware meanwhile");
         assertThat(ways.of(shop.maker().shop()).number()).isEqualTo(1);
     }
 

@@ -40,7 +40,7 @@ record PlateMarks(Build build) {
 
     /** What shows where a pickup's template goes: the scratch plate where the pickup comes through it, else the centre line. */
     static Condition.Mark of(Build build, Pickup pickup) {
-        boolean through = build.design().onPlates().containsKey(pickup.feature());
+        boolean through = build.drawn().onPlates().containsKey(pickup.feature());
         return through
                 ? new Condition.Mark(SCRATCH_PLATE, "the place of the scratch plate marked")
                 : Datum.centreLine(Face.FRONT);
@@ -64,7 +64,7 @@ record PlateMarks(Build build) {
     /** One step for each plate that covers a cavity or lets a pickup through. */
     List<Operation> operations() {
         Map<StepKey, List<Cavity>> plates = new LinkedHashMap<>();
-        if (design().pickups().stream().anyMatch(p -> design().onPlates().containsKey(p.feature()))) {
+        if (build.drawn().pickups().stream().anyMatch(p -> isDrawnOnPlate(p.feature()))) {
             plates.put(SCRATCH_PLATE, new ArrayList<>());
         }
         design().cavities().stream()
@@ -84,19 +84,21 @@ record PlateMarks(Build build) {
         boolean scratchPlate = key.equals(SCRATCH_PLATE);
         String said = scratchPlate ? "the scratch plate" : said(under.get(0));
         Face face = scratchPlate ? Face.FRONT : under.get(0).face();
-        Map<Feature, Point> openings = new LinkedHashMap<>();
         Region area = under.stream().map(Cavity::plan).reduce(Region.EMPTY, Region::union);
+        Map<Feature, Point> openings = new LinkedHashMap<>();
         if (scratchPlate) {
             for (Pickup pickup : design().pickups()) {
-                if (design().onPlates().containsKey(pickup.feature())) {
+                if (isDrawnOnPlate(pickup.feature())) {
                     area = area.union(pickup.footprint());
                     openings.put(pickup.feature(), drawn(pickup.feature()));
                 }
             }
         }
-        under.stream()
-                .flatMap(c -> design().controlsIn(c).stream())
-                .forEach(c -> openings.put(c.feature(), drawn(c.feature())));
+        for (Cavity cavity : under) {
+            build.drawn().cavity(cavity.id()).stream()
+                    .flatMap(c -> build.drawn().controlsIn(c).stream())
+                    .forEach(c -> openings.put(c.feature(), c.at()));
+        }
         Operation.Builder step = Operation.of(
                         Work.CAVITY,
                         key.feature(),
@@ -123,6 +125,11 @@ record PlateMarks(Build build) {
         return step.build();
     }
 
+    /** A plate has the openings that were drawn, wherever a reading puts what lies under it. */
+    private boolean isDrawnOnPlate(Feature feature) {
+        return build.drawn().onPlates().containsKey(feature);
+    }
+
     /** Where the drawing has it: a reading says how the plate differs from that. */
     private Point drawn(Feature feature) {
         return build.drawn().onPlates().get(feature);
@@ -135,7 +142,7 @@ record PlateMarks(Build build) {
                 Reckoning.of(from, Quantity.LENGTH)
                         .length("as it is drawn", Fact.typed(drawn))
                         .is(drawn, "as it is drawn"),
-                Band.shops("a pickup under its opening", build.shop().bands().room()),
+                Band.shops("a part under its opening", build.shop().bands().room()),
                 along ? "rule along the centre line" : "rule square to the centre line");
     }
 }

@@ -78,7 +78,7 @@ record PlateRules(Build build) {
         BodyDesign design = build.design();
         Map<Feature, Region> hidden = new LinkedHashMap<>();
         design.pickups().stream()
-                .filter(p -> design.onPlates().containsKey(p.feature()))
+                .filter(p -> build.drawn().onPlates().containsKey(p.feature()))
                 .forEach(p -> hidden.put(p.feature(), p.footprint()));
         design.cavities().stream()
                 .filter(c -> c.cover().kind() == Cover.Kind.SCRATCH_PLATE)

@@ -189,4 +189,25 @@ class PlateTest {
         assertThatThrownBy(() -> new Cover(Cover.Kind.LET_IN, 2, 4, List.of(), Optional.empty(), Optional.of(LARGE)))
                 .hasMessageContaining("control plate");
     }
+
+    /** A plate read far off its place, so that its rout lies under a control of another cavity: told, and nothing falls. */
+    @Test
+    void a_plate_read_far_off_takes_no_other_control_with_it() {
+        TestBody body = plated(Optional.empty());
+        body.controls.add(TestBody.pot("tone", -70, 60, 8));
+        body.read("opening-along:control-blend", 60);
+        assertThat(middle(body, "wiring").y()).isEqualTo(60, within(1e-6));
+        assertThat(body.schedule()
+                        .step("scratch-plate:locate")
+                        .orElseThrow()
+                        .operation()
+                        .inspections())
+                .extracting(Inspection::measurand)
+                .doesNotContain(new Measurand.OpeningAt(Feature.parse("control-tone"), true));
+        // Off the plate's own drawn line too: it is still the plate's.
+        TestBody drawn = plated(Optional.of(LARGE));
+        drawn.read("opening-along:pickup-neck", 400);
+        assertThat(drawn.schedule().step("scratch-plate:locate")).isPresent();
+        assertThat(drawn.plan().findings()).isNotEmpty();
+    }
 }
