@@ -9,9 +9,11 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Carved surfaces in the stock against closed forms: a wedge, a cylinder's segment, a spherical cap, a cone's frustum. */
+@Tag("slow")
 class CarveOutsideTest {
     private static final double THICK = 44;
     private static final Material WOOD = new Material("alder", 459);

@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -36,6 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
  * The published schema and the reader know the same: every key of every object, every word of every choice, every measurand. What the
  * reader takes it tells itself, when it is given a key or a word that it does not.
  */
+@Tag("slow")
 class SchemaWalkTest {
     private static final String UNKNOWN = "zz-unknown";
     private static final String STRETCH = """

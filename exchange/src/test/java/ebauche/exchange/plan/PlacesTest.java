@@ -20,6 +20,7 @@ import ebauche.core.stock.Change;
 import ebauche.exchange.OddBodies;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -27,6 +28,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * Whatever is drilled says where, for every body that there is: the places are the middles of what the step takes away, told from the
  * wood and not from where the stations have them; and the distances that a card gives lead a rule back to them.
  */
+@Tag("slow")
 class PlacesTest {
     static List<String> bodies() {
         return OddBodies.ALL;
