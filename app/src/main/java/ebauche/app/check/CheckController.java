@@ -7,7 +7,6 @@ import ebauche.core.feature.Feature;
 import ebauche.core.job.Rule;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
-import ebauche.core.realism.SpecSheet;
 import ebauche.core.realism.ToolChoice;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -76,7 +75,7 @@ class CheckController {
     private static Map<String, String> leavable(BuildPlan plan, Realism realism) {
         Map<String, String> questions = new HashMap<>();
         for (ToolChoice way : realism.ways()) {
-            List<Feature> features = SpecSheet.leavable(plan, way);
+            List<Feature> features = way.leavable(plan);
             if (way.how() != ToolChoice.How.AS_USUAL && !features.isEmpty()) {
                 questions.put(
                         way.work(),

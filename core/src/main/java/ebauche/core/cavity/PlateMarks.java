@@ -33,20 +33,23 @@ import java.util.Map;
  * where the cavity under it goes (common practice).
  */
 record PlateMarks(Build build) {
+    private static final StepKey SCRATCH_PLATE = StepKey.of(Feature.of(FeatureKind.SCRATCH_PLATE), StepKind.LOCATE);
+    private static final String SCRATCH_PLATE_SAID = "the scratch plate";
+
     /** The mark that the plate over a cavity leaves. */
     static Condition.Mark of(Cavity cavity) {
-        return new Condition.Mark(key(cavity), "the place of " + said(cavity) + " marked");
+        return mark(key(cavity), said(cavity));
     }
 
     /** What shows where a pickup's template goes: the scratch plate where the pickup comes through it, else the centre line. */
     static Condition.Mark of(Build build, Pickup pickup) {
         boolean through = build.drawn().onPlates().containsKey(pickup.feature());
-        return through
-                ? new Condition.Mark(SCRATCH_PLATE, "the place of the scratch plate marked")
-                : Datum.centreLine(Face.FRONT);
+        return through ? mark(SCRATCH_PLATE, SCRATCH_PLATE_SAID) : Datum.centreLine(Face.FRONT);
     }
 
-    private static final StepKey SCRATCH_PLATE = StepKey.of(Feature.of(FeatureKind.SCRATCH_PLATE), StepKind.LOCATE);
+    private static Condition.Mark mark(StepKey key, String said) {
+        return new Condition.Mark(key, "the place of " + said + " marked");
+    }
 
     /** The scratch plate is one, however many cavities lie under it. */
     private static StepKey key(Cavity cavity) {
@@ -57,7 +60,7 @@ record PlateMarks(Build build) {
 
     private static String said(Cavity cavity) {
         return cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE
-                ? "the scratch plate"
+                ? SCRATCH_PLATE_SAID
                 : "the plate over the " + cavity.feature().said();
     }
 
@@ -82,7 +85,7 @@ record PlateMarks(Build build) {
 
     private Operation laidOn(StepKey key, List<Cavity> under) {
         boolean scratchPlate = key.equals(SCRATCH_PLATE);
-        String said = scratchPlate ? "the scratch plate" : said(under.get(0));
+        String said = scratchPlate ? SCRATCH_PLATE_SAID : said(under.get(0));
         Face face = scratchPlate ? Face.FRONT : under.get(0).face();
         Region area = under.stream().map(Cavity::plan).reduce(Region.EMPTY, Region::union);
         Map<Feature, Point> openings = new LinkedHashMap<>();
@@ -90,7 +93,7 @@ record PlateMarks(Build build) {
             for (Pickup pickup : design().pickups()) {
                 if (isDrawnOnPlate(pickup.feature())) {
                     area = area.union(pickup.footprint());
-                    openings.put(pickup.feature(), drawn(pickup.feature()));
+                    openings.put(pickup.feature(), build.drawn().onPlates().get(pickup.feature()));
                 }
             }
         }
@@ -115,7 +118,7 @@ record PlateMarks(Build build) {
                                 build,
                                 face,
                                 area.intersection(design().outline().region())))
-                .gives(new Condition.Mark(key, "the place of " + said + " marked"))
+                .gives(mark(key, said))
                 .takes(8, 0, 0.001);
         openings.forEach((feature, at) -> {
             step.at(feature.part(), at);
@@ -130,11 +133,7 @@ record PlateMarks(Build build) {
         return build.drawn().onPlates().containsKey(feature);
     }
 
-    /** Where the drawing has it: a reading says how the plate differs from that. */
-    private Point drawn(Feature feature) {
-        return build.drawn().onPlates().get(feature);
-    }
-
+    /** It should read what the drawing has: a reading says how the plate differs from that. */
     private Inspection reading(Feature feature, double drawn, boolean along) {
         String from = along ? "its middle from the saddle line" : "its middle off the centre line";
         return new Inspection(

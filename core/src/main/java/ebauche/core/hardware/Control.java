@@ -124,28 +124,19 @@ public record Control(
 
     /** The same, standing in the cavity with an id; in the one that it is drawn in where none is said. */
     public Control in(Optional<String> otherCavity) {
-        return new Control(
-                id,
-                kind,
-                at,
-                opening,
-                slot,
-                thinnestTop,
-                thickestTop,
-                across,
-                along,
-                below,
-                woodOver,
-                otherCavity,
-                part);
+        return with(at, otherCavity);
     }
 
     /** The same elsewhere. */
     public Control standing(Point elsewhere) {
+        return with(elsewhere, cavity);
+    }
+
+    private Control with(Point place, Optional<String> inCavity) {
         return new Control(
                 id,
                 kind,
-                elsewhere,
+                place,
                 opening,
                 slot,
                 thinnestTop,
@@ -154,7 +145,7 @@ public record Control(
                 along,
                 below,
                 woodOver,
-                cavity,
+                inCavity,
                 part);
     }
 

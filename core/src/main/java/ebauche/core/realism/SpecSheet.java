@@ -2,8 +2,6 @@ package ebauche.core.realism;
 
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
-import ebauche.core.feature.Feature;
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
@@ -14,9 +12,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.StillOpen;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -194,22 +190,5 @@ public record SpecSheet(
             depths.add(length("depth", c.depth()));
         });
         return new Line("Carved", String.join("; ", all), depths);
-    }
-
-    /** What could be left open so that a kind of step is not asked of this shop: the voids and carves that its steps cut. */
-    public static List<Feature> leavable(BuildPlan plan, ToolChoice way) {
-        Map<Feature, Boolean> cut = plan.steps().stream()
-                .filter(s -> !s.done() && way.steps().contains(s.operation().key()))
-                .map(s -> s.operation().feature())
-                .collect(
-                        Collectors.toMap(Feature::owner, SpecSheet::canStayOpen, (a, b) -> a && b, LinkedHashMap::new));
-        return cut.entrySet().stream()
-                .filter(Map.Entry::getValue)
-                .map(Map.Entry::getKey)
-                .toList();
-    }
-
-    private static boolean canStayOpen(Feature feature) {
-        return feature.isVoid() || feature.kind().role() == FeatureKind.Role.SHAPE;
     }
 }

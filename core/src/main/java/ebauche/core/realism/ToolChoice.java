@@ -1,5 +1,7 @@
 package ebauche.core.realism;
 
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
@@ -42,5 +44,16 @@ public record ToolChoice(String work, String wants, How how, String with, String
 
     public ToolChoice {
         steps = List.copyOf(steps);
+    }
+
+    /** What could be left open so that this kind of step is not asked of the shop: the voids and carves that its steps cut. */
+    public List<Feature> leavable(BuildPlan plan) {
+        return plan.steps().stream()
+                .filter(s -> !s.done() && steps.contains(s.operation().key()))
+                .map(s -> s.operation().feature())
+                .filter(f -> f.isVoid() || f.kind().role() == FeatureKind.Role.SHAPE)
+                .map(Feature::owner)
+                .distinct()
+                .toList();
     }
 }

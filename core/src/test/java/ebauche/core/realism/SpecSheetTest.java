@@ -98,10 +98,8 @@ class SpecSheetTest {
                 .filter(w -> w.work().equals("Carve contours"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(SpecSheet.leavable(body.plan(), way))
-                .extracting(Feature::word)
-                .containsExactly("contour-belly");
-        body.undecided = Set.copyOf(SpecSheet.leavable(body.plan(), way));
+        assertThat(way.leavable(body.plan())).extracting(Feature::word).containsExactly("contour-belly");
+        body.undecided = Set.copyOf(way.leavable(body.plan()));
         SpecSheet then = SpecSheet.of(body.plan());
         assertThat(then.notHere()).extracting(ToolChoice::work).doesNotContain("Carve contours");
         assertThat(then.open()).hasSize(1);
