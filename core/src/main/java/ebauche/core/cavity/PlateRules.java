@@ -171,10 +171,13 @@ record PlateRules(Build build) {
                 .atLeast(sum("screw to the plate's edge", "screw inside the plate's edge", room), PLATE_ROUND_A_SCREW)
                 .cure("Shift the screw inward.")
                 .fails(() -> finding("plate-screw-at-edge", plate, screw)
-                        .length("to the edge", room)
+                        .length("to the edge", Math.abs(room))
                         .length("wanted", PLATE_ROUND_A_SCREW)
                         .says(
-                                "A screw of " + lower(plate) + " stands {0} inside the plate's edge; {1} is wanted.",
+                                "A screw of " + lower(plate)
+                                        + (room < 0
+                                                ? " stands {0} outside the plate."
+                                                : " stands {0} inside the plate's edge; {1} is wanted."),
                                 "Shift the screw inward."))
                 .build();
     }

@@ -134,15 +134,20 @@ public record NeckJoint(
 
     /** The same joint with a pocket of another width. */
     public NeckJoint withWidths(double end, double mouth) {
-        return with(end, mouth, ferrule);
+        return with(end, mouth, ferrule, scratchPlate);
     }
 
     /** The same joint with other ferrules under its screws' heads. */
     public NeckJoint withFerrule(Part other) {
-        return with(widthAtEnd, widthAtMouth, Optional.of(other));
+        return with(widthAtEnd, widthAtMouth, Optional.of(other), scratchPlate);
     }
 
-    private NeckJoint with(double end, double mouth, Optional<Part> under) {
+    /** The same joint with the scratch plate elsewhere. */
+    public NeckJoint withScratchPlate(ScratchPlate other) {
+        return with(widthAtEnd, widthAtMouth, ferrule, Optional.of(other));
+    }
+
+    private NeckJoint with(double end, double mouth, Optional<Part> under, Optional<ScratchPlate> plate) {
         return new NeckJoint(
                 kind,
                 heelThickness,
@@ -163,7 +168,7 @@ public record NeckJoint(
                 under,
                 insert,
                 heel,
-                scratchPlate);
+                plate);
     }
 
     /** The pocket on the plan, its end corners rounded, its mouth square. */

@@ -1,6 +1,7 @@
 package ebauche.core.design;
 
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
 import java.util.List;
@@ -18,6 +19,16 @@ public record ScratchPlate(double thickness, boolean underFingerboard, Optional<
     public ScratchPlate {
         Refusal.between(thickness, 0.2, 10, "thickness");
         screws = List.copyOf(screws);
+    }
+
+    /** The same moved over the front. */
+    public ScratchPlate moved(double dx, double dy) {
+        Placing way = Placing.moved(dx, dy);
+        return new ScratchPlate(
+                thickness,
+                underFingerboard,
+                outline.map(o -> o.placed(way)),
+                screws.stream().map(s -> s.plus(dx, dy)).toList());
     }
 
     /** One that nobody has drawn. */

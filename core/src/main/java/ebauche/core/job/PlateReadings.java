@@ -19,8 +19,8 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 
 /**
- * What lies under a plate, put where the plate in hand has it: pickups and controls at the openings as they were read, the rout under
- * them moved by as much as they were in the mean. A plate is stiff: what was read of some of its openings goes for those that nobody
+ * What lies under a plate, put where the plate in hand has it: pickups and controls at the openings as they were read, the plate's own
+ * line and the rout under it moved by as much as they were in the mean. A plate is stiff: what was read of some of its openings goes for those that nobody
  * read.
  */
 record PlateReadings(BodyDesign design, AsBuilt asBuilt) {
@@ -41,7 +41,12 @@ record PlateReadings(BodyDesign design, AsBuilt asBuilt) {
                 .toList();
         List<Cavity> cavities =
                 design.cavities().stream().map(c -> moved(c, ways)).toList();
-        return design.with(design.bridge(), pickups, controls, cavities, design.jack());
+        Point way = mean(scratchPlate(ways));
+        BodyDesign followed = design.with(design.bridge(), pickups, controls, cavities, design.jack());
+        return design.neck()
+                .scratchPlate()
+                .map(plate -> followed.with(design.neck().withScratchPlate(plate.moved(way.x(), way.y()))))
+                .orElse(followed);
     }
 
     private static Point moved(Point drawn, Point way) {
@@ -64,14 +69,23 @@ record PlateReadings(BodyDesign design, AsBuilt asBuilt) {
                 .map(c -> ways.get(c.feature()))
                 .filter(Objects::nonNull)
                 .toList();
-        Collection<Point> of = !own.isEmpty() || cavity.cover().kind() != Cover.Kind.SCRATCH_PLATE
-                ? own
-                : plates().getOrDefault(SCRATCH_PLATE, Map.of()).keySet().stream()
-                        .map(ways::get)
-                        .toList();
-        double dx = mean(of.stream().map(Point::x).toList()).orElse(0);
-        double dy = mean(of.stream().map(Point::y).toList()).orElse(0);
-        return dx == 0 && dy == 0 ? cavity : cavity.moved(dx, dy);
+        boolean asThePlate = own.isEmpty() && cavity.cover().kind() == Cover.Kind.SCRATCH_PLATE;
+        Point way = mean(asThePlate ? scratchPlate(ways) : own);
+        return way.x() == 0 && way.y() == 0 ? cavity : cavity.moved(way.x(), way.y());
+    }
+
+    /** How far the openings of the scratch plate are off, those that nobody read as the rest. */
+    private List<Point> scratchPlate(Map<Feature, Point> ways) {
+        return plates().getOrDefault(SCRATCH_PLATE, Map.of()).keySet().stream()
+                .map(ways::get)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private static Point mean(List<Point> ways) {
+        return new Point(
+                mean(ways.stream().map(Point::x).toList()).orElse(0),
+                mean(ways.stream().map(Point::y).toList()).orElse(0));
     }
 
     /** The openings of each plate where they are drawn: those of the scratch plate, and of each control plate by its cavity. */

@@ -210,4 +210,29 @@ class PlateTest {
         assertThat(drawn.schedule().step("scratch-plate:locate")).isPresent();
         assertThat(drawn.plan().findings()).isNotEmpty();
     }
+
+    /** The plate lies where its openings were read: what it hides and its screws are held against it there. */
+    @Test
+    void the_plates_own_line_follows_it() {
+        TestBody body = plated(Optional.of(LARGE), new Point(-94, 0));
+        double over = rule(body, "plate-hides").number().value();
+        body.read("opening-along:pickup-neck", at(new TestBody(), "neck").y() + 6);
+        body.read("opening-along:pickup-bridge", at(new TestBody(), "bridge").y() + 6);
+        body.read("opening-along:control-blend", -54);
+        ScratchPlate plate = body.build().design().neck().scratchPlate().orElseThrow();
+        assertThat(plate.outline().orElseThrow().region().minY()).isEqualTo(-89, within(1e-6));
+        assertThat(plate.screws().get(0)).isEqualTo(new Point(-94, 6));
+        assertThat(rule(body, "plate-hides").number().value()).isEqualTo(over, within(1e-6));
+    }
+
+    @Test
+    void a_screw_outside_its_plate_is_said_to_be_outside() {
+        assertThat(plated(Optional.of(LARGE), new Point(-105, 20)).plan().findings())
+                .filteredOn(f -> f.rule().equals("plate-screw-at-edge"))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.what()).contains("outside the plate");
+                    assertThat(f.numbers().get(0).value()).isEqualTo(5, within(1e-6));
+                });
+    }
 }
