@@ -59,8 +59,8 @@ public final class BlankDrawing {
     }
 
     private String words() {
-        return layer.strips().size() + (layer.strips().size() == 1 ? " piece of " : " pieces of ")
-                + layer.species().name() + ", the body's outline over it";
+        return layer.strips().size() + (layer.strips().size() == 1 ? " piece of " : " pieces of ") + layer.words()
+                + ", the body's outline over it";
     }
 
     /** Small, for the list of layouts. */
@@ -114,7 +114,9 @@ public final class BlankDrawing {
             svg.rect("strip" + (number % 2 == 0 ? " other" : ""), frame.x(low), y0, blank.along() * frame.scale(), h);
             grain(strip, x, low, high);
             if (named) {
-                String words = number + (strip.board().isEmpty() ? "" : "  " + strip.board());
+                String words = number
+                        + (strip.board().isEmpty() ? "" : "  " + strip.board())
+                        + strip.species().map(s -> "  " + s.name()).orElse("");
                 svg.text("strip-name", frame.x(low) + 8, y0 + Math.min(h - 5, 18), "start", words);
             }
             x += strip.width();

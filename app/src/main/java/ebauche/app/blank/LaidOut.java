@@ -57,7 +57,8 @@ public record LaidOut(Layout layout, BlankLayer layer, double frontAt, double dx
                 piece.board().rings(),
                 piece.board().rings() == Rings.QUARTERED ? Optional.empty() : piece.heartUp(),
                 piece.planedTowardsNeck(),
-                piece.grainAngle());
+                piece.grainAngle(),
+                Optional.empty());
     }
 
     /** The blank that it makes alone, where it lies under the moved outline. */

@@ -22,7 +22,7 @@ final class Trimmed {
             double to = i == all.size() - 1
                     ? coreLeft + core.across()
                     : x + all.get(i).width();
-            strips.add(withWidth(all.get(i), to - from));
+            strips.add(all.get(i).withWidth(to - from));
             x += all.get(i).width();
         }
         return new BlankLayer(
@@ -30,17 +30,5 @@ final class Trimmed {
                 strips,
                 top.layer().thickness(),
                 top.layer().flaws());
-    }
-
-    private static Strip withWidth(Strip s, double width) {
-        return new Strip(
-                width,
-                s.board(),
-                s.up(),
-                s.farEndToNeck(),
-                s.rings(),
-                s.heartUp(),
-                s.planedTowardsNeck(),
-                s.grainAngle());
     }
 }

@@ -82,6 +82,7 @@ public final class FeedDrawing {
         drawing.bands(shown.map());
         drawing.stands(shown.stands());
         drawing.relief(shown.relief());
+        shown.plan().uneven().forEach(drawing::uneven);
         shown.plan().tips().forEach(drawing::tip);
         shown.bites().forEach(drawing::bite);
         drawing.arrow(shown.grain());
@@ -176,6 +177,13 @@ public final class FeedDrawing {
                     frame.y(hole.at()),
                     hole.drill().diameter() / 2 * frame.scale());
         }
+    }
+
+    private void uneven(FeedPlan.Run run) {
+        svg.open("g", "class", "uneven");
+        svg.title("hard and soft wood meet here: leave " + fig.length(run.length()) + " to the drum");
+        svg.path("mark", along(run.edges(), OUTSIDE));
+        svg.close();
     }
 
     private void tip(FeedPlan.Tip tip) {

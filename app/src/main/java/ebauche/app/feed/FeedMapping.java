@@ -4,11 +4,8 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Router;
-import ebauche.core.design.Blank;
-import ebauche.core.design.BlankLayer;
 import ebauche.core.feed.FeedMap;
 import ebauche.core.feed.FeedPlan;
-import ebauche.core.feed.Grain;
 import ebauche.core.feed.ReliefCuts;
 import ebauche.core.feed.Steadying;
 import ebauche.core.geometry.Face;
@@ -69,20 +66,8 @@ class FeedMapping {
     }
 
     static FeedPlan feed(Build build, OptionalDouble grain) {
-        return FeedPlan.of(
-                build.drawn().outline(),
-                grains(build.design().blank(), grain),
-                build.design().blank().isBrittle());
-    }
-
-    private static List<Grain> grains(Blank blank, OptionalDouble grain) {
-        if (grain.isPresent()) {
-            return List.of(Grain.even(grain.getAsDouble()));
-        }
-        List<Grain> grains = new ArrayList<>();
-        grains.add(Grain.of(blank, blank.core()));
-        blank.top().ifPresent((BlankLayer top) -> grains.add(Grain.of(blank, top)));
-        return grains;
+        FeedPlan.Wood wood = FeedPlan.Wood.of(build.design().blank());
+        return FeedPlan.of(build.drawn().outline(), grain.isPresent() ? wood.turned(grain.getAsDouble()) : wood);
     }
 
     /** The bit that is planned for the outline's first pass; how wide it is decides how far out the base stands. */

@@ -25,6 +25,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -354,5 +355,30 @@ class DesignEditTest {
                         .at("/neck/scratchPlate")
                         .has("outline"))
                 .isFalse();
+    }
+
+    /** A blank of three pieces becomes three strips, the middle one of another timber; an untouched form then changes nothing. */
+    @ParameterizedTest
+    @EnumSource(LengthUnit.class)
+    void strips_are_begun_even_and_given_a_timber(LengthUnit unit) {
+        ((ObjectNode) design.get("blank")).put("pieces", 1).remove("strips");
+        assertThat(Additions.to(design)).extracting(Additions.Addition::name).doesNotContain("strips");
+        ((ObjectNode) design.get("blank")).put("pieces", 3);
+        assertThat(Additions.to(design)).extracting(Additions.Addition::name).contains("strips");
+        Additions.add(design, "strips");
+        Map<String, String> typed = form(design);
+        assertThat(DesignEdit.apply(design, typed, unit)).isEqualTo(design);
+        typed.put("blank.strips.1.species", "maple");
+        ObjectNode then = DesignEdit.apply(design, typed, unit);
+        assertThat(then.at("/blank/strips/1/species").asString()).isEqualTo("maple");
+        assertThat(then.at("/blank/strips/0").has("species")).isFalse();
+        assertThat(DesignDifference.between(design, then))
+                .singleElement()
+                .satisfies(d -> assertThat(d.field()).isEqualTo("Strips of the blank, from the left, timber 2"));
+        ObjectNode file = DemoBodies.read("tussock").withoutRecord().deepCopy();
+        file.set("design", then);
+        assertThat(BuildFile.of(file).build().design().blank().unevenSeams()).hasSize(2);
+        typed.put("blank.strips.1.species", "");
+        assertThat(DesignEdit.apply(then, typed, unit)).isEqualTo(design);
     }
 }

@@ -277,16 +277,19 @@ public final class BlankStation implements Station {
         double upper = -build.roughAboveFront();
         double under = upper + blank.topThickness();
         double lower = upper + blank.thickness();
-        blank.top().ifPresent(t -> step.cuts(layer(blank, t, upper, under)));
-        return step.cuts(layer(blank, blank.core(), under, lower))
-                .gives(new Condition.Wood(blank.plan(), upper, lower));
+        blank.top().ifPresent(t -> layer(blank, t, upper, under).forEach(step::cuts));
+        layer(blank, blank.core(), under, lower).forEach(step::cuts);
+        return step.gives(new Condition.Wood(blank.plan(), upper, lower));
     }
 
-    private static Change layer(Blank blank, BlankLayer layer, double from, double to) {
-        Solid wood = Solid.Prism.between(blank.plan(), from, to);
-        Material material =
-                new Material(layer.species().key(), layer.species().density().value());
-        return new Change.Add(FEATURE, Workpiece.BODY, wood, material);
+    private static List<Change> layer(Blank blank, BlankLayer layer, double from, double to) {
+        return blank.stripes(layer).stream()
+                .<Change>map(s -> new Change.Add(
+                        FEATURE,
+                        Workpiece.BODY,
+                        Solid.Prism.between(s.plan(), from, to),
+                        new Material(s.species().key(), s.species().density().value())))
+                .toList();
     }
 
     @Override

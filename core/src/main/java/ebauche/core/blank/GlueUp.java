@@ -49,7 +49,7 @@ public record GlueUp(BlankLayer layer, double length, Gluing gluing, Optional<Cl
         List<Strip> strips = layer.strips();
         double nearest =
                 Math.min(strips.get(0).width(), strips.get(strips.size() - 1).width());
-        return new ClampPlan(gluing, layer.species().hardness(), length, layer.width(), layer.thickness(), nearest);
+        return new ClampPlan(gluing, layer.hardness(), length, layer.width(), layer.thickness(), nearest);
     }
 
     /**

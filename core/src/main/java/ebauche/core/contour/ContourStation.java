@@ -179,7 +179,7 @@ public final class ContourStation implements Station {
     private static int minutes(Build build, Contour.Laid laid) {
         double each = laid.contour().start() instanceof Contour.Start.Round
                 ? BY_ROUTER
-                : switch (build.design().blank().species().hardness()) {
+                : switch (build.design().blank().hardness()) {
                     case SOFT -> 18;
                     case MEDIUM -> 25;
                     case HARD -> 35;

@@ -6,6 +6,8 @@ import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Species;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -55,12 +57,17 @@ public record Blank(
 
     /** What a router takes it for: a cut through the core meets the core. */
     public Hardness cutAs() {
-        return species().cutAs();
+        return core.cutAs();
+    }
+
+    /** What a screw or a rasp meets in its core at worst. */
+    public Hardness hardness() {
+        return core.hardness();
     }
 
     /** Whether any of its layers chips. */
     public boolean isBrittle() {
-        return layers().stream().anyMatch(l -> l.species().brittle());
+        return layers().stream().anyMatch(BlankLayer::isBrittle);
     }
 
     /** Its layers, the core first. */
@@ -80,10 +87,10 @@ public record Blank(
 
     /** What it is made of, such as {@code red alder} or {@code true mahogany and sugar maple}. */
     public String timbers() {
-        return core.species().name()
-                + top.map(BlankLayer::species)
-                        .filter(s -> !s.equals(core.species()))
-                        .map(s -> " and " + s.name())
+        return core.words()
+                + top.map(BlankLayer::words)
+                        .filter(w -> !w.equals(core.words()))
+                        .map(w -> " and " + w)
                         .orElse("");
     }
 
@@ -101,7 +108,7 @@ public record Blank(
     }
 
     private double grams(BlankLayer layer) {
-        return across * along * layer.thickness() * layer.species().density().value() * 1e-6;
+        return across * along * layer.thickness() * layer.density().value() * 1e-6;
     }
 
     /** x of the seams of its core, from left to right; none in a blank of one piece. */
@@ -117,5 +124,56 @@ public record Blank(
             at[i] = x;
         }
         return at;
+    }
+
+    /**
+     * Neighbouring strips of one timber.
+     *
+     * @param plan where they lie, seen from the front
+     */
+    public record Stripe(Species species, Region plan) {}
+
+    /** A layer by its timbers, from left to right; one stripe where all of it is of one timber. */
+    public List<Stripe> stripes(BlankLayer layer) {
+        if (!layer.isMixed()) {
+            return List.of(new Stripe(layer.of(layer.strips().get(0)), plan()));
+        }
+        List<Stripe> stripes = new ArrayList<>();
+        double[] seams = seams(layer);
+        double left = middleX - across / 2;
+        for (int i = 0; i < layer.strips().size(); i++) {
+            Species here = layer.of(layer.strips().get(i));
+            boolean goesOn =
+                    i < seams.length && layer.of(layer.strips().get(i + 1)).equals(here);
+            if (!goesOn) {
+                double right = i < seams.length ? seams[i] : middleX + across / 2;
+                Point middle = new Point((left + right) / 2, middleY);
+                stripes.add(new Stripe(here, Region.rectangle(middle, right - left, along, 0, 0)));
+                left = right;
+            }
+        }
+        return stripes;
+    }
+
+    /** x of the seams, in any layer, between strips that are not equally hard: there a cut turns uneven, common practice. */
+    public List<Double> unevenSeams() {
+        return layers().stream()
+                .flatMap(l -> unevenSeams(l).stream())
+                .distinct()
+                .sorted(Comparator.naturalOrder())
+                .toList();
+    }
+
+    private List<Double> unevenSeams(BlankLayer layer) {
+        double[] seams = seams(layer);
+        List<Strip> strips = layer.strips();
+        List<Double> uneven = new ArrayList<>();
+        for (int i = 0; i < seams.length; i++) {
+            if (layer.of(strips.get(i)).hardness()
+                    != layer.of(strips.get(i + 1)).hardness()) {
+                uneven.add(seams[i]);
+            }
+        }
+        return uneven;
     }
 }

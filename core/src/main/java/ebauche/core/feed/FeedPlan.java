@@ -1,5 +1,6 @@
 package ebauche.core.feed;
 
+import ebauche.core.design.Blank;
 import ebauche.core.feed.FeedMap.Edge;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
@@ -24,8 +25,10 @@ import java.util.function.Predicate;
  * @param bites in order, the front's first
  * @param left edges that are against the grain whichever face is up
  * @param tips where fibres are so short that the wood may break off
+ * @param uneven where hard and soft wood meet at the edge: left to the drum
  */
-public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> left, List<Tip> tips) {
+public record FeedPlan(
+        FeedMap front, FeedMap back, List<Bite> bites, List<Run> left, List<Tip> tips, List<Run> uneven) {
     /** Longest bite, mm: common practice. */
     private static final double BITE = 60;
 
@@ -36,6 +39,42 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
 
     /** The same in a timber that chips: assumed, half as much again. */
     private static final double SHORT_BRITTLE = 45;
+
+    /** So near a seam of hard and soft the bit is drawn to one side, mm: assumed, about half a bit. */
+    private static final double BESIDE_SEAM = 6;
+
+    /**
+     * What the router meets.
+     *
+     * @param layers the grain of all that the bit cuts at once
+     * @param brittle whether any of it chips
+     * @param seams x of those between hard and soft
+     */
+    public record Wood(List<Grain> layers, boolean brittle, List<Double> seams) {
+        public Wood {
+            layers = List.copyOf(layers);
+            seams = List.copyOf(seams);
+        }
+
+        /** As a blank is made up. */
+        public static Wood of(Blank blank) {
+            return new Wood(
+                    blank.layers().stream().map(l -> Grain.of(blank, l)).toList(),
+                    blank.isBrittle(),
+                    blank.unevenSeams());
+        }
+
+        /** The same with the grain of every layer turned one way. */
+        public Wood turned(double degrees) {
+            return new Wood(List.of(Grain.even(degrees)), brittle, seams);
+        }
+
+        private boolean isUneven(Edge edge) {
+            double from = Math.min(edge.from().x(), edge.to().x()) - BESIDE_SEAM;
+            double to = Math.max(edge.from().x(), edge.to().x()) + BESIDE_SEAM;
+            return seams.stream().anyMatch(s -> s >= from && s <= to);
+        }
+    }
 
     /** Neighbouring edges in the order of the feed. */
     public record Run(List<Edge> edges) {
@@ -67,25 +106,30 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
         bites = List.copyOf(bites);
         left = List.copyOf(left);
         tips = List.copyOf(tips);
+        uneven = List.copyOf(uneven);
     }
 
-    /** Plans an outline; see {@link FeedMap#of} for the layers. */
+    /** Plans an outline in even wood; see {@link FeedMap#of} for the layers. */
     public static FeedPlan of(Outline outline, List<Grain> layers) {
-        return of(outline, layers, false);
+        return of(outline, new Wood(layers, false, List.of()));
     }
 
-    /** The same, of a timber that may chip. */
-    public static FeedPlan of(Outline outline, List<Grain> layers, boolean brittle) {
+    /** Plans an outline. */
+    public static FeedPlan of(Outline outline, Wood wood) {
+        List<Grain> layers = wood.layers();
         FeedMap front = FeedMap.of(outline, layers, Face.FRONT);
         FeedMap back = FeedMap.of(outline, layers, Face.BACK);
         Point middle = outline.region().centroid();
         int n = front.edges().size();
         Set<Edge> backTakes = new HashSet<>();
         Set<Edge> neither = new HashSet<>();
+        Set<Edge> uneven = new HashSet<>();
         for (int i = 0; i < n; i++) {
             Edge edge = front.edges().get(i);
             Edge flipped = back.edges().get(n - 1 - i);
-            if (edge.band().against()) {
+            if (wood.isUneven(edge)) {
+                uneven.add(edge);
+            } else if (edge.band().against()) {
                 if (flipped.band().against()) {
                     neither.add(edge);
                 } else {
@@ -94,14 +138,18 @@ public record FeedPlan(FeedMap front, FeedMap back, List<Bite> bites, List<Run> 
             }
         }
         List<Bite> bites = new ArrayList<>();
-        bites.addAll(bites(Face.FRONT, runs(front.edges(), e -> !e.band().against()), middle));
+        bites.addAll(bites(
+                Face.FRONT,
+                runs(front.edges(), e -> !uneven.contains(e) && !e.band().against()),
+                middle));
         bites.addAll(bites(Face.BACK, runs(back.edges(), backTakes::contains), middle));
         return new FeedPlan(
                 front,
                 back,
                 bites,
                 runs(front.edges(), neither::contains),
-                tips(outline.region(), front, layers, brittle ? SHORT_BRITTLE : SHORT));
+                tips(outline.region(), front, layers, wood.brittle() ? SHORT_BRITTLE : SHORT),
+                runs(front.edges(), uneven::contains));
     }
 
     /** The map with a face towards the router. */

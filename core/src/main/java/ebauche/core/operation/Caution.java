@@ -33,6 +33,9 @@ public record Caution(String name, String words) {
     public static final Caution BRITTLE = new Caution(
             "brittle",
             "This timber chips: a sharp bit, light bites, a backer where the bit comes out. Drill tight corners before the router comes; leave end grain and horns to the drum.");
+    public static final Caution UNEVEN = new Caution(
+            "uneven",
+            "Hard and soft wood meet in this cut, and the bit is drawn to the soft side: light bites, and hold the base down. On the outside leave that stretch to the drum.");
     public static final Caution BIT_SPEED =
             new Caution("bit-speed", "Large bit: turn the speed down, and take light bites.");
     public static final Caution DRILL = new Caution(

@@ -16,6 +16,7 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Pass;
 import ebauche.core.shop.Habit;
+import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -54,8 +55,8 @@ final class Habits {
     /** The stations' steps with those of the shop's habits, and without those that it does not keep. */
     static List<Operation> kept(Build build, List<Operation> steps) {
         Habits habits = new Habits(build);
-        return habits.withoutIdle(
-                habits.brittle(habits.tabs(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps))))));
+        return habits.withoutIdle(habits.uneven(
+                habits.brittle(habits.tabs(habits.edgeRead(habits.beforeSanding(habits.smoothing(steps)))))));
     }
 
     /** Before a bearing rides on a wall that was cut, that wall is smoothed. */
@@ -127,6 +128,23 @@ final class Habits {
                         .map(s -> s.setting() instanceof Setting.Routed ? s.minding(List.of(Caution.BRITTLE)) : s)
                         .toList()
                 : steps;
+    }
+
+    /** Where a routed cut crosses a seam of hard and soft, it says so. */
+    private List<Operation> uneven(List<Operation> steps) {
+        List<Double> seams = build.design().blank().unevenSeams();
+        return steps.stream()
+                .map(s -> s.setting() instanceof Setting.Routed && crosses(s, seams)
+                        ? s.minding(List.of(Caution.UNEVEN))
+                        : s)
+                .toList();
+    }
+
+    private static boolean crosses(Operation step, List<Double> seams) {
+        return step.changes().stream()
+                .filter(c -> c instanceof Change.Remove)
+                .flatMap(c -> c.solid().plan().parts().stream())
+                .anyMatch(p -> seams.stream().anyMatch(x -> x > p.minX() && x < p.maxX()));
     }
 
     /** Whatever is marked out or lies under a template is located while the tabs stand; sanding waits until they are off. */

@@ -140,8 +140,8 @@ public record SpecSheet(
     private static String wood(BodyDesign d) {
         int pieces = d.blank().pieces();
         return (pieces == 1 ? "one piece of " : pieces + " pieces of ")
-                + d.blank().species().name()
-                + d.blank().top().map(t -> ", a top of " + t.species().name()).orElse("");
+                + d.blank().core().words()
+                + d.blank().top().map(t -> ", a top of " + t.words()).orElse("");
     }
 
     private static Line neck(NeckJoint neck) {

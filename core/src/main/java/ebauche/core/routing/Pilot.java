@@ -30,7 +30,7 @@ public record Pilot(Build build, double screw, Hardness wood) {
 
     /** For a small screw into the body. */
     public static Pilot small(Build build) {
-        return new Pilot(build, SMALL_SCREW, build.design().blank().species().hardness());
+        return new Pilot(build, SMALL_SCREW, build.design().blank().hardness());
     }
 
     /** Diameter of the hole. */

@@ -13,7 +13,6 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice.Thicknessing;
-import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -60,12 +59,11 @@ public final class Ledger {
     }
 
     public Bite bite() {
-        Species species = build.design().blank().species();
-        Bite core = Bite.of(school(), species.cutAs());
+        Bite core = Bite.of(school(), build.design().blank().cutAs());
         return build.design()
                 .blank()
                 .top()
-                .map(t -> Bite.of(school(), t.species().cutAs()))
+                .map(t -> Bite.of(school(), t.cutAs()))
                 .filter(b -> b.most() < core.most())
                 .orElse(core);
     }
@@ -330,20 +328,20 @@ public final class Ledger {
     private Reckoning mass(double thickness, double top) {
         Blank blank = build.design().blank();
         double plan = blank.plan().area();
-        Fact dry = Fact.rule(Species.AT_MOISTURE, "the moisture that densities are given at");
-        double value = blank.species().mass(plan * (thickness - top), dry).value();
+        Fact under = blank.core().density();
+        double value = plan * (thickness - top) * under.value() * 1e-6;
         Reckoning.Builder sum = Reckoning.of("mass of the blank", Quantity.MASS)
                 .term("area, dm²", Fact.typed(plan * 1e-4), Quantity.NUMBER)
                 .length("mean thickness", thickness)
-                .term("density at 12 %, kg/m³", blank.species().density(), Quantity.NUMBER);
+                .term("density at 12 %, kg/m³", under, Quantity.NUMBER);
         if (blank.top().isEmpty()) {
             return sum.is(value, "area × mean thickness × density / 100");
         }
-        Species over = blank.top().get().species();
+        Fact over = blank.top().get().density();
         return sum.length("of it the top", top)
-                .term("the top's density at 12 %, kg/m³", over.density(), Quantity.NUMBER)
+                .term("the top's density at 12 %, kg/m³", over, Quantity.NUMBER)
                 .is(
-                        value + over.mass(plan * top, dry).value(),
+                        value + plan * top * over.value() * 1e-6,
                         "area × ((mean thickness − of it the top) × density + of it the top × the top's density) / 100");
     }
 }

@@ -193,8 +193,8 @@ class TopBodyTest {
     /** Boards that were chosen are named where they are cut, each once; what is begun is told. */
     @Test
     void the_boards_that_were_chosen_are_cut_first() {
-        Strip first = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);
-        Strip second = new Strip(170, "B2", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);
+        Strip first = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0, Optional.empty());
+        Strip second = new Strip(170, "B2", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0, Optional.empty());
         TestBody body = new TestBody();
         body.blank = new Blank(
                 340,

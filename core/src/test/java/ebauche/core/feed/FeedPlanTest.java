@@ -149,8 +149,8 @@ class FeedPlanTest {
 
     @Test
     void a_book_matched_layer_has_its_own_grain_on_each_side() {
-        Strip left = new Strip(150, "", Side.A, true, Rings.FLAT, Optional.empty(), 0, -8);
-        Strip right = new Strip(150, "", Side.B, true, Rings.FLAT, Optional.empty(), 0, 8);
+        Strip left = new Strip(150, "", Side.A, true, Rings.FLAT, Optional.empty(), 0, -8, Optional.empty());
+        Strip right = new Strip(150, "", Side.B, true, Rings.FLAT, Optional.empty(), 0, 8, Optional.empty());
         BlankLayer layer = new BlankLayer(TestTimber.ALDER, List.of(left, right), 40, List.of());
         Blank blank = new Blank(300, 450, 10, 0, layer, Optional.empty());
         Grain grain = Grain.of(blank, layer);
@@ -253,15 +253,38 @@ class FeedPlanTest {
         return new Drill("Forstner " + diameter, Drill.Kind.FORSTNER, diameter, 2, 60);
     }
 
+    /** Where a seam of hard and soft comes out at the edge the router stays away from it: common practice. */
+    @Test
+    void a_seam_of_hard_and_soft_is_left_to_the_drum() {
+        FeedPlan even = FeedPlan.of(DISC, List.of(Grain.even(20)));
+        FeedPlan plan = FeedPlan.of(DISC, new FeedPlan.Wood(List.of(Grain.even(20)), false, List.of(-60.0, 60.0)));
+        assertThat(even.uneven()).isEmpty();
+        assertThat(plan.uneven()).hasSize(4).allSatisfy(run -> {
+            assertThat(Math.abs(run.middle().x())).isCloseTo(60, within(2.0));
+            // Twelve across, as the circle is cut at a slope there.
+            assertThat(run.length()).isCloseTo(12 / Math.sin(Math.acos(60.0 / 150)), within(6.5));
+        });
+        List<FeedMap.Edge> cut = new ArrayList<>();
+        plan.bites().forEach(b -> cut.addAll(b.run().edges()));
+        double left = plan.uneven().stream().mapToDouble(FeedPlan.Run::length).sum();
+        assertThat(cut).noneMatch(e -> Math.abs(Math.abs(e.middle().x()) - 60) < 5);
+        assertThat(cut.stream().mapToDouble(FeedMap.Edge::length).sum() + left)
+                .isCloseTo(
+                        even.bites().stream().mapToDouble(b -> b.run().length()).sum(), within(1e-6));
+    }
+
     /** A timber that chips leaves more of its horns to the drum, and is cut in the bites of the next harder: common practice. */
     @Test
     void a_brittle_timber_is_held_shorter_and_cut_lighter() {
-        assertThat(FeedPlan.of(FINGERED, List.of(Grain.even(35)), true).tips().stream()
+        assertThat(FeedPlan.of(FINGERED, new FeedPlan.Wood(List.of(Grain.even(35)), true, List.of())).tips().stream()
                         .mapToDouble(t -> t.run().length())
                         .sum())
-                .isGreaterThanOrEqualTo(FeedPlan.of(FINGERED, List.of(Grain.even(35)), false).tips().stream()
-                        .mapToDouble(t -> t.run().length())
-                        .sum());
+                .isGreaterThanOrEqualTo(
+                        FeedPlan.of(FINGERED, new FeedPlan.Wood(List.of(Grain.even(35)), false, List.of()))
+                                .tips()
+                                .stream()
+                                .mapToDouble(t -> t.run().length())
+                                .sum());
         assertThat(TestTimber.HEAT_TREATED_ASH.hardness()).isEqualTo(Hardness.MEDIUM);
         assertThat(TestTimber.HEAT_TREATED_ASH.cutAs()).isEqualTo(Hardness.HARD);
         assertThat(TestTimber.ALDER.cutAs()).isEqualTo(TestTimber.ALDER.hardness());

@@ -245,7 +245,7 @@ class LedgerTest {
     }
 
     private static Strip plain(double width) {
-        return new Strip(width, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 1, 0);
+        return new Strip(width, "B1", Side.A, true, Rings.FLAT, Optional.empty(), 1, 0, Optional.empty());
     }
 
     @Test
@@ -331,8 +331,8 @@ class LedgerTest {
     /** Common practice: book-matched halves are planed in opposite directions, and each turns round when flipped. */
     @Test
     void book_matched_halves_are_planed_in_opposite_directions() {
-        Strip left = new Strip(170, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0);
-        Strip right = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), -1, 0);
+        Strip left = new Strip(170, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0, Optional.empty());
+        Strip right = new Strip(170, "B1", Side.A, true, Rings.FLAT, Optional.empty(), -1, 0, Optional.empty());
         Blank book = new Blank(
                 340,
                 420,
@@ -352,7 +352,7 @@ class LedgerTest {
     /** A narrow strip left with a way, a wide one right with none: from behind the wide one lies left. */
     @Test
     void seen_from_behind_the_last_strip_comes_first() {
-        Strip left = new Strip(100, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0);
+        Strip left = new Strip(100, "B1", Side.B, true, Rings.FLAT, Optional.empty(), 1, 0, Optional.empty());
         BlankLayer core = new BlankLayer(TestTimber.WALNUT, List.of(left, Strip.plain(240)), 50, List.of());
         Blank blank = new Blank(340, 420, 0, 45, core, Optional.empty());
         PlaningWays front = PlaningWays.of(blank, Face.FRONT);

@@ -50,7 +50,7 @@ public final class Additions {
     }
 
     private static void begin(ObjectNode design, Element element, Element.Beginning beginning) {
-        JsonNode begun = withParts(JsonText.tree(beginning.json()), element);
+        JsonNode begun = withParts(JsonText.tree(beginning.json().apply(design)), element);
         if (Hand.LEFT.word().equals(design.path("hand").asString(""))) {
             Mirrored.inPlace(begun);
         }

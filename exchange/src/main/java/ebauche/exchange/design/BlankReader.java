@@ -47,7 +47,8 @@ public final class BlankReader {
 
     private static BlankLayer layer(JsonPlace spot, double across, Timbers timbers) {
         Species species = spot.parsed("species", MOST_TEXT, timbers::of);
-        List<Strip> strips = spot.list("strips", BlankLayer.MOST_STRIPS, s -> s.asObject(BlankReader::strip));
+        List<Strip> strips =
+                spot.list("strips", BlankLayer.MOST_STRIPS, s -> s.asObject(strip -> strip(strip, timbers)));
         int pieces = strips.isEmpty() || spot.has("pieces") ? spot.whole("pieces") : strips.size();
         double thickness = spot.length("thickness");
         if (!strips.isEmpty() && pieces != strips.size()) {
@@ -61,7 +62,7 @@ public final class BlankReader {
                         species, strips, thickness, spot.list("flaws", MOST_FLAWS, s -> s.asObject(BlankReader::flaw)));
     }
 
-    private static Strip strip(JsonPlace spot) {
+    private static Strip strip(JsonPlace spot, Timbers timbers) {
         return new Strip(
                 spot.length("width"),
                 spot.text("board", 40, ""),
@@ -70,7 +71,8 @@ public final class BlankReader {
                 spot.has("rings") ? spot.word("rings", BoardFile.RINGS) : Rings.FLAT,
                 spot.has("heart") ? Optional.of(spot.word("heart", HEART_UP)) : Optional.empty(),
                 spot.has("planed") ? spot.word("planed", PLANED) : 0,
-                spot.number("grainAngle", 0));
+                spot.number("grainAngle", 0),
+                spot.has("species") ? Optional.of(spot.parsed("species", MOST_TEXT, timbers::of)) : Optional.empty());
     }
 
     private static Flaw flaw(JsonPlace spot) {
@@ -115,6 +117,7 @@ public final class BlankReader {
         out.put("rings", strip.rings().key());
         strip.heartUp().ifPresent(up -> out.put("heart", Words.word(HEART_UP, up)));
         out.put("planed", Words.word(PLANED, strip.planedTowardsNeck()));
+        strip.species().ifPresent(s -> out.put("species", s.key()));
         return out.put("grainAngle", strip.grainAngle());
     }
 

@@ -13,13 +13,20 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import ebauche.core.measure.LengthUnit;
 import ebauche.core.stock.Profile;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
+import ebauche.exchange.json.Lengths;
 import ebauche.exchange.json.Words;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 
 /** The body itself, its blank, its contours and how its templates are made. */
 final class BodyElements {
@@ -86,8 +93,13 @@ final class BodyElements {
                     FLAWS)
             .build();
 
-    static final Element STRIPS_LAID = Element.of("blank.strips", "Strips as laid out on the rack")
+    static final Element STRIPS_LAID = Element.of("blank.strips", "Strips of the blank, from the left")
             .optional()
+            .members(
+                    Field.elsewhere(Field.length("width", "width")),
+                    Field.timberIfOther("species", "timber", "the blank’s"))
+            .begins("strips", "strips of different timbers", BodyElements::evenStrips)
+            .where(BodyElements::isGlued)
             .build();
 
     static final Element TOP = Element.of("blank.top", "Top over the blank")
@@ -174,5 +186,26 @@ final class BodyElements {
                 RADIUS.of(spot));
         contour.on(outline);
         return contour;
+    }
+
+    /** The pieces of a blank as strips of even width, in a list; an empty one where its width cannot be read. */
+    private static String evenStrips(JsonNode design) {
+        JsonNode blank = design.path("blank");
+        int pieces = blank.path("pieces").asInt(1);
+        ArrayNode strips = JsonNodeFactory.instance.arrayNode();
+        try {
+            Length across = Length.parse(blank.path("across").asString(""), LengthUnit.MILLIMETRE);
+            for (int i = 0; i < pieces; i++) {
+                strips.addObject().put("width", Lengths.written(across.millimetres() / pieces));
+            }
+        } catch (LengthFormatException typedWrong) {
+            return "[]"; // the form tells of the width itself
+        }
+        return strips.toString();
+    }
+
+    /** Whether there is more than one strip to choose a timber for. */
+    private static boolean isGlued(JsonNode design) {
+        return design.path("blank").path("pieces").asInt(1) > 1;
     }
 }

@@ -80,8 +80,17 @@ public final class DesignCatalogue {
     }
 
     private static Field.Input choosing(Field.Input input, List<Field.Option> timbers) {
-        return input.kind() == Field.Kind.CHOICE && input.options().isEmpty()
-                ? new Field.Input(input.path(), input.label(), input.kind(), timbers, input.measured(), input.ofAPart())
+        boolean ofTimbers = input.kind() == Field.Kind.CHOICE
+                && input.options().stream().allMatch(o -> o.word().isEmpty());
+        return ofTimbers
+                ? new Field.Input(
+                        input.path(),
+                        input.label(),
+                        input.kind(),
+                        Stream.concat(input.options().stream(), timbers.stream())
+                                .toList(),
+                        input.measured(),
+                        input.ofAPart())
                 : input;
     }
 

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -53,9 +55,9 @@ public final class Element {
      *
      * @param name short, as forms send it
      * @param words as a button says it
-     * @param json the element, the parts in it by their keys in the library that ships
+     * @param json the element, the parts in it by their keys in the library that ships, for a design
      */
-    record Beginning(String name, String words, String json) {}
+    record Beginning(String name, String words, Function<JsonNode, String> json) {}
 
     private final String path;
     private final String title;
@@ -75,6 +77,8 @@ public final class Element {
     private final Optional<String> description;
     private final List<String> oneOf;
     private final List<String> notBoth;
+    private final List<Field<?>> members;
+    private final Predicate<JsonNode> where;
 
     private Element(Builder of) {
         path = of.path;
@@ -95,6 +99,8 @@ public final class Element {
         description = Optional.ofNullable(of.description);
         oneOf = List.copyOf(of.oneOf);
         notBoth = List.copyOf(of.notBoth);
+        members = List.copyOf(of.members);
+        where = of.where;
     }
 
     static Builder of(String path, String title) {
@@ -126,6 +132,13 @@ public final class Element {
             for (Field<?> field : element.fields) {
                 if (field.with() == Field.With.ALWAYS || (field.with() == Field.With.FITTED) == fitted) {
                     field.inputs().forEach(i -> asked.add(i.under(path)));
+                }
+            }
+            for (int i = 0; i < node.size() && !element.members.isEmpty(); i++) {
+                for (Field<?> field : element.members) {
+                    for (Field.Input input : field.inputs()) {
+                        asked.add(input.numbered(i + 1).under(path + "." + i));
+                    }
                 }
             }
             if (element.isPart.isPresent()) {
@@ -182,7 +195,7 @@ public final class Element {
         boolean there = !many && !JsonPaths.find(design, path).isMissingNode();
         boolean brought = comesWithPart && parent(design).has("part");
         boolean lacks = wants.filter(w -> JsonPaths.find(design, w).isEmpty()).isPresent();
-        return !there && !brought && !lacks;
+        return !there && !brought && !lacks && where.test(design);
     }
 
     String path() {
@@ -278,6 +291,8 @@ public final class Element {
         private String description;
         private List<String> oneOf = List.of();
         private List<String> notBoth = List.of();
+        private final List<Field<?>> members = new ArrayList<>();
+        private Predicate<JsonNode> where = design -> true;
 
         private Builder(String path, String title) {
             this.path = path;
@@ -331,7 +346,23 @@ public final class Element {
         }
 
         Builder begins(String name, String words, String json) {
+            return begins(name, words, design -> json);
+        }
+
+        Builder begins(String name, String words, Function<JsonNode, String> json) {
             beginnings.add(new Beginning(name, words, json));
+            return this;
+        }
+
+        /** It is a list, shown as one: what is asked of each of its members. */
+        Builder members(Field<?>... all) {
+            members.addAll(List.of(all));
+            return this;
+        }
+
+        /** It can only be begun in such a design. */
+        Builder where(Predicate<JsonNode> such) {
+            where = such;
             return this;
         }
 

@@ -63,6 +63,11 @@ public final class Field<T> {
             this(path, label, kind, options, measured, false);
         }
 
+        /** One of several alike, told apart by its number. */
+        public Input numbered(int number) {
+            return new Input(path, label + " " + number, kind, options, measured, ofAPart);
+        }
+
         private Input partly() {
             return new Input(path, label, kind, options, measured, path.contains("."));
         }
@@ -351,6 +356,13 @@ public final class Field<T> {
     /** A timber by its key; which there are, the shop says. */
     public static Field<Void> timber(String key, String label) {
         return elsewhere(of(key, (spot, k) -> null, true, List.of(input(key, label, Kind.CHOICE)), ref("timberKey")));
+    }
+
+    /** A timber by its key, or none: then it is the one of what it belongs to. */
+    public static Field<Void> timberIfOther(String key, String label, String none) {
+        List<Option> same = List.of(new Option("", none));
+        Input asked = new Input(key, label, Kind.CHOICE, same, Optional.empty());
+        return elsewhere(of(key, (spot, k) -> null, false, List.of(asked), ref("timberKey")));
     }
 
     /** A value that the file's schema defines by a name of its own, and no form asks for. */

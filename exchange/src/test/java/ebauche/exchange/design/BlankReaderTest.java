@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
+import ebauche.core.operation.Caution;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.core.shop.Cutting;
@@ -35,8 +36,10 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A laid-out blank and the shop's ways, written and read back. */
 class BlankReaderTest {
-    private static final Strip LEFT = new Strip(190.5, "A1", Side.B, false, Rings.RIFT, Optional.of(true), -1, 2.5);
-    private static final Strip RIGHT = new Strip(189.5, "A2", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0);
+    private static final Strip LEFT =
+            new Strip(190.5, "A1", Side.B, false, Rings.RIFT, Optional.of(true), -1, 2.5, Optional.empty());
+    private static final Strip RIGHT =
+            new Strip(189.5, "A2", Side.A, true, Rings.FLAT, Optional.empty(), 0, 0, Optional.empty());
 
     static Blank laidOut() {
         BlankLayer core = new BlankLayer(
@@ -84,6 +87,34 @@ class BlankReaderTest {
         int glued = plan.indexOf(plan.step("blank:top").orElseThrow());
         double stock = plan.history().before(glued + 1).balance().grams();
         assertThat(stock).isCloseTo(grams, org.assertj.core.data.Offset.offset(grams * 0.01));
+    }
+
+    /** Ash with a strip of maple down its middle: read back, weighed strip by strip, told where cuts cross from hard to soft. */
+    @Test
+    void strips_have_timbers_of_their_own() {
+        Strip alder = Strip.plain(165);
+        Strip middle = Strip.plain(50).of(TimberFile.SHIPPED.of("maple"));
+        BlankLayer core = new BlankLayer(TimberFile.SHIPPED.of("alder"), List.of(alder, middle, alder), 47, List.of());
+        Blank mixed = new Blank(380, 480, 0, 48, core, Optional.empty());
+        ObjectNode file = withBlank(mixed);
+        assertThat(BuildFile.of(file).build().design().blank()).isEqualTo(mixed);
+        assertThat(mixed.timbers()).isEqualTo("red alder with sugar maple");
+        assertThat(mixed.unevenSeams()).containsExactly(-25.0, 25.0);
+        BuildPlan plan = Planner.plan(BuildFile.of(file).build());
+        double alderDensity = TimberFile.SHIPPED.of("alder").density().value();
+        double mapleDensity = TimberFile.SHIPPED.of("maple").density().value();
+        double grams = 480 * 47 * 1e-6 * (330 * alderDensity + 50 * mapleDensity);
+        assertThat(mixed.grams()).isCloseTo(grams, org.assertj.core.data.Offset.offset(1e-6));
+        int glued = plan.indexOf(plan.step("blank:glue").orElseThrow());
+        assertThat(plan.history().before(glued + 1).balance().grams())
+                .isCloseTo(grams, org.assertj.core.data.Offset.offset(grams * 0.01));
+        assertThat(plan.steps().stream()
+                        .filter(s -> s.operation().cautions().contains(Caution.UNEVEN))
+                        .map(s -> s.operation().feature().word()))
+                .contains("outline", "neck", "pickup-neck")
+                .doesNotContain("controls", "legs-bridge", "bridge-studs");
+        assertThat(Planner.plan(BuildFile.of(withBlank(laidOut())).build()).steps())
+                .noneMatch(s -> s.operation().cautions().contains(Caution.UNEVEN));
     }
 
     @Test

@@ -123,7 +123,8 @@ class SchemaWalkTest {
                     .put("rings", "flat")
                     .put("heart", "up")
                     .put("planed", "either")
-                    .put("grainAngle", 0);
+                    .put("grainAngle", 0)
+                    .put("species", i == 0 ? "maple" : "ash");
         }
         layer.putArray("flaws")
                 .addObject()
