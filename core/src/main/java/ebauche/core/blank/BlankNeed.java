@@ -20,7 +20,7 @@ public final class BlankNeed {
     /** Of a body in one layer. */
     public static Need whole(Build build, History history) {
         double finished = build.faces().thickness();
-        double rough = build.thicknessed() + build.shop().cutting().flattening();
+        double rough = build.thicknessed() + build.shop().cutting().flattening() + CoverSlice.takes(build);
         return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
     }
 
@@ -31,7 +31,7 @@ public final class BlankNeed {
      */
     public static Need core(Build build, History history, double top) {
         double finished = Math.max(LEAST_CORE, build.faces().thickness() - top);
-        double rough = build.thicknessed() - top + build.shop().cutting().flattening();
+        double rough = build.thicknessed() - top + build.shop().cutting().flattening() + CoverSlice.takes(build);
         List<Pocket> under = pockets(build, history).stream()
                 .filter(p -> p.bottom() > top)
                 .map(p -> new Pocket(p.area(), p.top() - top, p.bottom() - top))

@@ -79,8 +79,10 @@ public final class BlankStation implements Station {
 
     @Override
     public List<Rule> rules(Build build) {
-        return build.design().blank().top().map(top -> topLeft(build, top)).stream()
-                .toList();
+        List<Rule> rules = new ArrayList<>();
+        build.design().blank().top().ifPresent(top -> rules.add(topLeft(build, top)));
+        CoverSlice.of(build).ifPresent(slice -> rules.add(slice.reach()));
+        return rules;
     }
 
     private static Rule topLeft(Build build, BlankLayer top) {
@@ -149,8 +151,12 @@ public final class BlankStation implements Station {
         if (cutFirst) {
             steps.add(cutPieces(blank));
         }
+        Optional<CoverSlice> slice = CoverSlice.of(build);
+        slice.ifPresent(s -> steps.add(s.step(needsPieces(blank, cutFirst))));
+        Condition[] ready = slice.isPresent() ? new Condition[] {CoverSlice.SLICED} : new Condition[0];
         if (blank.pieces() > 1) {
-            steps.add(joint(build, blank.core(), StepKind.JOINT, "Joint the mating edges", needsPieces(blank)));
+            steps.add(joint(build, blank.core(), StepKind.JOINT, "Joint the mating edges", needsPieces(blank))
+                    .needing(List.of(ready)));
             Operation.Builder glue =
                     glueUp(build, StepKind.GLUE, "Glue up the " + blank.pieces() + " pieces", blank.pieces());
             steps.add((covered ? glue.gives(CORE_GLUED) : wholeBlank(build, glue))
@@ -160,12 +166,13 @@ public final class BlankStation implements Station {
             String from =
                     allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
             Operation.Builder cut = Operation.of(Work.BLANK, FEATURE, StepKind.CUT, "Cut the blank from " + from)
+                    .needs(ready)
                     .set(new Setting.CutOut("saw, square and rule", Reckoning.typed("blank width", blank.across())))
                     .caution(Caution.SAW, Caution.DUST)
                     .takes(20, 0, 0.001);
             steps.add((covered ? cut.gives(CORE_GLUED) : wholeBlank(build, cut)).build());
         }
-        blank.top().ifPresent(top -> addTop(build, top, steps));
+        blank.top().ifPresent(top -> addTop(build, top, steps, ready));
         return steps;
     }
 
@@ -173,6 +180,10 @@ public final class BlankStation implements Station {
         List<String> boards = new ArrayList<>(blank.core().boards());
         blank.top().ifPresent(t -> boards.addAll(t.boards()));
         return boards;
+    }
+
+    private static Condition[] needsPieces(Blank blank, boolean cutFirst) {
+        return cutFirst ? needsPieces(blank) : new Condition[0];
     }
 
     private static Condition[] needsPieces(Blank blank) {
@@ -236,7 +247,7 @@ public final class BlankStation implements Station {
         return (int) Math.round(curing(build).value());
     }
 
-    private static void addTop(Build build, BlankLayer top, List<Operation> steps) {
+    private static void addTop(Build build, BlankLayer top, List<Operation> steps, Condition... ready) {
         Blank blank = build.design().blank();
         boolean jointed = top.strips().size() > 1;
         if (jointed) {
@@ -254,6 +265,7 @@ public final class BlankStation implements Station {
                         Work.BLANK, FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
                 .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
+                .needs(ready)
                 .gives(LEVELLED)
                 .caution(Caution.of(build.thicknessing()))
                 .caution(Caution.DUST)
@@ -294,9 +306,11 @@ public final class BlankStation implements Station {
 
     @Override
     public List<Reckoning> reckonings(Build build) {
-        return Optional.of(build.design().blank())
-                .filter(b -> b.pieces() > 1)
-                .map(b -> List.of(curing(build)))
-                .orElse(List.of());
+        List<Reckoning> sums = new ArrayList<>();
+        if (build.design().blank().pieces() > 1) {
+            sums.add(curing(build));
+        }
+        CoverSlice.of(build).ifPresent(slice -> sums.add(slice.board()));
+        return sums;
     }
 }

@@ -126,7 +126,7 @@ public record CavityFromParts(
         if (!whole) {
             return Optional.of(new CavityFromParts(controls, cavity, Region.EMPTY, List.of(), by, false, missing));
         }
-        boolean letIn = drawn.isEmpty() || drawn.get().cover().kind() == Cover.Kind.LET_IN;
+        boolean letIn = drawn.isEmpty() || drawn.get().cover().kind().liesInARecess();
         if (!letIn) {
             return Optional.of(new CavityFromParts(controls, cavity, Region.EMPTY, List.of(), by, true, missing));
         }

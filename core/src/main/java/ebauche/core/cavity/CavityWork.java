@@ -1,5 +1,6 @@
 package ebauche.core.cavity;
 
+import ebauche.core.blank.CoverSlice;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -166,7 +167,15 @@ final class CavityWork {
         if (drilled()) {
             steps.addAll(drillHoles());
         }
-        pockets().forEach(p -> steps.addAll(p.operations()));
+        boolean ownBack =
+                pit.cover().kind() == Cover.Kind.OWN_BACK && pit.cover().isLetIn();
+        if (ownBack) {
+            steps.add(cutCover());
+        }
+        for (GuidedPocket pocket : pockets()) {
+            boolean followsCover = ownBack && pocket.feature().equals(pit.recess());
+            pocket.operations().forEach(o -> steps.add(followsCover ? o.needing(coverCut()) : o));
+        }
         if (drilled()) {
             steps.add(tryParts());
         }
@@ -202,6 +211,30 @@ final class CavityWork {
         }
         Datum.carvesToCome(build, pit.face().other(), pit.plan()).forEach(step::needs);
         return step.build();
+    }
+
+    /** Out of the slice that was kept, before its recess, which is cut to fit it. */
+    private Operation cutCover() {
+        return Operation.of(
+                        Work.CAVITY,
+                        pit.recess(),
+                        StepKind.CUT,
+                        "Plane the slice and cut the " + pit.recess().said() + " out of it")
+                .face(pit.face())
+                .set(new Setting.Surfaced(
+                        "hand plane or sander",
+                        Reckoning.typed("cover", pit.cover().thickness()),
+                        "thick, its grain as the back's"))
+                .needs(CoverSlice.SLICED)
+                .gives(coverCut())
+                .caution(Caution.DUST)
+                .takes(40, 0, 0.002)
+                .build();
+    }
+
+    private Condition coverCut() {
+        return new Condition.Mark(
+                StepKey.of(pit.recess(), StepKind.CUT), "the " + pit.recess().said() + " cut out");
     }
 
     /** Pilot holes for the cover's screws: in its recess, once that shows where they stand, or through a plate that lies on the face. */

@@ -9,7 +9,6 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -192,7 +191,7 @@ final class ContourRules {
             }
         } else {
             build.design().cavities().stream()
-                    .filter(c -> c.face() == Face.BACK && c.cover().kind() == Cover.Kind.LET_IN)
+                    .filter(c -> c.face() == Face.BACK && c.cover().kind().liesInARecess())
                     .forEach(c -> on.put(c.recess(), c.recessPlan()));
             Bridge bridge = build.design().bridge();
             bridge.vibrato()

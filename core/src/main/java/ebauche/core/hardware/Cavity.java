@@ -32,6 +32,10 @@ public record Cavity(String id, Face face, Outline outline, Floor floor, Cover c
                 face == Face.FRONT || cover.kind() != Cover.Kind.SCRATCH_PLATE,
                 "closed",
                 "the scratch plate lies on the front; this cavity is cut from the back");
+        Refusal.unless(
+                face == Face.BACK || cover.kind() != Cover.Kind.OWN_BACK,
+                "closed",
+                "a cover sliced off the back closes a cavity in the back");
         joins = Set.copyOf(joins);
     }
 

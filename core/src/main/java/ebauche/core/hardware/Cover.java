@@ -26,6 +26,8 @@ public record Cover(
     public enum Kind {
         /** Let into the face in a recess. */
         LET_IN("let-in", "a cover let in"),
+        /** The same, sawn off the body's own back before it was hollowed: its grain runs on. */
+        OWN_BACK("own-back", "a cover let in, sliced off its own back"),
         /** Under the scratch plate of the body, which lies on the front. */
         SCRATCH_PLATE("scratch-plate", "the scratch plate"),
         /** Under a plate of its own that lies on the face. */
@@ -49,6 +51,11 @@ public record Cover(
             return word;
         }
 
+        /** Whether it lies in a recess. */
+        public boolean liesInARecess() {
+            return this == LET_IN || this == OWN_BACK;
+        }
+
         /** Whether it is a plate that lies on the face, which shows where the cavity goes and carries its controls. */
         public boolean liesOnTheFace() {
             return this == SCRATCH_PLATE || this == CONTROL_PLATE;
@@ -61,6 +68,10 @@ public record Cover(
         screws = List.copyOf(screws);
         part.ifPresent(c -> Refusal.unless(
                 c.kind() == PartKind.COVER, "cover", "a " + c.kind().word() + " is no cover plate"));
+        Refusal.unless(
+                part.isEmpty() || kind != Kind.OWN_BACK,
+                "closed",
+                "a cover from the box is not sliced off the body: take the part out, or say it is let in");
         Refusal.unless(
                 outline.isEmpty() || kind == Kind.CONTROL_PLATE,
                 "plate",
@@ -79,7 +90,7 @@ public record Cover(
 
     /** Whether a recess is cut for it. */
     public boolean isLetIn() {
-        return kind == Kind.LET_IN && thickness > 0;
+        return kind.liesInARecess() && thickness > 0;
     }
 
     /** The same moved over the face. */

@@ -162,6 +162,38 @@ public sealed interface Setting {
         }
     }
 
+    /**
+     * A slice sawn off a piece on edge.
+     *
+     * @param board how thick the piece is before
+     */
+    record Resawn(String tool, Reckoning slice, Reckoning board) implements Setting {
+        @Override
+        public String kind() {
+            return "resawn";
+        }
+
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(slice);
+        }
+
+        @Override
+        public String figureSays() {
+            return "thick, off its back; mark where it lay and which end is the neck's";
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
+        }
+
+        @Override
+        public Division division() {
+            return Division.SAW;
+        }
+    }
+
     /** A blank cut out of its board: how wide; how long its drawing says. */
     record CutOut(String tool, Reckoning width) implements Setting {
         @Override

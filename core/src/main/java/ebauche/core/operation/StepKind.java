@@ -10,6 +10,7 @@ public enum StepKind {
     // The blank.
     CUT("cut"),
     PIECES("pieces"),
+    SLICE("slice"),
     JOINT("joint"),
     GLUE("glue"),
     TOP_JOINT("top-joint"),
