@@ -25,7 +25,7 @@ if (left && (left.entry === acknowledged || document.querySelector("#trouble")))
   const note = document.createElement("p");
   note.className = "note";
   note.setAttribute("role", "status");
-  note.textContent = `${left.value} was typed but not acknowledged. Log it again; it counts once.`;
+  note.textContent = page.dataset.saysLeft.replace("%s", left.value);
   form.before(note);
 }
 
@@ -85,8 +85,9 @@ function judge() {
     const shown = band.dataset.measures === picked.value;
     band.hidden = !shown;
     const read = millimetres();
-    const state = read === null ? "" : read >= +band.dataset.least - 1e-9 && read <= +band.dataset.most + 1e-9 ? "in band" : "out of band";
+    const state = read === null ? "" : read >= +band.dataset.least - 1e-9 && read <= +band.dataset.most + 1e-9 ? "in" : "out";
     band.dataset.state = state;
+    band.dataset.says = state && (state === "in" ? page.dataset.saysIn : page.dataset.saysOut);
   }
 }
 
@@ -119,7 +120,7 @@ document.querySelector("#gauge").addEventListener("click", async () => {
     value.value = await answer.text();
     judge();
   } else {
-    value.placeholder = "the gauge cannot read that";
+    value.placeholder = page.dataset.saysCannot;
   }
 });
 

@@ -10,7 +10,8 @@ function tell() {
     const control = document.querySelector(selector);
     if (control && !control.hasAttribute("aria-keyshortcuts")) {
       control.setAttribute("aria-keyshortcuts", key);
-      control.title = control.title ? `${control.title} (key ${key})` : `key ${key}`;
+      const said = document.body.dataset.saysKey.replace("%s", key);
+      control.title = control.title ? `${control.title} (${said})` : said;
     }
   }
 }

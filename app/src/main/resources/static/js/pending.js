@@ -22,7 +22,7 @@ if (waiting && document.querySelector(".who") && !document.querySelector(".bench
   note.setAttribute("role", "status");
   const link = document.createElement("a");
   link.href = `${waiting.here}/bench?step=${encodeURIComponent(waiting.step)}`;
-  link.textContent = `The reading ${waiting.value} was not acknowledged. Back to the bench with it.`;
+  link.textContent = document.body.dataset.saysPending.replace("%s", waiting.value);
   note.append(link);
   document.querySelector("main").prepend(note);
 }

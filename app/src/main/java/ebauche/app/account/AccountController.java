@@ -1,6 +1,7 @@
 package ebauche.app.account;
 
 import ebauche.app.EbaucheProperties;
+import ebauche.app.web.Words;
 import ebauche.core.measure.LengthUnit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -62,7 +63,7 @@ class AccountController {
             } catch (MakerStore.NameTaken taken) {
                 maker = Optional.empty();
             }
-            trouble = "“" + makerName + "” already signs in here. Take another name.";
+            trouble = Words.say("account-controller.already-signs-in-here-take-another", makerName);
         }
         if (maker.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -77,17 +78,18 @@ class AccountController {
 
     private static String trouble(String shop, String name, String password) {
         if (shop.isEmpty() || shop.length() > 80) {
-            return "Give the shop a name of up to 80 letters.";
+            return Words.say("account-controller.give-the-shop-a-name-of");
         }
         if (Names.hidesSomething(shop) || Names.hidesSomething(name)) {
-            return "A name is made of what one can see; there is something in it that shows as nothing. Type it anew.";
+            return Words.say("account-controller.a-name-is-made-of-what");
         }
         if (name.isEmpty() || name.length() > 60 || Names.alike(name, Maker.DEMO)) {
-            return "Give a name of up to 60 letters to sign in with; “demo” is the demo's.";
+            return Words.say("account-controller.give-a-name-of-up-to");
         }
         if (password.length() < SHORTEST_PASSWORD
                 || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            return "Take a password of " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters.";
+            return Words.say(
+                    "account-controller.take-a-password-of-to-characters", SHORTEST_PASSWORD, LONGEST_PASSWORD);
         }
         return null;
     }

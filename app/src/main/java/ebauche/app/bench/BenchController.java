@@ -10,6 +10,7 @@ import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
+import ebauche.app.web.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
@@ -268,7 +269,7 @@ class BenchController {
                     step,
                     "",
                     "",
-                    "Say in a few words what went wrong, at most " + MOST_WORDS + " letters; nothing was logged.",
+                    Words.say("bench-controller.say-in-a-few-words-what", MOST_WORDS),
                     fig,
                     model,
                     response);
@@ -281,7 +282,7 @@ class BenchController {
                     step,
                     "",
                     "",
-                    "What it cost is a number of minutes, up to " + AsBuilt.MOST_MINUTES + "; nothing was logged.",
+                    Words.say("bench-controller.what-it-cost-is-a-number", AsBuilt.MOST_MINUTES),
                     fig,
                     model,
                     response);
@@ -330,7 +331,7 @@ class BenchController {
                     step,
                     "",
                     "",
-                    "Say whose yes it waits for, in up to " + MOST_NAME + " letters; nothing was logged.",
+                    Words.say("bench-controller.say-whose-yes-it-waits-for", MOST_NAME),
                     fig,
                     model,
                     response);

@@ -3,6 +3,7 @@ package ebauche.app.bench;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -39,7 +40,11 @@ public final class PassDrawing {
         double middleX = (body.maxX() + body.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
         Frame frame = new Frame(
                 scale, width / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
-        Svg svg = new Svg(width, HEIGHT, "board", op.title() + ", " + op.face().word() + " up");
+        Svg svg = new Svg(
+                width,
+                HEIGHT,
+                "board",
+                Words.say("pass-drawing.up", op.title(), op.face().word()));
         svg.open("defs");
         svg.hatch("hatch-front", "hatch-line", 6, 45);
         svg.hatch("hatch-back", "hatch-line", 6, -45);

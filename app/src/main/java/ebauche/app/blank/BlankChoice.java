@@ -1,5 +1,6 @@
 package ebauche.app.blank;
 
+import ebauche.app.web.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.job.Build;
@@ -119,9 +120,7 @@ public record BlankChoice(
         }
         double by = length(written, bare, "moved");
         Refusal.unless(
-                Math.abs(by) <= FARTHEST,
-                "moved",
-                "Moved by " + written.strip() + ", it is off: up to 200 mm each way");
+                Math.abs(by) <= FARTHEST, "moved", Words.say("blank-choice.moved-by-it-is-off-up", written.strip()));
         return by;
     }
 
@@ -144,7 +143,9 @@ public record BlankChoice(
         }
         double margin = length(room, bare, "room");
         Refusal.unless(
-                margin >= 0 && margin <= MOST_ROOM, "room", "Room of " + room.strip() + " cannot be: from 0 to 60 mm");
+                margin >= 0 && margin <= MOST_ROOM,
+                "room",
+                Words.say("blank-choice.room-of-cannot-be-from-0", room.strip()));
         return Optional.of(margin);
     }
 
@@ -179,8 +180,7 @@ public record BlankChoice(
         Refusal.unless(
                 thickness >= THINNEST_TOP && thickness <= most,
                 "top",
-                "A top of " + top.strip() + " cannot be laid: from 2 mm to " + Decimals.plain(most, 1)
-                        + " mm on this body");
+                Words.say("blank-choice.a-top-of-cannot-be-laid", top.strip(), Decimals.plain(most, 1)));
         return Optional.of(thickness);
     }
 }

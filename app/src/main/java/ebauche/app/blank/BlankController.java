@@ -6,6 +6,7 @@ import ebauche.app.timber.BoardStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
@@ -194,7 +195,7 @@ class BlankController {
         try {
             keeping.keep(current, base, planned, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("blank-controller.nothing-was-saved-look-again"), model, response);
             page(bodies.current(maker.shop(), id), choice, fig, model, response);
             return "blank/planner";
         }

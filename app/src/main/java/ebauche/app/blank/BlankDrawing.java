@@ -5,6 +5,7 @@ import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.timber.Faults;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
@@ -59,8 +60,8 @@ public final class BlankDrawing {
     }
 
     private String words() {
-        return layer.strips().size() + (layer.strips().size() == 1 ? " piece of " : " pieces of ") + layer.words()
-                + ", the body's outline over it";
+        return Words.say(
+                "blank-drawing.piece-of-the-bodys-outline-over", layer.strips().size(), layer.words());
     }
 
     /** Small, for the list of layouts. */
@@ -93,7 +94,12 @@ public final class BlankDrawing {
         Region sheet = blank.plan();
         double right = drawing.frame.x(sheet.maxY());
         double low = drawing.frame.y(sheet.maxX());
-        drawing.svg.figure("figure", right - 8, low - 8, "end", Figures.parts(fig.tape(blank.along()) + " long"));
+        drawing.svg.figure(
+                "figure",
+                right - 8,
+                low - 8,
+                "end",
+                Figures.parts(Words.say("blank-drawing.long", fig.tape(blank.along()))));
         drawing.svg.figure(
                 "figure",
                 right + 8,
@@ -161,7 +167,7 @@ public final class BlankDrawing {
 
     private void body() {
         svg.open("g", "class", "drag-body", "tabindex", "0", "role", "application");
-        svg.attribute("aria-label", "the outline over the blank; drag it, or move it with the arrow keys");
+        svg.attribute("aria-label", Words.say("blank-drawing.the-outline-over-the-blank-drag"));
         svg.path("outline", frame.path(need.outline()));
         for (Pocket pocket : need.pockets()) {
             boolean front = pocket.top() <= 0.01;

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.timber.Rack;
 import ebauche.core.blank.BlankNeed;
+import ebauche.core.blank.CoverSlice;
 import ebauche.core.design.Blank;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
@@ -86,6 +87,7 @@ public class BlankPlanning {
             BlankChoice choice,
             BlankPlanner.Request core,
             OptionalDouble coreLayer,
+            double sliced,
             Optional<BlankPlanner.Request> top,
             double topLayer,
             double topFrontAt,
@@ -94,12 +96,12 @@ public class BlankPlanning {
 
         LaidOut coreOf(Layout layout) {
             return coreLayer.isPresent()
-                    ? LaidOut.of(layout, coreLayer.getAsDouble(), 0, right, towardsNeck)
-                    : LaidOut.of(layout, layout.thickness(), layout.frontAt(), right, towardsNeck);
+                    ? LaidOut.of(layout, coreLayer.getAsDouble(), sliced, 0, right, towardsNeck)
+                    : LaidOut.of(layout, layout.thickness() - sliced, sliced, layout.frontAt(), right, towardsNeck);
         }
 
         LaidOut topOf(Layout layout) {
-            return LaidOut.of(layout, topLayer, topFrontAt, right, towardsNeck);
+            return LaidOut.of(layout, topLayer, 0, topFrontAt, right, towardsNeck);
         }
     }
 
@@ -213,6 +215,7 @@ public class BlankPlanning {
                 topThickness.isPresent()
                         ? OptionalDouble.of(build.thicknessed() + LEVELLING - topLayer)
                         : OptionalDouble.empty(),
+                CoverSlice.takes(build),
                 topThickness.map(t -> request(
                         current,
                         choice,

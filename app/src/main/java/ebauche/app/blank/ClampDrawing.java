@@ -3,6 +3,7 @@ package ebauche.app.blank;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.blank.ClampPlan;
 import ebauche.core.blank.Registration;
 import ebauche.core.blank.TopPress;
@@ -35,8 +36,12 @@ public final class ClampDrawing {
         Region plan = blank.plan();
         Frame frame = frame(plan);
         double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
-        Svg svg =
-                new Svg(width(plan, frame), height, "clamping", clamps.clamps().size() + " clamps along the seams");
+        Svg svg = new Svg(
+                width(plan, frame),
+                height,
+                "clamping",
+                Words.say(
+                        "clamp-drawing.clamps-along-the-seams", clamps.clamps().size()));
         svg.rect(
                 "strip",
                 frame.x(plan.minY()),
@@ -98,7 +103,10 @@ public final class ClampDrawing {
                 width(plan, frame),
                 height,
                 "clamping",
-                press.cauls().size() + " cauls and " + press.presses().size() + " clamps over the top");
+                Words.say(
+                        "clamp-drawing.cauls-and-clamps-over-the-top",
+                        press.cauls().size(),
+                        press.presses().size()));
         svg.rect(
                 "strip",
                 frame.x(plan.minY()),
@@ -124,12 +132,12 @@ public final class ClampDrawing {
         }
         for (var pin : new ebauche.core.geometry.Point[] {pins.one(), pins.other()}) {
             svg.open("g", "class", "pin");
-            svg.title("a brad, nipped to a nub");
+            svg.title(Words.say("clamp-drawing.a-brad-nipped-to-a-nub"));
             svg.circle("ring", frame.x(pin), frame.y(pin), 5);
             svg.close();
         }
         svg.open("g", "class", "weakest");
-        svg.title("pressed least here");
+        svg.title(Words.say("clamp-drawing.pressed-least-here"));
         svg.circle("ring", frame.x(press.weakest()), frame.y(press.weakest()), 13);
         svg.text("bang", frame.x(press.weakest()), frame.y(press.weakest()) + 5, "middle", "!");
         svg.close();

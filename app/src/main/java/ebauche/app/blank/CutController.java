@@ -6,6 +6,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.timber.Timbers;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -59,11 +60,11 @@ class CutController {
         CutPlan latest = plans.latest(current.body()).orElseThrow(NotHere::new);
         try {
             if (latest.id() != plan) {
-                throw new Stale("another blank was laid out meanwhile");
+                throw new Stale(Words.say("cut-controller.another-blank-was-laid-out-meanwhile"));
             }
             plans.cut(current.body(), latest, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was changed; lay the blank out again.", model, response);
+            ConflictNotice.tell(stale, Words.say("cut-controller.nothing-was-changed-lay-the-blank"), model, response);
             return list(maker, id, fig, model);
         }
         return "redirect:/bodies/" + id + "/cut-list";

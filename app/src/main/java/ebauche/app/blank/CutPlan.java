@@ -2,6 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.layout.Cut;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Piece;
@@ -78,7 +79,7 @@ public record CutPlan(long id, boolean done, String madeBy, String madeAt, Objec
         Optional<Shelved> shelved =
                 rack.stream().filter(s -> s.board().equals(board)).findFirst();
         if (shelved.isEmpty() && !toCome.contains(board)) {
-            throw new Stale("“" + board.name() + "” is no longer on the rack as it was");
+            throw new Stale(Words.say("cut-plan.is-no-longer-on-the-rack", board.name()));
         }
         ObjectNode out = JSON.objectNode()
                 .put("id", shelved.map(Shelved::publicId).orElse(""))

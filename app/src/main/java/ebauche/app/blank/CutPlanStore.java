@@ -4,6 +4,7 @@ import ebauche.app.body.Body;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.exchange.json.JsonText;
 import java.util.HashMap;
 import java.util.Map;
@@ -69,8 +70,7 @@ class CutPlanStore {
         return boards.rack(shop).stream()
                 .filter(s -> s.file().equals(used.file()))
                 .findFirst()
-                .orElseThrow(() -> new Stale(
-                        "“" + used.name() + "” is not on the rack: it is left once the other body's blank is cut"));
+                .orElseThrow(() -> new Stale(Words.say("cut-plan-store.is-not-on-the-rack-it", used.name())));
     }
 
     /**
@@ -88,7 +88,7 @@ class CutPlanStore {
                     .param("by", by)
                     .update();
         } catch (DuplicateKeyException already) {
-            throw new Stale("this blank was cut already");
+            throw new Stale(Words.say("cut-plan-store.this-blank-was-cut-already"));
         }
         Map<String, Shelved> cut = new HashMap<>();
         Set<String> awaited = plan.awaited().stream().map(CutPlan.Used::name).collect(Collectors.toUnmodifiableSet());
@@ -99,7 +99,8 @@ class CutPlanStore {
             Shelved board = used.isToCome() ? left(body.shop(), used) : boards.find(body.shop(), used.publicId());
             cut.putIfAbsent(board.board().name(), board);
             if (board.place() != Shelved.Place.RACK) {
-                throw new Stale("“" + board.board().name() + "” is no longer on the rack");
+                throw new Stale(Words.say(
+                        "cut-plan-store.is-no-longer-on-the-rack", board.board().name()));
             }
             boards.keep(
                     board,

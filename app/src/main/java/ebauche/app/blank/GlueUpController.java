@@ -8,6 +8,7 @@ import ebauche.app.timber.Rack;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
 import ebauche.core.blank.Registration;
@@ -88,7 +89,7 @@ class GlueUpController {
         try {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("glue-up-controller.nothing-was-saved-look-again"), model, response);
             page(bodies.current(maker.shop(), id), glue, complementary, fig, model);
             return "blank/glue-up";
         }
@@ -107,8 +108,9 @@ class GlueUpController {
                 shops.cauls());
         Optional<Climate> climate = rack.air(current.body().shop()).map(ClimateStore.Reading::climate);
         List<Sheet> sheets = new ArrayList<>();
-        add(sheets, "The blank", blank, blank.core(), gluing, climate, fig);
-        blank.top().ifPresent(t -> add(sheets, "The top", blank, t, gluing, climate, fig));
+        add(sheets, Words.say("glue-up-controller.the-blank"), blank, blank.core(), gluing, climate, fig);
+        blank.top()
+                .ifPresent(t -> add(sheets, Words.say("glue-up-controller.the-top"), blank, t, gluing, climate, fig));
         model.addAttribute("current", current);
         model.addAttribute("blank", blank);
         model.addAttribute("gluing", gluing);

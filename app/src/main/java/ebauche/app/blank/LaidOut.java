@@ -31,11 +31,12 @@ public record LaidOut(Layout layout, BlankLayer layer, double frontAt, double dx
      * @param dx outline moved over the blank
      */
     static LaidOut of(BlankPlanner.Answer answer, int index, double thickness, double frontAt, double dx, double dy) {
-        return of(answer.layouts().get(Math.min(index, answer.layouts().size() - 1)), thickness, frontAt, dx, dy);
+        return of(answer.layouts().get(Math.min(index, answer.layouts().size() - 1)), thickness, 0, frontAt, dx, dy);
     }
 
-    static LaidOut of(Layout layout, double thickness, double frontAt, double dx, double dy) {
-        double off = Math.max(0, layout.thickness() - thickness) / 2;
+    /** The same, after a slice of its boards came off their backs. */
+    static LaidOut of(Layout layout, double thickness, double sliced, double frontAt, double dx, double dy) {
+        double off = Math.max(0, layout.thickness() - sliced - thickness) / 2;
         List<Strip> strips = layout.pieces().stream().map(LaidOut::strip).toList();
         List<Flaw> flaws = new ArrayList<>();
         for (Flaw f : layout.flaws()) {

@@ -6,6 +6,7 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
+import ebauche.app.web.Words;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
@@ -154,13 +155,30 @@ class LedgerController {
         return List.of(
                 asked(
                         Dimension.BLANK_THICKEST,
-                        "thickest spot now",
-                        ledger.history().isEmpty() ? "six places, the highest" : "after a pass"),
-                asked(Dimension.BLANK_THINNEST, "thinnest spot now", "the lowest of the six"),
-                asked(new Measurand.OutOfFlat(Face.FRONT), "front out of flat", "straightedge and winding sticks"),
-                asked(new Measurand.OutOfFlat(Face.BACK), "back out of flat", "the same, turned over"),
-                asked(Dimension.SEAM_STEP, "step at the seam", "fingernail or feeler"),
-                asked(Dimension.BODY_THICKNESS, "finished thickness", "when the back is done"));
+                        Words.say("ledger-controller.thickest-spot-now"),
+                        ledger.history().isEmpty()
+                                ? Words.say("ledger-controller.six-places-the-highest")
+                                : Words.say("ledger-controller.after-a-pass")),
+                asked(
+                        Dimension.BLANK_THINNEST,
+                        Words.say("ledger-controller.thinnest-spot-now"),
+                        Words.say("ledger-controller.the-lowest-of-the-six")),
+                asked(
+                        new Measurand.OutOfFlat(Face.FRONT),
+                        Words.say("ledger-controller.front-out-of-flat"),
+                        Words.say("ledger-controller.straightedge-and-winding-sticks")),
+                asked(
+                        new Measurand.OutOfFlat(Face.BACK),
+                        Words.say("ledger-controller.back-out-of-flat"),
+                        Words.say("ledger-controller.the-same-turned-over")),
+                asked(
+                        Dimension.SEAM_STEP,
+                        Words.say("ledger-controller.step-at-the-seam"),
+                        Words.say("ledger-controller.fingernail-or-feeler")),
+                asked(
+                        Dimension.BODY_THICKNESS,
+                        Words.say("ledger-controller.finished-thickness"),
+                        Words.say("ledger-controller.when-the-back-is-done")));
     }
 
     private static WantedReading asked(Measurand measurand, String label, String hint) {

@@ -2,6 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Rounding;
 import ebauche.core.shop.Practice.Thicknessing;
@@ -36,7 +37,9 @@ public final class SledDrawing {
                 WIDTH,
                 planTop + PLAN_HEIGHT + 14,
                 "sled",
-                ledger.passes().size() + " passes still to take, drawn on the blank's end");
+                Words.say(
+                        "sled-drawing.passes-still-to-take-drawn-on",
+                        ledger.passes().size()));
         end(svg, ledger, fig);
         plan(svg, planTop, ledger, across, along, tracks, ways);
         return svg.done();
@@ -74,9 +77,9 @@ public final class SledDrawing {
             bottom -= onFront ? 0 : h;
         }
         svg.rect("kept", LEFT, keepTop, width, KEPT_HEIGHT);
-        String stays = fig.calliper(ledger.target()) + " stays";
+        String stays = Words.say("sled-drawing.stays", fig.calliper(ledger.target()));
         svg.figure("figure keep", LEFT + width / 2, keepTop + KEPT_HEIGHT / 2 + 6, "middle", Figures.parts(stays));
-        svg.text("caption", LEFT, END_TOP - 10, "start", "from the end, front up; what stays is drawn short");
+        svg.text("caption", LEFT, END_TOP - 10, "start", Words.say("sled-drawing.from-the-end-front-up-what"));
     }
 
     private static void plan(
@@ -85,7 +88,12 @@ public final class SledDrawing {
         double scale = Math.min(w / along, PLAN_HEIGHT / across);
         double x0 = LEFT;
         for (PlaningWays face : ways) {
-            svg.text("caption", x0, top - 10, "start", face.face().word() + " up, neck to the right");
+            svg.text(
+                    "caption",
+                    x0,
+                    top - 10,
+                    "start",
+                    Words.say("sled-drawing.up-neck-to-the-right", face.face().word()));
             svg.rect("kept", x0, top, along * scale, across * scale);
             if (ledger.school() == Thicknessing.ROUTER_SLED) {
                 for (int i = 0; i < tracks.count(); i++) {

@@ -7,6 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Need;
@@ -81,8 +82,7 @@ class TogetherController {
         if (with.size() >= BlankPlanning.MOST_TOGETHER) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute(
-                    "trouble",
-                    "Up to " + BlankPlanning.MOST_TOGETHER + " bodies are laid out together, this one included.");
+                    "trouble", Words.say("together-controller.up-to-bodies-are-laid-out", BlankPlanning.MOST_TOGETHER));
             return page(current, List.of(), taste, fig, model);
         }
         return page(current, with, taste, fig, model);
@@ -172,11 +172,11 @@ class TogetherController {
                         .equals(bodyOf);
         try {
             if (!same) {
-                throw new Stale("the rack or a body is no longer as it was");
+                throw new Stale(Words.say("together-controller.the-rack-or-a-body-is"));
             }
             keeping.keep(found.get(), base, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("together-controller.nothing-was-saved-look-again"), model, response);
             return page(bodies.current(maker.shop(), id), with, taste, fig, model);
         }
         return "redirect:/bodies/"

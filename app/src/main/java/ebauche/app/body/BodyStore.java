@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.Timeline;
@@ -156,12 +157,12 @@ public class BodyStore {
     public int save(Body body, int basedOn, ObjectNode file, String by) {
         Revision head = head(body);
         if (head.number() != basedOn) {
-            throw new Stale(head.madeBy() + " kept revision " + head.number() + " meanwhile");
+            throw new Stale(Words.say("body-store.kept-revision-meanwhile", head.madeBy(), head.number()));
         }
         try {
             insert(body, basedOn + 1, basedOn, file, by);
         } catch (DuplicateKeyException sameMoment) {
-            throw new Stale("somebody kept revision " + (basedOn + 1) + " at the same moment");
+            throw new Stale(Words.say("body-store.somebody-kept-revision-at-the-same", basedOn + 1));
         }
         return basedOn + 1;
     }
@@ -259,7 +260,7 @@ public class BodyStore {
                 .query(Kept.class)
                 .optional();
         if (kept.isPresent() && kept.get().body() != body.id()) {
-            throw new Stale("that entry was sent for another body before, and is kept there");
+            throw new Stale(Words.say("body-store.that-entry-was-sent-for-another"));
         }
         return kept.map(k -> entry(k.id(), k.entry()));
     }

@@ -1,9 +1,11 @@
 package ebauche.app.body;
 
+import ebauche.app.web.Words;
 import ebauche.core.feature.Work;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -11,69 +13,66 @@ import java.util.Optional;
  * no more than two presses from any other.
  */
 enum BodyView {
-    ORDER(Group.ORDER, "", "Step by step"),
+    ORDER(Group.ORDER, ""),
 
-    DESIGN(Group.SPEC, "/design", "Design"),
-    PARTS(Group.SPEC, "/parts", "Parts"),
-    WHAT_IF(Group.SPEC, "/what-if", "What if"),
+    DESIGN(Group.SPEC, "/design"),
+    PARTS(Group.SPEC, "/parts"),
+    WHAT_IF(Group.SPEC, "/what-if"),
 
-    CHECK(Group.CHECK, "/check", "Can it be made"),
-    X_RAY(Group.CHECK, "/x-ray", "X-ray"),
-    ONE_PAGE(Group.CHECK, "/one-page", "One page to show", true),
+    CHECK(Group.CHECK, "/check"),
+    X_RAY(Group.CHECK, "/x-ray"),
+    ONE_PAGE(Group.CHECK, "/one-page", true),
 
-    BLANK(Group.BLANK, "/blank", "From the rack"),
-    TOGETHER(Group.BLANK, "/blank/together", "With others"),
-    CUT_LIST(Group.BLANK, "/cut-list", "Cut list", true),
-    GLUE_UP(Group.BLANK, "/glue-up", "Glue-up", true),
+    BLANK(Group.BLANK, "/blank"),
+    TOGETHER(Group.BLANK, "/blank/together"),
+    CUT_LIST(Group.BLANK, "/cut-list", true),
+    GLUE_UP(Group.BLANK, "/glue-up", true),
 
-    THICKNESS(Group.THICKNESS, "/thickness", "Ledger", true),
+    THICKNESS(Group.THICKNESS, "/thickness", true),
 
-    TEMPLATE(Group.OUTLINE, "/template", "Template"),
-    PASSES(Group.OUTLINE, "/passes", "Passes"),
-    FEED(Group.OUTLINE, "/feed", "Feed"),
-    TILES(Group.OUTLINE, "/tiles", "On paper"),
+    TEMPLATE(Group.OUTLINE, "/template"),
+    PASSES(Group.OUTLINE, "/passes"),
+    FEED(Group.OUTLINE, "/feed"),
+    TILES(Group.OUTLINE, "/tiles"),
 
-    NECK(Group.NECK, "/neck", "Pocket"),
+    NECK(Group.NECK, "/neck"),
 
-    DEPTHS(Group.CAVITIES, "/depths", "Depths"),
-    CAVITY(Group.CAVITIES, "/cavity", "From its parts"),
+    DEPTHS(Group.CAVITIES, "/depths"),
+    CAVITY(Group.CAVITIES, "/cavity"),
 
-    CONTOURS(Group.CONTOURS, "/contours", "Lines and depths"),
+    CONTOURS(Group.CONTOURS, "/contours"),
 
-    BENCH(Group.BENCH, "/bench", "At the bench"),
+    BENCH(Group.BENCH, "/bench"),
 
-    RECORD(Group.RECORD, "/record", "What was done");
+    RECORD(Group.RECORD, "/record");
 
     /** What pages belong together: looking ahead, the sheets of each kind of work in the order of the trade, the bench, looking back. */
     enum Group {
-        ORDER("Order"),
-        SPEC("Spec"),
-        CHECK("Check"),
-        BLANK("Blank", Work.BLANK),
-        THICKNESS("Thickness", Work.THICKNESS),
-        OUTLINE("Outline", Work.OUTLINE),
-        NECK("Neck", Work.NECK),
-        CAVITIES("Cavities", Work.CAVITY),
-        CONTOURS("Contours", Work.CONTOUR),
-        BENCH("Bench"),
-        RECORD("Record");
+        ORDER,
+        SPEC,
+        CHECK,
+        BLANK(Work.BLANK),
+        THICKNESS(Work.THICKNESS),
+        OUTLINE(Work.OUTLINE),
+        NECK(Work.NECK),
+        CAVITIES(Work.CAVITY),
+        CONTOURS(Work.CONTOUR),
+        BENCH,
+        RECORD;
 
-        private final String label;
         private final Optional<Work> work;
 
-        Group(String label) {
-            this.label = label;
+        Group() {
             this.work = Optional.empty();
         }
 
         /** Sheets of a kind of work. */
-        Group(String label, Work work) {
-            this.label = label;
+        Group(Work work) {
             this.work = Optional.of(work);
         }
 
         String label() {
-            return label;
+            return Words.say("view-group." + name().toLowerCase(Locale.ROOT));
         }
 
         Optional<Work> work() {
@@ -83,18 +82,16 @@ enum BodyView {
 
     private final Group group;
     private final String path;
-    private final String label;
     private final boolean sheet;
 
-    BodyView(Group group, String path, String label) {
-        this(group, path, label, false);
+    BodyView(Group group, String path) {
+        this(group, path, false);
     }
 
     /** A sheet is printed as it stands. */
-    BodyView(Group group, String path, String label, boolean sheet) {
+    BodyView(Group group, String path, boolean sheet) {
         this.group = group;
         this.path = path;
-        this.label = label;
         this.sheet = sheet;
     }
 
@@ -107,7 +104,7 @@ enum BodyView {
     }
 
     String label() {
-        return label;
+        return Words.say("view." + key());
     }
 
     boolean sheet() {

@@ -1,6 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.app.account.Maker;
+import ebauche.app.web.Words;
 import ebauche.core.design.Hand;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
@@ -55,7 +56,7 @@ class TakeOnController {
         if (!DemoBodies.NAMES.contains(pattern)
                 || name.isBlank()
                 || name.strip().length() > 120) {
-            return refused("Give the body a name of up to 120 letters.", model, response);
+            return refused(Words.say("take-on-controller.give-the-body-a-name-of"), model, response);
         }
         ObjectNode file = DemoBodies.read(pattern).withoutRecord();
         ObjectNode design = (ObjectNode) file.get("design");
@@ -80,7 +81,7 @@ class TakeOnController {
                     store.add(maker.shop(), read.withoutRecord(), read.build().asBuilt(), maker.name());
             return "redirect:/bodies/" + body.publicId();
         } catch (BuildFileException e) {
-            return refused(e.inWords() + " Nothing was taken on.", model, response);
+            return refused(Words.say("take-on-controller.nothing-was-taken-on", e.inWords()), model, response);
         }
     }
 

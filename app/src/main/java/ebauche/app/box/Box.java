@@ -1,6 +1,7 @@
 package ebauche.app.box;
 
 import ebauche.app.ways.Ways;
+import ebauche.app.web.Words;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.exchange.table.BoxFile;
@@ -31,7 +32,7 @@ public final class Box {
         Box box = new Box();
         List<Part> own = ways.means().box();
         for (int i = 0; i < own.size(); i++) {
-            box.parts.add(new InBox("own:" + own.get(i).name(), own.get(i), "as the shop typed it", i));
+            box.parts.add(new InBox("own:" + own.get(i).name(), own.get(i), Words.say("box.as-the-shop-typed-it"), i));
         }
         BoxFile.SHIPPED.forEach(g -> box.parts.add(new InBox("usual:" + g.key(), g.part(), g.from(), -1)));
         return box;

@@ -7,6 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.hardware.PartKind;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
@@ -136,7 +137,7 @@ class BoxController {
             store.keep(maker.shop(), base, ways, maker.name());
             return true;
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("box-controller.nothing-was-saved-look-again"), model, response);
             return false;
         }
     }

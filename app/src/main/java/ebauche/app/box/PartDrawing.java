@@ -4,6 +4,7 @@ import static ebauche.core.hardware.PartSize.*;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 
@@ -33,7 +34,7 @@ public final class PartDrawing {
                 SHEET_WIDTH,
                 SHEET_HEIGHT,
                 "part-side",
-                part.name() + ", from the side, as it stands to the front of the body");
+                Words.say("part-drawing.from-the-side-as-it-stands", part.name()));
     }
 
     public static String of(Part part, Figures fig) {

@@ -1,6 +1,7 @@
 package ebauche.app.box;
 
 import ebauche.app.web.TypedValues;
+import ebauche.app.web.Words;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.LengthUnit;
@@ -60,11 +61,11 @@ record PartForm(ObjectNode ways, Map<String, String> troubles) {
     private static void named(TypedValues values, ArrayNode box, int place) {
         String name = values.text("name");
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            values.troubles().put("name", "needs a name of up to " + LONGEST_NAME + " letters");
+            values.troubles().put("name", Words.say("part-form.needs-a-name-of-up-to", LONGEST_NAME));
         }
         for (int i = 0; i < box.size(); i++) {
             if (i != place && box.get(i).path("name").asString("").equals(name)) {
-                values.troubles().put("name", "another part in the box is called “" + name + "” already");
+                values.troubles().put("name", Words.say("part-form.another-part-in-the-box-is", name));
             }
         }
     }

@@ -8,6 +8,7 @@ import ebauche.app.reading.Readings;
 import ebauche.app.reading.SeveralReadings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
+import ebauche.app.web.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;
@@ -141,7 +142,7 @@ class PartsController {
         Part part = current.plan().build().drawn().parts().get(size.feature());
         return part != null && part.has(size.size())
                 ? Optional.empty()
-                : Optional.of("this body has no such part, or the part no such size");
+                : Optional.of(Words.say("parts-controller.this-body-has-no-such-part"));
     }
 
     /** The simulated calliper: parts of one kind differ by a few tenths from what they are sold as. */

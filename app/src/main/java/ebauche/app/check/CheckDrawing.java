@@ -6,6 +6,7 @@ import ebauche.app.drawing.Pins;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -34,7 +35,7 @@ public final class CheckDrawing {
                 WIDTH,
                 frame.height(body, MARGIN),
                 "xray check-map",
-                "The body from the front, what does not hold pinned where it fails");
+                Words.say("check-drawing.the-body-from-the-front-what"));
         int finished = plan.steps().size();
         svg.path("body-wood", frame.path(body));
         Carves.draw(svg, frame, plan, finished);

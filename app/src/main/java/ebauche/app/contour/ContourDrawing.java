@@ -4,6 +4,7 @@ import ebauche.app.drawing.Carves;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
@@ -37,7 +38,7 @@ public final class ContourDrawing {
                 WIDTH,
                 frame.height(body, MARGIN),
                 "xray contour-map",
-                "The body's contours from the front, those of the back dashed");
+                Words.say("contour-drawing.the-bodys-contours-from-the-front"));
     }
 
     /**
@@ -80,7 +81,10 @@ public final class ContourDrawing {
                 "carve before" + Carves.side(laid, frame),
                 "data-contour",
                 laid.contour().id());
-        svg.title(laid.contour().id() + " contour, " + fig.length(laid.contour().depth()) + " at its deepest");
+        svg.title(Words.say(
+                "contour-drawing.contour-at-its-deepest",
+                laid.contour().id(),
+                fig.length(laid.contour().depth())));
         Carves.bands(svg, frame, laid);
         Point at = laid.course().farthest(laid.plan());
         Point in = at.towards(build.design().outline().region().centroid(), INSIDE);
@@ -114,8 +118,9 @@ public final class ContourDrawing {
         svg.attribute("data-x", Svg.n(at.x())).attribute("data-y", Svg.n(at.y()));
         svg.attribute(
                 "aria-label",
-                (name.equals("from") ? "one end" : "other end") + " of the " + of
-                        + " contour's line, move it with the arrow keys");
+                name.equals("from")
+                        ? Words.say("contour-drawing.one-end-of-the-contours-line", of)
+                        : Words.say("contour-drawing.other-end-of-the-contours-line", of));
         svg.circle("grab", frame.x(at), frame.y(at), 24);
         svg.circle("grip", frame.x(at), frame.y(at), 8);
         svg.close();

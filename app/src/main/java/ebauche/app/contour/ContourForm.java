@@ -2,6 +2,7 @@ package ebauche.app.contour;
 
 import ebauche.app.web.Figures;
 import ebauche.app.web.TypedValues;
+import ebauche.app.web.Words;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Point;
 import java.util.LinkedHashMap;
@@ -102,7 +103,7 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
     void into(ObjectNode design, Figures fig) {
         TypedValues values = new TypedValues(typed, fig.unit(), troubles);
         if (!values.text("id").matches(ID)) {
-            troubles.put("id", "small letters, digits and dashes, such as “forearm”");
+            troubles.put("id", Words.say("contour-form.small-letters-digits-and-dashes-such"));
         }
         ObjectNode out = design.objectNode();
         out.put("id", values.text("id")).put("face", values.text("face"));
@@ -140,7 +141,7 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         ArrayNode all = design.withArray("/contours");
         for (JsonNode other : all) {
             if (id(other).equals(id(with)) && !id(other).equals(was)) {
-                troubles.put("id", "another contour has that name");
+                troubles.put("id", Words.say("contour-form.another-contour-has-that-name"));
             }
         }
         for (int i = 0; i < all.size(); i++) {

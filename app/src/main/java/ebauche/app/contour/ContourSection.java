@@ -2,6 +2,7 @@ package ebauche.app.contour;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -37,8 +38,11 @@ public final class ContourSection {
                 WIDTH,
                 thick * scale + 2 * MARGIN,
                 "contour-section",
-                "The " + laid.contour().feature().said() + " cut square to its line: " + fig.length(wide) + " wide, "
-                        + fig.length(laid.contour().depth()) + " deep at the edge");
+                Words.say(
+                        "contour-section.the-cut-square-to-its-line",
+                        laid.contour().feature().said(),
+                        fig.length(wide),
+                        fig.length(laid.contour().depth())));
         StringBuilder upper = new StringBuilder();
         StringBuilder lower = new StringBuilder();
         int steps = (int) Math.ceil(length / STEP);

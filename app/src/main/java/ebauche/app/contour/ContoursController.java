@@ -6,6 +6,7 @@ import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.UsualContour;
 import ebauche.core.design.Contour;
@@ -191,8 +192,7 @@ class ContoursController {
             }
         } catch (Stale stale) {
             attempt(current, form, fig, model);
-            ConflictNotice.tell(
-                    stale, "What you typed is still below, laid on their design; keep it again.", model, response);
+            ConflictNotice.tell(stale, Words.say("contours-controller.what-you-typed-is-still-below"), model, response);
         }
         return "contour/contours";
     }

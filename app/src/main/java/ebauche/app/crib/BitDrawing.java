@@ -1,6 +1,7 @@
 package ebauche.app.crib;
 
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.crib.Bit;
 
 /** A router bit lying with its shank to the left, to one scale with all others: shank, bearings, cutter. */
@@ -42,8 +43,11 @@ public final class BitDrawing {
     }
 
     private static String words(Bit bit) {
-        return bit.name() + ", " + bit.profile().words() + " bit, bearing "
-                + bit.bearing().words();
+        return Words.say(
+                "bit-drawing.bit-bearing",
+                bit.name(),
+                bit.profile().words(),
+                bit.bearing().words());
     }
 
     private static double block(Svg svg, String css, double x, double length, double across) {

@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
+import ebauche.app.web.Words;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.EdgeUse;
@@ -249,7 +250,7 @@ class CribController {
         try {
             store.keep(maker.shop(), base, ways, maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("crib-controller.nothing-was-saved-look-again"), model, response);
             return again.page();
         }
         return "redirect:/crib";

@@ -2,6 +2,7 @@ package ebauche.app.crib;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.measure.Division;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Rounding;
@@ -30,18 +31,21 @@ public final class ReachDrawing {
     public static String of(Ability ability, Figures fig) {
         List<Row> rows = new ArrayList<>();
         for (Ability.Guided g : ability.guided()) {
-            String spacer = g.spacer() > 0 ? " over " + fig.brief(g.spacer()) : "";
-            rows.add(new Row("template " + fig.brief(g.template()) + spacer, g.window()));
+            String spacer = g.spacer() > 0 ? Words.say("reach-drawing.over", fig.brief(g.spacer())) : "";
+            rows.add(new Row(Words.say("reach-drawing.template", fig.brief(g.template()), spacer), g.window()));
         }
         if (!ability.wall().isEmpty()) {
-            rows.add(new Row("its own wall", ability.wall()));
+            rows.add(new Row(Words.say("reach-drawing.its-own-wall"), ability.wall()));
         }
         if (rows.isEmpty()) {
             return "";
         }
         double bottom = TOP + rows.size() * ROW;
         Svg svg = new Svg(
-                WIDTH, bottom + AXIS, "reach", "depths that " + ability.bit().name() + " reaches: " + words(rows, fig));
+                WIDTH,
+                bottom + AXIS,
+                "reach",
+                Words.say("reach-drawing.depths-that-reaches", ability.bit().name(), words(rows, fig)));
         scale(svg, bottom, fig);
         for (int i = 0; i < rows.size(); i++) {
             row(svg, rows.get(i), TOP + i * ROW, fig);
@@ -56,7 +60,10 @@ public final class ReachDrawing {
     }
 
     private static String said(Window window, Figures fig) {
-        return fig.setting(window.least(), Rounding.MORE, Division.SAID) + " to " + fig.below(window.most());
+        return Words.say(
+                "reach-drawing.to",
+                fig.setting(window.least(), Rounding.MORE, Division.SAID),
+                fig.below(window.most()));
     }
 
     private static double x(double depth) {

@@ -1,6 +1,7 @@
 package ebauche.app.crib;
 
 import ebauche.app.web.TypedValues;
+import ebauche.app.web.Words;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.file.ShopPart;
@@ -37,7 +38,7 @@ record ToolForm(ObjectNode ways, Map<String, String> troubles) {
         kind.fields().forEach(f -> read(f, kind, values, tool));
         for (int i = 0; i < tools.size(); i++) {
             if (i != place && tools.get(i).path("name").asString("").equals(values.text("name"))) {
-                troubles.put("name", "another " + kind.one() + " is called “" + values.text("name") + "” already");
+                troubles.put("name", Words.say("tool-form.another-is-called-already", kind.one(), values.text("name")));
             }
         }
         if (place < tools.size()) {
@@ -59,7 +60,7 @@ record ToolForm(ObjectNode ways, Map<String, String> troubles) {
         values.put(input, name, tool, name);
         if (input.kind() == Field.Kind.TEXT
                 && (values.isBlank(name) || values.text(name).length() > LONGEST_NAME)) {
-            values.troubles().put(name, "needs a name of up to " + LONGEST_NAME + " letters");
+            values.troubles().put(name, Words.say("tool-form.needs-a-name-of-up-to", LONGEST_NAME));
         }
     }
 

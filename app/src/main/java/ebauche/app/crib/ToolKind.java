@@ -1,5 +1,6 @@
 package ebauche.app.crib;
 
+import ebauche.app.web.Words;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.file.ShopFields;
@@ -10,21 +11,19 @@ import java.util.Optional;
 /** A kind of tool as the crib's pages name it, with the fields that are typed for it. */
 @SuppressWarnings("ImmutableEnumChecker") // its fields are the JDK's unmodifiable lists
 public enum ToolKind {
-    BITS("bit", "bits", ShopFields.BITS),
-    ROUTERS("router", "routers", ShopFields.ROUTERS),
-    DRILLS("drill", "drills", ShopFields.DRILLS),
-    SAWS("saw", "saws", ShopFields.SAWS),
-    DRUMS("drum", "drums", ShopFields.DRUMS),
-    AIDS("guide", "aids", ShopFields.AIDS),
-    MACHINES("machine", "machines", ShopFields.MACHINES);
+    BITS("bits", ShopFields.BITS),
+    ROUTERS("routers", ShopFields.ROUTERS),
+    DRILLS("drills", ShopFields.DRILLS),
+    SAWS("saws", ShopFields.SAWS),
+    DRUMS("drums", ShopFields.DRUMS),
+    AIDS("aids", ShopFields.AIDS),
+    MACHINES("machines", ShopFields.MACHINES);
 
-    private final String one;
     private final String many;
     private final List<Field.Input> fields;
     private final int needed;
 
-    ToolKind(String one, String many, RecordFields<?> of) {
-        this.one = one;
+    ToolKind(String many, RecordFields<?> of) {
         this.many = many;
         this.fields = of.inputs();
         // What may be left out but stands among the needed is asked with them: a router's kind.
@@ -33,7 +32,7 @@ public enum ToolKind {
     }
 
     public String one() {
-        return one;
+        return Words.say("tool-kind." + many);
     }
 
     /** Its place in a shop's crib, and in an address. */

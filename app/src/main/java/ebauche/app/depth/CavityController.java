@@ -7,12 +7,12 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.crib.Bit;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Cavity;
-import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Length;
 import ebauche.core.plan.Planner;
@@ -138,7 +138,7 @@ class CavityController {
     }
 
     private static boolean isLetIn(Optional<Cavity> drawn) {
-        return drawn.map(c -> c.cover().kind() == Cover.Kind.LET_IN).orElse(true);
+        return drawn.map(c -> c.cover().kind().liesInARecess()).orElse(true);
     }
 
     private static double usualLip(Optional<Cavity> drawn) {
@@ -150,8 +150,8 @@ class CavityController {
                 ? usualLip(drawn)
                 : Length.parse(typed, fig.unit()).millimetres();
         if (!(lip >= 0 && lip <= WIDEST_LIP)) {
-            throw new IllegalArgumentException("The lip can be " + fig.length(0) + " to " + fig.length(WIDEST_LIP)
-                    + ", and is " + fig.length(lip) + ".");
+            throw new IllegalArgumentException(Words.say(
+                    "cavity-controller.the-lip-can-be-to-and", fig.length(0), fig.length(WIDEST_LIP), fig.length(lip)));
         }
         return lip;
     }
@@ -227,7 +227,7 @@ class CavityController {
                     maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "The proposal below is made from their design; keep it again.", model, response);
+            ConflictNotice.tell(stale, Words.say("cavity-controller.the-proposal-below-is-made-from"), model, response);
             return "depth/cavity";
         }
     }

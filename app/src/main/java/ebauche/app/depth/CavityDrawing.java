@@ -2,6 +2,7 @@ package ebauche.app.depth;
 
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.geometry.Face;
@@ -31,7 +32,7 @@ public final class CavityDrawing {
                 WIDTH,
                 frame.height(body, MARGIN),
                 "xray from-parts",
-                "The cavity that the parts ask for, with its cover and the cover's screws");
+                Words.say("cavity-drawing.the-cavity-that-the-parts-ask"));
         svg.path("body-wood", frame.path(body));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         svg.path("void later", frame.path(design.neck().pocket()));

@@ -2,6 +2,7 @@ package ebauche.app.depth;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.DepthCard;
@@ -80,10 +81,13 @@ public final class DepthDrawing {
     }
 
     private static String words(DepthCard card, Figures fig) {
-        return "The " + card.said() + " cut through, " + (card.face() == Face.FRONT ? "front" : "back") + " up: "
-                + fig.below(card.now().value()) + " deep from the face as it is now"
-                + card.thinnest()
-                        .map(l -> ", " + fig.length(l.sum().value()) + " of wood left")
-                        .orElse("");
+        String cut = Words.say(
+                card.face() == Face.FRONT ? "depth-drawing.front-up" : "depth-drawing.back-up",
+                card.said(),
+                fig.below(card.now().value()));
+        return card.thinnest()
+                .map(l -> Words.say(
+                        "depth-drawing.leaves", cut, fig.length(l.sum().value())))
+                .orElse(cut);
     }
 }

@@ -1,6 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -85,10 +86,13 @@ public final class BoardDrawing {
 
     private String words() {
         String name = plan.build().design().name();
-        return name + " drawn in plan, " + up.word() + " up, in two sections and from the edge, "
-                + (step < plan.steps().size()
-                        ? "at the step “" + plan.steps().get(step).operation().title() + "”"
-                        : "finished");
+        return step < plan.steps().size()
+                ? Words.say(
+                        "board-drawing.drawn-in-plan-up-in-two",
+                        name,
+                        up.word(),
+                        plan.steps().get(step).operation().title())
+                : Words.say("board-drawing.drawn-in-plan-up-in-two-2", name, up.word());
     }
 
     /** Whether the outline has been sawn before this step. */
@@ -127,21 +131,23 @@ public final class BoardDrawing {
                 bodyLeft,
                 lengthTop - 7,
                 "start",
-                Figures.parts("lengthwise, " + side(lines.acrossAt())));
+                Figures.parts(Words.say("board-drawing.lengthwise", side(lines.acrossAt()))));
         svg.figure(
                 "caption",
                 crossLeft + deep,
                 lengthTop - 7,
                 "end",
-                Figures.parts("across, " + fig.fromSaddles(lines.alongAt()) + " of the saddles"));
-        svg.text("caption", bodyLeft, edgeTop - 5, "start", "from the edge");
+                Figures.parts(Words.say("board-drawing.across-of-the-saddles", fig.fromSaddles(lines.alongAt()))));
+        svg.text("caption", bodyLeft, edgeTop - 5, "start", Words.say("board-drawing.from-the-edge"));
     }
 
     private String side(double x) {
         return x == 0
-                ? "on the centre line"
-                : fig.length(Math.abs(x)) + " on the "
-                        + plan.build().design().hand().side(x) + " side";
+                ? Words.say("board-drawing.on-the-centre-line")
+                : Words.say(
+                        "board-drawing.on-the-side",
+                        fig.length(Math.abs(x)),
+                        plan.build().design().hand().side(x));
     }
 
     private void plan() {

@@ -1,6 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.feature.Work;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
@@ -42,8 +43,8 @@ public final class RuleDrawing {
                 WIDTH,
                 HEIGHT,
                 "rule",
-                "The steps of the build in order, as wide as their hours. "
-                        + plan.steps().size() + " steps, " + fig.time(plan.totalMinutes()) + " of work.");
+                Words.say(
+                        "rule-drawing.the-steps-of-the-build-in", plan.steps().size(), fig.time(plan.totalMinutes())));
     }
 
     /**
@@ -92,8 +93,11 @@ public final class RuleDrawing {
                     state,
                     "data-step",
                     op.key().written());
-            svg.title(op.title() + (step.done() ? ", done" : "") + ", " + fig.time(op.handsOnMinutes())
-                    + (op.cannotBeTakenBack() ? ", cannot be taken back" : ""));
+            String said = Words.say(
+                    step.done() ? "rule-drawing.step-done" : "rule-drawing.step",
+                    op.title(),
+                    fig.time(op.handsOnMinutes()));
+            svg.title(op.cannotBeTakenBack() ? Words.say("rule-drawing.final", said) : said);
             svg.rect("reach", x, TOP, width, BOTTOM - TOP);
             svg.rect("bar", x, BAR, width, LABELS - BAR);
             if (op.cannotBeTakenBack()) {
@@ -160,8 +164,10 @@ public final class RuleDrawing {
     private String slipWords(PlanStep step) {
         String timber = step.slip().timberGrams() == 0
                 ? ""
-                : " and " + fig.mass(step.slip().timberGrams()) + " of "
-                        + plan.build().design().blank().timbers();
-        return "a slip here costs " + fig.time(step.slip().minutes()) + timber;
+                : Words.say(
+                        "rule-drawing.and-of",
+                        fig.mass(step.slip().timberGrams()),
+                        plan.build().design().blank().timbers());
+        return Words.say("rule-drawing.a-slip-here-costs", fig.time(step.slip().minutes()), timber);
     }
 }

@@ -7,6 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.crib.Router;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Strip;
@@ -227,10 +228,10 @@ class FeedController {
                 return OptionalDouble.of(value);
             }
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("“" + typed.strip() + "” is no number of degrees");
+            throw new IllegalArgumentException(Words.say("feed-controller.is-no-number-of-degrees", typed.strip()));
         }
-        throw new IllegalArgumentException("the grain runs at most " + (int) most + " degrees off the body's length; “"
-                + typed.strip() + "” is more");
+        throw new IllegalArgumentException(
+                Words.say("feed-controller.the-grain-runs-at-most-degrees", (int) most, typed.strip()));
     }
 
     /** Keeps the grain in the design: of every strip of the core, where its strips are laid out. */
@@ -247,7 +248,8 @@ class FeedController {
         double grain;
         try {
             grain = degrees(look.grain(), MOST_KEPT)
-                    .orElseThrow(() -> new IllegalArgumentException("type how the grain runs, in degrees"));
+                    .orElseThrow(() ->
+                            new IllegalArgumentException(Words.say("feed-controller.type-how-the-grain-runs-in")));
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             page(current, look, fig, model, response);
@@ -260,7 +262,7 @@ class FeedController {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
             page(current, look, fig, model, response);
-            ConflictNotice.tell(stale, "The grain was not kept; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("feed-controller.the-grain-was-not-kept-look"), model, response);
             return "feed/feed";
         }
         return "redirect:/bodies/" + current.body().publicId() + "/feed";

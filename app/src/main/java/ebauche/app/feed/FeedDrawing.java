@@ -3,6 +3,7 @@ package ebauche.app.feed;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.design.Blank;
 import ebauche.core.feed.BaseSupport.Footing;
 import ebauche.core.feed.BaseSupport.Place;
@@ -71,8 +72,10 @@ public final class FeedDrawing {
                 WIDTH,
                 (sheet.maxX() - sheet.minX()) * scale + 2 * MARGIN,
                 "feed",
-                "the outline, " + shown.up().word() + " up, " + shown.bites().size()
-                        + " bites in their order, each with its way");
+                Words.say(
+                        "feed-drawing.the-outline-up-bites-in-their",
+                        shown.up().word(),
+                        shown.bites().size()));
         svg.attribute("data-mirrored", shown.up() == Face.BACK ? "true" : "false");
     }
 
@@ -159,8 +162,10 @@ public final class FeedDrawing {
                         Svg.n(frame.y(at)),
                         "r",
                         footing == Footing.TIPS ? "5" : "3.5");
-                svg.title("the base " + footing.words() + " here: it stands "
-                        + fig.length(Math.max(0, place.support().stand())) + " within what carries it");
+                svg.title(Words.say(
+                        "feed-drawing.the-base-here-it-stands-within",
+                        footing.words(),
+                        fig.length(Math.max(0, place.support().stand()))));
                 svg.close();
             }
         }
@@ -181,14 +186,14 @@ public final class FeedDrawing {
 
     private void uneven(FeedPlan.Run run) {
         svg.open("g", "class", "uneven");
-        svg.title("hard and soft wood meet here: leave " + fig.length(run.length()) + " to the drum");
+        svg.title(Words.say("feed-drawing.hard-and-soft-wood-meet-here", fig.length(run.length())));
         svg.path("mark", along(run.edges(), OUTSIDE));
         svg.close();
     }
 
     private void tip(FeedPlan.Tip tip) {
         svg.open("g", "class", "short-grain");
-        svg.title("short grain: " + fig.length(tip.fibre()) + " of fibre hold here");
+        svg.title(Words.say("feed-drawing.short-grain-of-fibre-hold-here", fig.length(tip.fibre())));
         svg.path("mark", along(tip.run().edges(), -2 * INSIDE - 4));
         svg.close();
     }
@@ -210,7 +215,8 @@ public final class FeedDrawing {
                         last.outward().x() * OUTSIDE / frame.scale(),
                         last.outward().y() * OUTSIDE / frame.scale());
         svg.open("g", "class", "bite");
-        svg.title("bite " + bite.number() + ", " + fig.length(bite.run().length()));
+        svg.title(Words.say(
+                "feed-drawing.bite", bite.number(), fig.length(bite.run().length())));
         svg.path("way", along(edges, OUTSIDE));
         head(end, start, edges);
         svg.circle("ring", x, y, 10);
@@ -245,7 +251,7 @@ public final class FeedDrawing {
         Point tip = middle.plus(half * Math.sin(a), half * Math.cos(a));
         Point tail = middle.plus(-half * Math.sin(a), -half * Math.cos(a));
         svg.open("g", "class", "grain-arrow", "tabindex", "0", "role", "slider");
-        svg.attribute("aria-label", "the grain's angle off the body's length, in degrees");
+        svg.attribute("aria-label", Words.say("feed-drawing.the-grains-angle-off-the-bodys"));
         svg.attribute("aria-valuemin", "-90").attribute("aria-valuemax", "90");
         svg.attribute("aria-valuenow", Svg.n(grain));
         svg.attribute("data-x", Svg.n(frame.x(middle))).attribute("data-y", Svg.n(frame.y(middle)));
@@ -262,7 +268,7 @@ public final class FeedDrawing {
                 frame.x(middle),
                 frame.y(middle) - 12,
                 "middle",
-                "grain " + fig.decimal(grain, Math.abs(grain - Math.rint(grain)) < 0.05 ? 0 : 1) + "°");
+                Words.say("feed-drawing.grain", fig.decimal(grain, Math.abs(grain - Math.rint(grain)) < 0.05 ? 0 : 1)));
         svg.close();
     }
 }

@@ -2,6 +2,7 @@ package ebauche.app.neck;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.hardware.Bridge;
@@ -87,8 +88,7 @@ public final class NeckDrawing {
                 WIDTH,
                 y(-body) + MARGIN,
                 "neck-view",
-                "The neck joint from the side: pocket " + fig.below(depth) + " deep, saddle " + fig.length(saddle)
-                        + " over the front");
+                Words.say("neck-drawing.the-neck-joint-from-the-side", fig.below(depth), fig.length(saddle)));
         double mouth = end() + neck.pocketLength();
         svg.path(
                 "wood",
@@ -118,7 +118,12 @@ public final class NeckDrawing {
                 y(-(depth + neck.pocketLength() / 2 * tan() + body) / 2) + 5,
                 "middle",
                 Figures.parts(fig.brief(body - depth - neck.pocketLength() / 2 * tan())));
-        svg.text("caption", x(-BEHIND) + 4, y(-body) - 8, "start", "heights three times as tall as lengths");
+        svg.text(
+                "caption",
+                x(-BEHIND) + 4,
+                y(-body) - 8,
+                "start",
+                Words.say("neck-drawing.heights-three-times-as-tall-as"));
         return svg.done();
     }
 

@@ -8,6 +8,7 @@ import ebauche.app.template.TemplatePage;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;
@@ -64,12 +65,16 @@ class DrawingInController {
      *
      * @param millimetres what one of it measures; a pixel as CSS 2.1 has it
      */
-    public record DrawnUnit(String words, double millimetres) {
+    public record DrawnUnit(String name, double millimetres) {
         static final List<DrawnUnit> ALL = List.of(
-                new DrawnUnit("1 mm", LengthUnit.MILLIMETRE.millimetres()),
-                new DrawnUnit("1 in", LengthUnit.INCH.millimetres()),
-                new DrawnUnit("1 cm", 10),
-                new DrawnUnit("a pixel, 96 to the inch", LengthUnit.INCH.millimetres() / 96));
+                new DrawnUnit("mm", LengthUnit.MILLIMETRE.millimetres()),
+                new DrawnUnit("in", LengthUnit.INCH.millimetres()),
+                new DrawnUnit("cm", 10),
+                new DrawnUnit("pixel", LengthUnit.INCH.millimetres() / 96));
+
+        public String words() {
+            return Words.say("drawn-unit." + name);
+        }
     }
 
     /**
@@ -111,7 +116,8 @@ class DrawingInController {
             return "outline/pick";
         } catch (DrawnFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("drawingTrouble", e.getMessage() + ". Nothing was changed.");
+            model.addAttribute(
+                    "drawingTrouble", Words.say("drawing-in-controller.nothing-was-changed", e.getMessage()));
             return TemplatePage.show(current, fig, model);
         }
     }
@@ -215,7 +221,7 @@ class DrawingInController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("trouble", e.getMessage());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Look at the outline over it, and keep it again.", model, response);
+            ConflictNotice.tell(stale, Words.say("drawing-in-controller.look-at-the-outline-over-it"), model, response);
             model.addAttribute("base", bodies.current(current.body()).revision().number());
         }
         return "outline/place";
@@ -231,7 +237,7 @@ class DrawingInController {
         boolean there = TracedPlate.put(
                 file.withObject("/design"), laid.plate().get(), outline, PlateHoles.placed(laid.holes(), ways));
         if (!there) {
-            throw new DrawnFileException(current.name() + " has no such plate: add it to its design first");
+            throw new DrawnFileException(Words.say("drawing-in-controller.has-no-such-plate-add-it", current.name()));
         }
     }
 
@@ -252,8 +258,8 @@ class DrawingInController {
                 return value;
             }
         } catch (NumberFormatException e) {
-            throw new DrawnFileException("the drawing does not say its unit: choose what one unit of it measures");
+            throw new DrawnFileException(Words.say("drawing-in-controller.the-drawing-does-not-say-its"));
         }
-        throw new DrawnFileException("a unit of “" + typed.strip() + "” mm is none that a body is drawn in");
+        throw new DrawnFileException(Words.say("drawing-in-controller.a-unit-of-mm-is-none", typed.strip()));
     }
 }

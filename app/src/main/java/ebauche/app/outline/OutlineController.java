@@ -6,6 +6,7 @@ import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.crib.Bit;
 import ebauche.core.design.Hand;
 import ebauche.core.geometry.Nodes;
@@ -127,10 +128,12 @@ class OutlineController {
     }
 
     private static Outline changed(Change change, Hand hand, LengthUnit unit) {
-        Refusal.unless(change.path() != null, "path", "no path was sent");
+        Refusal.unless(change.path() != null, "path", Words.say("outline-controller.no-path-was-sent"));
         boolean whole = change.point() != null && change.grip() != null && change.x() != null && change.y() != null;
         Refusal.unless(
-                whole || !"move".equals(change.act()), "point", "a point is moved by its number and two lengths");
+                whole || !"move".equals(change.act()),
+                "point",
+                Words.say("outline-controller.a-point-is-moved-by-its"));
         Outline outline = Outline.parse(change.path(), 1);
         return switch (change.act() == null ? "" : change.act()) {
             case "treble" -> Symmetry.of(outline, hand == Hand.RIGHT);
@@ -168,7 +171,7 @@ class OutlineController {
             model.addAttribute("trouble", e.getMessage());
             return page;
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Your outline lies over it; look, and keep it again.", model, response);
+            ConflictNotice.tell(stale, Words.say("outline-controller.your-outline-lies-over-it-look"), model, response);
             Bodies.Current now = bodies.current(current.body());
             return page(now, path, now.revision().number(), model);
         }

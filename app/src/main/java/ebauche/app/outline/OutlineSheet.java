@@ -3,6 +3,7 @@ package ebauche.app.outline;
 import ebauche.app.drawing.Decimal;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
@@ -29,7 +30,8 @@ public final class OutlineSheet {
         double height = (sheet.maxX() - sheet.minX() + 2 * ROOM) * scale;
         double left = WIDTH / 2 - (sheet.minY() + sheet.maxY()) / 2 * scale;
         Frame frame = new Frame(scale, left, (ROOM - sheet.minX()) * scale, Face.FRONT);
-        Svg svg = new Svg(WIDTH, height, "outline-sheet edit", "the outline with its handles, seen from the front");
+        Svg svg = new Svg(
+                WIDTH, height, "outline-sheet edit", Words.say("outline-sheet.the-outline-with-its-handles-seen"));
         svg.attribute("data-scale", Decimal.six(scale));
         svg.attribute("data-left", Decimal.six(frame.x(0))).attribute("data-middle", Decimal.six(frame.y(0)));
         svg.path("blank-edge", frame.path(blank));
@@ -44,7 +46,7 @@ public final class OutlineSheet {
                 .forEach(c -> svg.path(c.face() == Face.BACK ? "part back" : "part", frame.path(c.plan())));
         svg.line("centre", 0, frame.y(0), WIDTH, frame.y(0));
         svg.line("saddle", frame.x(0), 0, frame.x(0), height);
-        svg.text("caption", frame.x(0) + 5, height - 6, "start", "saddle line");
+        svg.text("caption", frame.x(0) + 5, height - 6, "start", Words.say("outline-sheet.saddle-line"));
         svg.open("circle", "class", "tightest", "id", "tightest", "r", "10").close();
         svg.open("g", "id", "handles").close();
         return svg.done();

@@ -1,5 +1,6 @@
 package ebauche.app.outline;
 
+import ebauche.app.web.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.feature.Feature;
@@ -68,7 +69,7 @@ final class PlateHoles {
                     .map(n -> placed(new Point(n[0], n[1]), n[2], n[NUMBERS - 1], ways))
                     .toList();
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
-            throw new DrawnFileException("the plate's openings did not come through whole; import the drawing again");
+            throw new DrawnFileException(Words.say("plate-holes.the-plates-openings-did-not-come"));
         }
     }
 

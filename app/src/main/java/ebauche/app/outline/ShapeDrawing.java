@@ -2,6 +2,7 @@ package ebauche.app.outline;
 
 import ebauche.app.drawing.SegmentPath;
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Segment;
 import java.util.List;
 
@@ -20,7 +21,7 @@ public final class ShapeDrawing {
                 (HEIGHT - 2 * MARGIN) / Math.max(1e-9, box[3] - box[1]));
         double left = WIDTH / 2 - (box[0] + box[2]) / 2 * scale;
         double bottom = HEIGHT / 2 + (box[1] + box[3]) / 2 * scale;
-        Svg svg = new Svg(WIDTH, HEIGHT, "shape", "a closed shape of the drawing");
+        Svg svg = new Svg(WIDTH, HEIGHT, "shape", Words.say("shape-drawing.a-closed-shape-of-the-drawing"));
         svg.path("edge", SegmentPath.of(segments, p -> left + p.x() * scale, p -> bottom - p.y() * scale));
         return svg.done();
     }

@@ -2,6 +2,7 @@ package ebauche.app.passes;
 
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -37,10 +38,12 @@ public final class DrillDrawing {
                 WIDTH,
                 HEIGHT,
                 "drilling",
-                "the cut from above, " + face.word() + " up"
-                        + drilling.map(d -> ", with " + d.holes().size() + " holes of the "
-                                        + d.drill().name())
-                                .orElse(""));
+                drilling.map(d -> Words.say(
+                                "drill-drawing.the-cut-with-holes",
+                                face.word(),
+                                d.holes().size(),
+                                d.drill().name()))
+                        .orElseGet(() -> Words.say("drill-drawing.the-cut-from-above", face.word())));
         svg.path("cavity", frame.path(plan));
         drilling.ifPresent(d -> {
             int number = 1;

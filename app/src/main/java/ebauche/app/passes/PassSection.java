@@ -2,6 +2,7 @@ package ebauche.app.passes;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 
@@ -38,7 +39,12 @@ public final class PassSection {
         this.scale = (MOST_HEIGHT - TOP - BOTTOM) / (work + over);
         this.ground = TOP + over * scale;
         this.svg = new Svg(
-                WIDTH, MOST_HEIGHT, "pass-section", plan.passes().size() + " passes from the side, one beside another");
+                WIDTH,
+                MOST_HEIGHT,
+                "pass-section",
+                Words.say(
+                        "pass-section.passes-from-the-side-one-beside",
+                        plan.passes().size()));
     }
 
     /** Shank drawn over a bearing, mm. */
@@ -83,12 +89,20 @@ public final class PassSection {
                 "start",
                 Figures.parts(
                         switch (pass.guide()) {
-                            case TEMPLATE -> pass.spacer() > 0 ? "on a spacer" : "template on";
-                            case WALL -> "template off";
+                            case TEMPLATE ->
+                                pass.spacer() > 0
+                                        ? Words.say("pass-section.on-a-spacer")
+                                        : Words.say("pass-section.template-on");
+                            case WALL -> Words.say("pass-section.template-off");
                             case FAR_WALL -> "flipped";
                             case FREEHAND -> "freehand";
                         }));
-        svg.figure("caption", x + 4, bottom + 36, "start", Figures.parts("takes " + fig.below(pass.bite())));
+        svg.figure(
+                "caption",
+                x + 4,
+                bottom + 36,
+                "start",
+                Figures.parts(Words.say("pass-section.takes", fig.below(pass.bite()))));
     }
 
     /** Cutter, bearing and shank with the cutter's end at a height. */

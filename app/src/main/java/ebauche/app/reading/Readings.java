@@ -3,6 +3,7 @@ package ebauche.app.reading;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.job.Build;
 import ebauche.core.job.SecondLook;
@@ -72,16 +73,25 @@ public class Readings {
         if (!first.isBlank() && Math.abs(number(measurand, first, fig.unit()) - number) <= against.limit()) {
             return;
         }
-        String earlier = fig.reading(against.earlier()) + " was read "
-                + fig.moment(against.earlier().at());
+        String earlier = Words.say(
+                "readings.was-read",
+                fig.reading(against.earlier()),
+                fig.moment(against.earlier().at()));
         boolean grown = Math.abs(against.expected() - against.earlier().value()) > 1e-9;
         throw new AskAgain(
                 value,
-                "Read " + fig.exact(number, measurand.quantity()) + ", and " + earlier
-                        + (grown ? ", which makes " + fig.exact(against.expected(), measurand.quantity()) + " now" : "")
-                        + ". They lie further apart than the shop's "
-                        + fig.exact(against.limit(), measurand.quantity())
-                        + ". Measure once more and log it again; if it reads the same, both are kept.");
+                grown
+                        ? Words.say(
+                                "readings.read-and-which-makes-now-they",
+                                fig.exact(number, measurand.quantity()),
+                                earlier,
+                                fig.exact(against.expected(), measurand.quantity()),
+                                fig.exact(against.limit(), measurand.quantity()))
+                        : Words.say(
+                                "readings.read-and-they-lie-further-apart",
+                                fig.exact(number, measurand.quantity()),
+                                earlier,
+                                fig.exact(against.limit(), measurand.quantity())));
     }
 
     /** A reading that wants a second look before it is kept. */
@@ -106,7 +116,7 @@ public class Readings {
         try {
             return Double.parseDouble(text.strip().replace("°", "").replace(',', '.'));
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("“" + text.strip() + "” is no angle. Write degrees, like 2.5.");
+            throw new IllegalArgumentException(Words.say("readings.is-no-angle-write-degrees-like", text.strip()));
         }
     }
 
@@ -115,12 +125,19 @@ public class Readings {
         if (!(number >= measurand.least() && number <= measurand.most())) {
             boolean length = measurand.quantity() == Quantity.LENGTH;
             throw new IllegalArgumentException(
-                    "Read " + (length ? fig.length(number) : fig.exact(number, measurand.quantity())) + " as the "
-                            + measurand.label() + "; it can be "
-                            + (length
-                                    ? fig.length(measurand.least()) + " to " + fig.length(measurand.most())
-                                    : measurand.least() + " to " + measurand.most() + " degrees")
-                            + ". Check the unit and type it again; nothing was logged.");
+                    length
+                            ? Words.say(
+                                    "readings.read-as-the-it-can-be",
+                                    fig.length(number),
+                                    measurand.label(),
+                                    fig.length(measurand.least()),
+                                    fig.length(measurand.most()))
+                            : Words.say(
+                                    "readings.read-as-the-it-can-be-2",
+                                    fig.exact(number, measurand.quantity()),
+                                    measurand.label(),
+                                    measurand.least(),
+                                    measurand.most()));
         }
     }
 

@@ -4,6 +4,7 @@ import ebauche.app.drawing.Carves;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;
@@ -32,7 +33,7 @@ public final class BodyThumbnail {
                 .within(UNSEEN);
         int next = plan.next().map(plan::indexOf).orElse(plan.steps().size());
         String name = plan.build().design().name();
-        Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", name + " from the front, as far as it has come");
+        Svg svg = new Svg(WIDTH, HEIGHT, "thumbnail", Words.say("body-thumbnail.from-the-front-as-far-as", name));
         svg.path("body-wood", frame.path(body));
         Carves.draw(svg, frame, plan, next);
         for (Voids.Hollow v : Voids.of(plan, next, Face.FRONT)) {

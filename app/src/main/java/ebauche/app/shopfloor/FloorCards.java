@@ -7,6 +7,7 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.measure.LengthUnit;
 import java.util.Locale;
 import java.util.Map;
@@ -39,7 +40,7 @@ class FloorCards {
         this.templates = templates;
     }
 
-    private record State(long shop, long body, int revision, int entries, int ways, LengthUnit unit) {}
+    private record State(long shop, long body, int revision, int entries, int ways, LengthUnit unit, Locale language) {}
 
     /** The floor of a shop as it is written in a page, the newest body first. */
     String floor(long shop, Figures fig) {
@@ -71,14 +72,21 @@ class FloorCards {
 
     private static State state(BodyStore.Standing standing, int shopWays, Figures fig) {
         Body body = standing.body();
-        return new State(body.shop(), body.id(), standing.revision(), standing.entries(), shopWays, fig.unit());
+        return new State(
+                body.shop(),
+                body.id(),
+                standing.revision(),
+                standing.entries(),
+                shopWays,
+                fig.unit(),
+                Words.language());
     }
 
     private String written(FloorCard card, Figures fig) {
-        return templates.process("shopfloor/card", new Context(Locale.ROOT, Map.of("card", card, "fig", fig)));
+        return templates.process("shopfloor/card", new Context(Words.language(), Map.of("card", card, "fig", fig)));
     }
 
     private String waiting(Body body) {
-        return templates.process("shopfloor/waiting", new Context(Locale.ROOT, Map.of("body", body)));
+        return templates.process("shopfloor/waiting", new Context(Words.language(), Map.of("body", body)));
     }
 }

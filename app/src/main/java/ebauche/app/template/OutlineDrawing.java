@@ -3,6 +3,7 @@ package ebauche.app.template;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -41,7 +42,7 @@ public final class OutlineDrawing {
         Region now = outline.region();
         OutlineDrawing d = new OutlineDrawing(
                 old.union(now).union(build.design().blank().plan()),
-                "the outline seen from the front, neck to the right");
+                Words.say("outline-drawing.the-outline-seen-from-the-front"));
         d.svg.path("blank-edge", d.frame.path(build.design().blank().plan()));
         if (!outline.equals(build.drawn().outline())) {
             d.svg.path("was", d.frame.path(old));
@@ -55,7 +56,8 @@ public final class OutlineDrawing {
     /** A plate on the body that it is laid on, its openings with it. */
     public static String plate(Build build, Outline plate, List<TracedPlate.Opening> openings) {
         Region body = build.drawn().outline().region();
-        OutlineDrawing d = new OutlineDrawing(body.union(plate.region()), "the plate on the front, neck to the right");
+        OutlineDrawing d = new OutlineDrawing(
+                body.union(plate.region()), Words.say("outline-drawing.the-plate-on-the-front-neck"));
         d.svg.path("wood", d.frame.path(body));
         d.parts(build, body);
         for (TracedPlate.Opening opening : openings) {
@@ -79,7 +81,8 @@ public final class OutlineDrawing {
         build.design().plateLines().forEach(line -> svg.path("plate", frame.path(line)));
         svg.line("centre", frame.x(body.minY()) - 12, frame.y(0), frame.x(body.maxY()) + 12, frame.y(0));
         svg.line("saddle", frame.x(0), frame.y(body.minX()) - 6, frame.x(0), frame.y(body.maxX()) + 6);
-        svg.text("caption", frame.x(0) + 5, frame.y(body.maxX()) + 4, "start", "saddle line");
+        svg.text(
+                "caption", frame.x(0) + 5, frame.y(body.maxX()) + 4, "start", Words.say("outline-drawing.saddle-line"));
     }
 
     private void tightest(Outline outline, Figures fig) {
@@ -94,7 +97,7 @@ public final class OutlineDrawing {
                     x + (left ? -14 : 14),
                     y + 5,
                     left ? "end" : "start",
-                    Figures.parts("inside radius " + fig.length(turn.radius())));
+                    Figures.parts(Words.say("outline-drawing.inside-radius", fig.length(turn.radius()))));
         }
     }
 }

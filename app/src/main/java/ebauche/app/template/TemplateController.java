@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.drawn.DxfWriter;
@@ -89,7 +90,8 @@ class TemplateController {
             } catch (BuildFileException e) {
                 troubles.put("thickness", e.getMessage());
             } catch (Stale stale) {
-                ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+                ConflictNotice.tell(
+                        stale, Words.say("template-controller.nothing-was-saved-look-again"), model, response);
                 return TemplatePage.show(current, fig, model);
             }
         }
@@ -120,7 +122,8 @@ class TemplateController {
                 .filter(s -> s.face() == side)
                 .toList();
         String text = format.equals("svg")
-                ? SvgWriter.write(current.name() + ", templates seen from the " + face, sheets)
+                ? SvgWriter.write(
+                        Words.say("template-controller.templates-seen-from-the", current.name(), face), sheets)
                 : DxfWriter.write(sheets);
         MediaType type = format.equals("svg") ? MediaType.valueOf("image/svg+xml") : MediaType.valueOf("image/vnd.dxf");
         return download(current.name() + "-" + face, format, type, text.getBytes(StandardCharsets.UTF_8));

@@ -2,6 +2,7 @@ package ebauche.app.template;
 
 import ebauche.app.drawing.SegmentPath;
 import ebauche.app.drawing.Svg;
+import ebauche.app.web.Words;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.sheet.TemplateSheet;
@@ -26,8 +27,11 @@ public final class TileMap {
                 WIDTH,
                 HEIGHT,
                 "tile-map",
-                tiles.tiles().size() + " sheets over the template, " + tiles.columns() + " across and " + tiles.rows()
-                        + " down");
+                Words.say(
+                        "tile-map.sheets-over-the-template-across-and",
+                        tiles.tiles().size(),
+                        tiles.columns(),
+                        tiles.rows()));
         for (Tiles.Tile tile : tiles.tiles()) {
             double x = left + tile.left() * scale;
             double y = bottom - (tile.bottom() + tiles.high()) * scale;

@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
@@ -141,12 +142,9 @@ class TilesController {
         } catch (LengthFormatException e) {
             model.addAttribute("trouble", e.getMessage());
         } catch (Refusal e) {
-            model.addAttribute(
-                    "trouble",
-                    "A bar of 100 mm that is off by more than a tenth was scaled to fit the page: print at 100 %, and measure"
-                            + " again.");
+            model.addAttribute("trouble", Words.say("tiles-controller.a-bar-of-100-mm-that"));
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing was saved; look again.", model, response);
+            ConflictNotice.tell(stale, Words.say("tiles-controller.nothing-was-saved-look-again"), model, response);
             return page(bodies.current(current.body()), template, paper, fig, model);
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

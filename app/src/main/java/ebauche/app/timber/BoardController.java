@@ -6,6 +6,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.timber.Board;
@@ -64,7 +65,14 @@ class BoardController {
         model.addAttribute("timbers", timbers.all());
         model.addAttribute("rings", List.of("flat", "rift", "quartered"));
         model.addAttribute(
-                "rises", Map.of("level", "level", "to-far-end", "to the far end", "to-near-end", "to the near end"));
+                "rises",
+                Map.of(
+                        "level",
+                        "level",
+                        "to-far-end",
+                        Words.say("board-controller.to-the-far-end"),
+                        "to-near-end",
+                        Words.say("board-controller.to-the-near-end")));
         model.addAttribute(
                 "faultKinds",
                 Arrays.stream(Defect.Kind.values())
@@ -156,8 +164,8 @@ class BoardController {
     private static Reckoning mass(Species species, Rack.Held held) {
         Fact moisture = held.seasoning()
                 .moistureNow()
-                .map(m -> Fact.measured(m, "the newest reading, brought to today"))
-                .orElseGet(() -> Fact.usual(Species.AT_MOISTURE, "not measured"));
+                .map(m -> Fact.measured(m, Words.say("board-controller.the-newest-reading-brought-to-today")))
+                .orElseGet(() -> Fact.usual(Species.AT_MOISTURE, Words.say("board-controller.not-measured")));
         return species.mass(held.shelved().board().volume(), moisture);
     }
 
@@ -229,7 +237,7 @@ class BoardController {
         try {
             boards.keep(board, base, form.file(), board.place(), Optional.empty(), maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, "Nothing of yours was kept; look at it as it is now.", model, response);
+            ConflictNotice.tell(stale, Words.say("board-controller.nothing-of-yours-was-kept-look"), model, response);
             return page(boards.find(maker.shop(), board.publicId()), typed, Map.of(), fig, model);
         }
         return "redirect:/timber/" + board.publicId();
@@ -268,15 +276,13 @@ class BoardController {
     private static double percent(String text, Map<String, String> troubles) {
         String plain = text.strip().replace("%", "").replace(',', '.').strip();
         if (!plain.matches("\\d{1,4}(\\.\\d{1,2})?")) {
-            troubles.put("percent", "“" + text + "” is no number; a meter shows per cent, such as 9.5");
+            troubles.put("percent", Words.say("board-controller.is-no-number-a-meter-shows", text));
             return 0;
         }
         double value = Double.parseDouble(plain);
         if (value > MoistureReading.MOST) {
-            troubles.put(
-                    "percent",
-                    "Read " + plain + " %; wood in a shop holds at most " + (int) MoistureReading.MOST
-                            + " % of its dry weight in water. Is the point missing?");
+            troubles.put("percent", Words.say("board-controller.read-wood-in-a-shop-holds", plain, (int)
+                    MoistureReading.MOST));
         }
         return value;
     }
@@ -292,7 +298,7 @@ class BoardController {
                     ? now
                     : date.atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
         } catch (DateTimeParseException e) {
-            troubles.put("day", "“" + day + "” is no day; write it as 2026-11-25");
+            troubles.put("day", Words.say("board-controller.is-no-day-write-it-as", day));
             return now;
         }
     }

@@ -1,5 +1,6 @@
 package ebauche.app.timber;
 
+import ebauche.app.web.Words;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
@@ -79,7 +80,7 @@ record BoardForm(ObjectNode file, Map<String, String> troubles) {
         if (text.matches("-?\\d{1,7}(\\.\\d{1,4})?")) {
             out.put(field, Double.parseDouble(text));
         } else {
-            troubles.put(field, "“" + text + "” is no number");
+            troubles.put(field, Words.say("board-form.is-no-number", text));
         }
     }
 

@@ -4,6 +4,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.JsonText;
@@ -142,12 +143,14 @@ public class BoardStore {
                 .query(Integer.class)
                 .single();
         if (newest != basedOn) {
-            throw new Stale("“" + board.board().name() + "” was changed meanwhile");
+            throw new Stale(
+                    Words.say("board-store.was-changed-meanwhile", board.board().name()));
         }
         try {
             insert(board.shop(), board.id(), basedOn, file, place, body, by);
         } catch (DuplicateKeyException sameMoment) {
-            throw new Stale("“" + board.board().name() + "” was changed at the same moment");
+            throw new Stale(Words.say(
+                    "board-store.was-changed-at-the-same-moment", board.board().name()));
         }
     }
 

@@ -2,6 +2,7 @@ package ebauche.app.timber;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.measure.Decimals;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Seasoning;
@@ -49,8 +50,10 @@ public final class MoistureDrawing {
     }
 
     private String words(List<MoistureReading> read) {
-        return read.size() + (read.size() == 1 ? " reading" : " readings") + " of moisture; the air takes it to "
-                + Decimals.plain(seasoning.equilibrium(), 1) + " per cent";
+        return Words.say(
+                "moisture-drawing.reading-of-moisture-the-air-takes",
+                read.size(),
+                Decimals.plain(seasoning.equilibrium(), 1));
     }
 
     public static String of(Seasoning seasoning, Figures fig) {
@@ -91,7 +94,7 @@ public final class MoistureDrawing {
                     Math.min(RIGHT, x(ready)),
                     BOTTOM + 18,
                     "end",
-                    "ready, in " + (int) Math.ceil(w.value()) + " d");
+                    Words.say("moisture-drawing.ready-in-d", (int) Math.ceil(w.value())));
         });
     }
 

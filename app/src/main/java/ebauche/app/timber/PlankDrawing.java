@@ -3,6 +3,7 @@ package ebauche.app.timber;
 import ebauche.app.drawing.Decimal;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.layout.Cut;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Defect;
@@ -50,8 +51,11 @@ public final class PlankDrawing {
     }
 
     private static String words(Board board) {
-        return board.name() + ", " + board.species().name() + ", "
-                + board.defects().size() + (board.defects().size() == 1 ? " fault" : " faults");
+        return Words.say(
+                "plank-drawing.fault",
+                board.name(),
+                board.species().name(),
+                board.defects().size());
     }
 
     /** Large, with sizes and the end's rings; {@code data-} attributes let a script take coordinates off it. */
@@ -150,9 +154,14 @@ public final class PlankDrawing {
     private void sizes() {
         double under = y(0) + 22;
         svg.figure("figure", x(board.length()), under, "end", Figures.parts(fig.tape(board.length())));
-        svg.figure("figure", x(0) - 6, y(board.width()) - 8, "start", Figures.parts(fig.tape(board.width()) + " wide"));
-        svg.text("caption", x(0), under, "start", "near end, marked edge");
-        svg.text("caption", x(board.length()), y(board.width()) - 8, "end", "face A up");
+        svg.figure(
+                "figure",
+                x(0) - 6,
+                y(board.width()) - 8,
+                "start",
+                Figures.parts(Words.say("plank-drawing.wide", fig.tape(board.width()))));
+        svg.text("caption", x(0), under, "start", Words.say("plank-drawing.near-end-marked-edge"));
+        svg.text("caption", x(board.length()), y(board.width()) - 8, "end", Words.say("plank-drawing.face-a-up"));
     }
 
     /** The far end, seen from there: the rings, which face the heart is on, and where it is resawn. */
@@ -163,8 +172,10 @@ public final class PlankDrawing {
         double x0 = x(board.length()) + 26;
         double y0 = y(board.width() / 2) - h / 2;
         svg.open("g", "class", "end");
-        svg.title("the far end: " + board.rings().words()
-                + board.heart().map(s -> ", heart towards face " + s).orElse(""));
+        String rings = board.rings().words();
+        svg.title(board.heart()
+                .map(side -> Words.say("plank-drawing.the-far-end-with-heart", rings, side))
+                .orElseGet(() -> Words.say("plank-drawing.the-far-end", rings)));
         svg.rect("wood", x0, y0, w, h);
         boolean heartDown = board.heart().orElse(Side.B) == Side.B;
         for (int i = 1; i <= 4; i++) {

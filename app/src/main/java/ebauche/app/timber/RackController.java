@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
+import ebauche.app.web.Words;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Seasoning;
@@ -128,7 +129,7 @@ class RackController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             String field = e.field().equals("celsius") ? "temperature" : "humidity";
             String limits = e.field().equals("celsius") ? "-10 to 60 °C" : "2 to 98 %";
-            model.addAttribute("airTrouble", "The " + field + " was not read: it can be " + limits + ".");
+            model.addAttribute("airTrouble", Words.say("rack-controller.the-was-not-read-it-can", field, limits));
             model.addAttribute("airTyped", Map.of("celsius", celsius, "humidity", humidity));
             page(maker, "", "", fig, model);
             return "timber/rack";
@@ -137,7 +138,7 @@ class RackController {
 
     private static double number(String text, String field) {
         String plain = text.strip().replace(',', '.');
-        Refusal.unless(plain.matches("-?\\d{1,3}(\\.\\d{1,2})?"), field, "is no number");
+        Refusal.unless(plain.matches("-?\\d{1,3}(\\.\\d{1,2})?"), field, Words.say("rack-controller.is-no-number"));
         return Double.parseDouble(plain);
     }
 }

@@ -2,6 +2,7 @@ package ebauche.app.timber;
 
 import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.Words;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.rack.RackCsv;
 import ebauche.exchange.table.CsvTable;
@@ -86,7 +87,7 @@ class RackTableController {
         byte[] bytes = file.getBytes();
         if (bytes.length > MOST_BYTES) {
             return refused(
-                    "The table has " + bytes.length + " bytes; at most " + MOST_BYTES + " are read. Split it.",
+                    Words.say("rack-table-controller.the-table-has-bytes-at-most", bytes.length, MOST_BYTES),
                     model,
                     response);
         }
@@ -97,13 +98,13 @@ class RackTableController {
                     .toString();
             return show(maker, csv, model, response);
         } catch (CharacterCodingException e) {
-            return refused("This is no text in UTF-8. Save the table as CSV, UTF-8.", model, response);
+            return refused(Words.say("rack-table-controller.this-is-no-text-in-utf"), model, response);
         }
     }
 
     private String refused(String why, Model model, HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        model.addAttribute("trouble", why + " Nothing was saved.");
+        model.addAttribute("trouble", Words.say("rack-table-controller.nothing-was-saved", why));
         return form(model);
     }
 
@@ -133,7 +134,7 @@ class RackTableController {
         Timbers timbers = ways.of(maker.shop()).timbers();
         List<RackCsv.Row> good = RackCsv.read(csv, timbers, rack.today()).good();
         if (good.isEmpty()) {
-            return refused("There is no row in it that can be read.", model, response);
+            return refused(Words.say("rack-table-controller.there-is-no-row-in-it"), model, response);
         }
         transaction.executeWithoutResult(t -> good.forEach(row -> rack.take(maker, row)));
         return "redirect:/timber";

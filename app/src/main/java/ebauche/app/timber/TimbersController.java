@@ -3,6 +3,7 @@ package ebauche.app.timber;
 import ebauche.app.account.Maker;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
+import ebauche.app.web.Words;
 import ebauche.core.timber.Species;
 import ebauche.exchange.file.OwnTimbers;
 import ebauche.exchange.table.CsvTable;
@@ -71,7 +72,8 @@ class TimbersController {
         CsvTable.Read<Species> read = file.getSize() > MOST_BYTES
                 ? new CsvTable.Read<>(
                         java.util.List.of(),
-                        java.util.List.of(new CsvTable.Trouble(1, "the table has more than " + MOST_BYTES + " bytes")))
+                        java.util.List.of(new CsvTable.Trouble(
+                                1, Words.say("timbers-controller.the-table-has-more-than-bytes", MOST_BYTES))))
                 : TimberFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
         if (!read.troubles().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

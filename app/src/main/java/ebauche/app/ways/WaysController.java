@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -81,8 +82,7 @@ class WaysController {
         try {
             store.keep(maker.shop(), base, form.ways(), maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(
-                    stale, "What you typed is below; look at it and keep it again, or leave.", model, response);
+            ConflictNotice.tell(stale, Words.say("ways-controller.what-you-typed-is-below-look"), model, response);
             return page(now.number(), typed, Map.of(), model);
         }
         return "redirect:/ways?kept";

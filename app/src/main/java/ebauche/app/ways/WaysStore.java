@@ -3,6 +3,7 @@ package ebauche.app.ways;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import org.springframework.dao.DuplicateKeyException;
@@ -53,7 +54,7 @@ public class WaysStore {
      */
     public void keep(long shop, int basedOn, ObjectNode ways, String by) {
         if (of(shop).number() != basedOn) {
-            throw new Stale("somebody changed the shop settings, tool crib or hardware meanwhile");
+            throw new Stale(Words.say("ways-store.somebody-changed-the-shop-settings-tool"));
         }
         try {
             sql.sql("""
@@ -67,7 +68,7 @@ public class WaysStore {
                     .param("by", by)
                     .update();
         } catch (DuplicateKeyException sameMoment) {
-            throw new Stale("somebody changed the shop settings, tool crib or hardware at the same moment");
+            throw new Stale(Words.say("ways-store.somebody-changed-the-shop-settings-tool-2"));
         }
     }
 }

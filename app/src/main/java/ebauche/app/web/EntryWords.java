@@ -6,24 +6,20 @@ import java.util.Optional;
 
 /** What an entry of the record says, in a line. */
 public final class EntryWords {
-    /** The sorts of entry: the word that the record has for each, how one is headed, and what many are called. */
+    /** The sorts of entry: by the word that the record has for each. */
     public enum Kind {
-        DONE("done", "Done", "done"),
-        READING("reading", "Read", "readings"),
-        MISHAP("mishap", "Mistake", "mistakes"),
-        ASKED("asked", "Asked", "waits for a yes"),
-        SETTLED("settled", "Settled", "settled"),
-        WITHDRAWN("withdrawn", "Withdrawn", "withdrawn"),
-        UNREADABLE("unreadable", "Cannot be read", "cannot be read");
+        DONE("done"),
+        READING("reading"),
+        MISHAP("mishap"),
+        ASKED("asked"),
+        SETTLED("settled"),
+        WITHDRAWN("withdrawn"),
+        UNREADABLE("unreadable");
 
         private final String key;
-        private final String heading;
-        private final String many;
 
-        Kind(String key, String heading, String many) {
+        Kind(String key) {
             this.key = key;
-            this.heading = heading;
-            this.many = many;
         }
 
         public String key() {
@@ -31,11 +27,11 @@ public final class EntryWords {
         }
 
         public String heading() {
-            return heading;
+            return Words.say("entry." + key + ".heading");
         }
 
         public String many() {
-            return many;
+            return Words.say("entry." + key + ".many");
         }
 
         /** The kind of an entry. */
@@ -59,16 +55,15 @@ public final class EntryWords {
             return d.title();
         }
         if (entry instanceof AsBuilt.Mishap m) {
-            return m.what()
-                    + (m.minutes() > 0 ? ", " + m.minutes() + " min lost" : "")
-                    + (m.open() ? ", to be made good" : "");
+            String cost = m.minutes() > 0 ? Words.say("entry.cost", m.what(), m.minutes()) : m.what();
+            return m.open() ? Words.say("entry.open", cost) : cost;
         }
         if (entry instanceof AsBuilt.Unreadable u) {
             return u.why();
         }
         if (entry instanceof AsBuilt.Asked a) {
-            return "waits for a yes from " + a.whom();
+            return Words.say("entry.waits", a.whom());
         }
-        return entry instanceof AsBuilt.Settled ? "made good, or a yes" : "an entry withdrawn";
+        return entry instanceof AsBuilt.Settled ? Words.say("entry.made-good") : Words.say("entry.gone");
     }
 }

@@ -51,9 +51,10 @@ public record Figures(LengthUnit unit) {
     private static final double PSI_OF_A_MEGAPASCAL = 145.03773773;
 
     private static final Pattern MOMENT = Pattern.compile("\\d{4}-\\d\\d-\\d\\dT[0-9:.]+Z");
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static DateTimeFormatter written(String pattern) {
+        return DateTimeFormatter.ofPattern(Words.say(pattern), Words.language());
+    }
 
     private LengthUnit otherUnit() {
         return unit == LengthUnit.INCH ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
@@ -89,7 +90,11 @@ public record Figures(LengthUnit unit) {
         Gauge rule = new Gauge(LengthUnit.INCH);
         double mark = rule.shown(millimetres, Rounding.NEAREST);
         boolean onIt = Math.abs(millimetres - mark) < HALF_A_THOU;
-        return mark == 0 ? "" : (onIt ? "" : "near ") + rule.text(mark, Rounding.NEAREST) + ", ";
+        return mark == 0
+                ? ""
+                : onIt
+                        ? rule.text(mark, Rounding.NEAREST) + ", "
+                        : Words.say("figures.near", rule.text(mark, Rounding.NEAREST));
     }
 
     /** How far to go down with a stop that is set by a gauge, with its unit: never further than it should be. */
@@ -234,9 +239,12 @@ public record Figures(LengthUnit unit) {
     /** What a reading should be and the band that is good, finer than any mark, its ends inward, so that none shown good is refused. */
     public String shouldRead(Inspection inspection) {
         Quantity quantity = inspection.measurand().quantity();
-        return expected(inspection) + ", good from "
-                + fine(inside(inspection.least(), quantity, Rounding.MORE), quantity) + " to "
-                + fine(inside(inspection.most(), quantity, Rounding.LESS), quantity) + ", " + inspection.with();
+        return Words.say(
+                "figures.good-from-to",
+                expected(inspection),
+                fine(inside(inspection.least(), quantity, Rounding.MORE), quantity),
+                fine(inside(inspection.most(), quantity, Rounding.LESS), quantity),
+                inspection.with());
     }
 
     /** The number that the card's setting shows, rounded once. */
@@ -270,12 +278,14 @@ public record Figures(LengthUnit unit) {
 
     /** A moment, in the shop's own time. */
     public String moment(String iso) {
-        return iso.isEmpty() ? "" : WHEN.format(Instant.parse(iso).atZone(ZoneId.systemDefault()));
+        return iso.isEmpty()
+                ? ""
+                : written("figures.moment").format(Instant.parse(iso).atZone(ZoneId.systemDefault()));
     }
 
     /** A day, as people write it. */
     public String day(LocalDate day) {
-        return DAY.format(day);
+        return written("figures.day").format(day);
     }
 
     /** A way of many metres, in whole metres or feet. */
@@ -306,9 +316,9 @@ public record Figures(LengthUnit unit) {
     public String place(WoodLeft.Thin thin) {
         return thin.feature().said()
                 + switch (thin.kind()) {
-                    case FLOOR -> ", floor to the ";
-                    case WALL -> ", wall to the ";
-                    case ASLANT -> ", at an angle to the ";
+                    case FLOOR -> Words.say("figures.floor-to-the");
+                    case WALL -> Words.say("figures.wall-to-the");
+                    case ASLANT -> Words.say("figures.at-an-angle-to-the");
                 }
                 + thin.neighbour().said();
     }
@@ -328,7 +338,7 @@ public record Figures(LengthUnit unit) {
         String[] by = move.split(",");
         double dx = Double.parseDouble(by[0]);
         double dy = Double.parseDouble(by[1]);
-        String side = dx == 0 ? "" : exact(Math.abs(dx)) + " to the " + hand.side(dx) + " side";
+        String side = dx == 0 ? "" : Words.say("figures.to-the-side", exact(Math.abs(dx)), hand.side(dx));
         String along = dy == 0 ? "" : exact(Math.abs(dy)) + (dy > 0 ? " towards the neck" : " away from the neck");
         return side + (side.isEmpty() || along.isEmpty() ? "" : ", ") + along;
     }
@@ -342,7 +352,7 @@ public record Figures(LengthUnit unit) {
 
     /** How far a place lies to the side of the centre line, and on which. */
     public String sideways(double x, Hand hand) {
-        return Math.abs(x) < PENCIL ? "on it" : length(Math.abs(x)) + " " + hand.side(x);
+        return Math.abs(x) < PENCIL ? Words.say("figures.on-it") : length(Math.abs(x)) + " " + hand.side(x);
     }
 
     /** A distance to mark: as fine as a rule shows it, or where little hangs on it as a tape does. */
@@ -352,33 +362,35 @@ public record Figures(LengthUnit unit) {
 
     /** How far a mark lies to the side of the centre line, and on which. */
     public String sideways(double x, MarkingOut card, Hand hand) {
-        return Math.abs(x) < PENCIL ? "on it" : marked(Math.abs(x), card) + " " + hand.side(x);
+        return Math.abs(x) < PENCIL ? Words.say("figures.on-it") : marked(Math.abs(x), card) + " " + hand.side(x);
     }
 
     /** How far a mark lies along the centre line from what the card measures from. */
     public String lengthways(double y, MarkingOut card) {
         String way = card.oneWay().isPresent() ? "" : toward(y, card.from());
-        return Math.abs(y) < PENCIL ? "on it" : marked(Math.abs(y), card) + way;
+        return Math.abs(y) < PENCIL ? Words.say("figures.on-it") : marked(Math.abs(y), card) + way;
     }
 
     /** What a card's distances along the centre line are measured from, and which way, if they all go one way. */
     public String from(MarkingOut card) {
-        return "from " + card.from().words()
-                + card.oneWay().stream()
-                        .mapToObj(way -> toward(way, card.from()))
-                        .collect(Collectors.joining());
+        return Words.say(
+                "figures.from",
+                card.from().words(),
+                card.oneWay().stream().mapToObj(way -> toward(way, card.from())).collect(Collectors.joining()));
     }
 
     private static String toward(double y, MarkingOut.Along from) {
-        return from == MarkingOut.Along.SADDLE_LINE ? y > 0 ? " toward the neck" : " toward the tail" : "";
+        return from == MarkingOut.Along.SADDLE_LINE
+                ? y > 0 ? Words.say("figures.toward-the-neck") : Words.say("figures.toward-the-tail")
+                : "";
     }
 
     /** How far a hole lies along the centre line, with what that is measured from. */
     public String lengthways(DrillHole hole) {
         MarkingOut.Along from = hole.from();
         return Math.abs(hole.along()) < ON_THE_LINE
-                ? "on " + from.words()
-                : length(Math.abs(hole.along())) + toward(hole.along(), from) + " from " + from.words();
+                ? Words.say("figures.on", from.words())
+                : Words.say("figures.from-2", length(Math.abs(hole.along())), toward(hole.along(), from), from.words());
     }
 
     /** How far along a body a place lies from the saddles, and on which side of them. */
@@ -419,8 +431,8 @@ public record Figures(LengthUnit unit) {
             double from = x - moved;
             said.add(
                     Math.abs(from) < 0.05
-                            ? "on the centre line"
-                            : length(Math.abs(from)) + " to the " + hand.side(from) + " side");
+                            ? Words.say("figures.on-the-centre-line")
+                            : Words.say("figures.to-the-side", length(Math.abs(from)), hand.side(from)));
         }
         return String.join(", ", said);
     }
@@ -446,7 +458,7 @@ public record Figures(LengthUnit unit) {
     /** Grams as a scale shows them, small amounts to a tenth. */
     public String grams(double least, double most) {
         int places = most < 10 ? 1 : 0;
-        return decimal(least, places) + " to " + decimal(most, places) + " g";
+        return Words.say("figures.to-g", decimal(least, places), decimal(most, places));
     }
 
     /** Kilograms and grams, or pounds and ounces. */

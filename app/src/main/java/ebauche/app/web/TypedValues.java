@@ -49,7 +49,10 @@ public record TypedValues(Map<String, String> typed, LengthUnit bare, Map<String
         String plain = text.replace(',', '.');
         if (!plain.matches("-?\\d{1,6}(\\.\\d{1,4})?")) {
             troubles.put(
-                    field, text.isEmpty() ? "is empty, and a number is wanted here" : "“" + text + "” is no number");
+                    field,
+                    text.isEmpty()
+                            ? Words.say("typed-values.is-empty-and-a-number-is")
+                            : Words.say("typed-values.is-no-number", text));
             return;
         }
         double number = Double.parseDouble(plain);

@@ -9,6 +9,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
+import ebauche.app.web.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
@@ -114,27 +115,38 @@ class WhatIfController {
 
     private static List<Measure> numbers(BodyDesign design, Figures fig) {
         List<Measure> numbers = new ArrayList<>();
-        numbers.add(new Measure("thickness", "body thickness, now " + fig.length(design.thickness())));
+        numbers.add(new Measure(
+                "thickness", Words.say("what-if-controller.body-thickness-now", fig.length(design.thickness()))));
         numbers.add(new Measure(
                 "angle",
-                "neck angle in degrees, now " + fig.decimal(design.neck().angle(), 1)));
+                Words.say(
+                        "what-if-controller.neck-angle-in-degrees-now",
+                        fig.decimal(design.neck().angle(), 1))));
         numbers.add(new Measure(
-                "heel", "heel thickness, now " + fig.length(design.neck().heelThickness())));
+                "heel",
+                Words.say(
+                        "what-if-controller.heel-thickness-now",
+                        fig.length(design.neck().heelThickness()))));
         OptionalDouble saddle = design.bridge().wantedSaddle();
         numbers.add(new Measure(
                 "saddle",
-                "saddles over the front, now "
-                        + (saddle.isPresent() ? fig.length(saddle.getAsDouble()) : "the middle of the window")));
+                saddle.isPresent()
+                        ? Words.say("what-if-controller.saddles-over-the-front-now", fig.length(saddle.getAsDouble()))
+                        : Words.say("what-if-controller.saddles-over-the-front-now-the")));
         for (Cavity cavity : design.cavities()) {
             String field = WhatIfQuestion.FLOOR + cavity.id();
             String over = cavity.feature().equals(Cavity.ELDEST)
                     ? "controls"
                     : cavity.feature().said();
             if (cavity.floor() instanceof Cavity.Floor.Leaving leaving) {
-                String wood = cavity.throughWood() ? "wood left over the " : "wood left under the ";
-                numbers.add(new Measure(field, wood + over + ", now " + fig.length(leaving.wood())));
+                String wood = cavity.throughWood()
+                        ? Words.say("what-if-controller.wood-left-over-the")
+                        : Words.say("what-if-controller.wood-left-under-the");
+                numbers.add(new Measure(
+                        field, Words.say("what-if-controller.now", wood, over, fig.length(leaving.wood()))));
             } else if (cavity.floor() instanceof Cavity.Floor.Deep deep) {
-                numbers.add(new Measure(field, over + " depth, now " + fig.length(deep.depth())));
+                numbers.add(
+                        new Measure(field, Words.say("what-if-controller.depth-now", over, fig.length(deep.depth()))));
             }
         }
         return numbers;
@@ -165,7 +177,7 @@ class WhatIfController {
             choices.add(new Choice(
                     feature,
                     feature.part(),
-                    now == null ? "as drawn" : now.name(),
+                    now == null ? Words.say("what-if-controller.as-drawn") : now.name(),
                     box.insteadOf(now == null ? PartExchange.usualKind(feature) : now.kind())));
         }
         return choices;
@@ -193,11 +205,7 @@ class WhatIfController {
             keeping.keep(current, base, trial.file(), maker.name());
             return "redirect:/bodies/" + id + "/depths?kept";
         } catch (Stale stale) {
-            ConflictNotice.tell(
-                    stale,
-                    "Your what-if stands below over that design; nothing of either is lost. Look at what moves, then keep it.",
-                    model,
-                    response);
+            ConflictNotice.tell(stale, Words.say("what-if-controller.your-what-if-stands-below-over"), model, response);
             return "whatif/what-if";
         }
     }

@@ -2,6 +2,7 @@ package ebauche.app.whatif;
 
 import ebauche.app.box.Box;
 import ebauche.app.design.DesignEdit;
+import ebauche.app.web.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.measure.Length;
@@ -93,7 +94,7 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     private void length(ObjectNode design, String key, String value, LengthUnit bare) {
         String[] path = LENGTHS.get(key).split("/");
         if (path.length == 2 && !design.has(path[0])) {
-            troubles.put(key, "this design has none");
+            troubles.put(key, Words.say("what-if-question.this-design-has-none"));
             return;
         }
         put(path.length == 1 ? design : (ObjectNode) design.get(path[0]), path[path.length - 1], key, value, bare);
@@ -107,7 +108,7 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
         if (cavity.isPresent()) {
             put((ObjectNode) cavity.get(), cavity.get().has("woodOver") ? "woodOver" : "depth", key, value, bare);
         } else {
-            troubles.put(key, "this design has none");
+            troubles.put(key, Words.say("what-if-question.this-design-has-none"));
         }
     }
 
@@ -124,25 +125,25 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
         if (NUMBER.matcher(plain).matches()) {
             design.withObject("/neck").put("angle", Double.parseDouble(plain));
         } else {
-            troubles.put("angle", "“" + value + "” is no angle. Write degrees, like 1.5");
+            troubles.put("angle", Words.say("what-if-question.is-no-angle-write-degrees-like", value));
         }
     }
 
     private void part(ObjectNode design, String key, String value, Box box) {
         Optional<Box.InBox> found = box.find(value);
         if (found.isEmpty()) {
-            troubles.put(key, "that part is no longer in the box");
+            troubles.put(key, Words.say("what-if-question.that-part-is-no-longer-in"));
         } else if (!PartExchange.put(design, named(key), found.get().part())) {
-            troubles.put(key, "this design has nothing to put it in");
+            troubles.put(key, Words.say("what-if-question.this-design-has-nothing-to-put"));
         }
     }
 
     private void open(ObjectNode design, String key, String value) {
         Feature feature = named(key);
         if (feature.is(FeatureKind.UNKNOWN)) {
-            troubles.put(key, "there is nothing of that name");
+            troubles.put(key, Words.say("what-if-question.there-is-nothing-of-that-name"));
         } else if (!value.equals("yes") && !value.equals("no")) {
-            troubles.put(key, "say yes to leave it open, or no");
+            troubles.put(key, Words.say("what-if-question.say-yes-to-leave-it-open"));
         } else {
             DesignEdit.undecided(design, feature, value.equals("yes"));
         }
@@ -154,9 +155,9 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
                 && NUMBER.matcher(by[0]).matches()
                 && NUMBER.matcher(by[1]).matches();
         if (!numbers || Math.hypot(Double.parseDouble(by[0]), Double.parseDouble(by[1])) > FARTHEST) {
-            troubles.put(key, "“" + value + "” is no move: write millimetres across and along, like 2,-1.5");
+            troubles.put(key, Words.say("what-if-question.is-no-move-write-millimetres-across", value));
         } else if (!FeatureMove.move(design, named(key), Double.parseDouble(by[0]), Double.parseDouble(by[1]))) {
-            troubles.put(key, "there is nothing of that name that can be moved");
+            troubles.put(key, Words.say("what-if-question.there-is-nothing-of-that-name-2"));
         }
     }
 }

@@ -7,6 +7,7 @@ import ebauche.app.drawing.Section;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -106,7 +107,10 @@ public final class XrayDrawing {
     }
 
     private String words() {
-        return plan.build().design().name() + " seen through, " + frame.up().word() + " up, every cavity and hole";
+        return Words.say(
+                "xray-drawing.seen-through-up-every-cavity-and",
+                plan.build().design().name(),
+                frame.up().word());
     }
 
     private Map<Feature, List<Voids.Hollow>> byFeature() {
@@ -124,7 +128,7 @@ public final class XrayDrawing {
         svg.open("g", "class", movable ? "cavity movable" : "cavity", "data-feature", feature.word());
         if (movable) {
             svg.attribute("tabindex", "0").attribute("role", "button");
-            svg.attribute("aria-label", said + ", move it with the arrow keys");
+            svg.attribute("aria-label", Words.say("xray-drawing.move-it-with-the-arrow-keys", said));
         }
         svg.title(said);
         for (Voids.Hollow v : voids) {
@@ -163,8 +167,7 @@ public final class XrayDrawing {
         svg.open("g", "class", "end", "data-end", name, "tabindex", "0", "role", "button");
         svg.attribute("data-x", Svg.n(at.x())).attribute("data-y", Svg.n(at.y()));
         svg.attribute(
-                "aria-label",
-                "end " + name.toUpperCase(Locale.ROOT) + " of the section line, move it with the arrow keys");
+                "aria-label", Words.say("xray-drawing.end-of-the-section-line-move", name.toUpperCase(Locale.ROOT)));
         svg.circle("grab", frame.x(at), frame.y(at), 24);
         svg.circle("grip", frame.x(at), frame.y(at), 9);
         svg.text("letter", frame.x(at), frame.y(at) + 4.5, "middle", name.toUpperCase(Locale.ROOT));
@@ -191,10 +194,15 @@ public final class XrayDrawing {
                 WIDTH,
                 (bottom - top) * down + CAPTION + MARGIN / 2,
                 "xray-section",
-                "The wood under the line from A to B");
+                Words.say("xray-drawing.the-wood-under-the-line-from"));
         svg.text("letter", left, CAPTION - 6, "middle", "A");
         svg.text("letter", left + length * scale, CAPTION - 6, "middle", "B");
-        svg.text("caption", left + half, CAPTION - 6, "middle", "front up; depths drawn twice as tall as the plan");
+        svg.text(
+                "caption",
+                left + half,
+                CAPTION - 6,
+                "middle",
+                Words.say("xray-drawing.front-up-depths-drawn-twice-as"));
         Stock after = plan.history().before(Math.min(step + 1, plan.steps().size()));
         List<Section.Run> runs = Section.along(after, cut.a(), cut.b());
         if (!finished) {

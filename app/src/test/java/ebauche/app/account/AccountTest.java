@@ -171,4 +171,13 @@ class AccountTest extends WithApp {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         assertThat(shop.maker().password()).startsWith("$2").doesNotContain(PASSWORD);
     }
+
+    /** What is written in the language that the browser asks for is said in it, the rest in English. */
+    @Test
+    void a_page_is_said_in_the_language_that_is_asked_for() {
+        assertThat(visitor().asking("eo").get("/sign-in").body())
+                .contains("<html lang=\"eo\"", "<title>Ensaluti · Ebauche</title>", "Open a shop of your own");
+        assertThat(visitor().asking("de").get("/sign-in").body())
+                .contains("<html lang=\"en\"", "<title>Sign in · Ebauche</title>");
+    }
 }

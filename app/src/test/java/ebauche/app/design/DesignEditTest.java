@@ -368,9 +368,9 @@ class DesignEditTest {
         Additions.add(design, "strips");
         Map<String, String> typed = form(design);
         assertThat(DesignEdit.apply(design, typed, unit)).isEqualTo(design);
-        typed.put("blank.strips.1.species", "maple");
+        typed.put("blank.strips.1.species", "alder");
         ObjectNode then = DesignEdit.apply(design, typed, unit);
-        assertThat(then.at("/blank/strips/1/species").asString()).isEqualTo("maple");
+        assertThat(then.at("/blank/strips/1/species").asString()).isEqualTo("alder");
         assertThat(then.at("/blank/strips/0").has("species")).isFalse();
         assertThat(DesignDifference.between(design, then))
                 .singleElement()

@@ -38,7 +38,7 @@ class NeckPagesTest extends WithVisitor {
     @Test
     void nut_and_pocket_read_carry_the_line_on_to_the_bridge() {
         String page = after(log("sedge", "centre-at-nut", "-4.5", "centre-at-pocket", "0.6"));
-        assertThat(page).contains("The neck's line meets the saddles").contains("on + (op − on) × S / (S − d)");
+        assertThat(page).contains("The neck&#39;s line meets the saddles").contains("on + (op − on) × S / (S − d)");
         assertThat(me.get(shop.path("sedge")).body()).contains("data-rule=\"neck-off-line\"");
     }
 

@@ -78,7 +78,7 @@ class BenchStoriesTest extends Story {
         button("Read the gauge").click();
         assertThat(page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue(Pattern.compile("24\\.\\d\\d mm"));
-        assertThat(page.locator(".band:visible")).hasAttribute("data-state", "in band");
+        assertThat(page.locator(".band:visible")).hasAttribute("data-says", "in band");
         button("Log reading").click();
         assertThat(page.locator("#logged")).containsText("in band");
         button("Done, next step").click();
@@ -144,7 +144,7 @@ class BenchStoriesTest extends Story {
             button(key).click();
         }
         assertThat(reading).hasValue("61/64 in");
-        assertThat(page.locator(".band:visible")).hasAttribute("data-state", "in band");
+        assertThat(page.locator(".band:visible")).hasAttribute("data-says", "in band");
         button("Log reading").click();
         assertThat(page.locator("#logged")).containsText("61/64 in");
     }

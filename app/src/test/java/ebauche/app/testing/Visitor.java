@@ -19,6 +19,7 @@ import java.util.stream.Collectors;
 public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
+    private String language = "en";
     private final String address;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
@@ -28,6 +29,12 @@ public final class Visitor {
 
     public Visitor(String address) {
         this.address = address;
+    }
+
+    /** The same, in another language. */
+    public Visitor asking(String other) {
+        language = other;
+        return this;
     }
 
     public HttpResponse<String> get(String path) {
@@ -123,6 +130,7 @@ public final class Visitor {
         try {
             HttpRequest asking = HttpRequest.newBuilder(request, (name, value) -> true)
                     .header("Accept", "text/html")
+                    .header("Accept-Language", language)
                     .build();
             return client.send(asking, HttpResponse.BodyHandlers.ofString());
         } catch (IOException e) {
