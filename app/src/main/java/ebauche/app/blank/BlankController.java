@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
 import ebauche.app.web.Words;
 import ebauche.core.blank.BlankProgress;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
@@ -79,6 +80,13 @@ class BlankController {
         model.addAttribute("timbers", timbers(current));
         model.addAttribute("timber", choice.timber() == null ? designed(current) : choice.timber());
         model.addAttribute("begun", BlankProgress.begun(build).orElse(null));
+        model.addAttribute(
+                "mixed",
+                build.design().blank().layers().stream()
+                        .filter(BlankLayer::isMixed)
+                        .map(BlankLayer::words)
+                        .findFirst()
+                        .orElse(null));
         model.addAttribute("tastes", Preference.values());
         model.addAttribute("kept", cutPlans.latest(current.body()).orElse(null));
         BlankPlanning.Planned planned;

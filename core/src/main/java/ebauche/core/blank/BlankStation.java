@@ -9,6 +9,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.OwnBack;
 import ebauche.core.job.Rule;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
@@ -153,7 +154,7 @@ public final class BlankStation implements Station {
         }
         Optional<CoverSlice> slice = CoverSlice.of(build);
         slice.ifPresent(s -> steps.add(s.step(needsPieces(blank, cutFirst))));
-        Condition[] ready = slice.isPresent() ? new Condition[] {CoverSlice.SLICED} : new Condition[0];
+        Condition[] ready = slice.isPresent() ? new Condition[] {OwnBack.SLICED} : new Condition[0];
         if (blank.pieces() > 1) {
             steps.add(joint(build, blank.core(), StepKind.JOINT, "Joint the mating edges", needsPieces(blank))
                     .needing(List.of(ready)));

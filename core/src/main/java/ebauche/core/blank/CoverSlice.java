@@ -5,9 +5,9 @@ import ebauche.core.design.Strip;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
-import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.OwnBack;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -16,7 +16,6 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,22 +28,13 @@ import java.util.Optional;
  * @param cavities whose covers come out of it
  */
 public record CoverSlice(Build build, List<Cavity> cavities) {
-    private static final StepKey SLICE = StepKey.of(BlankStation.FEATURE, StepKind.SLICE);
-
-    /** Holds once it is off. */
-    public static final Condition.Mark SLICED = new Condition.Mark(SLICE, "the cover's wood sliced off the back");
-
     public CoverSlice {
         cavities = List.copyOf(cavities);
     }
 
     /** Empty where no cover is made so, or none of them is decided. */
     public static Optional<CoverSlice> of(Build build) {
-        List<Cavity> own = build.design().cavities().stream()
-                .filter(c ->
-                        c.cover().kind() == Cover.Kind.OWN_BACK && c.cover().thickness() > 0)
-                .filter(c -> !build.design().undecided().contains(c.recess()))
-                .toList();
+        List<Cavity> own = OwnBack.cavities(build);
         return own.isEmpty() ? Optional.empty() : Optional.of(new CoverSlice(build, own));
     }
 
@@ -115,7 +105,7 @@ public record CoverSlice(Build build, List<Cavity> cavities) {
         return Operation.of(Work.BLANK, BlankStation.FEATURE, StepKind.SLICE, words())
                 .set(new Setting.Resawn("band saw, on edge against a tall fence", thickness(), board()))
                 .needs(needs)
-                .gives(SLICED)
+                .gives(OwnBack.SLICED)
                 .caution(Caution.SAW, Caution.DUST)
                 .takes(15 + 10 * pieces().size(), 0, 0.002)
                 .build();

@@ -1,6 +1,5 @@
 package ebauche.core.cavity;
 
-import ebauche.core.blank.CoverSlice;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -11,6 +10,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
+import ebauche.core.job.OwnBack;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
@@ -167,8 +167,7 @@ final class CavityWork {
         if (drilled()) {
             steps.addAll(drillHoles());
         }
-        boolean ownBack =
-                pit.cover().kind() == Cover.Kind.OWN_BACK && pit.cover().isLetIn();
+        boolean ownBack = OwnBack.closes(pit);
         if (ownBack) {
             steps.add(cutCover());
         }
@@ -225,7 +224,7 @@ final class CavityWork {
                         "hand plane or sander",
                         Reckoning.typed("cover", pit.cover().thickness()),
                         "thick, its grain as the back's"))
-                .needs(CoverSlice.SLICED)
+                .needs(OwnBack.SLICED)
                 .gives(coverCut())
                 .caution(Caution.DUST)
                 .takes(40, 0, 0.002)

@@ -208,12 +208,17 @@ final class Habits {
         List<Operation> reminded = new ArrayList<>();
         Set<Bit> used = new HashSet<>();
         Optional<Face> up = Optional.empty();
+        boolean bevelled = false;
         for (Operation step : ordered) {
             List<Habit> of = new ArrayList<>(habits.of(step));
             for (Pass pass : step.setting().passes()) {
                 if (used.add(pass.cutter().bit()) && !of.contains(Habit.TEST_PIECE)) {
                     of.add(Habit.TEST_PIECE);
                 }
+            }
+            if (!bevelled && step.key().is(StepKind.CARVE)) {
+                of.add(Habit.TEST_BEVEL);
+                bevelled = true;
             }
             boolean onTheBench = step.work() != Work.BLANK && step.work() != Work.THICKNESS;
             if (onTheBench && up.filter(f -> f != step.face()).isPresent()) {

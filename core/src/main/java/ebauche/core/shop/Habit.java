@@ -14,6 +14,10 @@ public enum Habit {
             "test-piece",
             "a test cut in the same wood before a bit's first cut",
             "First cut with this bit on this body: try it in a piece of the same wood. If it wants force, stop."),
+    TEST_BEVEL(
+            "test-bevel",
+            "a test in the same wood before a body's first bevel",
+            "First bevel on this body: work one on an offcut of the same wood and look at its width and its angle."),
     STEPPED(
             "stepped",
             "small drills first where a large hole shows",

@@ -6,6 +6,7 @@ import ebauche.core.TestBody;
 import ebauche.core.TestPractice;
 import ebauche.core.TestTimber;
 import ebauche.core.crib.HoldDown;
+import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -15,14 +16,17 @@ import ebauche.core.job.FinishedFaces;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Habit;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Profile;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -119,6 +123,25 @@ class HabitsTest {
         assertThat(step(body, "outline:finish").habits())
                 .as("the last round of the outline has its bearing below")
                 .contains(Habit.RAISE);
+    }
+
+    @Test
+    void the_first_of_two_bevels_is_tried_in_the_same_wood() {
+        TestBody body = new TestBody();
+        for (Face face : Face.values()) {
+            body.contours.add(new Contour(
+                    face.word(),
+                    face,
+                    new Contour.Start.Across(new Point(-160, -40), new Point(-50, -150)),
+                    9,
+                    Profile.Shape.STRAIGHT,
+                    OptionalDouble.empty()));
+        }
+        assertThat(body.schedule().steps().stream()
+                        .map(BuildPlan.PlanStep::operation)
+                        .filter(o -> o.key().is(StepKind.CARVE))
+                        .map(o -> o.habits().contains(Habit.TEST_BEVEL)))
+                .containsExactly(true, false);
     }
 
     @Test

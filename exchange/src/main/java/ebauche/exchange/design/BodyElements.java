@@ -13,13 +13,13 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.stock.Profile;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
-import ebauche.exchange.json.Lengths;
 import ebauche.exchange.json.Words;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -196,7 +196,7 @@ final class BodyElements {
         try {
             Length across = Length.parse(blank.path("across").asString(""), LengthUnit.MILLIMETRE);
             for (int i = 0; i < pieces; i++) {
-                strips.addObject().put("width", Lengths.written(across.millimetres() / pieces));
+                strips.addObject().put("width", Decimals.plain(across.millimetres() / pieces, 2) + " mm");
             }
         } catch (LengthFormatException typedWrong) {
             return "[]"; // the form tells of the width itself
