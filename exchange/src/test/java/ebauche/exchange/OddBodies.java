@@ -15,7 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
- * strings on 648 with ferrules under the neck screws, one with a switch in a cavity of its own, one with a tab at its tail, a pot under its scratch plate and its edge eased along a stretch,
+ * strings on 648 with ferrules under the neck screws, a strip of maple beside its middle and a cover off its own back, one with a switch in a cavity of its own, one with a tab at its tail, a pot under its scratch plate and its edge eased along a stretch,
  * left-handed ones; and one of a shop that sands to the line, routs waste freehand and screws necks into inserts.
  */
 public final class OddBodies {
@@ -80,6 +80,13 @@ public final class OddBodies {
                                 .findFirst()
                                 .orElseThrow()
                                 .part()));
+        ObjectNode blank = design.withObject("/blank").put("pieces", 3);
+        blank.putArray("strips").addObject().put("width", "100 mm");
+        blank.withArray("/strips").addObject().put("width", "40 mm").put("species", "maple");
+        blank.withArray("/strips").addObject().put("width", "232 mm");
+        ObjectNode cavity = (ObjectNode) design.path("cavities").get(0);
+        cavity.remove("cover");
+        cavity.put("closed", "own-back").put("coverThickness", "3 mm");
         return design;
     }
 

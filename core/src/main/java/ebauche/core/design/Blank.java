@@ -26,6 +26,9 @@ public record Blank(
     /** Strips are cut to a tenth of a millimetre. */
     private static final double STRIPS_MISS = 0.1;
 
+    /** A cut that shares less with a strip does not meet it, mm². */
+    private static final double TOUCH = 1;
+
     public Blank {
         Refusal.between(across, 1, 600, "across");
         Refusal.between(along, 1, 1200, "along");
@@ -58,6 +61,17 @@ public record Blank(
     /** What a router takes it for: a cut through the core meets the core. */
     public Hardness cutAs() {
         return core.cutAs();
+    }
+
+    /** The same of a cut over a part of it: the hardest of the strips that it meets. */
+    public Hardness cutAs(Region cut) {
+        return core.isMixed()
+                ? stripes(core).stream()
+                        .filter(s -> s.plan().shared(cut) > TOUCH)
+                        .map(s -> s.species().cutAs())
+                        .max(Comparator.naturalOrder())
+                        .orElseGet(this::cutAs)
+                : cutAs();
     }
 
     /** What a screw or a rasp meets in its core at worst. */

@@ -68,7 +68,7 @@ public final class Precedence {
 
         private boolean find(int operation) {
             for (Change change : changes.get(operation)) {
-                if (condition.spoiledBy(change)) {
+                if (!isBlank(change) && condition.spoiledBy(change)) {
                     return true;
                 }
             }
@@ -78,6 +78,11 @@ public final class Precedence {
         long count() {
             return IntStream.range(0, known.length).filter(this::spoils).count();
         }
+    }
+
+    /** The blank's own wood, strip by strip, spoils nothing: all else is done on it. */
+    private static boolean isBlank(Change change) {
+        return change instanceof Change.Add add && add.isBlank();
     }
 
     private Spoilers spoilers(Condition condition) {

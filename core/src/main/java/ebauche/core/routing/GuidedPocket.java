@@ -185,7 +185,7 @@ public record GuidedPocket(
                 freehand().isPresent() ? OptionalDouble.of(Freehand.SHY) : OptionalDouble.empty(),
                 isDeep() && !through() ? build.shop().practice().lastPass() : 0,
                 build.templateThickness(feature) + build.raised(feature),
-                build.design().blank().cutAs(),
+                build.design().blank().cutAs(plan),
                 build.shop().limits().pocketPass());
         GuidedCut flipped = through() ? cut.flip() : cut;
         return Optional.of(drilled().isPresent() || freehand().isPresent() ? flipped.drilledFirst() : flipped);
@@ -239,7 +239,7 @@ public record GuidedPocket(
         return Freehand.of(
                 waste(),
                 depthNow().value() - build.shop().practice().wasteShy(),
-                build.design().blank().cutAs(),
+                build.design().blank().cutAs(plan),
                 build.shop().limits().pocketPass(),
                 bench.bits().stream().flatMap(b -> bench.routers().stream().map(r -> new Cutter(b, r))));
     }

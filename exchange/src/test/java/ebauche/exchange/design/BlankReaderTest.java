@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Strip;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
 import ebauche.core.operation.Caution;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
@@ -15,6 +17,7 @@ import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Practice.Thicknessing;
 import ebauche.core.timber.Defect;
 import ebauche.core.timber.Flaw;
+import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
 import ebauche.exchange.file.BuildFile;
@@ -113,6 +116,11 @@ class BlankReaderTest {
                         .map(s -> s.operation().feature().word()))
                 .contains("outline", "neck", "pickup-neck")
                 .doesNotContain("controls", "legs-bridge", "bridge-studs");
+        assertThat(mixed.cutAs()).isEqualTo(Hardness.HARD);
+        assertThat(mixed.cutAs(Region.rectangle(new Point(100, 0), 100, 100, 0, 0)))
+                .isEqualTo(Hardness.SOFT);
+        assertThat(mixed.cutAs(Region.rectangle(new Point(0, 0), 100, 100, 0, 0)))
+                .isEqualTo(Hardness.HARD);
         assertThat(Planner.plan(BuildFile.of(withBlank(laidOut())).build()).steps())
                 .noneMatch(s -> s.operation().cautions().contains(Caution.UNEVEN));
     }
