@@ -80,11 +80,15 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule drawing_and_web_know_no_page = noClasses()
             .that()
-            .resideInAnyPackage("ebauche.app.drawing..", "ebauche.app.web..", "ebauche.app.account..")
+            .resideInAnyPackage(
+                    "ebauche.app.drawing..", "ebauche.app.web..", "ebauche.app.account..", "ebauche.app.words..")
             .should()
             .dependOnClassesThat(resideInAPackage("ebauche.app.(*)..")
                     .and(not(resideInAnyPackage(
-                            "ebauche.app.drawing..", "ebauche.app.web..", "ebauche.app.account.."))));
+                            "ebauche.app.drawing..",
+                            "ebauche.app.web..",
+                            "ebauche.app.account..",
+                            "ebauche.app.words.."))));
 
     @ArchTest
     static final ArchRule rooms_of_the_app_go_in_no_circle =

@@ -1,7 +1,7 @@
 package ebauche.app.account;
 
 import ebauche.app.EbaucheProperties;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -81,7 +81,7 @@ class AccountController {
             return Words.say("account-controller.give-the-shop-a-name-of");
         }
         if (Names.hidesSomething(shop) || Names.hidesSomething(name)) {
-            return Words.say("account-controller.a-name-is-made-of-what");
+            return Words.say("account-controller.a-character-does-not-show");
         }
         if (name.isEmpty() || name.length() > 60 || Names.alike(name, Maker.DEMO)) {
             return Words.say("account-controller.give-a-name-of-up-to");

@@ -10,7 +10,7 @@ import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;

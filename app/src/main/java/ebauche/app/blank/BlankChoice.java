@@ -1,6 +1,6 @@
 package ebauche.app.blank;
 
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.job.Build;

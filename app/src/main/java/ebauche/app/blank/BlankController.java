@@ -6,7 +6,7 @@ import ebauche.app.timber.BoardStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.job.Build;

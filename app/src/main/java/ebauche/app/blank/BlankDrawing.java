@@ -5,7 +5,7 @@ import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.timber.Faults;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;

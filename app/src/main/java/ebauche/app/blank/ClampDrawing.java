@@ -3,7 +3,7 @@ package ebauche.app.blank;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.ClampPlan;
 import ebauche.core.blank.Registration;
 import ebauche.core.blank.TopPress;

@@ -6,7 +6,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.timber.Timbers;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

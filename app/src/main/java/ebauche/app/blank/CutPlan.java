@@ -2,7 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.layout.Cut;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Piece;

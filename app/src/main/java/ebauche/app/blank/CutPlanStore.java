@@ -4,7 +4,7 @@ import ebauche.app.body.Body;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.timber.Shelved;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.exchange.json.JsonText;
 import java.util.HashMap;
 import java.util.Map;

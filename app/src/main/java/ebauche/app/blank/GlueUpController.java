@@ -8,7 +8,7 @@ import ebauche.app.timber.Rack;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.GlueUp;
 import ebauche.core.blank.Registration;

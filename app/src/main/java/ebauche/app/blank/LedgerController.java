@@ -6,7 +6,7 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.reading.Readings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;

@@ -2,7 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Rounding;
 import ebauche.core.shop.Practice.Thicknessing;

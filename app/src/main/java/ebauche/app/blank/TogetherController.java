@@ -7,7 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.layout.Layout;
 import ebauche.core.layout.Need;

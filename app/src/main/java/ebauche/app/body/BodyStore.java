@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.Timeline;
@@ -157,12 +157,12 @@ public class BodyStore {
     public int save(Body body, int basedOn, ObjectNode file, String by) {
         Revision head = head(body);
         if (head.number() != basedOn) {
-            throw new Stale(Words.say("body-store.kept-revision-meanwhile", head.madeBy(), head.number()));
+            throw new Stale(Words.say("body-store.saved-revision-meanwhile", head.madeBy(), head.number()));
         }
         try {
             insert(body, basedOn + 1, basedOn, file, by);
         } catch (DuplicateKeyException sameMoment) {
-            throw new Stale(Words.say("body-store.somebody-kept-revision-at-the-same", basedOn + 1));
+            throw new Stale(Words.say("body-store.somebody-saved-revision-at-the-same", basedOn + 1));
         }
         return basedOn + 1;
     }

@@ -1,6 +1,6 @@
 package ebauche.app.body;
 
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.feature.Work;
 import java.util.Arrays;
 import java.util.Comparator;

@@ -1,7 +1,7 @@
 package ebauche.app.body;
 
 import ebauche.app.account.Maker;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Hand;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
@@ -81,7 +81,7 @@ class TakeOnController {
                     store.add(maker.shop(), read.withoutRecord(), read.build().asBuilt(), maker.name());
             return "redirect:/bodies/" + body.publicId();
         } catch (BuildFileException e) {
-            return refused(Words.say("take-on-controller.nothing-was-taken-on", e.inWords()), model, response);
+            return refused(Words.say("take-on-controller.nothing-was-imported", e.inWords()), model, response);
         }
     }
 

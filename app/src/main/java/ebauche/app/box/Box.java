@@ -1,7 +1,7 @@
 package ebauche.app.box;
 
 import ebauche.app.ways.Ways;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.exchange.table.BoxFile;

@@ -7,7 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.hardware.PartKind;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;

@@ -4,7 +4,7 @@ import static ebauche.core.hardware.PartSize.*;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartSize;
 

@@ -1,7 +1,7 @@
 package ebauche.app.box;
 
 import ebauche.app.web.TypedValues;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.LengthUnit;

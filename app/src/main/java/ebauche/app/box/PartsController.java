@@ -8,7 +8,7 @@ import ebauche.app.reading.Readings;
 import ebauche.app.reading.SeveralReadings;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Part;

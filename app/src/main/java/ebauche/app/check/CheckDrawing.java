@@ -6,7 +6,7 @@ import ebauche.app.drawing.Pins;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

@@ -4,7 +4,7 @@ import ebauche.app.drawing.Carves;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;

@@ -2,7 +2,7 @@ package ebauche.app.contour;
 
 import ebauche.app.web.Figures;
 import ebauche.app.web.TypedValues;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Point;
 import java.util.LinkedHashMap;

@@ -6,7 +6,7 @@ import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.UsualContour;
 import ebauche.core.design.Contour;

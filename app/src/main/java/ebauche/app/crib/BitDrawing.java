@@ -1,7 +1,7 @@
 package ebauche.app.crib;
 
 import ebauche.app.drawing.Svg;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.crib.Bit;
 
 /** A router bit lying with its shank to the left, to one scale with all others: shank, bearings, cutter. */

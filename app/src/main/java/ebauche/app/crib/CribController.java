@@ -8,7 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.app.web.TypedValues;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.EdgeUse;

@@ -2,7 +2,7 @@ package ebauche.app.crib;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.Division;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Rounding;

@@ -1,7 +1,7 @@
 package ebauche.app.crib;
 
 import ebauche.app.web.TypedValues;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.file.ShopPart;

@@ -1,6 +1,6 @@
 package ebauche.app.crib;
 
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.file.ShopFields;

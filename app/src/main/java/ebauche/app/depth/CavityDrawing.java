@@ -2,7 +2,7 @@ package ebauche.app.depth;
 
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.cavity.CavityFromParts;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.geometry.Face;

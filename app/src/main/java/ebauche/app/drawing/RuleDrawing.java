@@ -1,7 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.feature.Work;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;

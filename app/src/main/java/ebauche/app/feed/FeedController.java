@@ -7,7 +7,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.crib.Router;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Strip;
@@ -262,7 +262,7 @@ class FeedController {
             store.save(current.body(), base, file, maker.name());
         } catch (Stale stale) {
             page(current, look, fig, model, response);
-            ConflictNotice.tell(stale, Words.say("feed-controller.the-grain-was-not-kept-look"), model, response);
+            ConflictNotice.tell(stale, Words.say("feed-controller.the-grain-was-not-saved-look"), model, response);
             return "feed/feed";
         }
         return "redirect:/bodies/" + current.body().publicId() + "/feed";

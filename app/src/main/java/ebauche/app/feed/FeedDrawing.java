@@ -3,7 +3,7 @@ package ebauche.app.feed;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Blank;
 import ebauche.core.feed.BaseSupport.Footing;
 import ebauche.core.feed.BaseSupport.Place;

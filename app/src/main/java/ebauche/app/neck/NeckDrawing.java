@@ -2,7 +2,7 @@ package ebauche.app.neck;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.hardware.Bridge;

@@ -8,7 +8,7 @@ import ebauche.app.template.TemplatePage;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.PathData;

@@ -3,7 +3,7 @@ package ebauche.app.outline;
 import ebauche.app.drawing.Decimal;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;

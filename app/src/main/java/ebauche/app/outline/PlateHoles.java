@@ -1,6 +1,6 @@
 package ebauche.app.outline;
 
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.feature.Feature;

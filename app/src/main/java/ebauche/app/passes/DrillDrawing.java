@@ -2,7 +2,7 @@ package ebauche.app.passes;
 
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;

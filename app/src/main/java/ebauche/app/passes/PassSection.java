@@ -2,7 +2,7 @@ package ebauche.app.passes;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 

@@ -3,7 +3,7 @@ package ebauche.app.reading;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.Measurand;
 import ebauche.core.job.Build;
 import ebauche.core.job.SecondLook;

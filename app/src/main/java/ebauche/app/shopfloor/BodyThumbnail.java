@@ -4,7 +4,7 @@ import ebauche.app.drawing.Carves;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.plan.BuildPlan;

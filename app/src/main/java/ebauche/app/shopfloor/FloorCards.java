@@ -7,7 +7,7 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
 import java.util.Locale;
 import java.util.Map;

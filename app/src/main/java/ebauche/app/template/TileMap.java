@@ -2,7 +2,7 @@ package ebauche.app.template;
 
 import ebauche.app.drawing.SegmentPath;
 import ebauche.app.drawing.Svg;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.sheet.TemplateSheet;

@@ -6,7 +6,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.timber.Board;
@@ -237,7 +237,7 @@ class BoardController {
         try {
             boards.keep(board, base, form.file(), board.place(), Optional.empty(), maker.name());
         } catch (Stale stale) {
-            ConflictNotice.tell(stale, Words.say("board-controller.nothing-of-yours-was-kept-look"), model, response);
+            ConflictNotice.tell(stale, Words.say("board-controller.nothing-of-yours-was-saved-look"), model, response);
             return page(boards.find(maker.shop(), board.publicId()), typed, Map.of(), fig, model);
         }
         return "redirect:/timber/" + board.publicId();

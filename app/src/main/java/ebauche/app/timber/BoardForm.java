@@ -1,6 +1,6 @@
 package ebauche.app.timber;
 
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;

@@ -4,7 +4,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.JsonText;

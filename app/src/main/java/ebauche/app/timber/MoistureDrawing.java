@@ -2,7 +2,7 @@ package ebauche.app.timber;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.Decimals;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Seasoning;

@@ -3,7 +3,7 @@ package ebauche.app.timber;
 import ebauche.app.drawing.Decimal;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.layout.Cut;
 import ebauche.core.timber.Board;
 import ebauche.core.timber.Defect;

@@ -4,7 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.measure.Refusal;
 import ebauche.core.timber.Climate;
 import ebauche.core.timber.Seasoning;

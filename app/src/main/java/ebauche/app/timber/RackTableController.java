@@ -2,7 +2,7 @@ package ebauche.app.timber;
 
 import ebauche.app.account.Maker;
 import ebauche.app.ways.WaysStore;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.rack.RackCsv;
 import ebauche.exchange.table.CsvTable;

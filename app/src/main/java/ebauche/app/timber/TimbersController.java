@@ -3,7 +3,7 @@ package ebauche.app.timber;
 import ebauche.app.account.Maker;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.timber.Species;
 import ebauche.exchange.file.OwnTimbers;
 import ebauche.exchange.table.CsvTable;

@@ -3,7 +3,7 @@ package ebauche.app.ways;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import org.springframework.dao.DuplicateKeyException;

@@ -1,5 +1,6 @@
 package ebauche.app.web;
 
+import ebauche.app.words.Words;
 import ebauche.core.logbook.AsBuilt;
 import java.util.Arrays;
 import java.util.Optional;

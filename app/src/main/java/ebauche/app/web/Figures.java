@@ -1,5 +1,6 @@
 package ebauche.app.web;
 
+import ebauche.app.words.Words;
 import ebauche.core.design.Hand;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Finding;

@@ -1,5 +1,6 @@
 package ebauche.app.web;
 
+import ebauche.app.words.Words;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Length;

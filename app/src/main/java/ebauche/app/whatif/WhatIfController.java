@@ -9,7 +9,7 @@ import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;

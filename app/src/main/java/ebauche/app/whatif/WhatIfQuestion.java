@@ -2,7 +2,7 @@ package ebauche.app.whatif;
 
 import ebauche.app.box.Box;
 import ebauche.app.design.DesignEdit;
-import ebauche.app.web.Words;
+import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.measure.Length;

@@ -61,7 +61,7 @@ class BlankPagesTest extends WithVisitor {
         assertThat(gluing("sedge").clamps()).isEqualTo(gluing("shale").clamps());
         assertThat(gluing("shale").glue()).isEqualTo(Glue.PVA);
         assertThat(me.get(shop.path("sedge") + "/glue-up").body())
-                .contains("epoxy, as kept")
+                .contains("epoxy, as saved")
                 .doesNotContain("Preview only");
     }
 
@@ -114,7 +114,7 @@ class BlankPagesTest extends WithVisitor {
     @Test
     void ways_are_said_to_be_kept_only_when_they_were() {
         assertThat(me.get("/ways").body()).doesNotContain("Kept.").contains("value=\"4500\"");
-        assertThat(me.get("/ways?kept").body()).contains("Kept.");
+        assertThat(me.get("/ways?kept").body()).contains("Saved.");
     }
 
     private HttpResponse<String> log(String measures, String value) {

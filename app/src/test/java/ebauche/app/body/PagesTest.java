@@ -276,7 +276,7 @@ class PagesTest extends WithVisitor {
         HttpResponse<String> answer =
                 me.upload("/bodies/take-on", "/bodies/from-file", text.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.statusCode()).isEqualTo(422);
-        assertThat(answer.body()).contains("Nothing was taken on");
+        assertThat(answer.body()).contains("Nothing was imported");
         assertThat(bodies.standing(shop.maker().shop())).hasSize(DemoBodies.NAMES.size());
     }
 

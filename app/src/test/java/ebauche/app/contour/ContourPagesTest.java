@@ -80,8 +80,8 @@ class ContourPagesTest extends WithVisitor {
         HttpResponse<String> answer = post("sedge", typed);
         assertThat(answer.statusCode()).isEqualTo(200);
         assertThat(answer.body())
-                .contains("If it is kept")
-                .contains("tried, not kept")
+                .contains("If it is saved")
+                .contains("tried, not saved")
                 .contains("pickup cavity, ");
         assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
     }
@@ -177,7 +177,7 @@ class ContourPagesTest extends WithVisitor {
             for (String usual : List.of("forearm", "belly", "top")) {
                 HttpResponse<String> answer = me.get(shop.path(body) + "/contours?add=" + usual);
                 assertThat(answer.statusCode()).as(body + " " + usual).isEqualTo(200);
-                assertThat(answer.body()).as(body + " " + usual).contains("tried, not kept");
+                assertThat(answer.body()).as(body + " " + usual).contains("tried, not saved");
             }
         }
         // Marram has a carved top already: a second one gets a name of its own.

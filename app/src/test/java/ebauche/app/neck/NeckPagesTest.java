@@ -70,7 +70,7 @@ class NeckPagesTest extends WithVisitor {
     void every_demo_bodys_neck_is_drawn_and_told() {
         for (String body : shop.bodies().keySet()) {
             String page = me.get(shop.path(body) + "/neck").body();
-            assertThat(page).contains("class=\"neck-view\"", "The bridge serves", "proud of the front");
+            assertThat(page).contains("class=\"neck-view\"", "Bridge range", "proud of the front");
         }
     }
 }

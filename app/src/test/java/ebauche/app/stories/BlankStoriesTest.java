@@ -126,7 +126,7 @@ class BlankStoriesTest extends Story {
         assertThat(page.locator("main")).containsText("clamp to contact only");
         fits();
         button("Use it for this body").click();
-        assertThat(choice("Glue").locator("option:checked")).hasText("epoxy, as kept");
+        assertThat(choice("Glue").locator("option:checked")).hasText("epoxy, as saved");
 
         view("Thickness", "Ledger");
         log("thickest spot now", "52.4 mm");

@@ -171,7 +171,7 @@ class BodyStoriesTest extends Story {
         page.getByLabel("fret height").fill("1.2 mm");
         assertThat(page.locator("#trial")).containsText("numbers move");
         page.getByLabel("saddle to aim for (empty: middle)").fill("30 mm");
-        assertThat(page.locator("#trial")).containsText("outside what the bridge can serve");
+        assertThat(page.locator("#trial")).containsText("outside the bridge's range");
         page.getByLabel("heel thickness, without fingerboard").fill("one inch");
         assertThat(page.locator("#trial")).containsText("is no length");
         assertThat(bodies.head(shop.bodies().get("sedge")).number()).isEqualTo(1);
@@ -206,7 +206,7 @@ class BodyStoriesTest extends Story {
         other.waitForURL(url -> url.endsWith(shop.path("sedge")));
         page.getByLabel("finished thickness").fill("43 mm");
         button("Save the design").click();
-        assertThat(page.locator("#difference")).containsText("kept revision 2 while you were editing");
+        assertThat(page.locator("#difference")).containsText("saved revision 2 while you were editing");
         assertThat(page.locator("#difference")).containsText("25.9 mm");
         assertThat(page.getByLabel("finished thickness")).hasValue("43 mm");
         button("Save the design").click();

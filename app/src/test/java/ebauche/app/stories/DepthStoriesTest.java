@@ -167,7 +167,7 @@ class DepthStoriesTest extends Story {
         go(shop.path("sedge") + "/contours");
         link("forearm").click();
         Locator card = page.locator(".contour-card[data-contour=forearm]");
-        assertThat(card).containsText("tried, not kept");
+        assertThat(card).containsText("tried, not saved");
         Locator x = card.locator("input[name=tox]");
         String before = x.inputValue();
         Locator grip = page.locator(".start-line[data-contour=forearm] .end[data-end=to] .grip");
@@ -184,7 +184,7 @@ class DepthStoriesTest extends Story {
         page.locator(".start-line[data-contour=forearm] .end[data-end=to]").focus();
         page.keyboard().press("Shift+ArrowDown");
         assertThat(x).not().hasValue(dragged);
-        card.getByText("Keep it").click();
+        card.getByText("Save it").click();
         assertThat(card).containsText("off the front");
         go(shop.path("sedge") + "?step=contour-forearm:carve");
         assertThat(page.locator(".card-of-step").first()).containsText("Carve the forearm contour");

@@ -194,8 +194,8 @@ class TimberStoriesTest extends Story {
         assertThat(other.getByText("None marked.")).isVisible();
         page.getByText("Change its sizes or its name").click();
         labelled("Width").fill("204 mm");
-        button("Keep").click();
-        assertThat(page.getByText("was changed meanwhile. Nothing of yours was kept"))
+        button("Save").click();
+        assertThat(page.getByText("was changed meanwhile. Nothing of yours was saved"))
                 .isVisible();
         assertThat(page.getByText("None marked.")).isVisible();
     }

@@ -55,7 +55,7 @@ class MeanwhilePagesTest extends WithVisitor {
         HttpResponse<String> answer = me.post("/bodies/take-on", shop.path("sedge") + page, fields("1", typed));
         assertThat(answer.statusCode()).isEqualTo(409);
         assertThat(answer.body())
-                .containsOnlyOnce("The other maker kept revision 2 meanwhile")
+                .containsOnlyOnce("The other maker saved revision 2 meanwhile")
                 .contains("role=\"alert\"");
         assertThat(bodies.head(sedge).number()).isEqualTo(2);
         assertThat(bodies.head(sedge).madeBy()).isEqualTo("the other maker");

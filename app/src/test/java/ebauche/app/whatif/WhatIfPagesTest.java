@@ -133,7 +133,7 @@ class WhatIfPagesTest extends WithVisitor {
         assertThat(keep("sedge", 1, "thickness", "43 mm").statusCode()).isEqualTo(302);
         HttpResponse<String> second = keep("sedge", 1, "angle", "1");
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("kept revision 2 meanwhile").contains("name=\"angle\" value=\"1\"");
+        assertThat(second.body()).contains("saved revision 2 meanwhile").contains("name=\"angle\" value=\"1\"");
         assertThat(head("sedge")).isEqualTo(2);
         assertThat(keep("sedge", 2, "angle", "1").statusCode()).isEqualTo(302);
         assertThat(plans.current(shop.bodies().get("sedge")).plan().build().drawn())

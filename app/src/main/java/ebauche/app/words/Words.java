@@ -1,4 +1,4 @@
-package ebauche.app.web;
+package ebauche.app.words;
 
 import java.text.FieldPosition;
 import java.text.Format;

@@ -1,4 +1,4 @@
-package ebauche.app.web;
+package ebauche.app.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
