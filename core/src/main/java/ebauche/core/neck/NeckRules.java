@@ -118,7 +118,7 @@ final class NeckRules {
                     .length("shallowest", window.shallowest())
                     .length("deepest", window.deepest())
                     .says(
-                            "No pocket depth serves every string: one needs at least {0}, another at most {1}.",
+                            "No pocket depth suits every string: one needs at least {0}, another at most {1}.",
                             "A bridge with more saddle height to spare, or one arched to the fingerboard's radius.");
         }
         boolean deep = depth > window.deepest();
@@ -128,7 +128,7 @@ final class NeckRules {
                 .length("deepest", window.deepest())
                 .length("outside by", deep ? depth - window.deepest() : window.shallowest() - depth)
                 .says(
-                        "A pocket of {0} is outside what the bridge can serve, {1} to {2}, by {3}.",
+                        "A pocket of {0} is outside the bridge's range, {1} to {2}, by {3}.",
                         deep
                                 ? "Aim for a higher saddle, tilt the neck less, or let the bridge in."
                                 : "Aim for a lower saddle, tilt the neck more, or raise the bridge on a plate.");
@@ -152,7 +152,7 @@ final class NeckRules {
                                             state.saddleHeight().value())
                                     .says(
                                             served
-                                                    ? "The pocket is {0} too deep; the saddles come down to {1}, which the bridge still serves."
+                                                    ? "The pocket is {0} too deep; the saddles come down to {1}, which the bridge can still reach."
                                                     : "The pocket is {0} too deep; the saddles would have to come down to {1}, lower than the bridge goes.",
                                             "Shim the full width of the heel by {0}, or live with lower saddles if they are served."))
                     .build());
@@ -507,7 +507,7 @@ final class NeckRules {
                                                     : inserts
                                                             ? "hardly turns into its insert"
                                                             : "hardly bites in the heel")
-                                            + "; {1} to {2} serves.",
+                                            + "; {1} to {2} will do.",
                                     tooLong
                                             ? "Take shorter screws, or a plate under their heads."
                                             : "Take longer screws."))

@@ -152,7 +152,7 @@ public final class Sequence {
         return Optional.of(Finding.stops(Work.ORDER, "circle")
                 .on(features.get(0))
                 .says(
-                        (several ? "In each other's way: " + said + ". No order serves them, as these" : "These")
+                        (several ? "In each other's way: " + said + ". No order works, as these" : "These")
                                 + " steps wait for each other: " + names + ".",
                         several
                                 ? "Move " + said + " apart, or make one of them smaller or shallower."

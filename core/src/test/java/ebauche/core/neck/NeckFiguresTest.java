@@ -130,7 +130,7 @@ class NeckFiguresTest {
 
     /** Half a millimetre too deep is served by the bridge and made good; two and a half are not, and stop the build. */
     @ParameterizedTest
-    @CsvSource({"0.5, THINK_AGAIN, still serves", "2.9, STOPS, lower than the bridge goes"})
+    @CsvSource({"0.5, THINK_AGAIN, can still reach", "2.9, STOPS, lower than the bridge goes"})
     void a_pocket_too_deep_is_judged_by_what_the_bridge_serves(double over, Finding.Severity severity, String words) {
         TestBody body = new TestBody().doneUpTo("neck:rout");
         double shown = body.figure("neck:rout");
