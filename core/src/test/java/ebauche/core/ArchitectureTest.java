@@ -108,7 +108,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(
-                    "ebauche.core.(blank|thickness|outline|neck|cavity|contour|sanding)..")
+                    "ebauche.core.(blank|thickness|outline|neck|cavity|channel|contour|sanding)..")
             .should()
             .notDependOnEachOther();
 

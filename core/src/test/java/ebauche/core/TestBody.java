@@ -19,6 +19,7 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
@@ -89,6 +90,7 @@ public final class TestBody {
     public List<Cavity> cavities = new ArrayList<>(List.of(cavity(6)));
     public List<TemplateMade> templates = List.of();
     public List<PartHole> holes = new ArrayList<>();
+    public List<Channel> channels = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<Tab> tabs = List.of();
     public Set<Feature> undecided = Set.of();
@@ -204,6 +206,7 @@ public final class TestBody {
                 jack,
                 templates,
                 holes,
+                channels,
                 contours,
                 tabs,
                 undecided);

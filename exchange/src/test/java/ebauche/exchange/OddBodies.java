@@ -14,7 +14,7 @@ import java.util.List;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice), seven
+ * The bodies that ship, and others unlike them: a bass with four strings on 864 mm (34 in, the usual long scale: common practice) and a wire channel, seven
  * strings on 648 with ferrules under the neck screws, a strip of maple beside its middle and a cover off its own back, one with a switch in a cavity of its own, one with a tab at its tail, a pot under its scratch plate and its edge eased along a stretch,
  * left-handed ones; and one of a shop that sands to the line, routs waste freehand and screws necks into inserts.
  */
@@ -64,6 +64,9 @@ public final class OddBodies {
         strings(design, 4, "57 mm", "38 mm");
         ((ObjectNode) design.get("strings")).put("compensationBass", "6 mm");
         widen(design, "63 mm");
+        design.putArray("channels").add(JsonText.tree("""
+                {"id": "pickups", "from": {"x": "0 mm", "y": "205 mm"}, "fromUnder": "11 mm",
+                 "to": {"x": "74 mm", "y": "-25 mm"}, "toUnder": "27 mm", "diameter": "8 mm"}"""));
         return design;
     }
 

@@ -1,19 +1,14 @@
 package ebauche.core.cavity;
 
-import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
-import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.job.Rule;
-import ebauche.core.measure.Listing;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.routing.GuidedPocket;
@@ -22,14 +17,9 @@ import ebauche.core.station.ControlTop;
 import ebauche.core.station.PocketNotes;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Plane;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -47,7 +37,6 @@ public final class CavityStation implements Station {
         found.addAll(ControlRules.check(build));
         found.addAll(new HoleWork(build).check());
         pockets(build).forEach(p -> found.addAll(p.check()));
-        wires(build).ifPresent(found::add);
         return found;
     }
 
@@ -58,63 +47,6 @@ public final class CavityStation implements Station {
         rules.addAll(new PlateRules(build).all());
         rules.addAll(Passages.of(build));
         return rules;
-    }
-
-    /**
-     * Pickups and cavities from which no wire gets to the cavity that has the jack: wire channels are not planned here yet, so it is said
-     * once.
-     */
-    private static Optional<Finding> wires(Build build) {
-        BodyDesign design = build.design();
-        boolean wired = !design.controls().isEmpty() || design.jack().isPresent();
-        Set<Feature> reached = reached(design);
-        Map<Feature, Point> shut = new LinkedHashMap<>();
-        design.pickups().stream()
-                .filter(p -> !reached.contains(p.feature()))
-                .forEach(p -> shut.put(p.feature(), p.at()));
-        design.cavities().stream()
-                .filter(c -> !reached.contains(c.feature()))
-                .forEach(c -> shut.put(c.feature(), c.plan().centroid()));
-        if (!wired || shut.isEmpty()) {
-            return Optional.empty();
-        }
-        String names = Listing.and(shut.keySet().stream()
-                .map(f -> f.is(FeatureKind.PICKUP) ? f.part() : f.said())
-                .toList());
-        Map.Entry<Feature, Point> first = shut.entrySet().iterator().next();
-        return Optional.of(
-                Finding.thinkAgain(Work.CAVITY, "no-way-for-wires")
-                        .on(first.getKey())
-                        .at(first.getValue())
-                        .says(
-                                "No way is planned for the wires of the " + names + ", nor for the bridge's ground.",
-                                "Plan the bores yourself before anything is glued over or finished: from the neck pocket, the jack hole or between cavities."));
-    }
-
-    /** What joins the cavity that has the jack, if only through others. */
-    private static Set<Feature> reached(BodyDesign design) {
-        Map<Feature, Set<Feature>> joins = new LinkedHashMap<>();
-        design.pickups().forEach(p -> joins.put(p.feature(), p.joins()));
-        design.cavities().forEach(c -> joins.put(c.feature(), c.joins()));
-        Set<Feature> reached = new LinkedHashSet<>();
-        Deque<Feature> ahead = new ArrayDeque<>();
-        design.jack()
-                .flatMap(design::cavityOf)
-                .or(() -> design.cavities().stream().findFirst())
-                .map(Cavity::feature)
-                .ifPresent(ahead::add);
-        while (!ahead.isEmpty()) {
-            Feature here = ahead.remove();
-            if (reached.add(here)) {
-                ahead.addAll(joins.getOrDefault(here, Set.of()));
-                joins.forEach((other, into) -> {
-                    if (into.contains(here)) {
-                        ahead.add(other);
-                    }
-                });
-            }
-        }
-        return reached;
     }
 
     /** Every cavity that is routed against a template; one that lies wholly outside what it should be cut into is none. */

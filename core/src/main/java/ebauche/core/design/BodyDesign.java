@@ -7,6 +7,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
@@ -32,6 +33,7 @@ import java.util.stream.Stream;
  * @param templates those that are not made as the shop usually does, at most one a feature
  * @param cavities for controls and wires, from either face
  * @param holes single holes for inserts and strap buttons
+ * @param channels for wires
  * @param contours carved parts of front and back
  * @param tabs wood left outside the outline until everything is located
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -51,6 +53,7 @@ public record BodyDesign(
         Optional<Jack> jack,
         List<TemplateMade> templates,
         List<PartHole> holes,
+        List<Channel> channels,
         List<Contour> contours,
         List<Tab> tabs,
         Set<Feature> undecided) {
@@ -76,6 +79,7 @@ public record BodyDesign(
         controls = List.copyOf(controls);
         templates = List.copyOf(templates);
         holes = List.copyOf(holes);
+        channels = List.copyOf(channels);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         tabs = List.copyOf(tabs);
@@ -112,14 +116,14 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, contours, tabs, undecided);
+                templates, holes, channels, contours, tabs, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, contours, tabs, undecided);
+                templates, holes, channels, contours, tabs, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -144,6 +148,7 @@ public record BodyDesign(
                 otherJack,
                 templates,
                 holes,
+                channels,
                 contours,
                 tabs,
                 undecided);

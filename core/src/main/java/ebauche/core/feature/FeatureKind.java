@@ -47,6 +47,7 @@ public enum FeatureKind {
 
     JACK("jack", Role.VOID, "jack hole", true),
     HOLE("hole", Role.VOID, "%s hole", "%s"),
+    CHANNEL("channel", Role.VOID, "%s channel", "%s channel"),
 
     REPAIR("repair", Role.FILL, "%s repair", "%s repair"),
 

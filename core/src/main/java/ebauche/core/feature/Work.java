@@ -7,6 +7,7 @@ public enum Work {
     OUTLINE("outline"),
     NECK("neck"),
     CAVITY("cavity"),
+    CHANNEL("channel"),
     CONTOUR("contour"),
     SANDING("sanding"),
 

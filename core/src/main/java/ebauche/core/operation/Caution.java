@@ -43,6 +43,9 @@ public record Caution(String name, String words) {
             "Clamp the work. No gloves and no loose sleeves near the drill. Clear the chips often; a packed bit is hot.");
     public static final Caution LARGE_DRILL = new Caution(
             "large-drill", "A large bit snatches where it breaks in: slow, both hands, the work clamped, speed down.");
+    public static final Caution LONG_DRILL = new Caution(
+            "long-drill",
+            "A long bit goes where it is begun: a centre punch or a brad point to start, sight it from above and from the side. Withdraw and clear it often. Tape over the face where the chuck would strike.");
     public static final Caution SAW =
             new Caution("saw", "Guard down, hands out of the blade's line, relief cuts first.");
     public static final Caution RIP = new Caution(

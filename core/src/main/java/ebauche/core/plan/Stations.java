@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.blank.BlankStation;
 import ebauche.core.cavity.CavityStation;
+import ebauche.core.channel.ChannelStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Build;
@@ -26,6 +27,7 @@ public final class Stations {
             new OutlineStation(),
             new NeckStation(),
             new CavityStation(),
+            new ChannelStation(),
             new ContourStation(),
             new SandingStation());
 

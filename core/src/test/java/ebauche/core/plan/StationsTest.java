@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.TestBody;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Channel;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -28,6 +30,7 @@ class StationsTest {
         body.thickness = 20;
         body.contours.add(new Contour(
                 "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
+        body.channels.add(new Channel("wires", new Point(0, 210), 12, new Point(80, -30), 24, 8));
         Build build = body.build();
         assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {

@@ -6,6 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
@@ -94,6 +95,13 @@ final class CavityElements {
     private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews", Element.MOST_MEMBERS);
     private static final Field<Set<Feature>> CAVITY_JOINS =
             Field.features("joins", Element.MOST_MEMBERS).described("features it may break into");
+
+    private static final Field<Point> CHANNEL_FROM = Field.point("from", "drill set at x", "drill set at y");
+    private static final Field<Double> FROM_UNDER =
+            Field.length("fromUnder", "its middle at the start, under the front");
+    private static final Field<Point> CHANNEL_TO = Field.point("to", "comes out at x", "comes out at y");
+    private static final Field<Double> TO_UNDER = Field.length("toUnder", "its middle at the end, under the front");
+    private static final Field<Double> WIDE = Field.length("diameter", "diameter");
 
     private static final Field<Point> ENTRY = Field.point("entry", "enters at x", "enters at y");
     private static final Field<Point> AIM = Field.point("aim", "ends at x", "ends at y");
@@ -193,6 +201,18 @@ final class CavityElements {
             .moves(Element.Moves.points(FeatureKind.HOLE, "at", "aim"))
             .build();
 
+    static final Element CHANNELS = Element.of("channels", "Wire channel")
+            .many()
+            .described(
+                    "straight holes for wires, from one space of the body into another; depths are their middle's, under the finished front")
+            .feature(FeatureKind.CHANNEL)
+            .fields(ID, CHANNEL_FROM, FROM_UNDER, CHANNEL_TO, TO_UNDER, WIDE)
+            .begins("channel", "wire channel", """
+                    {"id": "pickups", "from": {"x": "20 mm", "y": "160 mm"}, "fromUnder": "10 mm",
+                    "to": {"x": "90 mm", "y": "-30 mm"}, "toUnder": "24 mm", "diameter": "8 mm"}""")
+            .moves(Element.Moves.points(FeatureKind.CHANNEL, "from", "to"))
+            .build();
+
     private CavityElements() {}
 
     private static void standsProud(ObjectNode pickup, Part part) {
@@ -268,6 +288,16 @@ final class CavityElements {
             return new Cavity.Floor.Leaving(wood.getAsDouble());
         }
         return depth.isPresent() ? new Cavity.Floor.Deep(depth.getAsDouble()) : new Cavity.Floor.ForParts();
+    }
+
+    static Channel channel(JsonPlace spot) {
+        return new Channel(
+                ID.of(spot),
+                CHANNEL_FROM.of(spot),
+                FROM_UNDER.of(spot),
+                CHANNEL_TO.of(spot),
+                TO_UNDER.of(spot),
+                WIDE.of(spot));
     }
 
     static PartHole hole(JsonPlace spot) {

@@ -40,6 +40,7 @@ public final class DesignCatalogue {
             CavityElements.CAVITIES,
             CavityElements.JACK,
             CavityElements.HOLES,
+            CavityElements.CHANNELS,
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,

@@ -6,6 +6,7 @@ import ebauche.core.design.Hand;
 import ebauche.core.design.Tab;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
@@ -42,6 +43,7 @@ public final class DesignReader {
                         BodyElements::template,
                         t -> t.feature().word()),
                 distinct(spot, "holes", CavityElements::hole, PartHole::id),
+                distinct(spot, "channels", CavityElements::channel, Channel::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 BodyElements.UNDECIDED.of(spot));

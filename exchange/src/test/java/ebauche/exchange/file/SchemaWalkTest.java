@@ -90,6 +90,7 @@ class SchemaWalkTest {
         ((ObjectNode) design.path("controls").get(0)).put("cavity", "controls");
         Additions.add(design, "plate-rout");
         Additions.add(design, "tab");
+        Additions.add(design, "channel");
         ((ObjectNode) design.path("cavities").get(1)).putArray("joins").add("controls");
         design.putArray("undecided").add("jack");
         full.putObject("asBuilt").set("timeline", timeline());

@@ -3,6 +3,7 @@ package ebauche.exchange.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -70,6 +71,10 @@ class PlacesTest {
         int holes = 0;
         for (BuildPlan.PlanStep step : plan.steps()) {
             Operation op = step.operation();
+            if (op.feature().is(FeatureKind.CHANNEL)) {
+                assertThat(op.places()).singleElement().satisfies(p -> onAxis(p, op, plan));
+                continue;
+            }
             if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
                 List<Point> bored = bored(op, outline);
                 if (!bored.isEmpty()) {
@@ -81,6 +86,15 @@ class PlacesTest {
             }
         }
         assertThat(holes).isGreaterThan(3);
+    }
+
+    /** A channel out of the neck pocket goes in at its wall, on the hole's axis. */
+    private static void onAxis(Place place, Operation channel, BuildPlan plan) {
+        Bore bore = (Bore) channel.changes().get(0).solid();
+        double way = bore.from().distance(bore.to());
+        assertThat(bore.from().distance(place.at()) + place.at().distance(bore.to()))
+                .isCloseTo(way, within(1e-6));
+        assertThat(plan.build().design().neck().pocket().outside(place.at())).isCloseTo(0, within(0.05));
     }
 
     @ParameterizedTest

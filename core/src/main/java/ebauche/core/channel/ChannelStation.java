@@ -1,0 +1,251 @@
+package ebauche.core.channel;
+
+import ebauche.core.channel.Run.Begun;
+import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Jack;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.routing.Datum;
+import ebauche.core.routing.Drilling;
+import ebauche.core.shop.Practice;
+import ebauche.core.station.Station;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.WoodLeft;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
+public final class ChannelStation implements Station {
+    /** The bit goes on so far once its axis is through, mm: common practice. */
+    private static final double BEYOND = 3;
+
+    /** Spread of the angle that a long drill is begun at, degrees, standard deviation: common practice (memory). */
+    private static final double FREE_HAND = 2;
+
+    private static final double BESIDE_A_SQUARE = 1;
+
+    /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
+    private static final double MOST_PER_CENT = 3;
+
+    /** Flat wood round the start of a hole that is begun on the face, mm. */
+    private static final double ROUND_START = 10;
+
+    @Override
+    public Work work() {
+        return Work.CHANNEL;
+    }
+
+    @Override
+    public List<Operation> operations(Build build) {
+        return Run.all(build).stream().map(ChannelStation::drill).toList();
+    }
+
+    private static Operation drill(Run run) {
+        Channel channel = run.channel();
+        Build build = run.build();
+        Reckoning deep = depth(run);
+        boolean aslant = Math.abs(channel.pitch()) >= 0.05;
+        String says = "deep from " + wall(run) + ", a flag of tape"
+                + (aslant ? ", the drill " + lean(channel.pitch()) : ", the drill level");
+        Operation.Builder step = Operation.of(Work.CHANNEL, channel.feature(), StepKind.DRILL, title(run))
+                .set(Drilling.to(build, channel.diameter(), Fit.CLEAR, deep, says))
+                .at("where the drill goes in", channel.at(run.entersAt()))
+                .cuts(Change.Remove.fromBody(channel.feature(), run.bore()))
+                .gives(new Condition.Access(
+                        StepKey.of(channel.feature(), StepKind.DRILL),
+                        channel.feature().said()))
+                .joins(joins(run))
+                .caution(Caution.DRILL)
+                .caution(Caution.LONG_DRILL)
+                .takes(15, 0, 0.02);
+        begun(run).forEach(step::needs);
+        if (run.begun() == Begun.AT_THE_EDGE) {
+            step.opens(java.util.Optional.of(WoodLeft.Opening.of(
+                    build.design().outline().region(), channel.from(), channel.to(), channel.diameter())));
+        }
+        return step.build();
+    }
+
+    private static String title(Run run) {
+        String from = switch (run.begun()) {
+            case IN_A_SPACE -> "the " + run.from().orElseThrow().feature().said();
+            case AT_THE_EDGE -> "the edge";
+            case ON_THE_FRONT -> "the front";
+            case IN_WOOD -> "solid wood";
+        };
+        String into = run.into().map(s -> "into the " + s.feature().said()).orElse("to a blind end");
+        return "Drill the " + run.channel().feature().said() + " from " + from + " " + into;
+    }
+
+    private static String wall(Run run) {
+        return switch (run.begun()) {
+            case IN_A_SPACE ->
+                "the wall of the " + run.from().orElseThrow().feature().said();
+            case AT_THE_EDGE -> "the edge";
+            case ON_THE_FRONT, IN_WOOD -> "the front";
+        };
+    }
+
+    private static String lean(double pitch) {
+        return Math.round(Math.abs(pitch) * 10) / 10.0 + "° " + (pitch > 0 ? "down" : "up") + " on its way";
+    }
+
+    private static Reckoning depth(Run run) {
+        double wood = run.leavesAt() - run.entersAt();
+        return Reckoning.of("depth of the " + run.channel().feature().said(), Quantity.LENGTH)
+                .length("wood along its axis", wood)
+                .length("the point, and a little", Fact.rule(BEYOND, "common practice"))
+                .is(wood + BEYOND, "wood along its axis + the point, and a little");
+    }
+
+    private static Set<Feature> joins(Run run) {
+        Set<Feature> joins = new HashSet<>();
+        run.spaces().forEach(s -> joins.add(s.feature()));
+        if (run.begun() == Begun.ON_THE_FRONT) {
+            joins.add(Feature.FRONT);
+        }
+        return joins;
+    }
+
+    /** What must be there before the drill can be set. */
+    private static List<Condition> begun(Run run) {
+        List<Condition> needs = new ArrayList<>();
+        switch (run.begun()) {
+            case IN_A_SPACE -> {
+                Feature space = run.from().orElseThrow().feature();
+                needs.add(
+                        space.equals(Jack.FEATURE)
+                                ? new Condition.Access(StepKey.of(space, StepKind.DRILL), "jack hole")
+                                : new Condition.Mark(
+                                        StepKey.of(space, StepKind.ROUT), "the " + space.said() + " at depth"));
+            }
+            case AT_THE_EDGE -> needs.add(Datum.OUTLINE_ROUTED);
+            case ON_THE_FRONT, IN_WOOD -> {
+                needs.add(Datum.BRIDGE_MARKED);
+                needs.add(Datum.flat(
+                        run.build(),
+                        Face.FRONT,
+                        Region.disc(run.channel().from(), 2 * ROUND_START)
+                                .intersection(run.build().design().outline().region())));
+            }
+        }
+        return needs;
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        return Run.all(build).stream().map(ChannelStation::comesOut).toList();
+    }
+
+    private static Rule comesOut(Run run) {
+        Channel channel = run.channel();
+        double spread =
+                run.build().shop().practice().skills().contains(Practice.Skill.DRILL) ? BESIDE_A_SQUARE : FREE_HAND;
+        double front = run.begun() == Begun.ON_THE_FRONT ? 90 : ComingOut.leeway(run.beside(Face.FRONT));
+        double back = ComingOut.leeway(run.beside(Face.BACK));
+        double chance = 100 * (ComingOut.chance(front, spread) + ComingOut.chance(back, spread));
+        String said = channel.feature().said();
+        Reckoning sum = Reckoning.of("chance that the " + said + " comes out, %", Quantity.NUMBER)
+                .term("leeway to the front, degrees", Fact.typed(front), Quantity.ANGLE)
+                .term("leeway to the back, degrees", Fact.typed(back), Quantity.ANGLE)
+                .term(
+                        "spread of the angle it is begun at, degrees",
+                        Fact.rule(spread, "common practice (memory)"),
+                        Quantity.ANGLE)
+                .is(Math.min(100, chance), "100 × (1 − Φ(leeway / spread)), both faces added");
+        boolean out = front <= 0 || back <= 0;
+        String cure =
+                "Lay it nearer the middle of the body, make it shorter, or begin it beside a square or with a jig.";
+        return Rule.of(Work.CHANNEL, "channel-comes-out", Rule.About.CAVITIES)
+                .on(channel.feature())
+                .at(channel.at(channel.length() / 2))
+                .says("The " + said + " stays in the wood.")
+                .atMost(sum, MOST_PER_CENT)
+                .cure(cure)
+                .fails(() -> (out
+                                ? Finding.stops(Work.CHANNEL, "channel-comes-out")
+                                : Finding.thinkAgain(Work.CHANNEL, "channel-comes-out"))
+                        .on(channel.feature())
+                        .at(channel.at(channel.length() / 2))
+                        .says(
+                                out
+                                        ? "As drawn, the " + said + " comes out through the "
+                                                + (front <= 0 ? "front." : "back.")
+                                        : "In " + Math.round(chance) + " bodies of a hundred the " + said
+                                                + " would come out through a face.",
+                                cure))
+                .build();
+    }
+
+    /** Channels that begin or end where no wire can go. */
+    @Override
+    public List<Finding> check(Build build) {
+        List<Finding> found = new ArrayList<>();
+        for (Run run : Run.all(build)) {
+            Channel channel = run.channel();
+            String said = channel.feature().said();
+            if (run.begun() == Begun.IN_WOOD) {
+                found.add(
+                        Finding.stops(Work.CHANNEL, "channel-in-wood")
+                                .on(channel.feature())
+                                .at(channel.from())
+                                .says(
+                                        "The " + said + " begins in solid wood: no drill can be set there.",
+                                        "Begin it in the neck pocket, a cavity or the jack hole, at the edge, or on the front under the bridge."));
+            }
+            if (run.into().isEmpty()) {
+                found.add(Finding.stops(Work.CHANNEL, "channel-in-wood")
+                        .on(channel.feature())
+                        .at(channel.to())
+                        .says(
+                                "The " + said + " ends in solid wood.",
+                                "Let it end in a cavity, a pickup's rout, the jack hole or the neck pocket."));
+            }
+            if (run.begun() == Begun.ON_THE_FRONT
+                    && !build.design().bridge().footprint().contains(channel.from())) {
+                found.add(Finding.thinkAgain(Work.CHANNEL, "channel-shows")
+                        .on(channel.feature())
+                        .at(channel.from())
+                        .says(
+                                "The " + said + " begins on the front where the bridge does not cover it.",
+                                "Begin it under the bridge, beside its hollow."));
+            }
+            if (run.begun() == Begun.AT_THE_EDGE && !edgeIsHidden(run)) {
+                found.add(
+                        Finding.goodToKnow(Work.CHANNEL, "channel-plug")
+                                .on(channel.feature())
+                                .at(channel.from())
+                                .says(
+                                        "The " + said + " begins at the edge, and shows there.",
+                                        "Plug it with a dowel of the same wood once the wires are through, or begin it in a space."));
+            }
+        }
+        new WireWays(build).missing().ifPresent(found::add);
+        return found;
+    }
+
+    /** Whether the jack's plate covers where it begins. */
+    private static boolean edgeIsHidden(Run run) {
+        return run.build()
+                .design()
+                .jack()
+                .filter(j -> j.entry().distance(run.channel().from()) < j.diameter())
+                .isPresent();
+    }
+}

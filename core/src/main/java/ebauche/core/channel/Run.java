@@ -1,0 +1,209 @@
+package ebauche.core.channel;
+
+import ebauche.core.channel.ComingOut.Clearance;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.stock.Bore;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Where a channel runs: out of what, through how much wood, into what, how far from the faces as they will be.
+ *
+ * @param from the space that the drill stands in; empty at the edge and on a face
+ * @param into the space that it is to come out in; empty where there is none
+ * @param through spaces that it passes on its way
+ */
+public record Run(Build build, Channel channel, Optional<Space> from, Optional<Space> into, List<Space> through) {
+    /** A drill that is set so near the edge is set at it, mm. */
+    private static final double AT_EDGE = 1;
+
+    /** An axis that begins so near the front begins on it, mm. */
+    private static final double AT_FACE = 0.5;
+
+    /** The wood beside it is looked at every so far, mm. */
+    private static final double STRIDE = 1;
+
+    /**
+     * What a channel may begin or end in, or pass.
+     *
+     * @param top its least depth under the finished front, mm
+     * @param bottom its greatest
+     */
+    public record Space(Feature feature, Region plan, double top, double bottom) {
+        boolean holds(Channel channel, double along) {
+            double axis = channel.under(along);
+            return axis >= top && axis <= bottom && plan.contains(channel.at(along));
+        }
+
+        private boolean isMetBy(Channel channel) {
+            for (double s = 0; s <= channel.length(); s += STRIDE) {
+                if (holds(channel, s)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+    }
+
+    /** How a channel is begun. */
+    public enum Begun {
+        IN_A_SPACE,
+        AT_THE_EDGE,
+        ON_THE_FRONT,
+        IN_WOOD
+    }
+
+    static List<Run> all(Build build) {
+        return build.design().channels().stream()
+                .filter(c -> !build.design().undecided().contains(c.feature()))
+                .map(c -> of(build, c))
+                .toList();
+    }
+
+    /** The run of a channel as it is drawn. */
+    public static Run of(Build build, Channel channel) {
+        List<Space> spaces = spaces(build.design());
+        Optional<Space> from = at(spaces, channel, 0);
+        Optional<Space> into = at(spaces, channel, channel.length());
+        List<Space> through = spaces.stream()
+                .filter(s -> from.filter(s::equals).isEmpty()
+                        && into.filter(s::equals).isEmpty())
+                .filter(s -> s.isMetBy(channel))
+                .toList();
+        return new Run(build, channel, from, into, through);
+    }
+
+    /** All that it opens into. */
+    List<Space> spaces() {
+        return Stream.of(from.stream(), through.stream(), into.stream())
+                .flatMap(s -> s)
+                .toList();
+    }
+
+    private static Optional<Space> at(List<Space> spaces, Channel channel, double along) {
+        return spaces.stream().filter(s -> s.holds(channel, along)).findFirst();
+    }
+
+    private static List<Space> spaces(BodyDesign design) {
+        List<Space> spaces = new ArrayList<>();
+        double thick = design.thickness();
+        spaces.add(new Space(NeckJoint.FEATURE, design.neck().pocket(), 0, thick));
+        for (Cavity cavity : design.cavities()) {
+            spaces.add(new Space(cavity.feature(), cavity.plan(), roof(cavity, thick), floor(cavity, thick)));
+        }
+        for (Pickup pickup : design.pickups()) {
+            spaces.add(new Space(pickup.feature(), pickup.footprint(), 0, pickup.depth()));
+        }
+        design.jack()
+                .ifPresent(j -> spaces.add(new Space(
+                        Jack.FEATURE,
+                        Bore.level(j.entry(), j.aim(), j.fromFront(), j.diameter())
+                                .plan(),
+                        j.fromFront() - j.diameter() / 2,
+                        j.fromFront() + j.diameter() / 2)));
+        spaces.removeIf(s -> s.plan().isEmpty() || design.undecided().contains(s.feature()));
+        return spaces;
+    }
+
+    /** Depth of a cavity's nearer end under the finished front: of one from the front nought. */
+    private static double roof(Cavity cavity, double thick) {
+        if (cavity.face() == Face.FRONT) {
+            return 0;
+        }
+        return cavity.floor() instanceof Cavity.Floor.Leaving leaving
+                ? leaving.wood()
+                : cavity.floor() instanceof Cavity.Floor.Deep deep ? thick - deep.depth() : 0;
+    }
+
+    private static double floor(Cavity cavity, double thick) {
+        if (cavity.face() == Face.BACK) {
+            return thick;
+        }
+        return cavity.floor() instanceof Cavity.Floor.Leaving leaving
+                ? thick - leaving.wood()
+                : cavity.floor() instanceof Cavity.Floor.Deep deep ? deep.depth() : thick;
+    }
+
+    /** How the drill is begun. */
+    public Begun begun() {
+        if (channel.fromUnder() <= AT_FACE) {
+            return Begun.ON_THE_FRONT;
+        }
+        if (from.isPresent()) {
+            return Begun.IN_A_SPACE;
+        }
+        return body().outside(channel.from()) > -AT_EDGE ? Begun.AT_THE_EDGE : Begun.IN_WOOD;
+    }
+
+    private Region body() {
+        return build.design().outline().region();
+    }
+
+    /** Where on its axis the bit enters the wood, mm from where it is set. */
+    double entersAt() {
+        if (begun() == Begun.IN_A_SPACE) {
+            return slope() * from.orElseThrow().plan().wayOut(channel.from(), dx(), dy());
+        }
+        Point inner = channel.to();
+        boolean outside = begun() == Begun.AT_THE_EDGE && body().contains(inner);
+        return outside ? Math.max(0, channel.length() - slope() * body().wayOut(inner, -dx(), -dy())) : 0;
+    }
+
+    /** Where its axis leaves the wood for the space that it is to end in; its whole length where there is none. */
+    double leavesAt() {
+        return into.map(s -> channel.length() - slope() * s.plan().wayOut(channel.to(), -dx(), -dy()))
+                .orElse(channel.length());
+    }
+
+    /** Axis for plan. */
+    private double slope() {
+        return channel.length() / channel.across();
+    }
+
+    private double dx() {
+        return (channel.to().x() - channel.from().x()) / channel.across();
+    }
+
+    private double dy() {
+        return (channel.to().y() - channel.from().y()) / channel.across();
+    }
+
+    /** The hole in the stock. */
+    Bore bore() {
+        double front = build.faces().frontFinished();
+        return new Bore(
+                channel.from(),
+                front + channel.fromUnder(),
+                channel.to(),
+                front + channel.toUnder(),
+                channel.diameter());
+    }
+
+    /** Wood towards a face as it will be, along its way through the wood. */
+    List<Clearance> beside(Face face) {
+        List<Clearance> all = new ArrayList<>();
+        double enters = entersAt();
+        double leaves = leavesAt();
+        double half = channel.diameter() / 2 * channel.across() / channel.length();
+        double front = build.faces().frontFinished();
+        for (double s = enters; s <= leaves; s += STRIDE) {
+            double axis = front + channel.under(s);
+            double surface = build.finished(face).depthAt(channel.at(s));
+            double wood = (face == Face.FRONT ? axis - surface : surface - axis) - half;
+            all.add(new Clearance(s - enters, wood));
+        }
+        return all;
+    }
+}
