@@ -123,18 +123,12 @@ public final class ChannelStation implements Station {
         return joins;
     }
 
-    /** What must be there before the drill can be set. */
+    /** What must be there before the drill is set: all that it opens into is cut, so that no bearing falls into its hole. */
     private static List<Condition> begun(Run run) {
         List<Condition> needs = new ArrayList<>();
+        run.spaces().forEach(s -> needs.add(cut(s.feature())));
         switch (run.begun()) {
-            case IN_A_SPACE -> {
-                Feature space = run.from().orElseThrow().feature();
-                needs.add(
-                        space.equals(Jack.FEATURE)
-                                ? new Condition.Access(StepKey.of(space, StepKind.DRILL), "jack hole")
-                                : new Condition.Mark(
-                                        StepKey.of(space, StepKind.ROUT), "the " + space.said() + " at depth"));
-            }
+            case IN_A_SPACE -> {}
             case AT_THE_EDGE -> needs.add(Datum.OUTLINE_ROUTED);
             case ON_THE_FRONT, IN_WOOD -> {
                 needs.add(Datum.BRIDGE_MARKED);
@@ -146,6 +140,12 @@ public final class ChannelStation implements Station {
             }
         }
         return needs;
+    }
+
+    private static Condition cut(Feature space) {
+        return space.equals(Jack.FEATURE)
+                ? new Condition.Access(StepKey.of(space, StepKind.DRILL), "jack hole")
+                : new Condition.Mark(StepKey.of(space, StepKind.ROUT), "the " + space.said() + " at depth");
     }
 
     @Override
@@ -175,7 +175,7 @@ public final class ChannelStation implements Station {
         return Rule.of(Work.CHANNEL, "channel-comes-out", Rule.About.CAVITIES)
                 .on(channel.feature())
                 .at(channel.at(channel.length() / 2))
-                .says("The " + said + " stays in the wood.")
+                .says("The " + said + " stays in the wood: it comes out in so many bodies of a hundred.")
                 .atMost(sum, MOST_PER_CENT)
                 .cure(cure)
                 .fails(() -> (out

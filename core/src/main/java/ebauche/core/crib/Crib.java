@@ -85,6 +85,13 @@ public record Crib(
         return nearest(drills.stream().filter(d -> fit.takes(d.diameter(), diameter)), diameter);
     }
 
+    /** The same, one that reaches so deep before one that does not. */
+    public Optional<Drill> drill(double diameter, Fit fit, double deep) {
+        Stream<Drill> reaching =
+                drills.stream().filter(d -> fit.takes(d.diameter(), diameter)).filter(d -> d.reach() >= deep);
+        return nearest(reaching, diameter).or(() -> drill(diameter, fit));
+    }
+
     /** The drill nearest to a hole, whether it fits or not. */
     public Optional<Drill> nearestDrill(double diameter) {
         return nearest(drills.stream(), diameter);

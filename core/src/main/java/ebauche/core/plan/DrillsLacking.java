@@ -25,11 +25,11 @@ final class DrillsLacking {
 
     private static Optional<Finding> of(
             Build build, Operation step, Setting.Drilled drilled, Setting.Drilled.Hole hole) {
-        Optional<Drill> drill = build.shop().crib().drill(hole.wide(), hole.fit());
+        double deep = drilled.depth().value();
+        Optional<Drill> drill = build.shop().crib().drill(hole.wide(), hole.fit(), hole.through() ? deep / 2 : deep);
         if (drill.isEmpty()) {
             return Optional.of(missing(build, step, hole));
         }
-        double deep = drilled.depth().value();
         double reach = drill.get().reach() * (hole.through() ? 2 : 1);
         return reach >= deep
                 ? Optional.empty()

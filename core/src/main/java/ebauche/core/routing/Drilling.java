@@ -17,8 +17,8 @@ public final class Drilling {
 
     /** To a stop. */
     public static Setting.Drilled to(Build build, double wide, Fit fit, Reckoning depth, String says) {
-        return new Setting.Drilled(
-                tool(drill(build, wide, fit)), depth, says, Optional.of(new Setting.Drilled.Hole(wide, fit, false)));
+        Optional<Drill> drill = build.shop().crib().drill(wide, fit, depth.value());
+        return new Setting.Drilled(tool(drill), depth, says, Optional.of(new Setting.Drilled.Hole(wide, fit, false)));
     }
 
     /** Right through onto scrap, or from both faces where the drill is too short for that. */

@@ -56,7 +56,8 @@ class ChannelStationTest {
         BuildPlan plan = body.plan();
         Operation drill = plan.step("channel-long:drill").orElseThrow().operation();
         assertThat(plan.steps().stream().map(s -> s.operation().key().written()))
-                .containsSubsequence("neck:rout", "channel-long:drill");
+                .containsSubsequence("neck:rout", "channel-long:drill")
+                .containsSubsequence("controls:rout", "channel-long:drill");
         assertThat(drill.title()).isEqualTo("Drill the long channel from the neck pocket into the control cavity");
         Channel channel = body.channels.get(0);
         Run run = Run.of(body.build(), channel);

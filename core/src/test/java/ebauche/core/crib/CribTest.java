@@ -140,4 +140,15 @@ class CribTest {
                 .isInstanceOfSatisfying(
                         Refusal.class, r -> assertThat(r.field()).isEqualTo("templates"));
     }
+
+    /** Of the drills that fit, the nearest that reaches deep enough; where none does, the nearest. */
+    @Test
+    void a_drill_that_reaches_comes_before_one_that_does_not() {
+        Drill brad = new Drill("brad", Drill.Kind.BRAD_POINT, 8, 2, 80);
+        Drill longOne = new Drill("long", Drill.Kind.LONG, 7.94, 0, 300);
+        Crib crib = drilling(brad, longOne);
+        assertThat(crib.drill(8, Fit.CLEAR, 60)).contains(brad);
+        assertThat(crib.drill(8, Fit.CLEAR, 200)).contains(longOne);
+        assertThat(crib.drill(8, Fit.CLEAR, 500)).contains(brad);
+    }
 }
