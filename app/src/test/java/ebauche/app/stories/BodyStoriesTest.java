@@ -250,7 +250,7 @@ class BodyStoriesTest extends Story {
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(half);
         button("Import it").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was taken on");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was imported");
     }
 
     @ParameterizedTest

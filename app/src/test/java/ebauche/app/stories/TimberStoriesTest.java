@@ -213,7 +213,7 @@ class TimberStoriesTest extends Story {
         labelled("measured off square, degrees").fill("0.5");
         choice("neighbours cut one face up, one face down").selectOption("no, all the same face up");
         button("Save shop settings").click();
-        assertThat(page.getByText("Kept.")).isVisible();
+        assertThat(page.getByText("Saved.")).isVisible();
         go(shop.path("tussock") + "/glue-up");
         // 2 x 2 in x tan 0.5 degrees
         assertThat(page.locator("main")).containsText("0.89 mm");

@@ -41,7 +41,7 @@ public final class ChannelStation implements Station {
     private static final double BESIDE_A_SQUARE = 1;
 
     /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
-    private static final double MOST_PER_CENT = 3;
+    static final double MOST_PER_CENT = 3;
 
     /** Flat wood round the start of a hole that is begun on the face, mm. */
     private static final double ROUND_START = 10;
@@ -151,6 +151,11 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         return Run.all(build).stream().map(ChannelStation::comesOut).toList();
+    }
+
+    /** Of the angle that this shop's hands begin a long hole at, degrees. */
+    static double spread(Build build) {
+        return build.shop().practice().skills().contains(Practice.Skill.DRILL) ? BESIDE_A_SQUARE : FREE_HAND;
     }
 
     private static Rule comesOut(Run run) {

@@ -13,6 +13,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.stock.Bore;
+import ebauche.core.stock.FaceShape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -198,9 +199,10 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
         double leaves = leavesAt();
         double half = channel.diameter() / 2 * channel.across() / channel.length();
         double front = build.faces().frontFinished();
+        FaceShape shape = build.finished(face);
         for (double s = enters; s <= leaves; s += STRIDE) {
             double axis = front + channel.under(s);
-            double surface = build.finished(face).depthAt(channel.at(s));
+            double surface = shape.depthAt(channel.at(s));
             double wood = (face == Face.FRONT ? axis - surface : surface - axis) - half;
             all.add(new Clearance(s - enters, wood));
         }

@@ -3,11 +3,11 @@ package ebauche.core.channel;
 import ebauche.core.channel.Run.Begun;
 import ebauche.core.channel.Run.Space;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
-import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -34,16 +34,8 @@ final class WireWays {
 
     /** Pickups and cavities from which no wire gets there, said once. */
     Optional<Finding> missing() {
-        boolean wired = !design.controls().isEmpty() || design.jack().isPresent();
-        Set<Feature> reached = reached();
-        Map<Feature, Point> shut = new LinkedHashMap<>();
-        design.pickups().stream()
-                .filter(p -> !reached.contains(p.feature()))
-                .forEach(p -> shut.put(p.feature(), p.at()));
-        design.cavities().stream()
-                .filter(c -> !reached.contains(c.feature()))
-                .forEach(c -> shut.put(c.feature(), c.plan().centroid()));
-        if (!wired || shut.isEmpty()) {
+        Map<Feature, Point> shut = shut();
+        if (shut.isEmpty()) {
             return Optional.empty();
         }
         String names = Listing.and(shut.keySet().stream()
@@ -56,8 +48,24 @@ final class WireWays {
                         .at(first.getValue())
                         .says(
                                 "No way is planned for the wires of the " + names
-                                        + (isGrounded(reached) ? "." : ", nor for the bridge's ground."),
+                                        + (isGrounded(reached()) ? "." : ", nor for the bridge's ground."),
                                 "Add wire channels to the design before anything is glued over or finished: from the neck pocket, the jack hole or between cavities."));
+    }
+
+    /** Pickups and cavities from which no wire gets there, each with its place; none where nothing is wired. */
+    Map<Feature, Point> shut() {
+        Map<Feature, Point> shut = new LinkedHashMap<>();
+        if (design.controls().isEmpty() && design.jack().isEmpty()) {
+            return shut;
+        }
+        Set<Feature> reached = reached();
+        design.pickups().stream()
+                .filter(p -> !reached.contains(p.feature()))
+                .forEach(p -> shut.put(p.feature(), p.at()));
+        design.cavities().stream()
+                .filter(c -> !reached.contains(c.feature()))
+                .forEach(c -> shut.put(c.feature(), c.plan().centroid()));
+        return shut;
     }
 
     /** Whether a channel comes up under the bridge. */
@@ -69,27 +77,34 @@ final class WireWays {
     }
 
     /** What joins the cavity that has the jack, if only through others. */
-    private Set<Feature> reached() {
+    Set<Feature> reached() {
+        return design.jack()
+                .flatMap(design::cavityOf)
+                .or(() -> design.cavities().stream().findFirst())
+                .map(c -> joinedWith(c.feature()))
+                .orElseGet(LinkedHashSet::new);
+    }
+
+    /** A space and all that joins it, if only through others. */
+    Set<Feature> joinedWith(Feature space) {
         List<Set<Feature>> together = new ArrayList<>();
         design.pickups().forEach(p -> together.add(with(p.feature(), p.joins())));
         design.cavities().forEach(c -> together.add(with(c.feature(), c.joins())));
         design.jack().flatMap(design::cavityOf).ifPresent(c -> together.add(Set.of(c.feature(), Jack.FEATURE)));
-        runs.forEach(r -> together.add(
-                new LinkedHashSet<>(r.spaces().stream().map(Space::feature).toList())));
-        Set<Feature> reached = new LinkedHashSet<>();
-        Deque<Feature> ahead = new ArrayDeque<>();
-        design.jack()
-                .flatMap(design::cavityOf)
-                .or(() -> design.cavities().stream().findFirst())
-                .map(Cavity::feature)
-                .ifPresent(ahead::add);
+        // The neck fills its pocket: no wire goes from one channel into another there.
+        runs.forEach(r -> together.add(new LinkedHashSet<>(r.spaces().stream()
+                .map(Space::feature)
+                .filter(f -> !f.equals(NeckJoint.FEATURE))
+                .toList())));
+        Set<Feature> joined = new LinkedHashSet<>();
+        Deque<Feature> ahead = new ArrayDeque<>(Set.of(space));
         while (!ahead.isEmpty()) {
             Feature here = ahead.remove();
-            if (reached.add(here)) {
+            if (joined.add(here)) {
                 together.stream().filter(t -> t.contains(here)).forEach(ahead::addAll);
             }
         }
-        return reached;
+        return joined;
     }
 
     private static Set<Feature> with(Feature one, Set<Feature> others) {
