@@ -9,6 +9,7 @@ import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
+import ebauche.core.channel.Finder;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.neck.NeckPocket;
@@ -41,6 +42,9 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 @RequestMapping("/bodies/{id}")
 class DesignController {
+    /** Asks for channels wherever wires have no way. */
+    private static final String CHANNELS = "found-channels";
+
     private final Bodies bodies;
     private final BodyStore store;
 
@@ -119,7 +123,7 @@ class DesignController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Draft draft = draft(current, base, leaveOut, typed, fig);
-        if (!add.isEmpty()) {
+        if (!add.isEmpty() && !add.equals(CHANNELS)) {
             Additions.add(draft.design(), add);
             return again(current, draft, fig, model);
         }
@@ -127,6 +131,11 @@ class DesignController {
         if (!judged.troubles().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return again(current, judged, fig, model);
+        }
+        if (add.equals(CHANNELS)) {
+            BuildPlan plan = Planner.plan(build(current, draft));
+            Finder.missing(plan.build(), plan.history()).forEach(p -> Additions.add(draft.design(), p.channel()));
+            return again(current, draft, fig, model);
         }
         try {
             store.save(current.body(), base, file(current, draft.kept()), maker.name());
@@ -230,6 +239,9 @@ class DesignController {
                 .map(Field.Input::path)
                 .toList();
         model.addAttribute("current", current);
+        model.addAttribute(
+                "noWay",
+                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")));
         model.addAttribute("sections", sections);
         model.addAttribute("values", values);
         model.addAttribute("base", draft.base());

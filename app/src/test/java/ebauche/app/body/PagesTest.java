@@ -126,6 +126,25 @@ class PagesTest extends WithVisitor {
                 .isEqualTo("43.5 mm");
     }
 
+    /** What is found stands in the form, to be looked at and changed; saved, the wires have their way. */
+    @Test
+    void channels_are_found_where_wires_have_no_way() {
+        assertThat(me.get(shop.path("sedge")).body()).contains("data-rule=\"no-way-for-wires\"");
+        String found = keep(form("add", "found-channels")).body();
+        assertThat(found).contains("Wire channel wires");
+        Map<String, String> fields = form();
+        Matcher typed =
+                Pattern.compile("name=\"(channels[^\"]+)\" value=\"([^\"]*)\"").matcher(found);
+        while (typed.find()) {
+            fields.put(typed.group(1), typed.group(2));
+        }
+        assertThat(fields).containsKeys("channels.0.from.x", "channels.0.toUnder");
+        assertThat(keep(fields).statusCode()).isEqualTo(302);
+        assertThat(me.get(shop.path("sedge")).body())
+                .doesNotContain("data-rule=\"no-way-for-wires\"", "data-rule=\"channel-in-wood\"");
+        assertThat(me.get(shop.path("sedge") + "/design").body()).doesNotContain("find channels for the wires");
+    }
+
     @Test
     void a_hole_for_an_insert_is_added_moved_and_drilled() {
         assertThat(keep(form("add", "insert")).body()).contains("Hole insert");

@@ -1,9 +1,13 @@
 package ebauche.exchange.design;
 
 import ebauche.core.design.Hand;
+import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Channel;
+import ebauche.core.measure.Decimals;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
 import ebauche.exchange.json.JsonText;
+import ebauche.exchange.json.Lengths;
 import ebauche.exchange.table.BoxFile;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -47,6 +51,24 @@ public final class Additions {
                 }
             }
         }
+    }
+
+    /** Adds a channel that was found, to the tenth of a millimetre, under a name that is free. */
+    public static void add(ObjectNode design, Channel channel) {
+        ArrayNode list = design.get("channels") instanceof ArrayNode there ? there : design.putArray("channels");
+        ObjectNode added = list.addObject().put("id", freeId(list, channel.id()));
+        place(added.putObject("from"), channel.from());
+        added.put("fromUnder", tenth(channel.fromUnder()));
+        place(added.putObject("to"), channel.to());
+        added.put("toUnder", tenth(channel.toUnder())).put("diameter", Lengths.written(channel.diameter()));
+    }
+
+    private static void place(ObjectNode at, Point point) {
+        at.put("x", tenth(point.x())).put("y", tenth(point.y()));
+    }
+
+    private static String tenth(double millimetres) {
+        return Decimals.plain(millimetres, 1) + " mm";
     }
 
     private static void begin(ObjectNode design, Element element, Element.Beginning beginning) {
