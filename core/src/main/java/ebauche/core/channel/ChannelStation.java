@@ -117,6 +117,13 @@ public final class ChannelStation implements Station {
     private static Set<Feature> joins(Run run) {
         Set<Feature> joins = new HashSet<>();
         run.spaces().forEach(s -> joins.add(s.feature()));
+        // With a pickup's rout it may open into the pockets of its legs, with a cavity into its cover's recess.
+        run.build().design().pickups().stream()
+                .filter(p -> joins.contains(p.feature()))
+                .forEach(p -> joins.add(p.legs()));
+        run.build().design().cavities().stream()
+                .filter(c -> joins.contains(c.feature()))
+                .forEach(c -> joins.add(c.recess()));
         if (run.begun() == Begun.ON_THE_FRONT) {
             joins.add(Feature.FRONT);
         }

@@ -17,6 +17,7 @@ import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -61,6 +62,9 @@ public final class Finder {
 
     /** An axis so near a floor hardly opens the space over it, mm. */
     private static final double GRAZES = 0.5;
+
+    /** Written to a tenth of a millimetre it may lie so much nearer, mm. */
+    private static final double NEARLY = 0.05;
 
     /** At the least so far, mm; and its middle at the least so far under the front there. */
     private static final double LEAST_INTO = 2;
@@ -427,13 +431,31 @@ public final class Finder {
         Run run = Run.of(build, channel);
         boolean reads = run.from().filter(s -> s.feature().equals(from)).isPresent()
                 && run.into().filter(s -> s.feature().equals(into)).isPresent();
-        return reads ? Optional.of(new Proposal(channel, chance, drill, gives)) : Optional.empty();
+        return reads && keepsItsWood(run, met)
+                ? Optional.of(new Proposal(channel, chance, drill, gives))
+                : Optional.empty();
+    }
+
+    /** Whether it leaves wood all round as exactly as the plan will tell it: to the faces, and to all that it is not meant to open into. */
+    private boolean keepsItsWood(Run run, Set<Feature> met) {
+        Feature own = run.channel().feature();
+        WoodLeft left = new WoodLeft(body, frontShape, backShape, (one, other) -> {
+            Feature neighbour = one.equals(own) ? other : one;
+            boolean its = one.equals(own) || other.equals(own);
+            return !its || met.contains(neighbour) || isPartOf(neighbour, met);
+        });
+        voids.forEach((feature, all) -> all.forEach(s -> left.add(feature, Face.FRONT, s)));
+        left.add(own, Face.FRONT, run.bore());
+        return left.thinnest().stream()
+                .filter(t -> t.feature().equals(own) || t.neighbour().equals(own))
+                .allMatch(t -> t.thickness() >= CLEAR - NEARLY);
     }
 
     /** How likely it comes out of the faces as they will be. */
     private double chance(Line line, double wide) {
         double sum = 0;
-        double half = wide / 2 * line.entry().distance(line.exit()) / line.length();
+        double lean = line.entry().distance(line.exit()) / line.length();
+        double half = wide / 2 * lean;
         for (Face face : Face.values()) {
             FaceShape shape = face == Face.FRONT ? frontShape : backShape;
             List<ComingOut.Clearance> beside = new ArrayList<>();
@@ -441,7 +463,8 @@ public final class Finder {
                 double surface = shape.depthAt(line.at(s));
                 double axis = line.depth(s);
                 double wood = (face == Face.FRONT ? axis - surface : surface - axis) - half;
-                if (wood < CLEAR) {
+                // Straight up a hole that leans is taller than it is wide.
+                if (wood + half - wide / 2 / lean < CLEAR) {
                     return 1;
                 }
                 beside.add(new ComingOut.Clearance(s, wood));

@@ -94,7 +94,8 @@ final class Habits {
 
     private List<Operation> beforeSanding(List<Operation> steps) {
         List<Condition> looked = steps.stream()
-                .filter(s -> BEFORE_SANDING.contains(s.key().kind()))
+                .filter(s ->
+                        BEFORE_SANDING.contains(s.key().kind()) || s.feature().is(FeatureKind.CHANNEL))
                 .filter(s -> !build.design().undecided().contains(s.feature()))
                 .flatMap(s -> s.gives().stream())
                 .toList();
