@@ -28,6 +28,7 @@ import ebauche.core.stock.WoodLeft;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
@@ -76,7 +77,7 @@ public final class ChannelStation implements Station {
                 .takes(15, 0, 0.02);
         begun(run).forEach(step::needs);
         if (run.begun() == Begun.AT_THE_EDGE) {
-            step.opens(java.util.Optional.of(WoodLeft.Opening.of(
+            step.opens(Optional.of(WoodLeft.Opening.of(
                     build.design().outline().region(), channel.from(), channel.to(), channel.diameter())));
         }
         return step.build();
@@ -167,8 +168,7 @@ public final class ChannelStation implements Station {
 
     private static Rule comesOut(Run run) {
         Channel channel = run.channel();
-        double spread =
-                run.build().shop().practice().skills().contains(Practice.Skill.DRILL) ? BESIDE_A_SQUARE : FREE_HAND;
+        double spread = spread(run.build());
         double front = run.begun() == Begun.ON_THE_FRONT ? 90 : ComingOut.leeway(run.beside(Face.FRONT));
         double back = ComingOut.leeway(run.beside(Face.BACK));
         double chance = 100 * (ComingOut.chance(front, spread) + ComingOut.chance(back, spread));

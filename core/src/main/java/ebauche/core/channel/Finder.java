@@ -32,7 +32,7 @@ import java.util.Set;
 
 /**
  * Finds the channels that give wires a way where they have none: straight holes from the wall of the neck pocket, the jack hole or a
- * space, or from the edge, into a space. Entries and exits are tried along the walls and at a few depths; of those that a drill and its
+ * space into a space. Entries and exits are tried along the walls and at a few depths; of those that a drill and its
  * chuck can be held for, that keep clear of what they must not meet and that seldom come out, the one that gives most parts a way is
  * taken, then the least chance, then the shortest; then the next, until none is missing or none is found.
  */
@@ -69,10 +69,10 @@ public final class Finder {
     /** At the least so far, mm; and its middle at the least so far under the front there. */
     private static final double LEAST_INTO = 2;
 
+    private static final double UNDER_FRONT = 1;
+
     /** What comes out more often than so is not proposed. */
     private static final double WORST = 0.2;
-
-    private static final double UNDER_FRONT = 1;
 
     /** A bit leans in the jack's hole by what room it has there over this length, mm: the wall it is drilled through. */
     private static final double JACK_WALL = 25;
@@ -82,6 +82,9 @@ public final class Finder {
 
     /** Usual width of a channel for two or three wires, mm: common practice. */
     public static final double USUAL = 8;
+
+    /** So many candidates are looked at in the wood, the most promising first. */
+    private static final int MOST_TRIED = 600;
 
     private final Build build;
     private final BodyDesign design;
@@ -121,9 +124,6 @@ public final class Finder {
             }
         });
     }
-
-    /** So many candidates are looked at in the wood, the most promising first. */
-    private static final int MOST_TRIED = 600;
 
     /**
      * One that is proposed.
