@@ -14,6 +14,7 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
@@ -166,6 +167,10 @@ public final class ChannelStation implements Station {
         return build.shop().practice().skills().contains(Practice.Skill.DRILL) ? BESIDE_A_SQUARE : FREE_HAND;
     }
 
+    private static Fact asItLies(double degrees) {
+        return new Fact(degrees, Source.COMPUTED, "the channel and the faces as they will be");
+    }
+
     private static Rule comesOut(Run run) {
         Channel channel = run.channel();
         double spread = spread(run.build());
@@ -174,8 +179,8 @@ public final class ChannelStation implements Station {
         double chance = 100 * (ComingOut.chance(front, spread) + ComingOut.chance(back, spread));
         String said = channel.feature().said();
         Reckoning sum = Reckoning.of("chance that the " + said + " comes out, %", Quantity.NUMBER)
-                .term("leeway to the front, degrees", Fact.typed(front), Quantity.ANGLE)
-                .term("leeway to the back, degrees", Fact.typed(back), Quantity.ANGLE)
+                .term("leeway to the front, degrees", asItLies(front), Quantity.ANGLE)
+                .term("leeway to the back, degrees", asItLies(back), Quantity.ANGLE)
                 .term(
                         "spread of the angle it is begun at, degrees",
                         Fact.rule(spread, "common practice (memory)"),
