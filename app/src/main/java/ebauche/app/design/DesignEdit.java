@@ -43,6 +43,7 @@ public final class DesignEdit {
             }
             emptied(out, section);
         }
+        DesignCatalogue.settle(out);
         return out;
     }
 

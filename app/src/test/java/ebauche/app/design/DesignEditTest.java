@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Part;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthUnit;
@@ -54,6 +55,34 @@ class DesignEditTest {
             assertThat(DesignDifference.between(before, DesignEdit.apply(before, form(before), unit)))
                     .isEmpty();
         }
+    }
+
+    /** A cover off the body's own back and a bought one take each other's place, and nothing else changes. */
+    @Test
+    void a_cover_of_the_body_s_own_wood_and_a_bought_one_give_way_to_each_other() {
+        ObjectNode bought = DemoBodies.read("sedge").design();
+        ObjectNode part = (ObjectNode) bought.at("/cavities/0/cover");
+        Map<String, String> typed = form(bought);
+        typed.put("cavities.0.closed", "own-back");
+        ObjectNode own = DesignEdit.apply(bought, typed, LengthUnit.MILLIMETRE);
+        assertThat(own.at("/cavities/0").has("cover")).isFalse();
+        assertThat(own.at("/cavities/0/coverThickness")).isEqualTo(part.at("/sizes/thickness"));
+        assertThat(cover(own).kind()).isEqualTo(Cover.Kind.OWN_BACK);
+
+        Part again = cover(bought).part().orElseThrow();
+        assertThat(PartExchange.put(own, Feature.parse("recess-controls"), again))
+                .isTrue();
+        assertThat(own).isEqualTo(bought);
+    }
+
+    private static Cover cover(ObjectNode design) {
+        ObjectNode file = DemoBodies.read("sedge").withoutRecord();
+        return BuildFile.of(file.set("design", design))
+                .build()
+                .design()
+                .cavities()
+                .get(0)
+                .cover();
     }
 
     /** As a browser sends it: each choice that is not made with its first option. It may change nothing, and be read as before. */

@@ -27,7 +27,7 @@ public record Cover(
         /** Let into the face in a recess. */
         LET_IN("let-in", "a cover let in"),
         /** The same, sawn off the body's own back before it was hollowed: its grain runs on. */
-        OWN_BACK("own-back", "a cover let in, sliced off its own back"),
+        OWN_BACK("own-back", "a cover let in, sliced off the body's own back"),
         /** Under the scratch plate of the body, which lies on the front. */
         SCRATCH_PLATE("scratch-plate", "the scratch plate"),
         /** Under a plate of its own that lies on the face. */

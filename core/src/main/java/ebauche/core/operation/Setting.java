@@ -46,6 +46,11 @@ public sealed interface Setting {
         return Division.CALLIPER;
     }
 
+    /** Further lengths that it wants at least beside the figure to set, each by its own name. */
+    default List<Reckoning> also() {
+        return List.of();
+    }
+
     /** What is to be minded about the tool as it is set. */
     default List<Caution> cautions() {
         return List.of();
@@ -181,6 +186,11 @@ public sealed interface Setting {
         @Override
         public String figureSays() {
             return "thick, off its back; mark where it lay and which end is the neck's";
+        }
+
+        @Override
+        public List<Reckoning> also() {
+            return List.of(board);
         }
 
         @Override

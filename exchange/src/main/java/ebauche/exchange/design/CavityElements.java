@@ -143,7 +143,8 @@ final class CavityElements {
             .many()
             .described("cavities for controls and wires, from the back or from the front")
             .feature(FeatureKind.COVER)
-            .part("cover", PartKind.COVER)
+            .part("cover", PartKind.COVER, (cavity, bought) -> notOfTheBack(cavity))
+            .settles(CavityElements::notBought)
             .fields(
                     ID,
                     CUT_FROM,
@@ -214,6 +215,24 @@ final class CavityElements {
             .build();
 
     private CavityElements() {}
+
+    private static boolean ofTheBack(ObjectNode cavity) {
+        return cavity.path("closed").asString("").equals(Cover.Kind.OWN_BACK.key());
+    }
+
+    /** A bought cover is let in, whatever closed the cavity before. */
+    private static void notOfTheBack(ObjectNode cavity) {
+        if (ofTheBack(cavity)) {
+            cavity.remove("closed");
+        }
+    }
+
+    /** A cover off the body's own back takes the place of a bought one, as thick as that was. */
+    private static void notBought(ObjectNode cavity) {
+        if (ofTheBack(cavity) && cavity.remove("cover") instanceof ObjectNode bought) {
+            cavity.set("coverThickness", bought.path("sizes").path(PartSize.THICKNESS.key()));
+        }
+    }
 
     private static void standsProud(ObjectNode pickup, Part part) {
         if (!pickup.has("proud")) {

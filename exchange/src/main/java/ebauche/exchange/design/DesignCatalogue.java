@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * All that a design is made of, in one place: from it come what is read, the form and its buttons, what is told of a difference, how two
@@ -59,6 +60,11 @@ public final class DesignCatalogue {
 
     private static Stream<Element.Place> places(JsonNode design) {
         return ELEMENTS.stream().filter(Element::asked).flatMap(e -> e.places(design).stream());
+    }
+
+    /** Takes out what cannot stay beside what was chosen, such as a bought cover beside one of the body's own wood. */
+    public static void settle(ObjectNode design) {
+        places(design).filter(p -> p.node().isObject()).forEach(p -> p.element().settle((ObjectNode) p.node()));
     }
 
     /** The sections of a design, for those who ask only for its fields' places and labels. */

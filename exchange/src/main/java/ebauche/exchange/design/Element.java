@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
@@ -79,6 +80,7 @@ public final class Element {
     private final List<String> notBoth;
     private final List<Field<?>> members;
     private final Predicate<JsonNode> where;
+    private final Consumer<ObjectNode> settles;
 
     private Element(Builder of) {
         path = of.path;
@@ -101,6 +103,7 @@ public final class Element {
         notBoth = List.copyOf(of.notBoth);
         members = List.copyOf(of.members);
         where = of.where;
+        settles = of.settles;
     }
 
     static Builder of(String path, String title) {
@@ -246,6 +249,11 @@ public final class Element {
         return slot;
     }
 
+    /** Takes out of one of it what cannot stay beside what was chosen. */
+    void settle(ObjectNode element) {
+        settles.accept(element);
+    }
+
     List<Field<?>> fields() {
         return fields;
     }
@@ -293,6 +301,7 @@ public final class Element {
         private List<String> notBoth = List.of();
         private final List<Field<?>> members = new ArrayList<>();
         private Predicate<JsonNode> where = design -> true;
+        private Consumer<ObjectNode> settles = element -> {};
 
         private Builder(String path, String title) {
             this.path = path;
@@ -363,6 +372,12 @@ public final class Element {
         /** It can only be begun in such a design. */
         Builder where(Predicate<JsonNode> such) {
             where = such;
+            return this;
+        }
+
+        /** What goes of it when something else of it is chosen. */
+        Builder settles(Consumer<ObjectNode> what) {
+            settles = what;
             return this;
         }
 

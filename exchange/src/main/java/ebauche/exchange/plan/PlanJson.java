@@ -135,6 +135,10 @@ public final class PlanJson {
             out.put("says", setting.figureSays());
             out.set("figure", reckoning(f));
         });
+        if (!setting.also().isEmpty()) {
+            ArrayNode also = out.putArray("also");
+            setting.also().forEach(f -> also.add(reckoning(f)));
+        }
         return out;
     }
 
