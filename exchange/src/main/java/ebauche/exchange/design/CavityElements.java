@@ -81,7 +81,7 @@ final class CavityElements {
     private static final Field<OptionalDouble> CAVITY_DEPTH =
             Field.lengthIfAny("depth", "or its depth (from the front with neither: what its controls need)");
     private static final Field<Cover.Kind> CLOSED = Field.word(
-                    "closed", "closed by", Words.of(Cover.Kind::key, Cover.Kind.values()))
+                    "closed", "closed by", Words.of(Cover.Kind::key, Cover.Kind.values()), Cover.Kind::word)
             .usually(Cover.Kind.LET_IN);
     private static final Field<Double> COVER_LIP =
             Field.length("coverLip", "cover lip, of one let in").usually(0.0);
