@@ -32,6 +32,7 @@ class ArchitectureTest {
         core("outline"),
         core("neck"),
         core("cavity"),
+        core("channel"),
         core("contour"),
         core("sanding")
     };
@@ -46,6 +47,7 @@ class ArchitectureTest {
             new Row("station"),
             new Row("order"),
             new Row("routing"),
+            new Row("wires"),
             new Row("job"),
             new Row("fit"),
             new Row("logbook"),

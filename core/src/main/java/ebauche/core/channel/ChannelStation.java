@@ -1,6 +1,5 @@
 package ebauche.core.channel;
 
-import ebauche.core.channel.Run.Begun;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -26,6 +25,10 @@ import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.WoodLeft;
+import ebauche.core.wires.ComingOut;
+import ebauche.core.wires.Run;
+import ebauche.core.wires.Run.Begun;
+import ebauche.core.wires.WireWays;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

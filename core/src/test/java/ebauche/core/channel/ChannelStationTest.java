@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestPractice;
-import ebauche.core.channel.Run.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -17,6 +16,9 @@ import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
+import ebauche.core.wires.ComingOut;
+import ebauche.core.wires.Run;
+import ebauche.core.wires.Run.Begun;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;

@@ -1,9 +1,9 @@
-package ebauche.core.channel;
+package ebauche.core.wires;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ebauche.core.channel.ComingOut.Clearance;
+import ebauche.core.wires.ComingOut.Clearance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -1,4 +1,4 @@
-package ebauche.core.channel;
+package ebauche.core.wires;
 
 import java.util.List;
 

@@ -1,6 +1,5 @@
-package ebauche.core.channel;
+package ebauche.core.wires;
 
-import ebauche.core.channel.ComingOut.Clearance;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
@@ -14,6 +13,7 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.FaceShape;
+import ebauche.core.wires.ComingOut.Clearance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +66,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
         IN_WOOD
     }
 
-    static List<Run> all(Build build) {
+    public static List<Run> all(Build build) {
         return build.design().channels().stream()
                 .filter(c -> !build.design().undecided().contains(c.feature()))
                 .map(c -> of(build, c))
@@ -87,7 +87,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     }
 
     /** All that it opens into. */
-    List<Space> spaces() {
+    public List<Space> spaces() {
         return Stream.of(from.stream(), through.stream(), into.stream())
                 .flatMap(s -> s)
                 .toList();
@@ -153,7 +153,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     }
 
     /** Where on its axis the bit enters the wood, mm from where it is set. */
-    double entersAt() {
+    public double entersAt() {
         if (begun() == Begun.IN_A_SPACE) {
             return slope() * from.orElseThrow().plan().wayOut(channel.from(), dx(), dy());
         }
@@ -163,7 +163,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     }
 
     /** Where its axis leaves the wood for the space that it is to end in; its whole length where there is none. */
-    double leavesAt() {
+    public double leavesAt() {
         return into.map(s -> channel.length() - slope() * s.plan().wayOut(channel.to(), -dx(), -dy()))
                 .orElse(channel.length());
     }
@@ -182,7 +182,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     }
 
     /** The hole in the stock. */
-    Bore bore() {
+    public Bore bore() {
         double front = build.faces().frontFinished();
         return new Bore(
                 channel.from(),
@@ -193,7 +193,7 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     }
 
     /** Wood towards a face as it will be, along its way through the wood. */
-    List<Clearance> beside(Face face) {
+    public List<Clearance> beside(Face face) {
         List<Clearance> all = new ArrayList<>();
         double enters = entersAt();
         double leaves = leavesAt();

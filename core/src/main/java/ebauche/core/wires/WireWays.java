@@ -1,7 +1,5 @@
-package ebauche.core.channel;
+package ebauche.core.wires;
 
-import ebauche.core.channel.Run.Begun;
-import ebauche.core.channel.Run.Space;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
@@ -12,6 +10,8 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.measure.Listing;
+import ebauche.core.wires.Run.Begun;
+import ebauche.core.wires.Run.Space;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -23,17 +23,17 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Which spaces a wire can get into from the cavity that has the jack: through spaces that join, and through channels. */
-final class WireWays {
+public final class WireWays {
     private final BodyDesign design;
     private final List<Run> runs;
 
-    WireWays(Build build) {
+    public WireWays(Build build) {
         this.design = build.design();
         this.runs = Run.all(build);
     }
 
     /** Pickups and cavities from which no wire gets there, said once. */
-    Optional<Finding> missing() {
+    public Optional<Finding> missing() {
         Map<Feature, Point> shut = shut();
         if (shut.isEmpty()) {
             return Optional.empty();
@@ -53,7 +53,7 @@ final class WireWays {
     }
 
     /** Pickups and cavities from which no wire gets there, each with its place; none where nothing is wired. */
-    Map<Feature, Point> shut() {
+    public Map<Feature, Point> shut() {
         Map<Feature, Point> shut = new LinkedHashMap<>();
         if (design.controls().isEmpty() && design.jack().isEmpty()) {
             return shut;
@@ -77,7 +77,7 @@ final class WireWays {
     }
 
     /** What joins the cavity that has the jack, if only through others. */
-    Set<Feature> reached() {
+    public Set<Feature> reached() {
         return design.jack()
                 .flatMap(design::cavityOf)
                 .or(() -> design.cavities().stream().findFirst())
@@ -86,7 +86,7 @@ final class WireWays {
     }
 
     /** A space and all that joins it, if only through others. */
-    Set<Feature> joinedWith(Feature space) {
+    public Set<Feature> joinedWith(Feature space) {
         List<Set<Feature>> together = new ArrayList<>();
         design.pickups().forEach(p -> together.add(with(p.feature(), p.joins())));
         design.cavities().forEach(c -> together.add(with(c.feature(), c.joins())));
