@@ -26,6 +26,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.memo.Memo;
@@ -91,6 +92,7 @@ public final class TestBody {
     public List<TemplateMade> templates = List.of();
     public List<PartHole> holes = new ArrayList<>();
     public List<Channel> channels = new ArrayList<>();
+    public List<Wire> wires = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<Tab> tabs = List.of();
     public Set<Feature> undecided = Set.of();
@@ -207,6 +209,7 @@ public final class TestBody {
                 templates,
                 holes,
                 channels,
+                wires,
                 contours,
                 tabs,
                 undecided);

@@ -52,7 +52,8 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             Section.of("bands", ShopFields.BANDS, Shop::bands),
             Section.of("limits", ShopFields.LIMITS, Shop::limits),
             Section.of("practice", ShopFields.PRACTICE, Shop::practice),
-            Section.of("gluing", ShopFields.GLUING, Shop::gluing));
+            Section.of("gluing", ShopFields.GLUING, Shop::gluing),
+            Section.of("wire", ShopFields.WIRE, Shop::wire));
 
     /** Things of which there are several, each in a row of its own, by their place in the shop part. */
     static final Map<String, List<Field.Input>> ROWS =

@@ -35,10 +35,10 @@ import java.util.Set;
 
 /** What the bridge takes out of the body: its studs, its recess, a vibrato route and springs. */
 final class BridgeWork {
-    static final Feature STUDS = Feature.of(FeatureKind.BRIDGE_STUDS);
+    static final Feature STUDS = Bridge.STUDS;
     static final Feature RECESS = Feature.of(FeatureKind.BRIDGE_RECESS);
     static final Feature ROUTE = Feature.of(FeatureKind.VIBRATO);
-    static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
+    static final Feature SPRINGS = Bridge.SPRINGS;
 
     private static final Condition.Access STUD_HOLES =
             new Condition.Access(StepKey.of(STUDS, StepKind.DRILL), "bridge stud holes");
@@ -49,9 +49,6 @@ final class BridgeWork {
     private static final double LOCATING = 3;
 
     private static final double FROM_CORNER = 4;
-
-    /** Inside corners of the routes: a 1/2 in bit, common practice. */
-    private static final double ROUTE_CORNER = 6.35;
 
     private final Build build;
     private final Bridge bridge;
@@ -104,13 +101,11 @@ final class BridgeWork {
     }
 
     private Region route(Bridge.Vibrato v) {
-        Point at = new Point(bridge.offCentre(), v.routeY());
-        return Region.rectangle(at, v.routeAcross(), v.routeAlong(), ROUTE_CORNER, 0);
+        return v.route(bridge.offCentre());
     }
 
     private Region springs(Bridge.Vibrato v) {
-        Point at = new Point(bridge.offCentre(), v.springsY());
-        return Region.rectangle(at, v.springsAcross(), v.springsAlong(), ROUTE_CORNER, 0);
+        return v.springs(bridge.offCentre());
     }
 
     /** Holes that leave the body, one finding for the worst. */
@@ -230,7 +225,7 @@ final class BridgeWork {
                     RECESS,
                     "bridge recess",
                     Face.FRONT,
-                    bridge.footprint().opened(2 * ROUTE_CORNER),
+                    bridge.footprint().opened(2 * Bridge.ROUTE_CORNER),
                     build.fitting().bridges().recess(bridge),
                     Set.of(STUDS, ROUTE),
                     onFront());
@@ -291,7 +286,7 @@ final class BridgeWork {
                 plan,
                 Plane.at(build.faces().planeUnderFinished(face, depth.value())),
                 depth,
-                ROUTE_CORNER,
+                Bridge.ROUTE_CORNER,
                 joins,
                 located,
                 false,

@@ -5,6 +5,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
@@ -24,7 +25,6 @@ import ebauche.core.routing.Drilling;
 import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
-import ebauche.core.stock.WoodLeft;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
 import ebauche.core.wires.Run.Begun;
@@ -32,7 +32,6 @@ import ebauche.core.wires.WireWays;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
@@ -80,10 +79,7 @@ public final class ChannelStation implements Station {
                 .caution(Caution.LONG_DRILL)
                 .takes(15, 0, 0.02);
         begun(run).forEach(step::needs);
-        if (run.begun() == Begun.AT_THE_EDGE) {
-            step.opens(Optional.of(WoodLeft.Opening.of(
-                    build.design().outline().region(), channel.from(), channel.to(), channel.diameter())));
-        }
+        step.opens(run.opening());
         return step.build();
     }
 
@@ -155,14 +151,17 @@ public final class ChannelStation implements Station {
     }
 
     private static Condition cut(Feature space) {
-        return space.equals(Jack.FEATURE)
-                ? new Condition.Access(StepKey.of(space, StepKind.DRILL), "jack hole")
+        return space.equals(Jack.FEATURE) || space.equals(Bridge.STUDS)
+                ? new Condition.Access(StepKey.of(space, StepKind.DRILL), space.said())
                 : new Condition.Mark(StepKey.of(space, StepKind.ROUT), "the " + space.said() + " at depth");
     }
 
     @Override
     public List<Rule> rules(Build build) {
-        return Run.all(build).stream().map(ChannelStation::comesOut).toList();
+        List<Rule> rules = new ArrayList<>();
+        Run.all(build).forEach(r -> rules.add(comesOut(r)));
+        new WireWays(build).fills().forEach(f -> rules.add(full(f)));
+        return rules;
     }
 
     /** Of the angle that this shop's hands begin a long hole at, degrees. */
@@ -213,6 +212,25 @@ public final class ChannelStation implements Station {
                 .build();
     }
 
+    private static Rule full(WireWays.Fill fill) {
+        Feature channel = fill.channel().feature();
+        String cure = "Drill it wider, drill a second one, or lay some of the wires another way.";
+        return Rule.of(Work.CHANNEL, "channel-full", Rule.About.CAVITIES)
+                .on(channel)
+                .says("The wires of the " + channel.said() + " can be pulled through it.")
+                .atMost(fill.share(), fill.most())
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.CHANNEL, "channel-full")
+                        .on(channel)
+                        .at(fill.channel().at(fill.channel().length() / 2))
+                        .says(
+                                fill.wires().size() + " wires take "
+                                        + Math.round(100 * fill.share().value()) + " % of the " + channel.said()
+                                        + "; more than " + Math.round(100 * fill.most()) + " % is hard to pull.",
+                                cure))
+                .build();
+    }
+
     /** Channels that begin or end where no wire can go. */
     @Override
     public List<Finding> check(Build build) {
@@ -256,7 +274,7 @@ public final class ChannelStation implements Station {
                                         "Plug it with a dowel of the same wood once the wires are through, or begin it in a space."));
             }
         }
-        new WireWays(build).missing().ifPresent(found::add);
+        found.addAll(new WireWays(build).findings());
         return found;
     }
 

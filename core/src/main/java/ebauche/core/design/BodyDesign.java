@@ -14,6 +14,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Wire;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -34,6 +35,7 @@ import java.util.stream.Stream;
  * @param cavities for controls and wires, from either face
  * @param holes single holes for inserts and strap buttons
  * @param channels for wires
+ * @param wires what is wired to what; none where it is the usual for these parts
  * @param contours carved parts of front and back
  * @param tabs wood left outside the outline until everything is located
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -54,6 +56,7 @@ public record BodyDesign(
         List<TemplateMade> templates,
         List<PartHole> holes,
         List<Channel> channels,
+        List<Wire> wires,
         List<Contour> contours,
         List<Tab> tabs,
         Set<Feature> undecided) {
@@ -80,6 +83,7 @@ public record BodyDesign(
         templates = List.copyOf(templates);
         holes = List.copyOf(holes);
         channels = List.copyOf(channels);
+        wires = List.copyOf(wires);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         tabs = List.copyOf(tabs);
@@ -116,14 +120,14 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, contours, tabs, undecided);
+                templates, holes, channels, wires, contours, tabs, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, contours, tabs, undecided);
+                templates, holes, channels, wires, contours, tabs, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -149,6 +153,7 @@ public record BodyDesign(
                 templates,
                 holes,
                 channels,
+                wires,
                 contours,
                 tabs,
                 undecided);

@@ -47,6 +47,12 @@ public record Bridge(
     /** The feature's name. */
     public static final Feature FEATURE = Feature.of(FeatureKind.BRIDGE);
 
+    public static final Feature STUDS = Feature.of(FeatureKind.BRIDGE_STUDS);
+    public static final Feature SPRINGS = Feature.of(FeatureKind.SPRINGS);
+
+    /** Inside corners of a vibrato's routes, mm: a 1/2 in bit, common practice. */
+    public static final double ROUTE_CORNER = 6.35;
+
     public Bridge {
         Refusal.unless(
                 highestSaddle > lowestSaddle,
@@ -105,6 +111,12 @@ public record Bridge(
             Refusal.positive(diameter, "diameter");
             Refusal.positive(depth, "depth");
         }
+
+        /** Their holes, of a bridge whose middle lies so far off the centre line. */
+        public Region holes(double offCentre) {
+            return Region.disc(new Point(offCentre - spacing / 2, y), diameter)
+                    .union(Region.disc(new Point(offCentre + spacing / 2, y), diameter));
+        }
     }
 
     /**
@@ -137,6 +149,16 @@ public record Bridge(
             Refusal.positive(springsAcross, "springsAcross");
             Refusal.positive(springsAlong, "springsAlong");
             Refusal.positive(springsDepth, "springsDepth");
+        }
+
+        /** The route through the body, under a bridge whose middle lies so far off the centre line. */
+        public Region route(double offCentre) {
+            return Region.rectangle(new Point(offCentre, routeY), routeAcross, routeAlong, ROUTE_CORNER, 0);
+        }
+
+        /** The spring cavity in the back. */
+        public Region springs(double offCentre) {
+            return Region.rectangle(new Point(offCentre, springsY), springsAcross, springsAlong, ROUTE_CORNER, 0);
         }
     }
 

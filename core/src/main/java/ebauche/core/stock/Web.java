@@ -136,13 +136,23 @@ record Web(double thickness, Point at) {
         double step = (to - from) / TRIED;
         double low = Math.max(from, bestAt - step);
         double high = Math.min(to, bestAt + step);
+        double a = high - GOLDEN * (high - low);
+        double b = low + GOLDEN * (high - low);
+        double atA = way.at(a);
+        double atB = way.at(b);
         while (high - low > CLOSE) {
-            double a = high - GOLDEN * (high - low);
-            double b = low + GOLDEN * (high - low);
-            if (way.at(a) <= way.at(b)) {
+            if (atA <= atB) {
                 high = b;
+                b = a;
+                atB = atA;
+                a = high - GOLDEN * (high - low);
+                atA = way.at(a);
             } else {
                 low = a;
+                a = b;
+                atA = atB;
+                b = low + GOLDEN * (high - low);
+                atB = way.at(b);
             }
         }
     }

@@ -94,6 +94,11 @@ public final class WoodLeft {
 
     private record Pit(
             Feature feature, Face from, Solid solid, Region inside, Optional<Opening> opening, Slices slices) {
+        /** Whether it reaches through a face. */
+        boolean opens(double face) {
+            return solid.shallowest() <= face + TOUCH && solid.deepest() >= face - TOUCH;
+        }
+
         boolean swallows(Pit other) {
             return feature.equals(other.feature)
                     && solid.shallowest() <= other.solid.shallowest()
@@ -128,12 +133,15 @@ public final class WoodLeft {
      * @param opening where it is meant to break out of the edge, if it is
      */
     public void add(Feature feature, Face from, Solid solid, Optional<Opening> opening) {
-        Region inside = solid.plan().intersection(outline);
-        Pit added = new Pit(feature, from, solid, inside, opening, Slices.of(solid));
-        if (!inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
+        Pit added = pit(feature, from, solid, opening);
+        if (!added.inside.isEmpty() && voids.stream().noneMatch(v -> v.swallows(added))) {
             voids.removeIf(added::swallows);
             voids.add(added);
         }
+    }
+
+    private Pit pit(Feature feature, Face from, Solid solid, Optional<Opening> opening) {
+        return new Pit(feature, from, solid, solid.plan().intersection(outline), opening, Slices.of(solid));
     }
 
     /** Wood is put into what is cut so far: voids that are added later are cut into it again. */
@@ -165,7 +173,43 @@ public final class WoodLeft {
             floorsToFaces(one, all);
             wallToEdge(one, all);
         }
-        pairs().forEach(pairs -> between(pairs, all));
+        pairs().forEach(pairs -> between(pairs, FAR, all));
+        return told(all);
+    }
+
+    /**
+     * The floors and walls that one more void would have, thinnest first, as {@link #thinnest} would tell them once it was added.
+     *
+     * @param joins what it is meant to break into
+     * @param most wood between it and another void that is told of, mm
+     */
+    public List<Thin> beside(
+            Feature feature, Face from, Solid solid, Optional<Opening> opening, Predicate<Feature> joins, double most) {
+        WoodLeft with =
+                new WoodLeft(outline, front, back, (one, other) -> joins.test(one.equals(feature) ? other : one));
+        with.voids.addAll(voids);
+        Pit own = with.pit(feature, from, solid, opening);
+        List<Thin> all = new ArrayList<>();
+        if (own.inside.isEmpty()) {
+            return all;
+        }
+        with.floorsToFaces(own, all);
+        with.wallToEdge(own, all);
+        Map<Feature, List<Pair>> near = new LinkedHashMap<>();
+        for (Pit other : voids) {
+            Pair pair = Pair.of(own, other);
+            if (!other.feature.equals(feature) && pair.least() < most && !joins.test(other.feature)) {
+                near.computeIfAbsent(other.feature, f -> new ArrayList<>()).add(pair);
+            }
+        }
+        near.values().forEach(pairs -> {
+            pairs.sort(Comparator.comparingDouble(Pair::least));
+            between(pairs, most, all);
+        });
+        return told(all);
+    }
+
+    private static List<Thin> told(List<Thin> all) {
         all.sort(Comparator.comparingDouble(Thin::thickness)
                 .thenComparing(Thin::feature)
                 .thenComparing(Thin::neighbour));
@@ -212,8 +256,8 @@ public final class WoodLeft {
     }
 
     /** The wood between the voids of two features; pairs that surely have more than others are not looked at. */
-    private void between(List<Pair> pairs, List<Thin> out) {
-        double best = FAR;
+    private static void between(List<Pair> pairs, double most, List<Thin> out) {
+        double best = most;
         for (Pair pair : pairs) {
             if (pair.least() < best) {
                 List<Thin> found = new ArrayList<>();
@@ -237,23 +281,26 @@ public final class WoodLeft {
     }
 
     /**
-     * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a level bore has
-     * both, and one aslant that is begun in the edge. A void that is meant to go through says so by joining the face.
+     * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a bore that does not stand
+     * upright has both, wherever it is begun: over a pocket its end may stand in the air. A void that is meant to go through says so by
+     * joining the face.
      */
     private void floorsToFaces(Pit one, List<Thin> out) {
-        boolean level = one.solid instanceof Bore bore && bore.isLevel();
+        boolean lies = one.solid instanceof Bore bore && !bore.isUpright();
         boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
         boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
-        if ((level || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
-            Region floor = floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH);
+        if ((lies || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
+            Region floor =
+                    floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH || (lies && v.opens(back.flat())));
             if (!floor.isEmpty()) {
                 Thin straight = least(one, Feature.BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
                 out.add(straight);
                 aslantToCarves(one, Feature.BACK, back, straight, out);
             }
         }
-        if ((level || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
-            Region floor = floor(one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH);
+        if ((lies || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
+            Region floor = floor(
+                    one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH || (lies && v.opens(front.flat())));
             if (!floor.isEmpty()) {
                 Thin straight = least(one, Feature.FRONT, front.surfaces(), List.of(top(one.solid)), floor);
                 out.add(straight);

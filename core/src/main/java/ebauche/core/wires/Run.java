@@ -1,18 +1,13 @@
 package ebauche.core.wires;
 
-import ebauche.core.design.BodyDesign;
-import ebauche.core.design.NeckJoint;
-import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
-import ebauche.core.hardware.Jack;
-import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.FaceShape;
+import ebauche.core.stock.WoodLeft;
 import ebauche.core.wires.ComingOut.Clearance;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,28 +31,6 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
     /** The wood beside it is looked at every so far, mm. */
     private static final double STRIDE = 1;
 
-    /**
-     * What a channel may begin or end in, or pass.
-     *
-     * @param top its least depth under the finished front, mm
-     * @param bottom its greatest
-     */
-    public record Space(Feature feature, Region plan, double top, double bottom) {
-        boolean holds(Channel channel, double along) {
-            double axis = channel.under(along);
-            return axis >= top && axis <= bottom && plan.contains(channel.at(along));
-        }
-
-        private boolean isMetBy(Channel channel) {
-            for (double s = 0; s <= channel.length(); s += STRIDE) {
-                if (holds(channel, s)) {
-                    return true;
-                }
-            }
-            return false;
-        }
-    }
-
     /** How a channel is begun. */
     public enum Begun {
         IN_A_SPACE,
@@ -75,13 +48,13 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
 
     /** The run of a channel as it is drawn. */
     public static Run of(Build build, Channel channel) {
-        List<Space> spaces = spaces(build.design());
+        List<Space> spaces = Space.all(build.design());
         Optional<Space> from = at(spaces, channel, 0);
         Optional<Space> into = at(spaces, channel, channel.length());
         List<Space> through = spaces.stream()
                 .filter(s -> from.filter(s::equals).isEmpty()
                         && into.filter(s::equals).isEmpty())
-                .filter(s -> s.isMetBy(channel))
+                .filter(s -> s.met(channel).length > 0)
                 .toList();
         return new Run(build, channel, from, into, through);
     }
@@ -95,46 +68,6 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
 
     private static Optional<Space> at(List<Space> spaces, Channel channel, double along) {
         return spaces.stream().filter(s -> s.holds(channel, along)).findFirst();
-    }
-
-    private static List<Space> spaces(BodyDesign design) {
-        List<Space> spaces = new ArrayList<>();
-        double thick = design.thickness();
-        spaces.add(new Space(NeckJoint.FEATURE, design.neck().pocket(), 0, thick));
-        for (Cavity cavity : design.cavities()) {
-            spaces.add(new Space(cavity.feature(), cavity.plan(), roof(cavity, thick), floor(cavity, thick)));
-        }
-        for (Pickup pickup : design.pickups()) {
-            spaces.add(new Space(pickup.feature(), pickup.footprint(), 0, pickup.depth()));
-        }
-        design.jack()
-                .ifPresent(j -> spaces.add(new Space(
-                        Jack.FEATURE,
-                        Bore.level(j.entry(), j.aim(), j.fromFront(), j.diameter())
-                                .plan(),
-                        j.fromFront() - j.diameter() / 2,
-                        j.fromFront() + j.diameter() / 2)));
-        spaces.removeIf(s -> s.plan().isEmpty() || design.undecided().contains(s.feature()));
-        return spaces;
-    }
-
-    /** Depth of a cavity's nearer end under the finished front: of one from the front nought. */
-    private static double roof(Cavity cavity, double thick) {
-        if (cavity.face() == Face.FRONT) {
-            return 0;
-        }
-        return cavity.floor() instanceof Cavity.Floor.Leaving leaving
-                ? leaving.wood()
-                : cavity.floor() instanceof Cavity.Floor.Deep deep ? thick - deep.depth() : 0;
-    }
-
-    private static double floor(Cavity cavity, double thick) {
-        if (cavity.face() == Face.BACK) {
-            return thick;
-        }
-        return cavity.floor() instanceof Cavity.Floor.Leaving leaving
-                ? thick - leaving.wood()
-                : cavity.floor() instanceof Cavity.Floor.Deep deep ? deep.depth() : thick;
     }
 
     /** How the drill is begun. */
@@ -190,6 +123,13 @@ public record Run(Build build, Channel channel, Optional<Space> from, Optional<S
                 channel.to(),
                 front + channel.toUnder(),
                 channel.diameter());
+    }
+
+    /** Where it is meant to break out of the edge, if it begins there. */
+    public Optional<WoodLeft.Opening> opening() {
+        return begun() == Begun.AT_THE_EDGE
+                ? Optional.of(WoodLeft.Opening.of(body(), channel.from(), channel.to(), channel.diameter()))
+                : Optional.empty();
     }
 
     /** Wood towards a face as it will be, along its way through the wood. */

@@ -19,6 +19,7 @@ import ebauche.core.stock.Change;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
 import ebauche.core.wires.Run.Begun;
+import ebauche.core.wires.Space;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -141,9 +142,7 @@ class ChannelStationTest {
         Channel through = fromNeck(body, 12, 20);
         body.channels.add(through);
         Run run = Run.of(body.build(), through);
-        assertThat(run.spaces())
-                .extracting(Run.Space::feature)
-                .contains(Feature.parse("neck"), Feature.parse("controls"));
+        assertThat(run.spaces()).extracting(Space::feature).contains(Feature.parse("neck"), Feature.parse("controls"));
         assertThat(run.through())
                 .allSatisfy(
                         s -> assertThat(s.plan().intersection(run.bore().plan()).area())

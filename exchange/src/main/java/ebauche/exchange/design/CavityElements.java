@@ -5,6 +5,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
@@ -15,13 +16,16 @@ import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Wire;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Pickups, controls and cavities for them, the jack, single holes of a design. */
@@ -213,6 +217,35 @@ final class CavityElements {
                     "to": {"x": "90 mm", "y": "-30 mm"}, "toUnder": "24 mm", "diameter": "8 mm"}""")
             .moves(Element.Moves.points(FeatureKind.CHANNEL, "from", "to"))
             .build();
+
+    private static final Field<Feature> WIRED_FROM = Field.feature("from", "from");
+    private static final Field<Feature> WIRED_TO = Field.feature("to", "to");
+    private static final Field<OptionalDouble> WIRE_DIAMETER =
+            Field.lengthIfAny("diameter", "diameter (empty: the shop's usual)");
+
+    static final Element WIRES = Element.of("wires", "Wire")
+            .many()
+            .described("what is wired to what; none of them: the usual for these parts")
+            .fields(ID, WIRED_FROM, WIRED_TO, WIRE_DIAMETER)
+            .chooses(CavityElements::wired)
+            .begins("wire", "wire", """
+                    {"id": "wire", "from": "bridge", "to": "jack"}""")
+            .build();
+
+    /** The parts of a design that wires go to. */
+    private static List<Field.Option> wired(JsonNode design) {
+        List<Feature> parts = new ArrayList<>();
+        PICKUPS.places(design).forEach(p -> p.feature().ifPresent(parts::add));
+        CONTROLS.places(design).forEach(p -> p.feature().ifPresent(parts::add));
+        JACK.places(design).forEach(p -> p.feature().ifPresent(parts::add));
+        parts.add(Bridge.FEATURE);
+        CAVITIES.places(design).forEach(p -> p.feature().map(Feature::owner).ifPresent(parts::add));
+        return parts.stream().map(f -> new Field.Option(f.word(), f.part())).toList();
+    }
+
+    static Wire wire(JsonPlace spot) {
+        return new Wire(ID.of(spot), WIRED_FROM.of(spot), WIRED_TO.of(spot), WIRE_DIAMETER.of(spot));
+    }
 
     private CavityElements() {}
 

@@ -42,6 +42,7 @@ public final class DesignCatalogue {
             CavityElements.JACK,
             CavityElements.HOLES,
             CavityElements.CHANNELS,
+            CavityElements.WIRES,
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,

@@ -81,6 +81,7 @@ public final class Element {
     private final List<Field<?>> members;
     private final Predicate<JsonNode> where;
     private final Consumer<ObjectNode> settles;
+    private final Function<JsonNode, List<Field.Option>> features;
 
     private Element(Builder of) {
         path = of.path;
@@ -104,6 +105,7 @@ public final class Element {
         members = List.copyOf(of.members);
         where = of.where;
         settles = of.settles;
+        features = of.features;
     }
 
     static Builder of(String path, String title) {
@@ -134,7 +136,8 @@ public final class Element {
             boolean fitted = element.alwaysFitted || element.follows(design, node);
             for (Field<?> field : element.fields) {
                 if (field.with() == Field.With.ALWAYS || (field.with() == Field.With.FITTED) == fitted) {
-                    field.inputs().forEach(i -> asked.add(i.under(path)));
+                    field.inputs()
+                            .forEach(i -> asked.add(element.choosing(i, design).under(path)));
                 }
             }
             for (int i = 0; i < node.size() && !element.members.isEmpty(); i++) {
@@ -249,6 +252,13 @@ public final class Element {
         return slot;
     }
 
+    private Field.Input choosing(Field.Input input, JsonNode design) {
+        List<Field.Option> among = features.apply(design);
+        return input.kind() == Field.Kind.CHOICE && input.options().isEmpty() && !among.isEmpty()
+                ? new Field.Input(input.path(), input.label(), input.kind(), among, input.measured(), input.ofAPart())
+                : input;
+    }
+
     /** Takes out of one of it what cannot stay beside what was chosen. */
     void settle(ObjectNode element) {
         settles.accept(element);
@@ -301,6 +311,7 @@ public final class Element {
         private List<String> notBoth = List.of();
         private final List<Field<?>> members = new ArrayList<>();
         private Predicate<JsonNode> where = design -> true;
+        private Function<JsonNode, List<Field.Option>> features = design -> List.of();
         private Consumer<ObjectNode> settles = element -> {};
 
         private Builder(String path, String title) {
@@ -372,6 +383,12 @@ public final class Element {
         /** It can only be begun in such a design. */
         Builder where(Predicate<JsonNode> such) {
             where = such;
+            return this;
+        }
+
+        /** Its choices that have no options of their own are of these features of the design. */
+        Builder chooses(Function<JsonNode, List<Field.Option>> among) {
+            features = among;
             return this;
         }
 

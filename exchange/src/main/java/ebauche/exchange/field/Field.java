@@ -341,6 +341,20 @@ public final class Field<T> {
                 json().put("type", "string").put("maxLength", MOST_FEATURE));
     }
 
+    /** One feature; which there are to choose from its element says. */
+    public static Field<Feature> feature(String key, String label) {
+        Field<Feature> one = feature(key);
+        return new Field<>(
+                key,
+                one.reader,
+                one.usual,
+                true,
+                With.ALWAYS,
+                List.of(input(key, label, Kind.CHOICE)),
+                one.schema,
+                one.writer);
+    }
+
     /** What a reader of its own reads: a form and the schema know it all the same. */
     public static Field<Void> elsewhere(Field<?> known) {
         return of(

@@ -20,6 +20,7 @@ import ebauche.core.shop.Habit;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.Shop;
+import ebauche.core.shop.WireStock;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.json.Words;
@@ -301,6 +302,12 @@ public final class ShopFields {
             Field.list("clamps", MOST_CLAMPS, CLAMPS),
             Field.list("cauls", MOST_CLAMPS, CAULS));
 
+    public static final RecordFields<WireStock> WIRE = RecordFields.settings(
+            WireStock.class,
+            Field.length("slack", "more at each end of a wire"),
+            Field.length("cable", "a cable's diameter, a pickup's or the jack's"),
+            Field.length("single", "a single wire's diameter"));
+
     private ShopFields() {}
 
     /** The definition {@code shop}. */
@@ -316,6 +323,7 @@ public final class ShopFields {
         properties.set("bands", BANDS.schema());
         properties.set("cutting", CUTTING.schema());
         properties.set("gluing", GLUING.schema());
+        properties.set("wire", WIRE.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");
         list(
                 properties,

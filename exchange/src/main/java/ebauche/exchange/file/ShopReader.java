@@ -30,7 +30,9 @@ final class ShopReader {
                 spot.optionalObject("clearances", s -> ShopFields.CLEARANCES.read(s, starter.clearances()))
                         .orElse(starter.clearances()),
                 spot.optionalObject("bands", s -> ShopFields.BANDS.read(s, starter.bands()))
-                        .orElse(starter.bands()));
+                        .orElse(starter.bands()),
+                spot.optionalObject("wire", s -> ShopFields.WIRE.read(s, starter.wire()))
+                        .orElse(starter.wire()));
         // Judged here with the rest; it changes no plan, only what is printed.
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(

@@ -1,0 +1,102 @@
+package ebauche.core.channel;
+
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Jack;
+import ebauche.core.stock.Solid;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Whether a drill and its chuck can be held for a hole: behind where it enters the wood they must be in the air, or in the space that it is begun in. */
+final class DrillRoom {
+    /** Half of a chuck, mm: common practice. */
+    static final double CHUCK = 19;
+
+    /** A drill is held out at the most so far, mm: common practice. */
+    static final double LONGEST_DRILL = 460;
+
+    /** The bit may rest on the edge of what it is begun in: it lies lower by so much, mm. */
+    private static final double RESTS = 1;
+
+    /** A bit leans in the jack's hole by what room it has there over this length, mm: the wall it is drilled through. */
+    private static final double JACK_WALL = 25;
+
+    private final Around around;
+
+    DrillRoom(Around around) {
+        this.around = around;
+    }
+
+    /** How far behind where it enters the chuck must stand so that bit and chuck are in no wood, mm; empty where they always are. */
+    OptionalDouble heldOut(Line line, Optional<Feature> from, double wide) {
+        double free = 0;
+        for (double back = Around.STRIDE; back <= LONGEST_DRILL; back += Around.STRIDE) {
+            Point at = line.at(-back);
+            double depth = line.depth(-back);
+            if (!isFree(at, depth, wide / 2 - RESTS, line.lean(), from)) {
+                return OptionalDouble.empty();
+            }
+            if (!isFree(at, depth, CHUCK, line.lean(), from)) {
+                free = back + Around.STRIDE;
+            }
+            if (isOut(at, depth, line)) {
+                break;
+            }
+        }
+        return OptionalDouble.of(free);
+    }
+
+    /**
+     * Whether so thick a round has no wood in it: over the front, under the back, beyond the edge, or in a space with room for it.
+     *
+     * @param lean of its axis: what it reaches up and down is its radius by that
+     */
+    private boolean isFree(Point at, double depth, double radius, double lean, Optional<Feature> from) {
+        double tall = radius * lean;
+        return depth <= around.frontDepth() - tall
+                || depth >= around.backDepth() + tall
+                || from.stream().flatMap(f -> around.of(f).stream()).anyMatch(s -> isIn(s, at, depth, radius))
+                || around.body().outside(at) > radius;
+    }
+
+    /** Whether farther back all is free. */
+    private boolean isOut(Point at, double depth, Line line) {
+        boolean over = line.end() >= line.start() && depth < around.frontDepth() - CHUCK;
+        boolean under = line.end() <= line.start() && depth > around.backDepth() + CHUCK;
+        Region body = around.body();
+        boolean beside = at.x() < body.minX() - CHUCK
+                || at.x() > body.maxX() + CHUCK
+                || at.y() < body.minY() - CHUCK
+                || at.y() > body.maxY() + CHUCK;
+        return over || under || beside;
+    }
+
+    private boolean isIn(Solid solid, Point at, double depth, double radius) {
+        double[] piece = Line.piece(solid, at);
+        if (piece.length == 0) {
+            return false;
+        }
+        boolean openFront = piece[0] <= around.frontDepth() + 0.1;
+        boolean openBack = piece[1] >= around.backDepth() - 0.1;
+        boolean tall =
+                (openFront || depth - radius >= piece[0] - 0.01) && (openBack || depth + radius <= piece[1] + 0.01);
+        // A bit itself needs no room beside it: it lies in the space that it is set in.
+        return tall && (radius < CHUCK - 1 || solid.plan().outside(at) <= -radius);
+    }
+
+    /** How far a hole runs off the axis of the jack's, degrees. */
+    static double offJack(Line line, Jack jack) {
+        Point aim = jack.aim();
+        Point in = jack.entry();
+        double cos = ((aim.x() - in.x()) * (line.exit().x() - line.entry().x())
+                        + (aim.y() - in.y()) * (line.exit().y() - line.entry().y()))
+                / (in.distance(aim) * line.length());
+        return Math.toDegrees(Math.acos(Math.min(1, cos)));
+    }
+
+    /** How far a bit can lean in the jack's hole, degrees: atan(2 (R − r) / L), of the radii and the wall that it is drilled through. */
+    static double leanInJack(double jackHole, double wide) {
+        return Math.toDegrees(Math.atan2(jackHole - wide, JACK_WALL));
+    }
+}
