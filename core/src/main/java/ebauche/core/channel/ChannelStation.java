@@ -1,5 +1,6 @@
 package ebauche.core.channel;
 
+import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -10,6 +11,7 @@ import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.History;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -22,27 +24,21 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
-import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
-import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
 import ebauche.core.wires.Run.Begun;
 import ebauche.core.wires.WireWays;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
 public final class ChannelStation implements Station {
     /** The bit goes on so far once its axis is through, mm: common practice. */
     private static final double BEYOND = 3;
-
-    /** Spread of the angle that a long drill is begun at, degrees, standard deviation: common practice (memory). */
-    private static final double FREE_HAND = 2;
-
-    private static final double BESIDE_A_SQUARE = 1;
 
     /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
     static final double MOST_PER_CENT = 3;
@@ -107,7 +103,7 @@ public final class ChannelStation implements Station {
         return Math.round(Math.abs(pitch) * 10) / 10.0 + "° " + (pitch > 0 ? "down" : "up") + " on its way";
     }
 
-    private static Reckoning depth(Run run) {
+    static Reckoning depth(Run run) {
         double wood = run.leavesAt() - run.entersAt();
         return Reckoning.of("depth of the " + run.channel().feature().said(), Quantity.LENGTH)
                 .length("wood along its axis", wood)
@@ -164,30 +160,13 @@ public final class ChannelStation implements Station {
         return rules;
     }
 
-    /** Of the angle that this shop's hands begin a long hole at, degrees. */
-    static double spread(Build build) {
-        return build.shop().practice().skills().contains(Practice.Skill.DRILL) ? BESIDE_A_SQUARE : FREE_HAND;
-    }
-
-    private static Fact asItLies(double degrees) {
-        return new Fact(degrees, Source.COMPUTED, "the channel and the faces as they will be");
-    }
-
     private static Rule comesOut(Run run) {
         Channel channel = run.channel();
-        double spread = spread(run.build());
-        double front = run.begun() == Begun.ON_THE_FRONT ? 90 : ComingOut.leeway(run.beside(Face.FRONT));
-        double back = ComingOut.leeway(run.beside(Face.BACK));
-        double chance = 100 * (ComingOut.chance(front, spread) + ComingOut.chance(back, spread));
+        double front = BoreLook.leeway(run, Face.FRONT);
+        double back = BoreLook.leeway(run, Face.BACK);
+        Reckoning sum = BoreLook.chance(run);
+        double chance = sum.value();
         String said = channel.feature().said();
-        Reckoning sum = Reckoning.of("chance that the " + said + " comes out, %", Quantity.NUMBER)
-                .term("leeway to the front, degrees", asItLies(front), Quantity.ANGLE)
-                .term("leeway to the back, degrees", asItLies(back), Quantity.ANGLE)
-                .term(
-                        "spread of the angle it is begun at, degrees",
-                        Fact.rule(spread, "common practice (memory)"),
-                        Quantity.ANGLE)
-                .is(Math.min(100, chance), "100 × (1 − Φ(leeway / spread)), both faces added");
         boolean out = front <= 0 || back <= 0;
         String cure =
                 "Lay it nearer the middle of the body, make it shorter, or begin it beside a square or with a jig.";
@@ -210,6 +189,86 @@ public final class ChannelStation implements Station {
                                                 + " would come out through a face.",
                                 cure))
                 .build();
+    }
+
+    /** Whether drill and chuck can be held for each, with what the crib has. */
+    @Override
+    public List<Rule> rules(Build build, History history) {
+        List<Rule> rules = new ArrayList<>();
+        for (Run run : Run.all(build)) {
+            BoreLook look = BoreLook.of(build, history, run.channel());
+            Optional<Drill> drill = look.inCrib();
+            if (look.drill().isPresent() && drill.isPresent()) {
+                rules.add(reaches(run, look.drill().get(), drill.get()));
+            }
+            look.lean().ifPresent(l -> rules.add(leans(run, l)));
+        }
+        return rules;
+    }
+
+    private static Rule reaches(Run run, Reckoning wanted, Drill drill) {
+        Feature channel = run.channel().feature();
+        return Rule.of(Work.CHANNEL, "channel-drill-short", Rule.About.CAVITIES)
+                .on(channel)
+                .at(run.channel().from())
+                .says("The drill for the " + channel.said() + " is long enough to keep its chuck off the wood.")
+                .atMost(wanted, drill.reach())
+                .cure("A longer drill or an extension, or begin it nearer to where it ends.")
+                .fails(() -> Finding.thinkAgain(Work.CHANNEL, "channel-drill-short")
+                        .on(channel)
+                        .at(run.channel().from())
+                        .length("drill wanted", wanted.value())
+                        .length("drill's reach", drill.reach())
+                        .says(
+                                "The " + channel.said() + " wants a drill {0} out of its chuck; " + drill.name()
+                                        + " reaches {1}.",
+                                "A longer drill or an extension, or begin it nearer to where it ends."))
+                .build();
+    }
+
+    private static Rule leans(Run run, BoreLook.Lean lean) {
+        Feature channel = run.channel().feature();
+        Reckoning off = Reckoning.of("the " + channel.said() + " off the jack hole's axis, degrees", Quantity.ANGLE)
+                .term(
+                        "as drawn",
+                        new Fact(lean.off(), Source.COMPUTED, "the channel and the jack hole"),
+                        Quantity.ANGLE)
+                .is(lean.off(), "as drawn");
+        return Rule.of(Work.CHANNEL, "channel-leans", Rule.About.CAVITIES)
+                .on(channel)
+                .at(run.channel().from())
+                .says("The drill of the " + channel.said() + " has room to lean in the jack hole.")
+                .atMost(off, lean.most())
+                .cure("Aim it nearer to the jack hole's own axis, or drill it narrower.")
+                .fails(() -> Finding.stops(Work.CHANNEL, "channel-leans")
+                        .on(channel)
+                        .at(run.channel().from())
+                        .says(
+                                "The " + channel.said() + " runs " + Math.round(lean.off())
+                                        + "° off the jack hole; the drill can lean " + Math.round(lean.most())
+                                        + "° there.",
+                                "Aim it nearer to the jack hole's own axis, or drill it narrower."))
+                .build();
+    }
+
+    /** Channels for which no drill can be held. */
+    @Override
+    public List<Finding> review(Build build, History history) {
+        List<Finding> found = new ArrayList<>();
+        for (Run run : Run.all(build)) {
+            boolean begun = run.begun() != Begun.IN_WOOD;
+            if (begun && BoreLook.of(build, history, run.channel()).drill().isEmpty()) {
+                found.add(Finding.stops(Work.CHANNEL, "channel-no-room")
+                        .on(run.channel().feature())
+                        .at(run.channel().from())
+                        .says(
+                                "No drill can be held for the "
+                                        + run.channel().feature().said()
+                                        + ": behind where it begins it stands in the wood.",
+                                "Aim it so that the drill comes out over a face or the edge, or begin it elsewhere."));
+            }
+        }
+        return found;
     }
 
     private static Rule full(WireWays.Fill fill) {

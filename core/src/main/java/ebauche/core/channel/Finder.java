@@ -67,7 +67,7 @@ public final class Finder {
         this.design = build.design();
         this.around = new Around(build, history, f -> false);
         this.room = new DrillRoom(around);
-        this.spread = ChannelStation.spread(build);
+        this.spread = BoreLook.spread(build, Channel.Held.AS_USUAL).value();
     }
 
     /**

@@ -14,8 +14,35 @@ import ebauche.core.measure.Refusal;
  * @param to where its axis is to end
  * @param toUnder depth of its axis there, under the finished front, mm
  * @param diameter mm
+ * @param held how the drill is held to its angle
  */
-public record Channel(String id, Point from, double fromUnder, Point to, double toUnder, double diameter) {
+public record Channel(String id, Point from, double fromUnder, Point to, double toUnder, double diameter, Held held) {
+    /** How a long drill is held to its angle. */
+    public enum Held {
+        AS_USUAL("as-usual", "as the shop drills"),
+        FREE_HAND("free-hand", "free hand"),
+        SQUARE("square", "a square or bevel beside it"),
+        JIG("jig", "in a jig"),
+        PRESS("press", "at the press");
+
+        private final String key;
+        private final String words;
+
+        Held(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
     /** One that is shorter on the plan is no channel, mm. */
     private static final double SHORTEST = 5;
 
@@ -24,6 +51,11 @@ public record Channel(String id, Point from, double fromUnder, Point to, double 
         Refusal.between(fromUnder, 0, 120, "fromUnder");
         Refusal.between(toUnder, 0, 120, "toUnder");
         Refusal.unless(from.distance(to) >= SHORTEST, "to", "must lie at least 5 mm from where the channel begins");
+    }
+
+    /** One that is drilled as the shop usually drills. */
+    public Channel(String id, Point from, double fromUnder, Point to, double toUnder, double diameter) {
+        this(id, from, fromUnder, to, toUnder, diameter, Held.AS_USUAL);
     }
 
     public Feature feature() {

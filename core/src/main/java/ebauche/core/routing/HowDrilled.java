@@ -1,6 +1,7 @@
 package ebauche.core.routing;
 
 import ebauche.core.crib.Machine;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -52,9 +53,13 @@ public record HowDrilled(Way way, Reckoning place, Optional<Reckoning> depth, Re
 
     private static final double NEARLY = 1e-6;
 
-    /** How a step's holes are drilled; empty where it drills none, or only waste, whose place is nothing's. */
+    /**
+     * How a step's holes are drilled; empty where it drills none, or only waste, whose place is nothing's. What a wire channel's long
+     * drill makes of its angle the channel itself tells.
+     */
     public static Optional<HowDrilled> of(Build build, Operation step) {
-        if (!(step.setting() instanceof Setting.Drilled drilled) || step.key().is(StepKind.WASTE)) {
+        boolean told = step.key().is(StepKind.WASTE) || step.key().feature().is(FeatureKind.CHANNEL);
+        if (told || !(step.setting() instanceof Setting.Drilled drilled)) {
             return Optional.empty();
         }
         Way way = way(build, step);

@@ -144,7 +144,9 @@ public record Shop(
                         Drill.usual("twist 1/8", Drill.Kind.TWIST, INCH / 8, 1),
                         Drill.usual("twist 3/32", Drill.Kind.TWIST, INCH * 3 / 32, 0.8),
                         Drill.usual("twist 5/64", Drill.Kind.TWIST, INCH * 5 / 64, 0.7),
-                        Drill.usual("twist 1/16", Drill.Kind.TWIST, INCH / 16, 0.6)),
+                        Drill.usual("twist 1/16", Drill.Kind.TWIST, INCH / 16, 0.6),
+                        new Drill("long 5/16", Drill.Kind.LONG, INCH * 5 / 16, 2, 400),
+                        new Drill("long 1/8", Drill.Kind.LONG, INCH / 8, 1, 250)),
                 List.of(INCH / 4, INCH / 2),
                 List.of(INCH / 4, INCH / 2),
                 List.of(

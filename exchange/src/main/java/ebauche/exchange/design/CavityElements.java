@@ -106,6 +106,12 @@ final class CavityElements {
     private static final Field<Point> CHANNEL_TO = Field.point("to", "comes out at x", "comes out at y");
     private static final Field<Double> TO_UNDER = Field.length("toUnder", "its middle at the end, under the front");
     private static final Field<Double> WIDE = Field.length("diameter", "diameter");
+    private static final Field<Channel.Held> HELD = Field.word(
+                    "held",
+                    "the drill is held",
+                    Words.of(Channel.Held::key, Channel.Held.values()),
+                    Channel.Held::words)
+            .usually(Channel.Held.AS_USUAL);
 
     private static final Field<Point> ENTRY = Field.point("entry", "enters at x", "enters at y");
     private static final Field<Point> AIM = Field.point("aim", "ends at x", "ends at y");
@@ -211,7 +217,7 @@ final class CavityElements {
             .described(
                     "straight holes for wires, from one space of the body into another; depths are their middle's, under the finished front")
             .feature(FeatureKind.CHANNEL)
-            .fields(ID, CHANNEL_FROM, FROM_UNDER, CHANNEL_TO, TO_UNDER, WIDE)
+            .fields(ID, CHANNEL_FROM, FROM_UNDER, CHANNEL_TO, TO_UNDER, WIDE, HELD)
             .begins("channel", "wire channel", """
                     {"id": "pickups", "from": {"x": "20 mm", "y": "160 mm"}, "fromUnder": "10 mm",
                     "to": {"x": "90 mm", "y": "-30 mm"}, "toUnder": "24 mm", "diameter": "8 mm"}""")
@@ -349,7 +355,8 @@ final class CavityElements {
                 FROM_UNDER.of(spot),
                 CHANNEL_TO.of(spot),
                 TO_UNDER.of(spot),
-                WIDE.of(spot));
+                WIDE.of(spot),
+                HELD.of(spot));
     }
 
     static PartHole hole(JsonPlace spot) {
