@@ -323,9 +323,9 @@ public final class Finder {
         if (onFront) {
             met.add(Feature.FRONT);
         }
-        boolean w = begins && ends && keepsItsWood(run, met);
-        System.err.println("tried " + begins + ends + w);
-        return w ? Optional.of(new Proposal(drawn.get(), chance, drill, gives)) : Optional.empty();
+        return begins && ends && keepsItsWood(run, met)
+                ? Optional.of(new Proposal(drawn.get(), chance, drill, gives))
+                : Optional.empty();
     }
 
     private boolean staysInside(Line line) {
