@@ -40,6 +40,8 @@ enum BodyView {
     DEPTHS(Group.CAVITIES, "/depths"),
     CAVITY(Group.CAVITIES, "/cavity"),
 
+    WIRES(Group.WIRES, "/wires"),
+
     CONTOURS(Group.CONTOURS, "/contours"),
 
     BENCH(Group.BENCH, "/bench"),
@@ -56,6 +58,7 @@ enum BodyView {
         OUTLINE(Work.OUTLINE),
         NECK(Work.NECK),
         CAVITIES(Work.CAVITY),
+        WIRES(Work.CHANNEL),
         CONTOURS(Work.CONTOUR),
         BENCH,
         RECORD;

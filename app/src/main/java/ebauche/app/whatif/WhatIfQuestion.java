@@ -5,6 +5,8 @@ import ebauche.app.design.DesignEdit;
 import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.hardware.Channel;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
@@ -13,6 +15,7 @@ import ebauche.exchange.design.PartExchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -21,6 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A what-if as it is asked: fields of an address, so that it is stored nowhere and can be opened again or sent to another.
  *
  * <p>{@code thickness}, {@code heel}, {@code saddle} are lengths, {@code floor.ID} the depth of a cavity or the wood that it leaves, {@code angle} degrees,
+ * {@code channel.ID.PLACE} a channel's own words, such as {@code channel.wires.from.x}, which begins one that is not there,
  * {@code part.FEATURE} a part's key in the box, {@code open.FEATURE} yes or no: whether it is left undecided, {@code move.FEATURE} millimetres to the treble side and to the neck.
  *
  * @param fields those that ask for a change
@@ -38,6 +42,10 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     /** As addresses said it when a body had one cavity. */
     private static final String ONLY_FLOOR = "wood-over";
 
+    private static final String CHANNEL = "channel.";
+    private static final Pattern OF_CHANNEL = Pattern.compile(
+            "channel\\.([a-z0-9-]{1,40})\\.(from\\.x|from\\.y|fromUnder|to\\.x|to\\.y|toUnder|diameter|held)");
+
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
 
     /** Farthest that a cavity is moved at once, mm. */
@@ -53,6 +61,7 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
             boolean known = LENGTHS.containsKey(key)
                     || key.equals("angle")
                     || key.startsWith(FLOOR)
+                    || OF_CHANNEL.matcher(key).matches()
                     || key.startsWith("part.")
                     || key.startsWith("open.")
                     || key.startsWith("move.");
@@ -74,6 +83,8 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
                 length(design, key, value, bare);
             } else if (key.startsWith(FLOOR)) {
                 floor(design, key, value, bare);
+            } else if (key.startsWith(CHANNEL)) {
+                channel(design, key, value, bare);
             } else if (key.equals("angle")) {
                 angle(design, value);
             } else if (key.startsWith("part.")) {
@@ -117,6 +128,44 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
             parent.put(field, Length.parse(value, bare).toString());
         } catch (LengthFormatException e) {
             troubles.put(key, e.getMessage());
+        }
+    }
+
+    /** The fields that ask for a channel as it is, to the tenth of a millimetre. */
+    public static Map<String, String> channel(Channel channel) {
+        Map<String, String> asked = new LinkedHashMap<>();
+        String its = CHANNEL + channel.id() + ".";
+        asked.put(its + "from.x", tenth(channel.from().x()));
+        asked.put(its + "from.y", tenth(channel.from().y()));
+        asked.put(its + "fromUnder", tenth(channel.fromUnder()));
+        asked.put(its + "to.x", tenth(channel.to().x()));
+        asked.put(its + "to.y", tenth(channel.to().y()));
+        asked.put(its + "toUnder", tenth(channel.toUnder()));
+        asked.put(its + "diameter", Length.ofMillimetres(channel.diameter()).toString());
+        return asked;
+    }
+
+    private static String tenth(double millimetres) {
+        return Decimals.plain(millimetres, 1) + " mm";
+    }
+
+    private void channel(ObjectNode design, String key, String value, LengthUnit bare) {
+        Matcher asked = OF_CHANNEL.matcher(key);
+        if (!asked.matches()) {
+            return;
+        }
+        ObjectNode channel = design.withArray("/channels")
+                .valueStream()
+                .filter(c -> c.path("id").asString("").equals(asked.group(1)))
+                .map(ObjectNode.class::cast)
+                .findFirst()
+                .orElseGet(() -> design.withArray("/channels").addObject().put("id", asked.group(1)));
+        String[] path = asked.group(2).split("\\.");
+        ObjectNode holder = path.length == 1 ? channel : channel.withObject("/" + path[0]);
+        if (path[0].equals("held")) {
+            holder.put("held", value);
+        } else {
+            put(holder, path[path.length - 1], key, value, bare);
         }
     }
 

@@ -158,9 +158,10 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
                 channel.to().y() - channel.from().y()));
     }
 
-    /** How far its under side stands over the floor of what it ends in, where it comes out, mm. */
+    /** How far its under side stands over the floor of what it ends in, where it comes out, mm; empty where that is open below. */
     public OptionalDouble overFloor() {
         return run.into()
+                .filter(s -> s.bottom() < run.build().faces().thickness())
                 .map(s -> {
                     double half = run.channel().diameter()
                             / 2

@@ -26,6 +26,9 @@ import java.util.Set;
 
 /** How the wires of a body go: through which spaces and channels, how long they are to be cut, how full each channel is. */
 public final class WireWays {
+    /** A wire is cut to the next, mm. */
+    private static final double ROUNDED = 5;
+
     private final Build build;
     private final BodyDesign design;
     private final Openings openings;
@@ -70,7 +73,10 @@ public final class WireWays {
         Reckoning cut = Reckoning.of("length to cut, " + wire.said(), Quantity.LENGTH)
                 .length("its way", new Fact(path.length(), Source.COMPUTED, "straight from opening to opening"))
                 .length("more at each end", Fact.usual(stock.slack(), "the shop's wire"))
-                .is(path.length() + 2 * stock.slack(), "its way + 2 × more at each end");
+                .length("rounded up to the next", Fact.rule(ROUNDED, "common practice"))
+                .is(
+                        ROUNDED * Math.ceil((path.length() + 2 * stock.slack()) / ROUNDED - 1e-9),
+                        "its way + 2 × more at each end, rounded up");
         return new Way(wire, diameter(wire), path.through(), path.spots(), cut);
     }
 

@@ -1,0 +1,265 @@
+package ebauche.app.wires;
+
+import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.design.DesignKeeping;
+import ebauche.app.web.ConflictNotice;
+import ebauche.app.web.Figures;
+import ebauche.app.web.PageModel;
+import ebauche.app.web.Stale;
+import ebauche.app.whatif.Trial;
+import ebauche.app.whatif.Trials;
+import ebauche.app.whatif.WhatIfQuestion;
+import ebauche.app.words.Words;
+import ebauche.core.channel.BoreLook;
+import ebauche.core.channel.Finder;
+import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Wire;
+import ebauche.core.job.Build;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.sheet.SideBySide;
+import ebauche.core.wires.WireWays;
+import ebauche.exchange.json.BuildFileException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** Where the wires go: what is wired to what, its way and length, and every channel with what its drill needs and risks. */
+@Controller
+@RequestMapping("/bodies/{id}/wires")
+class WiresController {
+    /** Ways round that are offered beside each other. */
+    private static final int RANKED = 4;
+
+    private final Bodies bodies;
+    private final Trials trials;
+    private final DesignKeeping keeping;
+
+    WiresController(Bodies bodies, Trials trials, DesignKeeping keeping) {
+        this.bodies = bodies;
+        this.trials = trials;
+        this.keeping = keeping;
+    }
+
+    /** A channel that can be taken, with the address that tries it. */
+    public record Proposed(Finder.Proposal proposal, String from, String into, String address) {}
+
+    /** One of the channels, to be chosen. */
+    public record Choice(Channel channel, String said, String address, boolean chosen) {}
+
+    /** What the page shows. */
+    private record WiresView(
+            Bodies.Current current,
+            BuildPlan plan,
+            Trial trial,
+            Map<String, String> asked,
+            Map<String, String> troubles,
+            int base,
+            SideBySide beside,
+            List<Choice> channels,
+            List<WireWays.Way> ways,
+            List<Wire> without,
+            List<WireWays.Fill> fills,
+            boolean usual,
+            List<Proposed> ranked,
+            boolean asking,
+            String still) {}
+
+    /** What is said of the chosen channel. */
+    private record BoreView(
+            Channel chosen, BoreLook look, BoreLookWords words, String bore, String ends, String section) {}
+
+    @GetMapping
+    String wires(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam(required = false) String channel,
+            @RequestParam(required = false) String find,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            @RequestHeader(value = "HX-Request", required = false) String htmx,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        if ("all".equals(find)) {
+            return "redirect:" + withAll(current);
+        }
+        page(current, WhatIfQuestion.of(typed), channel, "ways".equals(find), fig, model);
+        return htmx == null ? "wires/wires" : "wires/wires :: seen";
+    }
+
+    /** The address that tries every channel that is found. */
+    private String withAll(Bodies.Current current) {
+        BuildPlan plan = current.plan();
+        Map<String, String> asked = new LinkedHashMap<>();
+        List<Finder.Proposal> found = Finder.missing(plan.build(), plan.history());
+        found.forEach(p -> asked.putAll(WhatIfQuestion.channel(free(plan.build(), p.channel()))));
+        String chosen = found.isEmpty()
+                ? ""
+                : free(plan.build(), found.get(0).channel()).id();
+        return address(current, chosen, asked) + (found.isEmpty() ? "?find=none" : "");
+    }
+
+    /** Under a name that the design does not have yet. */
+    private static Channel free(Build build, Channel channel) {
+        List<String> taken = build.design().channels().stream().map(Channel::id).toList();
+        String id = channel.id();
+        for (int n = 2; taken.contains(id); n++) {
+            id = channel.id() + "-" + n;
+        }
+        return new Channel(
+                id,
+                channel.from(),
+                channel.fromUnder(),
+                channel.to(),
+                channel.toUnder(),
+                channel.diameter(),
+                channel.held());
+    }
+
+    private void page(
+            Bodies.Current current, WhatIfQuestion asked, String channel, boolean ranked, Figures fig, Model model) {
+        Trial trial = trials.of(current, asked, fig.unit());
+        BuildPlan plan = trial.plan();
+        WireWays ways = new WireWays(plan.build());
+        List<Channel> channels = plan.build().design().channels();
+        Optional<Channel> chosen = chosen(channels, channel);
+        List<Proposed> proposals = ranked ? ranked(current, plan) : List.of();
+        PageModel.put(
+                model,
+                new WiresView(
+                        current,
+                        plan,
+                        trial,
+                        trial.shown(),
+                        trial.troubles(),
+                        current.revision().number(),
+                        SideBySide.of(current.plan(), plan),
+                        channels.stream()
+                                .map(c -> new Choice(
+                                        c,
+                                        c.feature().said(),
+                                        address(current, c.id(), trial.shown()),
+                                        chosen.filter(c::equals).isPresent()))
+                                .toList(),
+                        ways.ways(),
+                        ways.without(),
+                        ways.fills(),
+                        ways.wiring().usual(),
+                        proposals,
+                        ranked,
+                        new WiresDrawing(plan, fig).still(ways, chosen, current.here())));
+        chosen.ifPresent(c -> bore(plan.build(), plan, c, fig, model));
+    }
+
+    private static Optional<Channel> chosen(List<Channel> channels, String id) {
+        return channels.stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .or(() -> channels.stream().findFirst());
+    }
+
+    private static void bore(Build build, BuildPlan plan, Channel chosen, Figures fig, Model model) {
+        BoreLook look = BoreLook.of(build, plan.history(), chosen);
+        WiresDrawing drawing = new WiresDrawing(plan, fig);
+        PageModel.put(
+                model,
+                new BoreView(
+                        chosen,
+                        look,
+                        new BoreLookWords(look),
+                        drawing.chosen(look),
+                        drawing.ends(chosen),
+                        WiresSection.of(look, WiresSection.wood(look, plan), fig)));
+    }
+
+    private static List<Proposed> ranked(Bodies.Current current, BuildPlan plan) {
+        return Finder.ranked(plan.build(), plan.history(), RANKED).stream()
+                .map(p -> {
+                    Channel channel = free(plan.build(), p.channel());
+                    BoreLook look = BoreLook.of(plan.build(), plan.history(), channel);
+                    return new Proposed(
+                            p,
+                            BoreLookWords.from(look.run()),
+                            BoreLookWords.into(look.run()),
+                            address(current, channel.id(), WhatIfQuestion.channel(channel)));
+                })
+                .toList();
+    }
+
+    private static String address(Bodies.Current current, String channel, Map<String, String> asked) {
+        UriComponentsBuilder uri = UriComponentsBuilder.fromPath(current.here() + "/wires");
+        if (!channel.isEmpty()) {
+            uri.queryParam("channel", channel);
+        }
+        asked.forEach(uri::queryParam);
+        return uri.encode().build().toUriString();
+    }
+
+    /** Only the chosen channel, for the hand that drags an end: nothing is planned anew. */
+    @GetMapping("/look")
+    String look(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String channel,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Build build = trials.build(current, WhatIfQuestion.of(typed), fig.unit());
+        chosen(build.design().channels(), channel).ifPresent(c -> bore(build, current.plan(), c, fig, model));
+        model.addAttribute("current", current);
+        return "wires/wires :: dragged";
+    }
+
+    /** Keeps what was asked as the next revision. */
+    @PostMapping
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam(required = false) String channel,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        WhatIfQuestion asked = WhatIfQuestion.of(typed);
+        Trial trial = trials.of(current, asked, fig.unit());
+        try {
+            if (trial.canBeKept()) {
+                keeping.keep(current, base, trial.file(), maker.name());
+                return "redirect:" + address(current, channel == null ? "" : channel, Map.of());
+            }
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        } catch (Stale stale) {
+            ConflictNotice.tell(stale, Words.say("wires-controller.your-channels-stand-below-over"), model, response);
+        }
+        page(current, asked, channel, false, fig, model);
+        return "wires/wires";
+    }
+
+    /** What cannot be read of a dragged end is said where it stands. */
+    @ExceptionHandler(BuildFileException.class)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
+    @ResponseBody
+    String unreadable(BuildFileException e) {
+        return e.getMessage();
+    }
+}
