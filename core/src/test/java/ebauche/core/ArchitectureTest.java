@@ -6,6 +6,7 @@ import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nam
 import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.GeneralCodingRules.NO_CLASSES_SHOULD_ACCESS_STANDARD_STREAMS;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
@@ -128,6 +129,9 @@ class ArchitectureTest {
                     "java.nio.file..",
                     "ebauche.app..",
                     "ebauche.exchange..");
+
+    @ArchTest
+    static final ArchRule core_writes_to_no_console = NO_CLASSES_SHOULD_ACCESS_STANDARD_STREAMS;
 
     /** A plan is a pure function: no clock, no chance. */
     @ArchTest

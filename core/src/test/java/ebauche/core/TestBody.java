@@ -103,7 +103,15 @@ public final class TestBody {
 
     public List<AsBuilt.Entry> timeline = new ArrayList<>();
 
-    /** A drawn pickup cavity whose wires find a way to the controls. */
+    /** The same with channels for all its wires: from the controls to the bridge pickup, from the neck pocket under the neck pickup, from under the bridge. */
+    public TestBody wired() {
+        channels.add(new Channel("wires", new Point(75.4, -23.1), 32.1, new Point(36.5, 33.7), 11.9, 7.9375));
+        channels.add(new Channel("neck", new Point(-5.3, 177), 11.1, new Point(-5.9, 49), 11.6, 7.9375));
+        channels.add(new Channel("ground", new Point(18.6, 4.6), 0, new Point(2.7, 30.1), 5.9, 3.175));
+        return this;
+    }
+
+    /** A drawn pickup cavity that may break into the controls'. */
     public static Pickup pickup(String id, double x, double y, double depth) {
         return pickup(id, x, y, depth, Set.of(Cavity.ELDEST));
     }

@@ -65,8 +65,17 @@ final class Around {
     }
 
     private void add(Face from, Change change) {
-        wood.add(change.feature(), from, change.solid());
-        voids.computeIfAbsent(change.feature(), f -> new ArrayList<>()).add(change.solid());
+        add(from, change.feature(), change.solid());
+    }
+
+    /** One more channel, that others are to keep clear of. */
+    void add(Run run) {
+        add(Face.FRONT, run.channel().feature(), run.bore());
+    }
+
+    private void add(Face from, Feature feature, Solid solid) {
+        wood.add(feature, from, solid);
+        voids.computeIfAbsent(feature, f -> new ArrayList<>()).add(solid);
     }
 
     private static Region plan(List<Solid> solids) {

@@ -88,7 +88,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
     /** The drill that the crib has for it, the one that is long enough before others. */
     public Optional<Drill> inCrib() {
         Crib crib = run.build().shop().crib();
-        return crib.drill(
+        return crib.longDrill(
                 run.channel().diameter(), Fit.CLEAR, drill.map(Reckoning::value).orElse(0.0));
     }
 

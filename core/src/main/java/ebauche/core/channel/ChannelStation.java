@@ -64,7 +64,7 @@ public final class ChannelStation implements Station {
         String says = "deep from " + wall(run) + ", a flag of tape"
                 + (aslant ? ", the drill " + lean(channel.pitch()) : ", the drill level");
         Operation.Builder step = Operation.of(Work.CHANNEL, channel.feature(), StepKind.DRILL, title(run))
-                .set(Drilling.to(build, channel.diameter(), Fit.CLEAR, deep, says))
+                .set(Drilling.deep(build, channel.diameter(), Fit.CLEAR, deep, says))
                 .at("where the drill goes in", channel.at(run.entersAt()))
                 .cuts(Change.Remove.fromBody(channel.feature(), run.bore()))
                 .gives(new Condition.Access(

@@ -123,6 +123,7 @@ public final class Finder {
                 break;
             }
             found.addAll(next);
+            next.forEach(p -> around.add(Run.of(build, p.channel())));
             next.get(0).reaches().forEach(f -> {
                 Set<Feature> with = ways.joinedWith(f);
                 reached.addAll(with);

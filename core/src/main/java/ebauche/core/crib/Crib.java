@@ -92,6 +92,14 @@ public record Crib(
         return nearest(reaching, diameter).or(() -> drill(diameter, fit));
     }
 
+    /** One for a long hole: a long drill that fits before any other, so that the chuck stays clear. */
+    public Optional<Drill> longDrill(double diameter, Fit fit, double deep) {
+        Stream<Drill> reaching = drills.stream()
+                .filter(d -> d.kind() == Drill.Kind.LONG)
+                .filter(d -> fit.takes(d.diameter(), diameter) && d.reach() >= deep);
+        return nearest(reaching, diameter).or(() -> drill(diameter, fit, deep));
+    }
+
     /** The drill nearest to a hole, whether it fits or not. */
     public Optional<Drill> nearestDrill(double diameter) {
         return nearest(drills.stream(), diameter);

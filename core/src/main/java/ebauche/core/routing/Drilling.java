@@ -17,7 +17,15 @@ public final class Drilling {
 
     /** To a stop. */
     public static Setting.Drilled to(Build build, double wide, Fit fit, Reckoning depth, String says) {
-        Optional<Drill> drill = build.shop().crib().drill(wide, fit, depth.value());
+        return with(build.shop().crib().drill(wide, fit, depth.value()), wide, fit, depth, says);
+    }
+
+    /** Deep into the body, with a long drill where the crib has one that fits. */
+    public static Setting.Drilled deep(Build build, double wide, Fit fit, Reckoning depth, String says) {
+        return with(build.shop().crib().longDrill(wide, fit, depth.value()), wide, fit, depth, says);
+    }
+
+    private static Setting.Drilled with(Optional<Drill> drill, double wide, Fit fit, Reckoning depth, String says) {
         return new Setting.Drilled(tool(drill), depth, says, Optional.of(new Setting.Drilled.Hole(wide, fit, false)));
     }
 

@@ -13,6 +13,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Jack;
@@ -142,15 +143,14 @@ class CavitiesTest {
     /** Wires find their way through what is joined, if only through another; a cavity apart from the jack's is told with the pickups. */
     @Test
     void a_cavity_that_no_wire_gets_to_is_told() {
-        TestBody body = withSwitch();
+        TestBody body = withSwitch().wired();
+        body.channels.add(new Channel("switch", new Point(-36, 118), 15, new Point(-90, 120), 20, 8));
         assertThat(body.rules()).doesNotContain("no-way-for-wires");
-        Cavity apart = body.cavities.get(1);
-        body.cavities.set(
-                1, new Cavity(apart.id(), apart.face(), apart.outline(), apart.floor(), apart.cover(), Set.of()));
+        body.channels.remove(body.channels.size() - 1);
         assertThat(body.plan().findings())
                 .filteredOn(f -> f.rule().equals("no-way-for-wires"))
                 .singleElement()
-                .satisfies(f -> assertThat(f.what()).contains("switch cavity").doesNotContain("pickup"));
+                .satisfies(f -> assertThat(f.what()).contains("selector"));
     }
 
     /** The jack hole ends in the cavity that it points into, and in no other. */

@@ -12,6 +12,7 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
@@ -76,7 +77,10 @@ class OutlineSchoolsTest {
     }
 
     private static List<String> rules(BuildPlan plan) {
-        return plan.findings().stream().map(Finding::rule).toList();
+        return plan.findings().stream()
+                .filter(f -> f.work() == Work.OUTLINE)
+                .map(Finding::rule)
+                .toList();
     }
 
     private static Operation step(BuildPlan plan, String key) {

@@ -12,7 +12,6 @@ import ebauche.core.job.Finding;
 import ebauche.core.shop.Limits;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Screws, strings and pockets that miss the wood, thin wood, and a block that is let in: each with its place, figure and side. */
@@ -140,9 +139,8 @@ class OffTheWoodTest {
 
     @Test
     void a_wired_body_without_a_way_for_its_wires_says_so_once() {
+        assertThat(new TestBody().wired().rules()).doesNotContain("no-way-for-wires");
         TestBody body = new TestBody();
-        assertThat(body.rules()).doesNotContain("no-way-for-wires");
-        body.pickups.replaceAll(p -> TestBody.pickup(p.id(), p.at().x(), p.at().y(), p.depth(), Set.of()));
         assertThat(body.plan().findings())
                 .filteredOn(f -> f.rule().equals("no-way-for-wires"))
                 .singleElement()
