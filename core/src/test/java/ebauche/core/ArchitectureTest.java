@@ -34,6 +34,7 @@ class ArchitectureTest {
         core("neck"),
         core("cavity"),
         core("channel"),
+        core("shielding"),
         core("contour"),
         core("sanding")
     };
@@ -111,7 +112,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(
-                    "ebauche.core.(blank|thickness|outline|neck|cavity|channel|contour|sanding)..")
+                    "ebauche.core.(blank|thickness|outline|neck|cavity|channel|shielding|contour|sanding)..")
             .should()
             .notDependOnEachOther();
 

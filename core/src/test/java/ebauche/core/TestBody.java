@@ -26,6 +26,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Shield;
 import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
@@ -93,6 +94,7 @@ public final class TestBody {
     public List<PartHole> holes = new ArrayList<>();
     public List<Channel> channels = new ArrayList<>();
     public List<Wire> wires = new ArrayList<>();
+    public List<Shield> shields = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<Tab> tabs = List.of();
     public Set<Feature> undecided = Set.of();
@@ -218,6 +220,7 @@ public final class TestBody {
                 holes,
                 channels,
                 wires,
+                shields,
                 contours,
                 tabs,
                 undecided);

@@ -106,7 +106,9 @@ public record Crib(
     }
 
     private static Optional<Drill> nearest(Stream<Drill> among, double diameter) {
+        // A long drill wanders where a short one does: only where no other is as near.
         return among.min(Comparator.<Drill>comparingDouble(d -> Math.abs(d.diameter() - diameter))
+                .thenComparing(d -> d.kind() == Drill.Kind.LONG)
                 .thenComparing(Drill::name));
     }
 

@@ -14,6 +14,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Shield;
 import ebauche.core.hardware.Wire;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
@@ -36,6 +37,7 @@ import java.util.stream.Stream;
  * @param holes single holes for inserts and strap buttons
  * @param channels for wires
  * @param wires what is wired to what; none where it is the usual for these parts
+ * @param shields spaces that are lined with paint or foil
  * @param contours carved parts of front and back
  * @param tabs wood left outside the outline until everything is located
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -57,6 +59,7 @@ public record BodyDesign(
         List<PartHole> holes,
         List<Channel> channels,
         List<Wire> wires,
+        List<Shield> shields,
         List<Contour> contours,
         List<Tab> tabs,
         Set<Feature> undecided) {
@@ -84,6 +87,7 @@ public record BodyDesign(
         holes = List.copyOf(holes);
         channels = List.copyOf(channels);
         wires = List.copyOf(wires);
+        shields = List.copyOf(shields);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         tabs = List.copyOf(tabs);
@@ -120,14 +124,14 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, contours, tabs, undecided);
+                templates, holes, channels, wires, shields, contours, tabs, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, contours, tabs, undecided);
+                templates, holes, channels, wires, shields, contours, tabs, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -154,6 +158,7 @@ public record BodyDesign(
                 holes,
                 channels,
                 wires,
+                shields,
                 contours,
                 tabs,
                 undecided);

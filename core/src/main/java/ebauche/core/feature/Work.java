@@ -8,6 +8,7 @@ public enum Work {
     NECK("neck"),
     CAVITY("cavity"),
     CHANNEL("channel"),
+    SHIELDING("shielding"),
     CONTOUR("contour"),
     SANDING("sanding"),
 

@@ -46,6 +46,14 @@ public record Caution(String name, String words) {
     public static final Caution LONG_DRILL = new Caution(
             "long-drill",
             "A long bit goes where it is begun: a centre punch or a brad point to start, sight it from above and from the side. Withdraw and clear it often. Tape over the face where the chuck would strike.");
+    public static final Caution PAINT = new Caution(
+            "paint",
+            "Conductive paint: fresh air, gloves, the tin's own sheet. Keep it off the finish and out of threads. Touch up after any later cut.");
+    public static final Caution FOIL = new Caution(
+            "foil",
+            "Cut foil is a blade: gloves, press down every edge. Solder in fresh air, and mind the finish beside the iron.");
+    public static final Caution SIGNAL_ONLY = new Caution(
+            "signal-only", "Signal side only, nothing plugged in. Whatever is on mains belongs to a licensed person.");
     public static final Caution SAW =
             new Caution("saw", "Guard down, hands out of the blade's line, relief cuts first.");
     public static final Caution RIP = new Caution(

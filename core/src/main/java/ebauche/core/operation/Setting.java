@@ -281,6 +281,33 @@ public sealed interface Setting {
         }
     }
 
+    /**
+     * Walls lined with paint or foil.
+     *
+     * @param amount of it
+     */
+    record Lined(String tool, Reckoning amount, String figureSays) implements Setting {
+        @Override
+        public String kind() {
+            return "lined";
+        }
+
+        @Override
+        public Optional<Reckoning> figure() {
+            return Optional.of(amount);
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
+        }
+
+        @Override
+        public Division division() {
+            return Division.SAW;
+        }
+    }
+
     /** A surface carved by hand and eye. */
     record Carved(String tool, Reckoning depth) implements Setting {
         @Override

@@ -61,6 +61,9 @@ public enum StepKind {
     HEEL("heel"),
     RECHECK("recheck"),
     INSERT("insert"),
+    // Shielding.
+    SHIELD("shield"),
+    METER("meter"),
     // Contours.
     LINE("line"),
     CARVE("carve"),

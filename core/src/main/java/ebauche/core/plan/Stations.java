@@ -13,6 +13,7 @@ import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.GuidedWork;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.sanding.SandingStation;
+import ebauche.core.shielding.ShieldingStation;
 import ebauche.core.station.Station;
 import ebauche.core.thickness.ThicknessStation;
 import java.util.List;
@@ -28,6 +29,7 @@ public final class Stations {
             new NeckStation(),
             new CavityStation(),
             new ChannelStation(),
+            new ShieldingStation(),
             new ContourStation(),
             new SandingStation());
 

@@ -13,7 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire. */
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire and what it shields with. */
 public record Shop(
         Crib crib,
         Practice practice,
@@ -22,7 +22,8 @@ public record Shop(
         Gluing gluing,
         Clearances clearances,
         Bands bands,
-        WireStock wire) {
+        WireStock wire,
+        ShieldStock shielding) {
     /** A machine that takes all of a width but for this is wide enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -47,27 +48,28 @@ public record Shop(
                 Gluing.USUAL,
                 Clearances.USUAL,
                 Bands.USUAL,
-                WireStock.USUAL);
+                WireStock.USUAL,
+                ShieldStock.USUAL);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire);
+        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire);
+        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding);
     }
 
     /** The same shop that is content with other bands. */
     public Shop with(Bands other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding);
     }
 
     /** The same shop with other limits. */
     public Shop with(Limits other) {
-        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire);
+        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding);
     }
 
     /**

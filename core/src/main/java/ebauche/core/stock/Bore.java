@@ -45,6 +45,16 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         return Math.hypot(from.distance(to), toDepth - fromDepth);
     }
 
+    /** The least depth of its axis, mm. */
+    double highestAxis() {
+        return Math.min(fromDepth, toDepth);
+    }
+
+    /** The greatest depth of its axis, mm. */
+    double lowestAxis() {
+        return Math.max(fromDepth, toDepth);
+    }
+
     /** How steeply it goes down, degrees from the faces; less than nought where it rises to the front. */
     public double pitch() {
         return Math.toDegrees(Math.atan2(toDepth - fromDepth, from.distance(to)));

@@ -282,14 +282,16 @@ public final class WoodLeft {
 
     /**
      * A floor lies opposite the face that a void is cut from, and over it too where it does not open there; a bore that does not stand
-     * upright has both, wherever it is begun: over a pocket its end may stand in the air. A void that is meant to go through says so by
+     * upright has both, unless its axis begins on the face: over a pocket its end may stand in the air all the same. A void that is meant to go through says so by
      * joining the face.
      */
     private void floorsToFaces(Pit one, List<Thin> out) {
         boolean lies = one.solid instanceof Bore bore && !bore.isUpright();
-        boolean opensFront = one.from == Face.FRONT && one.solid.shallowest() <= front.flat() + TOUCH;
-        boolean opensBack = one.from == Face.BACK && one.solid.deepest() >= back.flat() - TOUCH;
-        if ((lies || !opensBack) && !joined.test(one.feature, Feature.BACK)) {
+        double up = lies ? ((Bore) one.solid).highestAxis() : one.solid.shallowest();
+        double down = lies ? ((Bore) one.solid).lowestAxis() : one.solid.deepest();
+        boolean opensFront = one.from == Face.FRONT && up <= front.flat() + TOUCH;
+        boolean opensBack = one.from == Face.BACK && down >= back.flat() - TOUCH;
+        if (!opensBack && !joined.test(one.feature, Feature.BACK)) {
             Region floor =
                     floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH || (lies && v.opens(back.flat())));
             if (!floor.isEmpty()) {
@@ -298,7 +300,7 @@ public final class WoodLeft {
                 aslantToCarves(one, Feature.BACK, back, straight, out);
             }
         }
-        if ((lies || !opensFront) && !joined.test(one.feature, Feature.FRONT)) {
+        if (!opensFront && !joined.test(one.feature, Feature.FRONT)) {
             Region floor = floor(
                     one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH || (lies && v.opens(front.flat())));
             if (!floor.isEmpty()) {

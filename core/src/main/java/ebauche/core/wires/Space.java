@@ -13,6 +13,7 @@ import ebauche.core.hardware.Pickup;
 import ebauche.core.stock.Bore;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a channel may begin or end in, or pass.
@@ -23,6 +24,11 @@ import java.util.List;
 public record Space(Feature feature, Region plan, double top, double bottom) {
     /** A channel is looked at every so far, mm. */
     private static final double STRIDE = 1;
+
+    /** The space of a feature, as the design draws it. */
+    public static Optional<Space> of(BodyDesign design, Feature feature) {
+        return all(design).stream().filter(s -> s.feature().equals(feature)).findFirst();
+    }
 
     /** All of a design, as it draws them. */
     static List<Space> all(BodyDesign design) {

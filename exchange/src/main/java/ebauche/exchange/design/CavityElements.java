@@ -16,6 +16,7 @@ import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Shield;
 import ebauche.core.hardware.Wire;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
@@ -237,6 +238,31 @@ final class CavityElements {
             .begins("wire", "wire", """
                     {"id": "wire", "from": "bridge", "to": "jack"}""")
             .build();
+
+    private static final Field<Feature> SHIELDED = Field.feature("space", "what is shielded");
+    private static final Field<Shield.By> LINED_BY =
+            Field.word("by", "with", Words.of(Shield.By::key, Shield.By.values()), Shield.By::words);
+
+    static final Element SHIELDS = Element.of("shields", "Shield")
+            .many()
+            .described("cavities and pickups' routs that are lined against hum")
+            .fields(ID, SHIELDED, LINED_BY)
+            .chooses(CavityElements::lined)
+            .begins("shield", "shield", """
+                    {"id": "controls", "space": "controls", "by": "paint"}""")
+            .build();
+
+    /** What of a design can be shielded. */
+    private static List<Field.Option> lined(JsonNode design) {
+        List<Feature> spaces = new ArrayList<>();
+        CAVITIES.places(design).forEach(p -> p.feature().map(Feature::owner).ifPresent(spaces::add));
+        PICKUPS.places(design).forEach(p -> p.feature().ifPresent(spaces::add));
+        return spaces.stream().map(f -> new Field.Option(f.word(), f.said())).toList();
+    }
+
+    static Shield shield(JsonPlace spot) {
+        return new Shield(ID.of(spot), SHIELDED.of(spot), LINED_BY.of(spot));
+    }
 
     /** The parts of a design that wires go to. */
     private static List<Field.Option> wired(JsonNode design) {

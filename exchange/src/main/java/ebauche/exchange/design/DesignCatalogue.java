@@ -43,6 +43,7 @@ public final class DesignCatalogue {
             CavityElements.HOLES,
             CavityElements.CHANNELS,
             CavityElements.WIRES,
+            CavityElements.SHIELDS,
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,

@@ -10,6 +10,7 @@ import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.PartHole;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.hardware.Shield;
 import ebauche.core.hardware.Wire;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.JsonPlace;
@@ -46,6 +47,7 @@ public final class DesignReader {
                 distinct(spot, "holes", CavityElements::hole, PartHole::id),
                 distinct(spot, "channels", CavityElements::channel, Channel::id),
                 distinct(spot, "wires", CavityElements::wire, Wire::id),
+                distinct(spot, "shields", CavityElements::shield, Shield::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 BodyElements.UNDECIDED.of(spot));

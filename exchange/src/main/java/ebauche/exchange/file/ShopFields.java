@@ -19,6 +19,7 @@ import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Habit;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.Practice;
+import ebauche.core.shop.ShieldStock;
 import ebauche.core.shop.Shop;
 import ebauche.core.shop.WireStock;
 import ebauche.exchange.field.Field;
@@ -308,6 +309,21 @@ public final class ShopFields {
             Field.length("cable", "a cable's diameter, a pickup's or the jack's"),
             Field.length("single", "a single wire's diameter"));
 
+    public static final RecordFields<ShieldStock> SHIELDING = RecordFields.settings(
+            ShieldStock.class,
+            Field.number("spread", "paint, mL for a square metre and coat", 10, 2000)
+                    .described("millilitres for a square metre and coat"),
+            Field.whole("coats", "coats of paint", 1, 10),
+            Field.number("drying", "hours to dry after each coat", 0, 240).described("hours"),
+            Field.length("roll", "roll of foil, width"),
+            Field.length("overlap", "foil laps over by"),
+            Field.word("conductingGlue", "the foil's glue conducts", Words.YES_NO),
+            Field.word(
+                    "grounding",
+                    "grounds are joined as",
+                    Words.of(ShieldStock.Grounding::key, ShieldStock.Grounding.values()),
+                    ShieldStock.Grounding::words));
+
     private ShopFields() {}
 
     /** The definition {@code shop}. */
@@ -324,6 +340,7 @@ public final class ShopFields {
         properties.set("cutting", CUTTING.schema());
         properties.set("gluing", GLUING.schema());
         properties.set("wire", WIRE.schema());
+        properties.set("shielding", SHIELDING.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");
         list(
                 properties,

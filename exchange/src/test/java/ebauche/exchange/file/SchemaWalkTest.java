@@ -148,6 +148,7 @@ class SchemaWalkTest {
         shop.set("limits", ShopFields.LIMITS.write(starter.limits()));
         shop.set("bands", ShopFields.BANDS.write(starter.bands()));
         shop.set("wire", ShopFields.WIRE.write(starter.wire()));
+        shop.set("shielding", ShopFields.SHIELDING.write(starter.shielding()));
         shop.set("clearances", ShopFields.CLEARANCES.write(starter.clearances()));
         shop.set("cutting", ShopFields.CUTTING.write(starter.cutting()));
         shop.set("gluing", ShopFields.GLUING.write(starter.gluing()));
