@@ -109,7 +109,7 @@ public record Roll(List<Placed> pieces, double width, double length) {
                 return;
             }
             Piece piece = sorted.get(next);
-            for (List<Piece> row : rows) {
+            for (List<Piece> row : List.copyOf(rows)) {
                 if (wide(row) + piece.wide() <= width + CLOSE) {
                     row.add(piece);
                     from(next + 1, rows, length);

@@ -67,6 +67,11 @@ public record Shop(
         return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding);
     }
 
+    /** The same shop that shields in another way. */
+    public Shop with(ShieldStock other) {
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other);
+    }
+
     /** The same shop with other limits. */
     public Shop with(Limits other) {
         return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding);
