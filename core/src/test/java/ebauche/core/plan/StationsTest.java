@@ -6,7 +6,9 @@ import ebauche.core.TestBody;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Shield;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -31,6 +33,7 @@ class StationsTest {
         body.contours.add(new Contour(
                 "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
         body.channels.add(new Channel("wires", new Point(0, 210), 12, new Point(80, -30), 24, 8));
+        body.shields.add(new Shield("controls", Cavity.ELDEST, Shield.By.PAINT));
         Build build = body.build();
         assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {
