@@ -67,7 +67,20 @@ public final class OddBodies {
         design.putArray("channels").add(JsonText.tree("""
                 {"id": "pickups", "from": {"x": "0 mm", "y": "205 mm"}, "fromUnder": "11 mm",
                  "to": {"x": "74 mm", "y": "-25 mm"}, "toUnder": "27 mm", "diameter": "8 mm"}"""));
+        wire(design, "neck", "pickup-neck", "control-volume");
+        wire(design, "bridge", "pickup-bridge", "control-volume").put("diameter", "2.5 mm");
+        wire(design, "tone", "control-volume", "control-tone");
+        wire(design, "out", "control-volume", "jack");
+        wire(design, "ground", "bridge", "control-volume");
         return design;
+    }
+
+    private static ObjectNode wire(ObjectNode design, String id, String from, String to) {
+        return design.withArray("/wires")
+                .addObject()
+                .put("id", id)
+                .put("from", from)
+                .put("to", to);
     }
 
     private static ObjectNode seven() {

@@ -41,6 +41,7 @@ enum BodyView {
     CAVITY(Group.CAVITIES, "/cavity"),
 
     WIRES(Group.WIRES, "/wires"),
+    SHIELDING(Group.WIRES, "/shielding", true),
 
     CONTOURS(Group.CONTOURS, "/contours"),
 

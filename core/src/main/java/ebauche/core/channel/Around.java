@@ -38,10 +38,13 @@ final class Around {
     private final FaceShape back;
     private final Map<Feature, List<Solid>> voids = new LinkedHashMap<>();
 
-    private final WoodLeft wood;
+    private final List<Cut> cuts = new ArrayList<>();
+    private WoodLeft wood;
 
     /** Of the spaces that carry wires. */
     private final Map<Feature, Region> plans = new LinkedHashMap<>();
+
+    private record Cut(Feature feature, Face from, Solid solid) {}
 
     /** All but what is left out, such as the channel that is looked at. */
     Around(Build build, History history, Predicate<Feature> leftOut) {
@@ -49,7 +52,6 @@ final class Around {
         this.body = build.design().outline().region();
         this.front = build.finished(Face.FRONT);
         this.back = build.finished(Face.BACK);
-        this.wood = new WoodLeft(body, front, back, (one, other) -> true);
         for (History.Step step : history.steps()) {
             if (!ON_THE_WAY.contains(step.operation().key().kind())) {
                 step.changes().stream()
@@ -74,7 +76,8 @@ final class Around {
     }
 
     private void add(Face from, Feature feature, Solid solid) {
-        wood.add(feature, from, solid);
+        cuts.add(new Cut(feature, from, solid));
+        wood = null;
         voids.computeIfAbsent(feature, f -> new ArrayList<>()).add(solid);
     }
 
@@ -167,6 +170,10 @@ final class Around {
      * @param most wood to another void that is told of, mm
      */
     List<WoodLeft.Thin> beside(Run run, Set<Feature> met, double most) {
+        if (wood == null) {
+            wood = new WoodLeft(body, front, back, (one, other) -> true);
+            cuts.forEach(c -> wood.add(c.feature(), c.from(), c.solid()));
+        }
         return wood.beside(
                 run.channel().feature(),
                 Face.FRONT,

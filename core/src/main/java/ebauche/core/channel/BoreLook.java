@@ -66,7 +66,8 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         return new Line(channel.at(in), front + channel.under(in), channel.at(out), front + channel.under(out));
     }
 
-    private static Optional<Reckoning> drill(Run run, Around around) {
+    /** How long the drill must be out of its chuck; empty where its chuck would stand in the wood at any length. */
+    static Optional<Reckoning> drill(Run run, Around around) {
         Line line = line(run);
         OptionalDouble held = new DrillRoom(around)
                 .heldOut(line, run.from().map(Space::feature), run.channel().diameter());
@@ -80,13 +81,20 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
                         Quantity.LENGTH)
                 .length(deep.what(), deep.asFact())
                 .length(
-                        "behind where it goes in, so that the chuck clears the wood",
-                        new Fact(held.getAsDouble(), Source.COMPUTED, "looked at every 4 mm"))
+                        "behind where it goes in",
+                        new Fact(
+                                held.getAsDouble(),
+                                Source.COMPUTED,
+                                "so that the chuck clears the wood; looked at every 4 mm"))
                 .is(deep.value() + held.getAsDouble(), deep.what() + " + behind where it goes in"));
     }
 
     /** The drill that the crib has for it, the one that is long enough before others. */
     public Optional<Drill> inCrib() {
+        return inCrib(run, drill);
+    }
+
+    static Optional<Drill> inCrib(Run run, Optional<Reckoning> drill) {
         Crib crib = run.build().shop().crib();
         return crib.longDrill(
                 run.channel().diameter(), Fit.CLEAR, drill.map(Reckoning::value).orElse(0.0));
@@ -117,7 +125,9 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
                         Quantity.NUMBER)
                 .term("leeway, degrees", asItLies(leeway), Quantity.ANGLE)
                 .term("spread of the angle it is begun at, degrees", spread, Quantity.ANGLE)
-                .is(100 * ComingOut.chance(leeway, spread.value()), "100 × (1 − Φ(leeway / spread))");
+                .is(
+                        100 * ComingOut.chance(leeway, spread.value()),
+                        "100 × (1 − Φ(leeway / spread of the angle it is begun at))");
     }
 
     /** The same of both faces. */
@@ -130,7 +140,9 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
                 .term("leeway to the front, degrees", asItLies(front), Quantity.ANGLE)
                 .term("leeway to the back, degrees", asItLies(back), Quantity.ANGLE)
                 .term("spread of the angle it is begun at, degrees", spread, Quantity.ANGLE)
-                .is(Math.min(100, chance), "100 × (1 − Φ(leeway / spread)), both faces added");
+                .is(
+                        Math.min(100, chance),
+                        "100 × (1 − Φ(leeway to the front / spread of the angle it is begun at)) + 100 × (1 − Φ(leeway to the back / spread of the angle it is begun at))");
     }
 
     private static Fact asItLies(double degrees) {
@@ -174,6 +186,10 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
 
     /** How far it runs off the jack's own axis, degrees, and how far its bit can lean there; empty where it is not begun in it. */
     public Optional<Lean> lean() {
+        return lean(run);
+    }
+
+    static Optional<Lean> lean(Run run) {
         Optional<Jack> jack = run.build()
                 .design()
                 .jack()

@@ -195,13 +195,14 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build, History history) {
         List<Rule> rules = new ArrayList<>();
-        for (Run run : Run.all(build)) {
-            BoreLook look = BoreLook.of(build, history, run.channel());
-            Optional<Drill> drill = look.inCrib();
-            if (look.drill().isPresent() && drill.isPresent()) {
-                rules.add(reaches(run, look.drill().get(), drill.get()));
-            }
-            look.lean().ifPresent(l -> rules.add(leans(run, l)));
+        List<Run> runs = Run.all(build);
+        Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
+        for (Run run : runs) {
+            Optional<Reckoning> wanted = BoreLook.drill(run, around);
+            BoreLook.inCrib(run, wanted)
+                    .filter(d -> wanted.isPresent())
+                    .ifPresent(d -> rules.add(reaches(run, wanted.get(), d)));
+            BoreLook.lean(run).ifPresent(l -> rules.add(leans(run, l)));
         }
         return rules;
     }
@@ -255,9 +256,11 @@ public final class ChannelStation implements Station {
     @Override
     public List<Finding> review(Build build, History history) {
         List<Finding> found = new ArrayList<>();
-        for (Run run : Run.all(build)) {
+        List<Run> runs = Run.all(build);
+        Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
+        for (Run run : runs) {
             boolean begun = run.begun() != Begun.IN_WOOD;
-            if (begun && BoreLook.of(build, history, run.channel()).drill().isEmpty()) {
+            if (begun && BoreLook.drill(run, around).isEmpty()) {
                 found.add(Finding.stops(Work.CHANNEL, "channel-no-room")
                         .on(run.channel().feature())
                         .at(run.channel().from())

@@ -117,6 +117,37 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
         return taken;
     }
 
+    /** The bonds between two, by the way with the fewest; empty where nothing joins them, or they are one. */
+    public List<Bond> between(String one, String other) {
+        Map<String, Bond> came = new LinkedHashMap<>();
+        Deque<String> ahead = new ArrayDeque<>(Set.of(one));
+        Set<String> seen = new HashSet<>(Set.of(one));
+        while (!ahead.isEmpty() && !came.containsKey(other)) {
+            String here = ahead.remove();
+            for (Bond bond : bonds) {
+                if (bond.isOf(here) && seen.add(bond.beyond(here))) {
+                    came.put(bond.beyond(here), bond);
+                    ahead.add(bond.beyond(here));
+                }
+            }
+        }
+        List<Bond> way = new ArrayList<>();
+        for (String here = other; came.containsKey(here); here = came.get(here).beyond(here)) {
+            way.add(came.get(here));
+        }
+        return way;
+    }
+
+    /** Most that a meter may read between two, ohms: the sum over the bonds between them. */
+    public double most(String one, String other) {
+        return between(one, other).stream().mapToDouble(Bond::ohms).sum();
+    }
+
+    /** Whether there is a node of that key. */
+    public boolean has(String key) {
+        return nodes.stream().anyMatch(n -> n.key().equals(key));
+    }
+
     /** Gathers nodes and bonds from parts, wires and shields. */
     private static final class Gathering {
         private final BodyDesign design;
@@ -235,7 +266,7 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
             if (from.isPresent() && to.isPresent()) {
                 String how = wire.isGround()
                         ? "ground wire"
-                        : wire.isCable() ? "its cable's shield" : "a wire, case to case";
+                        : wire.isCable() ? "its cable's shield" : "a wire from case to case";
                 wired.add(new Bond(from.get(), to.get(), how, WIRED));
             }
         }

@@ -71,7 +71,7 @@ public record Skin(Build build, Shield shield, Space space, double lip, Region c
         ShieldStock stock = build.shop().shielding();
         Reckoning area = area();
         return Reckoning.of("paint for the " + shield.space().said() + ", mL", Quantity.NUMBER)
-                .term(area.what(), area.asFact(), Quantity.NUMBER)
+                .term("area to line, mm²", area.asFact(), Quantity.NUMBER)
                 .term("coats", Fact.usual(stock.coats(), "the shop's shielding"), Quantity.NUMBER)
                 .term(
                         "mL for a square metre and coat",
@@ -79,7 +79,7 @@ public record Skin(Build build, Shield shield, Space space, double lip, Region c
                         Quantity.NUMBER)
                 .is(
                         area.value() / SQUARE_METRE * stock.coats() * stock.spread(),
-                        "area / 1 000 000 × coats × mL for a square metre and coat");
+                        "area to line × coats × mL for a square metre and coat / 1000000");
     }
 
     /** The pieces of foil that it takes, and how they are cut off the roll. */

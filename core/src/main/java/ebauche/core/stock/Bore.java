@@ -2,6 +2,7 @@ package ebauche.core.stock;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -27,6 +28,15 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
     private static final double CHORD = 0.002;
 
     private static final double CLOSE = 1e-6;
+
+    /** Two bores are told from each other's ends to such a place along, mm; to and fro until it hardly changes, or so often. */
+    private static final double ALONG = 1e-3;
+
+    /** About what its shadow weighs. */
+    private static final long SHADOW_BYTES = 20_000;
+
+    private static final double STILL = 1e-7;
+    private static final int MOST_TURNS = 400;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     public Bore {
@@ -121,6 +131,13 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
 
     @Override
     public Region plan() {
+        return Memo.here().get(new Shadow(this), this::shadow, r -> SHADOW_BYTES);
+    }
+
+    /** What is remembered of a bore. */
+    private record Shadow(Bore of) {}
+
+    private Region shadow() {
         if (isUpright()) {
             return Region.disc(from, diameter);
         }
@@ -140,8 +157,7 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
 
     /** An ellipse round a place, the radius beside the axis and so much along it. */
     private Region ellipse(Point centre, double half) {
-        double largest = Math.max(half, radius());
-        int corners = (int) Math.max(24, Math.ceil(Math.PI / Math.sqrt(2 * CHORD / largest)));
+        int corners = corners(half);
         Point along = along();
         List<Point> ring = new ArrayList<>();
         for (int i = 0; i < corners; i++) {
@@ -151,6 +167,11 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
             ring.add(centre.plus(a * along.x() - b * along.y(), a * along.y() + b * along.x()));
         }
         return Region.ofRing(ring);
+    }
+
+    /** So many that no chord lies farther inside than {@link #CHORD}. */
+    private int corners(double half) {
+        return (int) Math.max(24, Math.ceil(Math.PI / Math.sqrt(2 * CHORD / Math.max(half, radius()))));
     }
 
     @Override
@@ -266,21 +287,152 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         double t = depth - fromDepth;
         double v = down();
         double h = flat();
-        Point along = along();
-        Point centre = from.plus(along.x() * t * h / v, along.y() * t * h / v);
+        double centre = t * h / v;
         double near = -t * v / h;
         double far = (length() - t * v) / h;
-        Region ellipse = ellipse(centre, radius() / Math.abs(v));
-        return cut(cut(ellipse, near, 1), far, -1);
+        List<double[]> ring = new ArrayList<>();
+        double half = radius() / Math.abs(v);
+        int corners = corners(half);
+        for (int i = 0; i < corners; i++) {
+            double angle = 2 * Math.PI * i / corners;
+            ring.add(new double[] {centre + half * Math.cos(angle), radius() * Math.sin(angle)});
+        }
+        List<double[]> left = cut(cut(ring, near, 1), far, -1);
+        if (left.size() < 3) {
+            return Region.EMPTY;
+        }
+        Point along = along();
+        return Region.ofRing(left.stream()
+                .map(p -> from.plus(p[0] * along.x() - p[1] * along.y(), p[0] * along.y() + p[1] * along.x()))
+                .toList());
     }
 
-    /** The part of a region that lies farther along the axis than a place, or less far. */
-    private Region cut(Region region, double place, int side) {
-        Point along = along();
-        Point at = from.plus(along.x() * place, along.y() * place);
-        Point beside = at.plus(side * along.y(), -side * along.x());
-        return region.intersection(region.leftOf(at, beside));
+    /** The part of a convex ring, told along the axis and beside it, that lies farther along than a place, or less far. */
+    private static List<double[]> cut(List<double[]> ring, double place, int side) {
+        List<double[]> left = new ArrayList<>();
+        for (int i = 0; i < ring.size(); i++) {
+            double[] here = ring.get(i);
+            double[] next = ring.get((i + 1) % ring.size());
+            double in = side * (here[0] - place);
+            double then = side * (next[0] - place);
+            if (in >= 0) {
+                left.add(here);
+            }
+            if ((in > 0 && then < 0) || (in < 0 && then > 0)) {
+                double share = in / (in - then);
+                left.add(new double[] {place, here[1] + share * (next[1] - here[1])});
+            }
+        }
+        return left;
     }
+
+    /**
+     * The wood between two bores: between their axes less both radii where they pass each other; where one of them ends there, from its
+     * flat end. Both are convex, so the way from a slice of one to the other falls and then rises along it (golden section), and the nearest
+     * places of a slice and the other are found by going to and fro between them (alternating projections, von Neumann).
+     */
+    Passing passing(Bore other) {
+        double[] u = axis();
+        double[] w = other.axis();
+        double[] apart = {from.x() - other.from.x(), from.y() - other.from.y(), fromDepth - other.fromDepth};
+        double across = dot(u, w);
+        double sine = 1 - across * across;
+        double s = (across * dot(w, apart) - dot(u, apart)) / sine;
+        double t = (dot(w, apart) - across * dot(u, apart)) / sine;
+        boolean pass = sine > CLOSE && s > 0 && t > 0 && s < length() && t < other.length();
+        if (!pass) {
+            return ending(other);
+        }
+        Point mine = from.towards(to, s / length());
+        Point its = other.from.towards(other.to, t / other.length());
+        double between = Math.hypot(mine.distance(its), fromDepth + s * u[2] - other.fromDepth - t * w[2]);
+        return new Passing(between - radius() - other.radius(), mine.towards(its, 0.5));
+    }
+
+    private Passing ending(Bore other) {
+        double low = 0;
+        double high = length();
+        Passing best = fromSlice(0, other);
+        Passing last = fromSlice(high, other);
+        best = last.wood() < best.wood() ? last : best;
+        while (high - low > ALONG) {
+            double one = high - GOLDEN * (high - low);
+            double two = low + GOLDEN * (high - low);
+            Passing first = fromSlice(one, other);
+            Passing second = fromSlice(two, other);
+            if (first.wood() <= second.wood()) {
+                high = two;
+                best = first.wood() < best.wood() ? first : best;
+            } else {
+                low = one;
+                best = second.wood() < best.wood() ? second : best;
+            }
+        }
+        return best;
+    }
+
+    /** From the disc across it, so far along, to the other. */
+    private Passing fromSlice(double along, Bore other) {
+        double[] at = {0, 0, 0};
+        double[] there = {0, 0, 0};
+        double[] start = place(along);
+        System.arraycopy(start, 0, at, 0, 3);
+        double far = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < MOST_TURNS; i++) {
+            other.project(at, 0, other.length(), there);
+            project(there, along, along, at);
+            double now = Math.sqrt(square(at, there));
+            if (far - now < STILL) {
+                far = now;
+                break;
+            }
+            far = now;
+        }
+        return new Passing(far, new Point((at[0] + there[0]) / 2, (at[1] + there[1]) / 2));
+    }
+
+    private double[] place(double along) {
+        double[] u = axis();
+        return new double[] {from.x() + along * u[0], from.y() + along * u[1], fromDepth + along * u[2]};
+    }
+
+    /** The place of it nearest to another, between two places along it. */
+    private void project(double[] place, double least, double most, double[] into) {
+        double[] u = axis();
+        double dx = place[0] - from.x();
+        double dy = place[1] - from.y();
+        double dz = place[2] - fromDepth;
+        double along = dx * u[0] + dy * u[1] + dz * u[2];
+        double bx = dx - along * u[0];
+        double by = dy - along * u[1];
+        double bz = dz - along * u[2];
+        double beside = Math.sqrt(bx * bx + by * by + bz * bz);
+        double share = beside > radius() ? radius() / beside : 1;
+        double held = Math.max(least, Math.min(most, along));
+        into[0] = from.x() + held * u[0] + share * bx;
+        into[1] = from.y() + held * u[1] + share * by;
+        into[2] = fromDepth + held * u[2] + share * bz;
+    }
+
+    private static double square(double[] a, double[] b) {
+        double x = a[0] - b[0];
+        double y = a[1] - b[1];
+        double z = a[2] - b[2];
+        return x * x + y * y + z * z;
+    }
+
+    private double[] axis() {
+        return new double[] {
+            (to.x() - from.x()) / length(), (to.y() - from.y()) / length(), (toDepth - fromDepth) / length()
+        };
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+
+    /** Two bores where they are nearest; the wood is less than nought where they meet. */
+    record Passing(double wood, Point at) {}
 
     /** Its upper side, or its under one, over the plan. */
     Surface side(boolean under) {

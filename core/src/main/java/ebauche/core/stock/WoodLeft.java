@@ -376,10 +376,19 @@ public final class WoodLeft {
             out.add(new Thin(Kind.WALL, one.feature, other.feature, apart, ends[0].towards(ends[1], 0.5)));
         } else if (Math.hypot(apart, one.slices.apartInDepth(other.slices)) < near) {
             Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
-            Web.least(one.slices, other.slices)
+            web(one, other)
                     .filter(w -> overlap > TOUCH || w.thickness() < near)
                     .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
         }
+    }
+
+    /** The least wood between two in whatever direction: of two bores by their axes. */
+    private static Optional<Web> web(Pit one, Pit other) {
+        if (one.solid instanceof Bore a && other.solid instanceof Bore b) {
+            Bore.Passing passing = a.passing(b);
+            return Optional.of(new Web(Math.max(0, passing.wood()), passing.at()));
+        }
+        return Web.least(one.slices, other.slices);
     }
 
     /** Twice the depth of a void's middle over an area. */
@@ -390,9 +399,8 @@ public final class WoodLeft {
     /** One over the other: straight down, unless a slope or a bore's roundness makes the least wood another. */
     private static void aslant(Pit above, Pit below, Thin straight, List<Thin> out) {
         boolean even = above.slices.isEven() && below.slices.isEven();
-        Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > NEAR
-                ? Optional.empty()
-                : Web.least(above.slices, below.slices);
+        Optional<Web> web =
+                even || straight.thickness() <= 0 || straight.thickness() > NEAR ? Optional.empty() : web(above, below);
         boolean round = web.isPresent() && web.get().thickness() > straight.thickness() + ALIKE;
         if (!round) {
             out.add(straight);

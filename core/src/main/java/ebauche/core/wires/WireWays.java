@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** How the wires of a body go: through which spaces and channels, how long they are to be cut, how full each channel is. */
 public final class WireWays {
@@ -127,7 +128,12 @@ public final class WireWays {
                 inside,
                 share.is(
                         squares / (channel.diameter() * channel.diameter()),
-                        "sum of the wires' diameters² / the channel's²"),
+                        "("
+                                + inside.stream()
+                                        .map(w -> w.wire().said() + " × "
+                                                + w.wire().said())
+                                        .collect(Collectors.joining(" + "))
+                                + ") / (the channel × the channel)"),
                 mostFull(inside.size()));
     }
 

@@ -154,7 +154,7 @@ class ShieldingOutsideTest {
         if (school == ShieldStock.Grounding.STAR) {
             assertThat(ground.bonds()).hasSize(ground.nodes().size() - 1);
             // Both pots' nuts sit on the shield: a wire from case to case would be a second way.
-            assertThat(ground.leftOut()).extracting(Bond::how).containsExactly("a wire, case to case");
+            assertThat(ground.leftOut()).extracting(Bond::how).containsExactly("a wire from case to case");
         } else {
             assertThat(ground.leftOut()).isEmpty();
             assertThat(ground.bonds().size()).isGreaterThan(ground.nodes().size() - 1);

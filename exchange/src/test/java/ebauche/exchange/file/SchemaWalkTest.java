@@ -70,6 +70,12 @@ class SchemaWalkTest {
         double across = ebauche.core.measure.Length.parse(blank.path("across").asString())
                 .millimetres();
         layered(blank, across);
+        design.putArray("wires")
+                .addObject()
+                .put("id", "out")
+                .put("from", "control-volume")
+                .put("to", "jack")
+                .put("diameter", "3 mm");
         ObjectNode top = blank.putObject("top");
         top.put("species", "maple").put("thickness", "8 mm").put("pieces", 2);
         layered(top, across);

@@ -16,10 +16,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DemoFindingsTest {
     @ParameterizedTest
     @CsvSource({
-        "tussock, neck-sanded-later",
-        "sedge, no-way-for-wires neck-sanded-later",
-        "shale, block-too-long no-way-for-wires heel-under-front",
-        "marram, no-way-for-wires near-hardware"
+        "tussock, neck-sanded-later second-way hot-tip",
+        "sedge, neck-sanded-later second-way hot-tip",
+        "shale, block-too-long heel-under-front",
+        "marram, channel-comes-out near-hardware"
     })
     void only_what_the_scenario_means_is_found(String name, String rules) {
         assertThat(Planner.plan(DemoBodies.read(name).build()).findings())

@@ -9,7 +9,7 @@ import java.util.Map;
 
 /**
  * Works a sum out from its words alone, as a reader with a pocket calculator would: the terms' names (or the letter behind a
- * name's comma), + − × / and brackets, cos and tan of degrees, and letters set side by side. "The larger of (a) and (b)" is what it says.
+ * name's comma), + − × / and brackets, cos and tan of degrees, arctan, Φ, and letters set side by side. "The larger of (a) and (b)" is what it says.
  */
 final class SumInWords {
     private final List<Object> tokens = new ArrayList<>();
@@ -57,6 +57,9 @@ final class SumInWords {
                 i += 14;
             } else if (text.startsWith("and ", i)) {
                 i += 4;
+            } else if (text.startsWith("Φ(", i)) {
+                tokens.add("Φ");
+                i += 1;
             } else if (text.startsWith("arctan(", i)) {
                 tokens.add("arctan");
                 i += 6;
@@ -134,6 +137,9 @@ final class SumInWords {
         if (token.equals("tan")) {
             return Math.tan(Math.toRadians(factor()));
         }
+        if (token.equals("Φ")) {
+            return normal(factor());
+        }
         if (token.equals("arctan")) {
             return Math.toDegrees(Math.atan(factor()));
         }
@@ -146,5 +152,18 @@ final class SumInWords {
             return value;
         }
         throw new IllegalArgumentException("“" + token + "” stands where a number should");
+    }
+
+    /** The normal distribution's share below, by Simpson's rule over its density. */
+    private static double normal(double z) {
+        int steps = 2000;
+        double width = z / steps;
+        double sum = 0;
+        for (int i = 0; i <= steps; i++) {
+            double x = i * width;
+            double weight = i == 0 || i == steps ? 1 : i % 2 == 1 ? 4 : 2;
+            sum += weight * Math.exp(-x * x / 2);
+        }
+        return 0.5 + sum * width / 3 / Math.sqrt(2 * Math.PI);
     }
 }
