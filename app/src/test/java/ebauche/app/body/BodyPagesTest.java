@@ -52,7 +52,7 @@ class BodyPagesTest extends WithVisitor {
                 .collect(Collectors.toSet());
         assertThat(BodyView.Group.values())
                 .flatExtracting(g -> g.work().stream().toList())
-                .hasSize(6)
+                .hasSize(7)
                 .isSubsetOf(works);
     }
 

@@ -129,10 +129,14 @@ class PagesTest extends WithVisitor {
     /** What is found stands in the form, to be looked at and changed; saved, the wires have their way. */
     @Test
     void channels_are_found_where_wires_have_no_way() {
+        for (int i = 0; i < 3; i++) {
+            Map<String, String> without = form("base", String.valueOf(i + 1), "leave-out", "channels." + (2 - i));
+            assertThat(keep(without).statusCode()).isEqualTo(302);
+        }
         assertThat(me.get(shop.path("sedge")).body()).contains("data-rule=\"no-way-for-wires\"");
-        String found = keep(form("add", "found-channels")).body();
+        String found = keep(form("base", "4", "add", "found-channels")).body();
         assertThat(found).contains("Wire channel wires");
-        Map<String, String> fields = form();
+        Map<String, String> fields = form("base", "4");
         Matcher typed =
                 Pattern.compile("name=\"(channels[^\"]+)\" value=\"([^\"]*)\"").matcher(found);
         while (typed.find()) {

@@ -70,12 +70,12 @@ class BodyStoriesTest extends Story {
     void the_body_is_drawn_with_its_ordered_steps_and_rehearsed_along_the_rule(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge"));
-        assertThat(page.getByText("Step 17 of 71")).isVisible();
+        assertThat(page.getByText("Step 17 of 76")).isVisible();
         assertThat(page.locator("#section-length")).isVisible();
         assertThat(page.locator("#section-cross")).isVisible();
         assertThat(page.getByText("from the edge")).isVisible();
         page.getByLabel("Next step").click();
-        assertThat(page.getByText("Step 18 of 71")).isVisible();
+        assertThat(page.getByText("Step 18 of 76")).isVisible();
         page.locator("a.division[data-step='outline:saw'] .bar").click();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
@@ -271,9 +271,9 @@ class BodyStoriesTest extends Story {
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("n");
-        assertThat(page.getByText("Step 18 of 71")).isVisible();
+        assertThat(page.getByText("Step 18 of 76")).isVisible();
         page.keyboard().press("p");
-        assertThat(page.getByText("Step 17 of 71")).isVisible();
+        assertThat(page.getByText("Step 17 of 76")).isVisible();
         assertThat(page.locator("#later")).hasAttribute("title", "key n");
         page.keyboard().press("w");
         assertThat(page.locator(".card-of-step .figure-row .sum")).isVisible();

@@ -20,7 +20,7 @@ class WiresStoriesTest extends Story {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/design");
         for (int i = 0; i < 3; i++) {
-            page.locator("input[name=leaveOut][value='channels." + i + "']").check();
+            page.locator("input[name=leave-out][value='channels." + i + "']").check();
         }
         button("Save the design").first().click();
         go(shop.path("sedge") + "/wires");

@@ -48,8 +48,15 @@ class WordsTest {
     private static final Pattern NAMED = Pattern.compile("\"([a-z-]+\\.[\\w./-]+)\"");
 
     /** Keys that are put together where they are asked for. */
-    private static final List<String> PUT_TOGETHER =
-            List.of("view.", "view-group.", "entry.", "drawn-unit.", "tool-kind.", "board.fault-");
+    private static final List<String> PUT_TOGETHER = List.of(
+            "view.",
+            "view-group.",
+            "entry.",
+            "drawn-unit.",
+            "tool-kind.",
+            "board.fault-",
+            "wires-drawing.end-",
+            "wires-section.depth-of-");
 
     @AfterEach
     void forget() {
