@@ -29,11 +29,6 @@ final class WiresDrawing {
     private static final double HEIGHT = 340;
     private static final double MARGIN = 20;
 
-    /** Half a chuck and its length, mm: common practice. */
-    private static final double CHUCK = 19;
-
-    private static final double CHUCK_LONG = 50;
-
     private final BuildPlan plan;
     private final Figures fig;
     private final Frame frame;
@@ -109,12 +104,11 @@ final class WiresDrawing {
         Run run = look.run();
         Channel channel = run.channel();
         svg.path("hole", frame.path(run.bore().plan()));
-        look.drill().ifPresent(drill -> {
+        look.heldOut().ifPresent(held -> {
             double in = run.entersAt();
             double lean = channel.across() / channel.length();
-            double held = drill.value() - drill.terms().get(0).value();
             svg.path("drill", strip(channel, in - held, in, channel.diameter() / 2, lean));
-            svg.path("chuck", strip(channel, in - held - CHUCK_LONG, in - held, CHUCK, lean));
+            svg.path("chuck", strip(channel, in - held - BoreLook.CHUCK_LONG, in - held, BoreLook.CHUCK, lean));
         });
         look.beside().stream().limit(1).forEach(t -> {
             svg.circle("thin", frame.x(t.at()), frame.y(t.at()), 6);

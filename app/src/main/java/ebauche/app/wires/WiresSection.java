@@ -9,9 +9,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Decimals;
-import ebauche.core.measure.Reckoning;
 import ebauche.core.plan.BuildPlan;
-import java.util.Optional;
+import ebauche.core.stock.WoodLeft;
 
 /** The body cut along a channel, true to scale both ways: its wood, the hole, drill and chuck, and how far the bit may stray. */
 final class WiresSection {
@@ -30,9 +29,6 @@ final class WiresSection {
 
     /** So many spreads to either side the bit is hardly ever off. */
     private static final double SPREADS = 2;
-
-    private static final double CHUCK = 19;
-    private static final double CHUCK_LONG = 50;
 
     private final BoreLook look;
     private final Channel channel;
@@ -120,7 +116,7 @@ final class WiresSection {
     /** Where the bit may go, begun off its angle. */
     private void fan(Svg svg) {
         double in = look.run().entersAt();
-        double spread = look.chance(Face.FRONT).terms().get(1).value();
+        double spread = look.spread();
         double length = channel.length() - in;
         double pitch = Math.toRadians(channel.pitch());
         double off = Math.toRadians(SPREADS * spread);
@@ -140,13 +136,16 @@ final class WiresSection {
     }
 
     private void drill(Svg svg) {
-        Optional<Reckoning> drill = look.drill();
-        if (drill.isPresent()) {
+        look.heldOut().ifPresent(held -> {
             double in = look.run().entersAt();
-            double held = drill.get().value() - drill.get().terms().get(0).value();
             svg.path("drill", strip(in - held, in, channel.diameter() / 2));
-            svg.path("chuck", strip(in - held - CHUCK_LONG, in - held, CHUCK));
-        }
+            svg.path("chuck", strip(in - held - BoreLook.CHUCK_LONG, in - held, BoreLook.CHUCK));
+        });
+    }
+
+    /** By the shop's own limit. */
+    private boolean isThin(double wood) {
+        return look.run().build().shop().limits().tooThin(WoodLeft.Kind.FLOOR, wood);
     }
 
     private void tightest(Svg svg, Face face) {
@@ -158,7 +157,7 @@ final class WiresSection {
             int side = face == Face.FRONT ? -1 : 1;
             double from = channel.under(s) + side * half;
             double to = from + side * c.wood();
-            svg.line(c.wood() < 3 ? "least bad" : "least", x(s * flat), y(from), x(s * flat), y(to));
+            svg.line(isThin(c.wood()) ? "least bad" : "least", x(s * flat), y(from), x(s * flat), y(to));
             double at = face == Face.FRONT ? y(Math.min(from, to)) - 6 : y(Math.max(from, to)) + 18;
             svg.figure("figure", x(s * flat), at, "middle", Figures.parts(fig.brief(c.wood())));
         });

@@ -93,10 +93,6 @@ final class Around {
                 || feature.equals(NeckJoint.FEATURE);
     }
 
-    Build build() {
-        return build;
-    }
-
     Region body() {
         return body;
     }

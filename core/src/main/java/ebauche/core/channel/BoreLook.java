@@ -5,7 +5,6 @@ import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
@@ -33,6 +32,11 @@ import java.util.Set;
  * @param drill how long the drill must be out of its chuck; empty where its chuck would stand in the wood at any length
  */
 public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> drill) {
+    /** Half of a chuck, and how long it is, mm: common practice. */
+    public static final double CHUCK = 19;
+
+    public static final double CHUCK_LONG = 50;
+
     /** Wood that is looked at beside it, mm. */
     private static final double FAR = 15;
 
@@ -87,6 +91,16 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
                                 Source.COMPUTED,
                                 "so that the chuck clears the wood; looked at every 4 mm"))
                 .is(deep.value() + held.getAsDouble(), deep.what() + " + behind where it goes in"));
+    }
+
+    /** How far behind where it goes in its chuck must stand, mm; empty where it would stand in the wood at any length. */
+    public OptionalDouble heldOut() {
+        return drill.map(d -> OptionalDouble.of(d.terms().get(1).value())).orElse(OptionalDouble.empty());
+    }
+
+    /** Of the angle that it is begun at, degrees, standard deviation. */
+    public double spread() {
+        return spread(run.build(), run.channel().held()).value();
     }
 
     /** The drill that the crib has for it, the one that is long enough before others. */
@@ -207,9 +221,4 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
      * @param most that the bit can lean, degrees
      */
     public record Lean(double off, double most) {}
-
-    /** Where on the plan something lies, mm along the axis in the wood. */
-    public Point at(ComingOut.Clearance clearance) {
-        return run.channel().at(run.entersAt() + clearance.along());
-    }
 }

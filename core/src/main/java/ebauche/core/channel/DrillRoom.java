@@ -10,8 +10,7 @@ import java.util.OptionalDouble;
 
 /** Whether a drill and its chuck can be held for a hole: behind where it enters the wood they must be in the air, or in the space that it is begun in. */
 final class DrillRoom {
-    /** Half of a chuck, mm: common practice. */
-    static final double CHUCK = 19;
+    private static final double CHUCK = BoreLook.CHUCK;
 
     /** A drill is held out at the most so far, mm: common practice. */
     static final double LONGEST_DRILL = 460;
