@@ -256,7 +256,7 @@ public final class OutlineRouting {
                         "Flip, and rout the rest with the bearing on the cut wall",
                         depth,
                         Face.BACK,
-                        "the wall just cut",
+                        "wall just cut",
                         passes)
                 .cuts(Change.Remove.fromBody(Feature.OUTLINE, slice(reach, thick)))
                 .needs(before, Datum.flat(build, Face.BACK, body), edgeWall(thick))
@@ -292,8 +292,10 @@ public final class OutlineRouting {
      */
     private Operation.Builder routing(
             StepKind step, String title, Reckoning depth, Face worked, String guide, List<Pass> passes) {
+        String none =
+                build.isDone(StepKey.of(Feature.OUTLINE, step)) ? "as it was done" : "a bearing bit that the crib lacks";
         String tool = passes.isEmpty()
-                ? "a bearing bit that the crib lacks"
+                ? none
                 : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
         // Seen from above: under a table the router sees the work from below, so it goes round it the other way.
         Setting.Feed feed = onTable ? Setting.Feed.CLOCKWISE : Setting.Feed.ANTICLOCKWISE;

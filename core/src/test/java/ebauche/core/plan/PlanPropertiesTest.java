@@ -8,6 +8,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.job.History;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
 import ebauche.core.order.Link;
 import ebauche.core.stock.Change;
 import java.util.List;
@@ -77,6 +78,22 @@ class PlanPropertiesTest {
             assertThat(keys.indexOf(link.before().written()))
                     .as(link.toString())
                     .isLessThan(keys.indexOf(link.after().written()));
+        }
+    }
+
+    /** A card says "bearing on the" and then the guide; a step that is done lacks no tool. */
+    @ParameterizedTest
+    @MethodSource("bodies")
+    void what_a_card_says_reads_on(TestBody body) {
+        for (BuildPlan.PlanStep step : body.schedule().steps()) {
+            if (step.operation().setting() instanceof Setting.Routed routed) {
+                assertThat(routed.tool() + ", bearing on the " + routed.guide())
+                        .as(step.operation().key().written())
+                        .doesNotContainPattern("\\b(\\w+) \\1\\b");
+                if (step.done()) {
+                    assertThat(routed.tool()).doesNotContain("lacks");
+                }
+            }
         }
     }
 
