@@ -25,6 +25,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -353,7 +354,7 @@ public record Figures(LengthUnit unit) {
 
     /** How far a place lies to the side of the centre line, and on which. */
     public String sideways(double x, Hand hand) {
-        return Math.abs(x) < PENCIL ? Words.say("figures.on-it") : length(Math.abs(x)) + " " + hand.side(x);
+        return onItOr(x, this::length, " " + hand.side(x));
     }
 
     /** A distance to mark: as fine as a rule shows it, or where little hangs on it as a tape does. */
@@ -363,13 +364,19 @@ public record Figures(LengthUnit unit) {
 
     /** How far a mark lies to the side of the centre line, and on which. */
     public String sideways(double x, MarkingOut card, Hand hand) {
-        return Math.abs(x) < PENCIL ? Words.say("figures.on-it") : marked(Math.abs(x), card) + " " + hand.side(x);
+        return onItOr(x, d -> marked(d, card), " " + hand.side(x));
     }
 
     /** How far a mark lies along the centre line from what the card measures from. */
     public String lengthways(double y, MarkingOut card) {
         String way = card.oneWay().isPresent() ? "" : toward(y, card.from());
-        return Math.abs(y) < PENCIL ? Words.say("figures.on-it") : marked(Math.abs(y), card) + way;
+        return onItOr(y, d -> marked(d, card), way);
+    }
+
+    /** Nobody marks a distance of nought: what is less than a pencil's line, or reads so, lies on the line. */
+    private static String onItOr(double distance, DoubleFunction<String> said, String way) {
+        String far = said.apply(Math.abs(distance));
+        return Math.abs(distance) < PENCIL || far.equals(said.apply(0)) ? Words.say("figures.on-it") : far + way;
     }
 
     /** What a card's distances along the centre line are measured from, and which way, if they all go one way. */

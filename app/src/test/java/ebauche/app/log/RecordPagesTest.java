@@ -95,7 +95,11 @@ class RecordPagesTest extends WithVisitor {
                         .statusCode())
                 .isEqualTo(302);
         String bench = shop.path("sedge") + "/bench?step=neck:rout";
-        assertThat(me.get(bench).body()).contains("waits for a yes from").contains("The answer is yes");
+        assertThat(me.get(bench).body())
+                .contains("waits for a yes from")
+                .contains("The answer is yes")
+                .contains("Done all the same")
+                .doesNotContain("Done, next step");
         assertThat(me.get(shop.path("sedge") + "/bench?step=neck:off").body()).doesNotContain("The answer is yes");
         assertThat(me.get("/log").body()).contains("waits for a yes from the client");
         assertThat(post("/settled", Map.of("entry", id, "step", "neck:rout")).statusCode())

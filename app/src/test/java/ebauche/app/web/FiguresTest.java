@@ -3,6 +3,7 @@ package ebauche.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.design.Hand;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -37,6 +38,15 @@ class FiguresTest {
         // 1 1/32 in are 26.19375 mm; 0.11635 mm more are 0.0046 in
         assertThat(metric.besides(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("1.035 in");
         assertThat(inches.besides(26.3101, Rounding.LESS, Division.CALLIPER)).isEqualTo("near 1 1/32 in, 26.3 mm");
+    }
+
+    /** A sixty-fourth is 0.397 mm: less than half of one is on the line for an inch rule, and a mark to make for a metric one. */
+    @Test
+    void nobody_is_asked_to_mark_a_distance_of_nought() {
+        assertThat(metric.sideways(-0.04, Hand.RIGHT)).isEqualTo("on it");
+        assertThat(metric.sideways(-0.15, Hand.RIGHT)).isNotEqualTo("on it").contains("bass");
+        assertThat(inches.sideways(-0.15, Hand.RIGHT)).isEqualTo("on it");
+        assertThat(inches.sideways(0.3, Hand.RIGHT)).isEqualTo("1/64 in treble");
     }
 
     /** Thousandths are what a stop is set to; a rule's mark stands beside them, as near where it is not the same: worked by hand. */

@@ -292,8 +292,9 @@ public final class OutlineRouting {
      */
     private Operation.Builder routing(
             StepKind step, String title, Reckoning depth, Face worked, String guide, List<Pass> passes) {
-        String none =
-                build.isDone(StepKey.of(Feature.OUTLINE, step)) ? "as it was done" : "a bearing bit that the crib lacks";
+        String none = build.isDone(StepKey.of(Feature.OUTLINE, step))
+                ? "as it was done"
+                : "a bearing bit that the crib lacks";
         String tool = passes.isEmpty()
                 ? none
                 : passes.stream().map(p -> p.cutter().bit().name()).distinct().collect(Collectors.joining(", then "));
