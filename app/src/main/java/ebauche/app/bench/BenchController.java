@@ -36,6 +36,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -132,6 +133,19 @@ class BenchController {
         if (!model.containsAttribute("typed")) {
             model.addAttribute("typed", "");
         }
+        if (!model.containsAttribute("picked")) {
+            unread(plan, step).ifPresent(m -> model.addAttribute("picked", m.key()));
+        }
+    }
+
+    /** What is to be measured here next: of the step's inspections the first that nobody read yet. */
+    private static Optional<Measurand> unread(BuildPlan plan, PlanStep step) {
+        Set<Measurand> read =
+                readings(plan, step).stream().map(AsBuilt.Reading::measures).collect(Collectors.toSet());
+        return step.operation().inspections().stream()
+                .map(Inspection::measurand)
+                .filter(m -> !read.contains(m))
+                .findFirst();
     }
 
     /** What was just logged and what moved by it. */

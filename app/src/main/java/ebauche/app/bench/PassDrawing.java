@@ -28,6 +28,9 @@ public final class PassDrawing {
     /** Nearer together than this, numbers cover each other. */
     private static final double CLEAR = 24;
 
+    /** As high as a number stands. */
+    private static final double FIGURE = 16;
+
     private PassDrawing() {}
 
     public static String of(BuildPlan plan, int step, Optional<MarkingOut> marking) {
@@ -97,7 +100,13 @@ public final class PassDrawing {
             svg.circle("mark", at.x(), at.y(), 4);
             if (numbered.stream().allMatch(n -> n.distance(at) > CLEAR)) {
                 numbered.add(at);
-                svg.text("mark-number", at.x() + 7, at.y() - 6, "start", String.valueOf(mark.number()));
+                // A mark at the picture's edge keeps its number in the picture.
+                svg.text(
+                        "mark-number",
+                        at.x() + 7,
+                        Math.max(FIGURE, at.y() - 6),
+                        "start",
+                        String.valueOf(mark.number()));
             }
         }
     }

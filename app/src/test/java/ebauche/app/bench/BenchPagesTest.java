@@ -12,6 +12,7 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.core.operation.Inspection;
 import ebauche.core.plan.BuildPlan;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -60,6 +61,31 @@ class BenchPagesTest extends WithVisitor {
                 .contains("from the saddle line toward the tail", "bass stud", "treble stud", "straight from 1 to 2");
         String jack = me.get(here + "/bench?step=jack:drill").body();
         assertThat(jack).contains("Already there: “", "Mark the middle of the jack");
+    }
+
+    /** Of three things to read on one step the bench asks for the one that is still missing. */
+    @Test
+    void what_is_read_is_not_asked_for_again() {
+        BuildPlan.PlanStep step = plan().step("neck:rout").orElseThrow();
+        List<String> keys = step.operation().inspections().stream()
+                .map(i -> i.measurand().key())
+                .toList();
+        assertThat(keys).hasSizeGreaterThan(2);
+        for (int i = 0; i < 2; i++) {
+            Inspection inspection = step.operation().inspections().get(i);
+            me.post(
+                    here + "/bench",
+                    here + "/readings",
+                    Map.of(
+                            "entry", UUID.randomUUID().toString(),
+                            "measures", keys.get(i),
+                            "value",
+                                    Length.ofMillimetres(inspection.expected().value())
+                                            .toString(),
+                            "step", "neck:rout"));
+            assertThat(me.get(here + "/bench?step=neck:rout").body())
+                    .containsPattern("value=\"" + keys.get(i + 1) + "\"[^>]* selected");
+        }
     }
 
     private HttpResponse<String> read(UUID entry, String value) {
