@@ -4,6 +4,7 @@ import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Passage.Begun;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
 import ebauche.core.measure.Reckoning;
@@ -28,7 +29,7 @@ public record BoreLookWords(BoreLook look) {
     }
 
     static boolean beginsOn(BoreLook look, Face face) {
-        return face == Face.FRONT && look.run().begun() == Run.Begun.ON_THE_FRONT;
+        return face == Face.FRONT && look.run().begun() == Begun.ON_THE_FRONT;
     }
 
     public String begins() {

@@ -3,6 +3,8 @@ package ebauche.core.channel;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
+import ebauche.core.design.Passage.Begun;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
@@ -17,7 +19,6 @@ import ebauche.core.shop.Practice;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
-import ebauche.core.wires.Space;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -56,7 +57,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         Around around = new Around(build, history, f -> f.equals(channel.feature()));
         Set<Feature> met = new HashSet<>(around.met(line(run)));
         run.spaces().forEach(s -> met.add(s.feature()));
-        if (run.begun() == Run.Begun.ON_THE_FRONT) {
+        if (run.begun() == Begun.ON_THE_FRONT) {
             met.add(Feature.FRONT);
         }
         return new BoreLook(run, around.beside(run, met, FAR), drill(run, around));
@@ -125,7 +126,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
 
     /** Least angle towards a face, degrees; a right angle where it is begun on it. */
     static double leeway(Run run, Face face) {
-        boolean begunThere = face == Face.FRONT && run.begun() == Run.Begun.ON_THE_FRONT;
+        boolean begunThere = face == Face.FRONT && run.begun() == Begun.ON_THE_FRONT;
         return begunThere ? 90 : ComingOut.leeway(run.beside(face));
     }
 

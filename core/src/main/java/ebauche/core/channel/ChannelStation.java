@@ -2,6 +2,7 @@ package ebauche.core.channel;
 
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
+import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -27,7 +28,6 @@ import ebauche.core.routing.Drilling;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.wires.Run;
-import ebauche.core.wires.Run.Begun;
 import ebauche.core.wires.WireWays;
 import java.util.ArrayList;
 import java.util.HashSet;

@@ -4,6 +4,7 @@ import ebauche.core.channel.Walls.Wall;
 import ebauche.core.crib.Drill;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -318,7 +319,7 @@ public final class Finder {
         // As it will be drawn it must be read as what it is: out of the one space, into the other.
         Run run = Run.of(build, drawn.get());
         boolean begins = onFront
-                ? run.begun() == Run.Begun.ON_THE_FRONT
+                ? run.begun() == Begun.ON_THE_FRONT
                 : run.from().filter(s -> s.feature().equals(c.from())).isPresent();
         boolean ends = run.into().filter(s -> s.feature().equals(c.into())).isPresent();
         if (onFront) {

@@ -1,6 +1,7 @@
 package ebauche.core.shielding;
 
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Space;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Shield;
@@ -10,7 +11,6 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
 import ebauche.core.shop.ShieldStock;
-import ebauche.core.wires.Space;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,6 +2,8 @@ package ebauche.core.wires;
 
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.Passage.Begun;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -11,7 +13,6 @@ import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
-import ebauche.core.wires.Run.Begun;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -102,7 +103,7 @@ final class Openings {
         Channel channel = run.channel();
         run.from().ifPresent(s -> open(channel, s, run.entersAt()));
         run.into().ifPresent(s -> open(channel, s, run.leavesAt()));
-        run.through().forEach(s -> Arrays.stream(s.met(channel)).forEach(along -> open(channel, s, along)));
+        run.passage().through().forEach(s -> Arrays.stream(s.met(channel)).forEach(along -> open(channel, s, along)));
     }
 
     private void open(Channel channel, Space space, double along) {

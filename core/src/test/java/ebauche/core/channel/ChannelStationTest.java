@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestPractice;
+import ebauche.core.design.Passage.Begun;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -18,8 +20,6 @@ import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
-import ebauche.core.wires.Run.Begun;
-import ebauche.core.wires.Space;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -143,7 +143,7 @@ class ChannelStationTest {
         body.channels.add(through);
         Run run = Run.of(body.build(), through);
         assertThat(run.spaces()).extracting(Space::feature).contains(Feature.parse("neck"), Feature.parse("controls"));
-        assertThat(run.through())
+        assertThat(run.passage().through())
                 .allSatisfy(
                         s -> assertThat(s.plan().intersection(run.bore().plan()).area())
                                 .isPositive());

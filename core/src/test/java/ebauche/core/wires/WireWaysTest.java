@@ -268,7 +268,7 @@ class WireWaysTest {
         Stream<Door> ends = Stream.of(
                 new Door(run.from().orElseThrow().feature(), spot(c, run.entersAt())),
                 new Door(run.into().orElseThrow().feature(), spot(c, run.leavesAt())));
-        Stream<Door> between = run.through().stream()
+        Stream<Door> between = run.passage().through().stream()
                 .filter(s -> !s.feature().word().equals("neck"))
                 .flatMap(s -> Arrays.stream(s.met(c)).mapToObj(d -> new Door(s.feature(), spot(c, d))));
         return Stream.concat(ends, between).toList();

@@ -3,6 +3,7 @@ package ebauche.exchange.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -99,7 +100,7 @@ class PlacesTest {
         double way = bore.from().distance(bore.to());
         assertThat(bore.from().distance(place.at()) + place.at().distance(bore.to()))
                 .isCloseTo(way, within(1e-6));
-        if (run.begun() == Run.Begun.IN_A_SPACE) {
+        if (run.begun() == Begun.IN_A_SPACE) {
             assertThat(run.from().orElseThrow().plan().outside(place.at())).isCloseTo(0, within(0.05));
         } else {
             assertThat(place.at()).isEqualTo(run.channel().from());

@@ -1,7 +1,5 @@
-package ebauche.core.wires;
+package ebauche.core.design;
 
-import ebauche.core.design.BodyDesign;
-import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -31,7 +29,7 @@ public record Space(Feature feature, Region plan, double top, double bottom) {
     }
 
     /** All of a design, as it draws them. */
-    static List<Space> all(BodyDesign design) {
+    public static List<Space> all(BodyDesign design) {
         List<Space> spaces = new ArrayList<>();
         double thick = design.thickness();
         spaces.add(new Space(NeckJoint.FEATURE, design.neck().pocket(), 0, thick));
@@ -77,13 +75,13 @@ public record Space(Feature feature, Region plan, double top, double bottom) {
     }
 
     /** Whether a channel's axis lies in it so far along. */
-    boolean holds(Channel channel, double along) {
+    public boolean holds(Channel channel, double along) {
         double axis = channel.under(along);
         return axis >= top && axis <= bottom && plan.contains(channel.at(along));
     }
 
     /** Where a channel's axis goes in and where it comes out again, mm along it; nothing where it never is in it. */
-    double[] met(Channel channel) {
+    public double[] met(Channel channel) {
         double first = Double.NaN;
         double last = Double.NaN;
         for (double s = 0; s <= channel.length(); s += STRIDE) {
