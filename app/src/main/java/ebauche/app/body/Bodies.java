@@ -2,6 +2,7 @@ package ebauche.app.body;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import ebauche.app.ways.HoleStore;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.job.Build;
@@ -26,15 +27,17 @@ public class Bodies {
 
     private final BodyStore store;
     private final WaysStore ways;
+    private final HoleStore holes;
     private final Cache<State, BuildPlan> plans =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
-    public Bodies(BodyStore store, WaysStore ways) {
+    public Bodies(BodyStore store, WaysStore ways, HoleStore holes) {
         this.store = store;
         this.ways = ways;
+        this.holes = holes;
     }
 
-    private record State(long shop, long body, int revision, int entries, int ways) {}
+    private record State(long shop, long body, int revision, int entries, Ways.State ways) {}
 
     /** A body as it stands. */
     public record Current(Body body, Revision revision, Ways ways, BuildPlan plan) {
@@ -54,8 +57,8 @@ public class Bodies {
 
     public Current current(Body body) {
         Revision head = store.head(body);
-        Ways shopWays = ways.of(body.shop());
-        State state = new State(body.shop(), body.id(), head.number(), store.recordLength(body), shopWays.number());
+        Ways shopWays = ways.of(body.shop()).drilling(holes.of(body.shop()).besides(body.id()));
+        State state = new State(body.shop(), body.id(), head.number(), store.recordLength(body), shopWays.state());
         BuildPlan plan = plans.getIfPresent(state);
         if (plan == null) {
             AsBuilt record = store.record(body);
@@ -66,7 +69,7 @@ public class Bodies {
                             body.id(),
                             head.number(),
                             record.timeline().size(),
-                            shopWays.number()),
+                            shopWays.state()),
                     plan);
         }
         return new Current(body, head, shopWays, plan);

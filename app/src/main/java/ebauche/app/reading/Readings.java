@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
+import ebauche.core.channel.Straying;
 import ebauche.core.design.Measurand;
 import ebauche.core.job.Build;
 import ebauche.core.job.SecondLook;
@@ -52,8 +53,14 @@ public class Readings {
         refuseAbsurd(measurand, number, fig);
         Build build = current.plan().build();
         askAgain(build, measurand, number, value, first, fig);
-        AsBuilt.Reading reading =
-                new AsBuilt.Reading(entry.toString(), now(), maker.name(), operation, measurand, number);
+        AsBuilt.Reading reading = new AsBuilt.Reading(
+                entry.toString(),
+                now(),
+                maker.name(),
+                operation,
+                measurand,
+                number,
+                Straying.told(build, measurand, number));
         List<AsBuilt.Entry> timeline = new ArrayList<>(build.asBuilt().timeline());
         if (timeline.stream().noneMatch(e -> e.id().equals(reading.id()))) {
             timeline.add(reading);

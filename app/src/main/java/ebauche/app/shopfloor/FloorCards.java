@@ -5,6 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.ways.HoleStore;
+import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
@@ -29,25 +31,31 @@ class FloorCards {
     private final Bodies bodies;
     private final BodyStore store;
     private final WaysStore ways;
+    private final HoleStore holes;
     private final SpringTemplateEngine templates;
     private final Cache<State, String> known =
             Caffeine.newBuilder().maximumSize(CARDS_KEPT).build();
 
-    FloorCards(Bodies bodies, BodyStore store, WaysStore ways, SpringTemplateEngine templates) {
+    FloorCards(Bodies bodies, BodyStore store, WaysStore ways, HoleStore holes, SpringTemplateEngine templates) {
         this.bodies = bodies;
         this.store = store;
         this.ways = ways;
+        this.holes = holes;
         this.templates = templates;
     }
 
-    private record State(long shop, long body, int revision, int entries, int ways, LengthUnit unit, Locale language) {}
+    private record State(
+            long shop, long body, int revision, int entries, Ways.State ways, LengthUnit unit, Locale language) {}
 
     /** The floor of a shop as it is written in a page, the newest body first. */
     String floor(long shop, Figures fig) {
-        int shopWays = ways.of(shop).number();
+        int number = ways.of(shop).number();
+        HoleStore.Holes drilled = holes.of(shop);
         StringBuilder floor = new StringBuilder();
         int made = 0;
         for (BodyStore.Standing standing : store.standing(shop)) {
+            Ways.State shopWays =
+                    new Ways.State(number, drilled.besides(standing.body().id()));
             State state = state(standing, shopWays, fig);
             String card = known.getIfPresent(state);
             if (card == null && made < AT_ONCE) {
@@ -67,10 +75,10 @@ class FloorCards {
                 current.body(),
                 current.revision().number(),
                 current.plan().build().asBuilt().timeline().size());
-        return known.get(state(standing, current.ways().number(), fig), s -> written(FloorCard.of(current), fig));
+        return known.get(state(standing, current.ways().state(), fig), s -> written(FloorCard.of(current), fig));
     }
 
-    private static State state(BodyStore.Standing standing, int shopWays, Figures fig) {
+    private static State state(BodyStore.Standing standing, Ways.State shopWays, Figures fig) {
         Body body = standing.body();
         return new State(
                 body.shop(),

@@ -22,22 +22,25 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 class WaysController {
     private final WaysStore store;
+    private final HoleStore holes;
 
-    WaysController(WaysStore store) {
+    WaysController(WaysStore store, HoleStore holes) {
         this.store = store;
+        this.holes = holes;
     }
 
     @GetMapping("/ways")
     String ways(@AuthenticationPrincipal Maker maker, Model model) {
         Ways now = store.of(maker.shop());
-        return page(now.number(), WaysForm.typed(now), Map.of(), model);
+        return page(maker.shop(), now.number(), WaysForm.typed(now), Map.of(), model);
     }
 
-    private String page(int base, Map<String, String> typed, Map<String, String> troubles, Model model) {
+    private String page(long shop, int base, Map<String, String> typed, Map<String, String> troubles, Model model) {
         model.addAttribute("base", base);
         model.addAttribute("typed", typed);
         model.addAttribute("troubles", troubles);
         WaysForm.SECTIONS.forEach(s -> model.addAttribute(s.name(), s.fields()));
+        model.addAttribute("ownHoles", holes.of(shop).ofAll());
         model.addAttribute("ticked", WaysForm.TICKED);
         model.addAttribute("clamps", WaysForm.ROWS.get("gluing.clamps"));
         model.addAttribute("cauls", WaysForm.ROWS.get("gluing.cauls"));
@@ -77,13 +80,13 @@ class WaysController {
         WaysForm form = WaysForm.of(typed, from, fig.unit());
         if (!form.troubles().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(base, typed, form.troubles(), model);
+            return page(maker.shop(), base, typed, form.troubles(), model);
         }
         try {
             store.keep(maker.shop(), base, form.ways(), maker.name());
         } catch (Stale stale) {
             ConflictNotice.tell(stale, Words.say("ways-controller.what-you-typed-is-below-look"), model, response);
-            return page(now.number(), typed, Map.of(), model);
+            return page(maker.shop(), now.number(), typed, Map.of(), model);
         }
         return "redirect:/ways?kept";
     }

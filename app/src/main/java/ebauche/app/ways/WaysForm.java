@@ -54,6 +54,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             Section.of("practice", ShopFields.PRACTICE, Shop::practice),
             Section.of("gluing", ShopFields.GLUING, Shop::gluing),
             Section.of("wire", ShopFields.WIRE, Shop::wire),
+            Section.of("longHoles", ShopFields.LONG_HOLES, Shop::longHoles),
             Section.of("shielding", ShopFields.SHIELDING, Shop::shielding));
 
     /** Things of which there are several, each in a row of its own, by their place in the shop part. */

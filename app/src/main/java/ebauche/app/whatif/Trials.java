@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.box.Box;
 import ebauche.app.design.DesignKeeping;
+import ebauche.app.ways.Ways;
 import ebauche.core.job.Build;
 import ebauche.core.measure.LengthUnit;
 import java.util.Map;
@@ -22,7 +23,8 @@ public class Trials {
     private final Cache<Key, Trial> known =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    private record Key(long body, int revision, int entries, int ways, LengthUnit bare, Map<String, String> asked) {}
+    private record Key(
+            long body, int revision, int entries, Ways.State ways, LengthUnit bare, Map<String, String> asked) {}
 
     /**
      * What is asked, built and not planned, for a hand that is still moving.
@@ -40,7 +42,7 @@ public class Trials {
                 current.body().id(),
                 current.revision().number(),
                 current.plan().build().asBuilt().timeline().size(),
-                current.ways().number(),
+                current.ways().state(),
                 bare,
                 asked.fields());
         return known.get(key, k -> Trial.of(current, asked, bare));

@@ -15,7 +15,6 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
-import ebauche.core.shop.Practice;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
@@ -40,12 +39,6 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
 
     /** Wood that is looked at beside it, mm. */
     private static final double FAR = 15;
-
-    /** Spread of the angle that a long drill is begun at, degrees, standard deviation: common practice (memory). */
-    private static final double FREE_HAND = 2;
-
-    private static final double BESIDE_A_SQUARE = 1;
-    private static final double JIG = 0.5;
 
     public BoreLook {
         beside = List.copyOf(beside);
@@ -101,7 +94,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
 
     /** Of the angle that it is begun at, degrees, standard deviation. */
     public double spread() {
-        return spread(run.build(), run.channel().held()).value();
+        return spread(run).value();
     }
 
     /** The drill that the crib has for it, the one that is long enough before others. */
@@ -133,7 +126,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
     /** How likely it comes out of one face, per cent. */
     public Reckoning chance(Face face) {
         double leeway = leeway(run, face);
-        Fact spread = spread(run.build(), run.channel().held());
+        Fact spread = spread(run).asFact();
         return Reckoning.of(
                         "chance that the " + run.channel().feature().said() + " comes out of the " + face.word()
                                 + ", %",
@@ -147,7 +140,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
 
     /** The same of both faces. */
     static Reckoning chance(Run run) {
-        Fact spread = spread(run.build(), run.channel().held());
+        Fact spread = spread(run).asFact();
         double front = leeway(run, Face.FRONT);
         double back = leeway(run, Face.BACK);
         double chance = 100 * (ComingOut.chance(front, spread.value()) + ComingOut.chance(back, spread.value()));
@@ -164,17 +157,10 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         return new Fact(degrees, Source.COMPUTED, "the channel and the faces as they will be");
     }
 
-    /** Of the angle that a long hole is begun at here, degrees. */
-    static Fact spread(Build build, Channel.Held held) {
-        boolean skilled = build.shop().practice().skills().contains(Practice.Skill.DRILL);
-        Channel.Held how =
-                held != Channel.Held.AS_USUAL ? held : skilled ? Channel.Held.SQUARE : Channel.Held.FREE_HAND;
-        double degrees = switch (how) {
-            case FREE_HAND, AS_USUAL -> FREE_HAND;
-            case SQUARE -> BESIDE_A_SQUARE;
-            case JIG, PRESS -> JIG;
-        };
-        return Fact.rule(degrees, how.words() + ", common practice (memory)");
+    /** Of the angle that it is begun at: the shop's own record and what is usual. */
+    public static Reckoning spread(Run run) {
+        return Straying.spread(
+                run.build(), Straying.held(run.build(), run.channel().held()));
     }
 
     /** How far it runs off the centre line towards the treble side, degrees; nought straight to the neck. */

@@ -2,6 +2,9 @@ package ebauche.core.channel;
 
 import ebauche.core.crib.Drill;
 import ebauche.core.crib.Fit;
+import ebauche.core.design.Measurand.BoreRead;
+import ebauche.core.design.Measurand.BoreRead.Sight;
+import ebauche.core.design.Passage;
 import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
@@ -18,8 +21,10 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
+import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -37,9 +42,6 @@ import java.util.Set;
 
 /** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
 public final class ChannelStation implements Station {
-    /** The bit goes on so far once its axis is through, mm: common practice. */
-    private static final double BEYOND = 3;
-
     /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
     static final double MOST_PER_CENT = 3;
 
@@ -75,8 +77,71 @@ public final class ChannelStation implements Station {
                 .caution(Caution.LONG_DRILL)
                 .takes(15, 0, 0.02);
         begun(run).forEach(step::needs);
+        inspections(run).forEach(step::inspect);
         step.opens(run.opening());
         return step.build();
+    }
+
+    /**
+     * What is read of it: where it comes out, how a rod stands in it, how deep it is. Off by two spreads is what the hand gives; what
+     * that does to the wood is told apart.
+     */
+    private static List<Inspection> inspections(Run run) {
+        Channel drawn = drawn(run);
+        Feature feature = drawn.feature();
+        Passage asDrawn = Passage.of(run.build().drawn(), drawn);
+        Reckoning spread = BoreLook.spread(run);
+        List<Inspection> all = new ArrayList<>();
+        if (asDrawn.into().isPresent()) {
+            Reckoning off = Reckoning.of("how far off is still good", Quantity.LENGTH)
+                    .length("wood along its axis", asDrawn.wood())
+                    .term(spread.what(), spread.asFact(), Quantity.ANGLE)
+                    .is(
+                            asDrawn.wood() * Math.tan(Math.toRadians(2 * spread.value())),
+                            "wood along its axis × tan (2 × " + spread.what() + ")");
+            Reckoning on = Reckoning.of("where it comes out", Quantity.LENGTH)
+                    .length("as drawn", Fact.rule(0, "the design"))
+                    .is(0, "as drawn");
+            all.add(new Inspection(
+                    new BoreRead(feature, Sight.LOWER),
+                    on,
+                    Band.either(off),
+                    "rule from the face to the hole, and half the drill"));
+            all.add(new Inspection(new BoreRead(feature, Sight.ASIDE), on, Band.either(off), "rule from the mark"));
+        }
+        Reckoning slope = Reckoning.of("slope of the " + feature.said(), Quantity.ANGLE)
+                .angle("as drawn", new Fact(drawn.pitch(), Source.COMPUTED, "the channel"))
+                .is(drawn.pitch(), "as drawn");
+        Reckoning two = Reckoning.of("how far off is still good", Quantity.ANGLE)
+                .term(spread.what(), spread.asFact(), Quantity.ANGLE)
+                .is(2 * spread.value(), "2 × " + spread.what());
+        all.add(new Inspection(
+                new BoreRead(feature, Sight.SLOPE),
+                slope,
+                Band.either(two),
+                "a rod in the hole, a bevel against the face"));
+        Reckoning deep = depth(new Run(run.build(), asDrawn));
+        Reckoning shallower = Reckoning.of("how far off is still good", Quantity.LENGTH)
+                .length("the point, and a little", Fact.rule(Channel.BEYOND, "common practice"))
+                .is(Channel.BEYOND, "the point, and a little");
+        all.add(new Inspection(
+                new BoreRead(feature, Sight.DEEP),
+                deep,
+                new Band(
+                        shallower,
+                        Band.shop(
+                                "wood behind it that only gives room",
+                                run.build().shop().bands().room())),
+                "the rod, marked where it goes in"));
+        return all;
+    }
+
+    /** The channel as the maker drew it, whatever was read of it. */
+    private static Channel drawn(Run run) {
+        return run.build().drawn().channels().stream()
+                .filter(c -> c.id().equals(run.channel().id()))
+                .findFirst()
+                .orElse(run.channel());
     }
 
     private static String title(Run run) {
@@ -107,8 +172,8 @@ public final class ChannelStation implements Station {
         double wood = run.leavesAt() - run.entersAt();
         return Reckoning.of("depth of the " + run.channel().feature().said(), Quantity.LENGTH)
                 .length("wood along its axis", wood)
-                .length("the point, and a little", Fact.rule(BEYOND, "common practice"))
-                .is(wood + BEYOND, "wood along its axis + the point, and a little");
+                .length("the point, and a little", Fact.rule(Channel.BEYOND, "common practice"))
+                .is(wood + Channel.BEYOND, "wood along its axis + the point, and a little");
     }
 
     private static Set<Feature> joins(Run run) {
@@ -155,9 +220,18 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>();
-        Run.all(build).forEach(r -> rules.add(comesOut(r)));
+        Run.all(build).stream().filter(r -> !isDrilled(r) || isOut(r)).forEach(r -> rules.add(comesOut(r)));
         new WireWays(build).fills().forEach(f -> rules.add(full(f)));
         return rules;
+    }
+
+    private static boolean isDrilled(Run run) {
+        return run.build().isDone(StepKey.of(run.channel().feature(), StepKind.DRILL));
+    }
+
+    /** Whether it lies in a face as it is drawn, or as it was read. */
+    private static boolean isOut(Run run) {
+        return BoreLook.leeway(run, Face.FRONT) <= 0 || BoreLook.leeway(run, Face.BACK) <= 0;
     }
 
     private static Rule comesOut(Run run) {
@@ -168,8 +242,10 @@ public final class ChannelStation implements Station {
         double chance = sum.value();
         String said = channel.feature().said();
         boolean out = front <= 0 || back <= 0;
-        String cure =
-                "Lay it nearer the middle of the body, make it shorter, or begin it beside a square or with a jig.";
+        boolean drilled = isDrilled(run);
+        String cure = drilled
+                ? "Plug it with a dowel of the same wood, level it, and drill it anew beside it."
+                : "Lay it nearer the middle of the body, make it shorter, or begin it beside a square or with a jig.";
         return Rule.of(Work.CHANNEL, "channel-comes-out", Rule.About.CAVITIES)
                 .on(channel.feature())
                 .at(channel.at(channel.length() / 2))
@@ -183,7 +259,8 @@ public final class ChannelStation implements Station {
                         .at(channel.at(channel.length() / 2))
                         .says(
                                 out
-                                        ? "As drawn, the " + said + " comes out through the "
+                                        ? (drilled ? "As it was read, the " : "As drawn, the ") + said
+                                                + " comes out through the "
                                                 + (front <= 0 ? "front." : "back.")
                                         : "In " + Math.round(chance) + " bodies of a hundred the " + said
                                                 + " would come out through a face.",

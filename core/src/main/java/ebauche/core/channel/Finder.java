@@ -68,7 +68,8 @@ public final class Finder {
         this.design = build.design();
         this.around = new Around(build, history, f -> false);
         this.room = new DrillRoom(around);
-        this.spread = BoreLook.spread(build, Channel.Held.AS_USUAL).value();
+        this.spread = Straying.spread(build, Straying.held(build, Channel.Held.AS_USUAL))
+                .value();
     }
 
     /**

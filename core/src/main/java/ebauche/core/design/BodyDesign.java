@@ -134,6 +134,13 @@ public record BodyDesign(
                 templates, holes, channels, wires, shields, contours, tabs, undecided);
     }
 
+    /** The same design with its channels elsewhere. */
+    public BodyDesign withChannels(List<Channel> others) {
+        return new BodyDesign(
+                name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
+                templates, holes, others, wires, shields, contours, tabs, undecided);
+    }
+
     /** The same design with its hardware cut for other sizes. */
     public BodyDesign with(
             Bridge otherBridge,

@@ -341,6 +341,74 @@ public sealed interface Measurand {
         }
     }
 
+    /** What is read of a channel once it is drilled. */
+    record BoreRead(Feature channel, Sight sight) implements Measurand {
+        /** What one looks at. */
+        public enum Sight {
+            /** Where its axis comes out, down from where it should: to the back. */
+            LOWER("bore-lower:", "came out lower than it should, higher negative", Quantity.LENGTH, -60, 60),
+            /** The same sideways: to the right as one looks along the drill, the front up. */
+            ASIDE(
+                    "bore-aside:",
+                    "came out to the right of where it should, looked along the drill",
+                    Quantity.LENGTH,
+                    -60,
+                    60),
+            /** Of a rod that is put in the hole, against the face. */
+            SLOPE("bore-slope:", "rod in it, degrees down on its way, up negative", Quantity.ANGLE, -85, 85),
+            /** From where it goes into the wood to its end. */
+            DEEP("bore-deep:", "depth from where it goes in", Quantity.LENGTH, 0, 600);
+
+            private final String prefix;
+            private final String words;
+            private final Quantity quantity;
+            private final double least;
+            private final double most;
+
+            Sight(String prefix, String words, Quantity quantity, double least, double most) {
+                this.prefix = prefix;
+                this.words = words;
+                this.quantity = quantity;
+                this.least = least;
+                this.most = most;
+            }
+        }
+
+        @Override
+        public String key() {
+            return sight.prefix + channel;
+        }
+
+        @Override
+        public String label() {
+            return channel.said() + ": " + sight.words;
+        }
+
+        @Override
+        public Quantity quantity() {
+            return sight.quantity;
+        }
+
+        @Override
+        public double least() {
+            return sight.least;
+        }
+
+        @Override
+        public double most() {
+            return sight.most;
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            for (Sight sight : Sight.values()) {
+                if (key.startsWith(sight.prefix)) {
+                    return Optional.of(new BoreRead(named(key.substring(sight.prefix.length())), sight));
+                }
+            }
+            return Optional.empty();
+        }
+    }
+
     /** What every key looks like, as a regular expression. */
     static String pattern() {
         String feature = "[a-z0-9-]{1," + LONGEST + "}";
@@ -358,6 +426,9 @@ public sealed interface Measurand {
                 OpeningAt.ACROSS + feature,
                 "sanded-off" + faces,
                 "out-of-flat" + faces));
+        for (BoreRead.Sight sight : BoreRead.Sight.values()) {
+            kinds.add(sight.prefix + feature);
+        }
         return "^(" + String.join("|", kinds) + ")$";
     }
 
@@ -377,7 +448,8 @@ public sealed interface Measurand {
         if (size.isPresent()) {
             return size.get();
         }
-        Optional<Measurand> placed = EdgeInside.parse(key).or(() -> OpeningAt.parse(key));
+        Optional<Measurand> placed =
+                EdgeInside.parse(key).or(() -> OpeningAt.parse(key)).or(() -> BoreRead.parse(key));
         if (placed.isPresent()) {
             return placed.get();
         }

@@ -43,6 +43,9 @@ public record Channel(String id, Point from, double fromUnder, Point to, double 
         }
     }
 
+    /** The bit goes on so far once its axis is through, mm: common practice. */
+    public static final double BEYOND = 3;
+
     /** One that is shorter on the plan is no channel, mm. */
     private static final double SHORTEST = 5;
 
@@ -85,5 +88,34 @@ public record Channel(String id, Point from, double fromUnder, Point to, double 
     /** Depth of its axis under the finished front so far along it, mm. */
     public double under(double along) {
         return fromUnder + (toUnder - fromUnder) * along / length();
+    }
+
+    /**
+     * The same begun where it is, running otherwise: so much lower and to the right where it leaves the wood, as one looks along it with the
+     * front up.
+     *
+     * @param enters where it goes into the wood, mm along it
+     * @param wood how far it runs in wood, mm
+     * @param length mm along its axis
+     */
+    public Channel running(double enters, double wood, double lower, double right, double length) {
+        double leaves = enters + wood;
+        double dx = (to.x() - from.x()) / across();
+        double dy = (to.y() - from.y()) / across();
+        Point in = at(enters);
+        Point out = at(leaves).plus(right * dy, -right * dx);
+        double underIn = under(enters);
+        double underOut = under(leaves) + lower;
+        double way = Math.hypot(in.distance(out), underOut - underIn);
+        double back = -enters / way;
+        double on = (length - enters) / way;
+        return new Channel(
+                id,
+                in.towards(out, back),
+                Math.max(0, underIn + back * (underOut - underIn)),
+                in.towards(out, on),
+                Math.max(0, underIn + on * (underOut - underIn)),
+                diameter,
+                held);
     }
 }

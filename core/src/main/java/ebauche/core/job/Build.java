@@ -60,7 +60,7 @@ public final class Build {
         this.shop = Objects.requireNonNull(shop, "shop");
         this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
         this.fitting = new Fitting(asBuilt, shop.clearances());
-        this.design = withEdge(new PlateReadings(fitting.fit(drawn), asBuilt).followed(), asBuilt);
+        this.design = withEdge(followed(fitting.fit(drawn), asBuilt), asBuilt);
         this.faces = FinishedFaces.of(this);
         Refusal.unless(
                 faces.thickness() >= THINNEST,
@@ -69,6 +69,11 @@ public final class Build {
                         + " mm: no wood is left. Is a sanding logged twice, or in another unit?");
         this.contours =
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
+    }
+
+    /** What lies under plates, and the channels that were drilled, where they were read to lie. */
+    private static BodyDesign followed(BodyDesign fitted, AsBuilt asBuilt) {
+        return new ChannelReadings(new PlateReadings(fitted, asBuilt).followed(), asBuilt).followed();
     }
 
     /** Its outline as the edge was read against its template, where it was; where the edge stands proud it is still to come to its line. */

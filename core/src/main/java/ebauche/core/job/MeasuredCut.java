@@ -1,20 +1,26 @@
 package ebauche.core.job;
 
+import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.DepthOf;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Channel;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Surface;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
  * The cut that a finished step really made: as recorded, its floor moved to where the gauge found it.
  *
- * <p>A cavity's floor lies where it was read at that very step. A face that was thicknessed or sanded lies where the faces are known
+ * <p>A cavity's floor lies where it was read at that very step, a channel where it was read to run. A face that was thicknessed or sanded lies where the faces are known
  * to be, all later sanding added again, so that the wood that is weighed and the faces that depths are told from are one.
  */
 final class MeasuredCut {
@@ -23,10 +29,45 @@ final class MeasuredCut {
     private MeasuredCut() {}
 
     static List<Change> of(Build build, AsBuilt.Done done) {
+        if (done.operation().feature().is(FeatureKind.CHANNEL)) {
+            return done.changes().stream().map(c -> bored(build, c)).toList();
+        }
         double miss = miss(build, done);
         return Math.abs(miss) < NOISE
                 ? done.changes()
                 : done.changes().stream().map(c -> moved(c, done.face(), miss)).toList();
+    }
+
+    /** A channel where it was read to run: its end by as much off what is recorded as it is off what is drawn. */
+    private static Change bored(Build build, Change change) {
+        Optional<Channel> drawn = channel(build.drawn(), change.feature());
+        Optional<Channel> read = channel(build.design(), change.feature());
+        if (drawn.isEmpty() || read.isEmpty() || drawn.equals(read) || !(change.solid() instanceof Bore bore)) {
+            return change;
+        }
+        Channel was = drawn.get();
+        Channel is = read.get();
+        return new Change.Remove(
+                change.feature(),
+                change.workpiece(),
+                new Bore(
+                        bore.from()
+                                .plus(
+                                        is.from().x() - was.from().x(),
+                                        is.from().y() - was.from().y()),
+                        bore.fromDepth() + is.fromUnder() - was.fromUnder(),
+                        bore.to()
+                                .plus(
+                                        is.to().x() - was.to().x(),
+                                        is.to().y() - was.to().y()),
+                        bore.toDepth() + is.toUnder() - was.toUnder(),
+                        bore.diameter()));
+    }
+
+    private static Optional<Channel> channel(BodyDesign design, Feature feature) {
+        return design.channels().stream()
+                .filter(c -> c.feature().equals(feature))
+                .findFirst();
     }
 
     /** How much deeper from its face than recorded. */

@@ -77,10 +77,22 @@ public final class AsBuilt {
      *
      * @param operation the step it was read at, if it was read at one
      * @param value mm or degrees, as the measurand says
+     * @param astray how far a long hole went off, where that was read
      */
     public record Reading(
-            String id, String at, String by, Optional<StepKey> operation, Measurand measures, double value)
+            String id,
+            String at,
+            String by,
+            Optional<StepKey> operation,
+            Measurand measures,
+            double value,
+            Optional<Astray> astray)
             implements Entry {
+        /** One that tells of no long hole. */
+        public Reading(String id, String at, String by, Optional<StepKey> operation, Measurand measures, double value) {
+            this(id, at, by, operation, measures, value, Optional.empty());
+        }
+
         @Override
         public String kind() {
             return "reading";

@@ -13,7 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire and what it shields with. */
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire, what it shields with, how straight it drills. */
 public record Shop(
         Crib crib,
         Practice practice,
@@ -23,7 +23,8 @@ public record Shop(
         Clearances clearances,
         Bands bands,
         WireStock wire,
-        ShieldStock shielding) {
+        ShieldStock shielding,
+        LongHoles longHoles) {
     /** A machine that takes all of a width but for this is wide enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -49,32 +50,38 @@ public record Shop(
                 Clearances.USUAL,
                 Bands.USUAL,
                 WireStock.USUAL,
-                ShieldStock.USUAL);
+                ShieldStock.USUAL,
+                LongHoles.USUAL);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding);
+        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding);
+        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles);
     }
 
     /** The same shop that is content with other bands. */
     public Shop with(Bands other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding, longHoles);
     }
 
     /** The same shop that shields in another way. */
     public Shop with(ShieldStock other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other, longHoles);
+    }
+
+    /** The same shop whose long holes turn out otherwise. */
+    public Shop with(LongHoles other) {
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, other);
     }
 
     /** The same shop with other limits. */
     public Shop with(Limits other) {
-        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding);
+        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles);
     }
 
     /**

@@ -9,6 +9,8 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
+import ebauche.core.hardware.Channel;
+import ebauche.core.logbook.Astray;
 import ebauche.core.shop.Bands;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
@@ -18,6 +20,7 @@ import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Habit;
 import ebauche.core.shop.Limits;
+import ebauche.core.shop.LongHoles;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.ShieldStock;
 import ebauche.core.shop.Shop;
@@ -324,6 +327,32 @@ public final class ShopFields {
                     Words.of(ShieldStock.Grounding::key, ShieldStock.Grounding.values()),
                     ShieldStock.Grounding::words));
 
+    private static final Map<String, Channel.Held> HELD = Words.of(
+            Channel.Held::key, Channel.Held.FREE_HAND, Channel.Held.SQUARE, Channel.Held.JIG, Channel.Held.PRESS);
+
+    public static final RecordFields<LongHoles.Own> OWN_HOLES = RecordFields.of(
+            LongHoles.Own.class,
+            Field.word("held", "how the drill was held", HELD, Channel.Held::words),
+            Field.whole("holes", "holes that were read", 1, 100_000),
+            Field.number("spread", "root of the mean of their squared misses, degrees", 0, 90)
+                    .described("degrees"));
+
+    /** Of a reading: how far a long hole went off. */
+    public static final RecordFields<Astray> ASTRAY = RecordFields.of(
+            Astray.class,
+            Field.word("held", "how the drill was held", HELD, Channel.Held::words),
+            Field.number("degrees", "off the angle it was meant to have, down positive", -90, 90)
+                    .described("degrees"));
+
+    public static final RecordFields<LongHoles> LONG_HOLES = RecordFields.settings(
+            LongHoles.class,
+            Field.number("freeHand", "free hand, degrees", 0.05, 20).described("degrees, standard deviation"),
+            Field.number("square", "beside a square, degrees", 0.05, 20).described("degrees, standard deviation"),
+            Field.number("jig", "in a jig, degrees", 0.05, 20).described("degrees, standard deviation"),
+            Field.number("press", "at the press, degrees", 0.05, 20).described("degrees, standard deviation"),
+            Field.whole("counts", "that counts for so many own holes", 1, 1000),
+            Field.list("own", 4, OWN_HOLES).unasked().described("the shop's own holes that were read"));
+
     private ShopFields() {}
 
     /** The definition {@code shop}. */
@@ -341,6 +370,7 @@ public final class ShopFields {
         properties.set("gluing", GLUING.schema());
         properties.set("wire", WIRE.schema());
         properties.set("shielding", SHIELDING.schema());
+        properties.set("longHoles", LONG_HOLES.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");
         list(
                 properties,

@@ -34,7 +34,9 @@ final class ShopReader {
                 spot.optionalObject("wire", s -> ShopFields.WIRE.read(s, starter.wire()))
                         .orElse(starter.wire()),
                 spot.optionalObject("shielding", s -> ShopFields.SHIELDING.read(s, starter.shielding()))
-                        .orElse(starter.shielding()));
+                        .orElse(starter.shielding()),
+                spot.optionalObject("longHoles", s -> ShopFields.LONG_HOLES.read(s, starter.longHoles()))
+                        .orElse(starter.longHoles()));
         // Judged here with the rest; it changes no plan, only what is printed.
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(

@@ -96,7 +96,14 @@ public final class Timeline {
     private static AsBuilt.Reading reading(JsonPlace spot, String id, String at, String by) {
         Measurand measures = spot.parsed("measures", 80, Measurand::parse);
         double value = measures.quantity() == Quantity.LENGTH ? spot.length("value") : spot.number("value");
-        return new AsBuilt.Reading(id, at, by, operationIfAny(spot), measures, value);
+        return new AsBuilt.Reading(
+                id,
+                at,
+                by,
+                operationIfAny(spot),
+                measures,
+                value,
+                spot.optionalObject("astray", ShopFields.ASTRAY::read));
     }
 
     private static Map<Measurand, Double> expected(JsonPlace spot) {
@@ -194,6 +201,7 @@ public final class Timeline {
             } else {
                 out.put("value", r.value());
             }
+            r.astray().ifPresent(a -> out.set("astray", ShopFields.ASTRAY.write(a)));
         } else if (entry instanceof AsBuilt.Done d) {
             out.put("kind", "done").put("at", d.at()).put("by", d.by());
             out.put("operation", d.operation().written())

@@ -34,12 +34,14 @@ class DesignSchemaTest {
             schema.withObject("/$defs").set("design", DesignSchema.of());
             schema.withObject("/$defs").set("measures", DesignSchema.measures());
             schema.withObject("/$defs").set("shop", ShopFields.schema());
+            schema.withObject("/$defs").set("astray", ShopFields.ASTRAY.schema());
             Files.writeString(FILE, written(schema, "") + "\n", StandardCharsets.UTF_8);
             Assumptions.abort("written anew: read what changed, then run again");
         }
         assertThat(schema.path("$defs").path("design")).isEqualTo(DesignSchema.of());
         assertThat(schema.path("$defs").path("measures")).isEqualTo(DesignSchema.measures());
         assertThat(schema.path("$defs").path("shop")).isEqualTo(ShopFields.schema());
+        assertThat(schema.path("$defs").path("astray")).isEqualTo(ShopFields.ASTRAY.schema());
     }
 
     /** All that a form asks stands at a place that the schema knows, and what it cannot leave out the schema wants. */

@@ -9,7 +9,9 @@ import com.networknt.schema.SpecificationVersion;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.shop.LongHoles;
 import ebauche.core.shop.Shop;
 import ebauche.exchange.design.Additions;
 import ebauche.exchange.design.PartFile;
@@ -155,6 +157,10 @@ class SchemaWalkTest {
         shop.set("bands", ShopFields.BANDS.write(starter.bands()));
         shop.set("wire", ShopFields.WIRE.write(starter.wire()));
         shop.set("shielding", ShopFields.SHIELDING.write(starter.shielding()));
+        shop.set(
+                "longHoles",
+                ShopFields.LONG_HOLES.write(
+                        new LongHoles(2, 1, 0.5, 0.4, 12, List.of(new LongHoles.Own(Channel.Held.JIG, 7, 0.61)))));
         shop.set("clearances", ShopFields.CLEARANCES.write(starter.clearances()));
         shop.set("cutting", ShopFields.CUTTING.write(starter.cutting()));
         shop.set("gluing", ShopFields.GLUING.write(starter.gluing()));
@@ -169,6 +175,8 @@ class SchemaWalkTest {
         JsonNode read = JsonText.tree("""
                 [{"id": "a", "kind": "reading", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit",
                   "measures": "heel-thickness", "value": "25.4 mm"},
+                 {"id": "g", "kind": "reading", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "channel-a:drill",
+                  "measures": "bore-lower:channel-a", "value": "1.2 mm", "astray": {"held": "jig", "degrees": 0.6}},
                  {"id": "b", "kind": "mishap", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit", "what": "slip",
                   "minutes": 20, "open": "yes"},
                  {"id": "e", "kind": "asked", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:fit", "whom": "Mo"},

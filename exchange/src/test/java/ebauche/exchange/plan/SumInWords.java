@@ -9,7 +9,7 @@ import java.util.Map;
 
 /**
  * Works a sum out from its words alone, as a reader with a pocket calculator would: the terms' names (or the letter behind a
- * name's comma), + − × / and brackets, cos and tan of degrees, arctan, Φ, and letters set side by side. "The larger of (a) and (b)" is what it says.
+ * name's comma), + − × / and brackets, roots, cos and tan of degrees, arctan, Φ, and letters set side by side. "The larger of (a) and (b)" is what it says.
  */
 final class SumInWords {
     private final List<Object> tokens = new ArrayList<>();
@@ -57,6 +57,9 @@ final class SumInWords {
                 i += 14;
             } else if (text.startsWith("and ", i)) {
                 i += 4;
+            } else if (text.startsWith("√(", i)) {
+                tokens.add("√");
+                i += 1;
             } else if (text.startsWith("Φ(", i)) {
                 tokens.add("Φ");
                 i += 1;
@@ -113,6 +116,7 @@ final class SumInWords {
             } else if (next() instanceof Double
                     || next().equals("(")
                     || next().equals("larger")
+                    || next().equals("√")
                     || next().equals("cos")
                     || next().equals("tan")) {
                 value *= factor();
@@ -136,6 +140,9 @@ final class SumInWords {
         }
         if (token.equals("tan")) {
             return Math.tan(Math.toRadians(factor()));
+        }
+        if (token.equals("√")) {
+            return Math.sqrt(factor());
         }
         if (token.equals("Φ")) {
             return normal(factor());
