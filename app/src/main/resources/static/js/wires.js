@@ -90,6 +90,7 @@ function moveDeep(name, under) {
   grip.querySelector("text").setAttribute("y", y + 4.5);
 }
 
+// A channel that is drilled has no ends to take.
 const GRIPS = ".end, .depth-end";
 
 window.hand.drag(seen, GRIPS, {

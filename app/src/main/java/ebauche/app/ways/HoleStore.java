@@ -72,7 +72,7 @@ public class HoleStore {
         List<Row> rows = sql.sql("""
                 select body, json_value(entry, '$.id') as id, json_value(entry, '$.measures') as measures,
                     json_query(entry, '$.astray') as astray
-                from entry where shop = :shop and json_exists(entry, '$.astray') order by id
+                from entry where shop = :shop and json_exists(entry, '$.astray') order by entry.id
                 """).param("shop", shop).query(Row.class).list();
         Map<Hole, Astray> last = new LinkedHashMap<>();
         if (!rows.isEmpty()) {

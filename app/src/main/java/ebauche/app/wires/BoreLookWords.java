@@ -48,6 +48,11 @@ public record BoreLookWords(BoreLook look) {
         return look.chance(Face.BACK);
     }
 
+    /** How far off its angle it is begun here: one standard deviation. */
+    public Reckoning spread() {
+        return BoreLook.spread(look.run());
+    }
+
     /** How its drill may be held. */
     public Channel.Held[] ways() {
         return Channel.Held.values();

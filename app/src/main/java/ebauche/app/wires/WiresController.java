@@ -185,7 +185,7 @@ class WiresController {
                         look,
                         new BoreLookWords(look),
                         drawing.chosen(look),
-                        drawing.ends(chosen),
+                        look.isFact() ? "" : drawing.ends(chosen),
                         WiresSection.of(look, WiresSection.wood(look, plan), fig)));
     }
 

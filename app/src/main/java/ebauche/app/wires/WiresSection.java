@@ -86,13 +86,17 @@ final class WiresSection {
             }
         }
         svg.path("wood", data.toString());
-        fan(svg);
-        drill(svg);
+        if (!look.isFact()) {
+            fan(svg);
+            drill(svg);
+        }
         svg.path("hole", strip(0, channel.length(), channel.diameter() / 2));
         tightest(svg, Face.FRONT);
         tightest(svg, Face.BACK);
-        end(svg, "from", 0, channel.fromUnder(), "1");
-        end(svg, "to", channel.across(), channel.toUnder(), "2");
+        if (!look.isFact()) {
+            end(svg, "from", 0, channel.fromUnder(), "1");
+            end(svg, "to", channel.across(), channel.toUnder(), "2");
+        }
         return svg.done();
     }
 

@@ -15,6 +15,8 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Source;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.WoodLeft;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
@@ -106,6 +108,15 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         Crib crib = run.build().shop().crib();
         return crib.longDrill(
                 run.channel().diameter(), Fit.CLEAR, drill.map(Reckoning::value).orElse(0.0));
+    }
+
+    /** Whether it is drilled, or was read: then it lies where it lies, and no hand moves it any more. */
+    public boolean isFact() {
+        Build build = run.build();
+        Feature feature = run.channel().feature();
+        return build.isDone(StepKey.of(feature, StepKind.DRILL))
+                || build.drawn().channels().stream()
+                        .anyMatch(c -> c.feature().equals(feature) && !c.equals(run.channel()));
     }
 
     /** Towards a face: where the least angle is by which the bit may go astray. */

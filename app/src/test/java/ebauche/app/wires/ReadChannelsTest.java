@@ -1,0 +1,117 @@
+package ebauche.app.wires;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ebauche.app.body.Bodies;
+import ebauche.app.testing.WithVisitor;
+import ebauche.core.hardware.Channel;
+import ebauche.core.job.Rule;
+import ebauche.core.plan.BuildPlan;
+import ebauche.core.realism.Realism;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A channel that is read at the bench: where it lies, and what the next one, of this body and of others, is told for it. */
+class ReadChannelsTest extends WithVisitor {
+    private static final String STEP = "channel-neck-pickup:drill";
+
+    @Autowired
+    private Bodies plans;
+
+    private BuildPlan plan(String body) {
+        return plans.current(shop.bodies().get(body)).plan();
+    }
+
+    private Channel channel(String body) {
+        return plan(body).build().design().channels().stream()
+                .filter(c -> c.id().equals("neck-pickup"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private double chance(String body) {
+        return Realism.of(plan(body)).rules().stream()
+                .filter(r -> r.name().equals("channel-comes-out"))
+                .mapToDouble((Rule r) -> r.number().value())
+                .max()
+                .orElseThrow();
+    }
+
+    private String log(String body, String what, Map<String, String> fields) {
+        String entry = UUID.randomUUID().toString();
+        Map<String, String> all = new java.util.HashMap<>(fields);
+        all.put("entry", entry);
+        all.put("step", STEP);
+        assertThat(me.post(shop.path(body) + "/bench", shop.path(body) + what, all)
+                        .statusCode())
+                .isEqualTo(302);
+        return entry;
+    }
+
+    private String read(String body, String measures, String value) {
+        return log(body, "/readings", Map.of("measures", measures, "value", value));
+    }
+
+    @Test
+    void a_hole_that_went_astray_lies_where_it_was_read_and_warns_the_next_body() {
+        double marram = chance("marram");
+        Channel drawn = channel("sedge");
+        log("sedge", "/done", Map.of());
+        String lower = read("sedge", "bore-lower:channel-neck-pickup", "6");
+        assertThat(channel("sedge").toUnder() - drawn.toUnder()).isBetween(6.0, 6.6);
+        String page = me.get(shop.path("sedge") + "/wires?channel=neck-pickup").body();
+        assertThat(page)
+                .contains("It is drilled, and lies where it was drilled")
+                .doesNotContain("data-end=\"from\"");
+        double warned = chance("marram");
+        assertThat(warned).as("another body of the shop").isGreaterThan(marram + 1);
+        assertThat(me.get(shop.path("marram") + "/wires").body()).contains("own holes that were read");
+        assertThat(me.get("/ways").body()).contains("Read so far, ").contains("one hole, ");
+        // The same hole read again is still one hole; withdrawn, it is the one before.
+        String slope = read("sedge", "bore-slope:channel-neck-pickup", "0.2");
+        assertThat(me.get("/ways").body()).contains("one hole, ");
+        assertThat(chance("marram")).isLessThan(marram);
+        for (String gone : List.of(slope, lower)) {
+            me.post("/log", shop.path("sedge") + "/withdrawals", Map.of("entry", gone));
+        }
+        assertThat(channel("sedge")).isEqualTo(drawn);
+        assertThat(chance("marram")).isCloseTo(marram, within(1e-9));
+        assertThat(me.get("/ways").body()).doesNotContain("Read so far, ");
+    }
+
+    /** What is read of a hole goes along with the body's file, and so does what the shop knows of its holes. */
+    @Test
+    void a_file_takes_the_record_along() {
+        read("sedge", "bore-lower:channel-neck-pickup", "3");
+        String own = me.get(shop.path("sedge") + "/file").body();
+        assertThat(own).contains("\"astray\"").contains("bore-lower:channel-neck-pickup");
+        assertThat(me.get(shop.path("marram") + "/file").body()).contains("\"longHoles\"");
+        assertThat(me.get("/").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void what_nobody_can_read_is_refused_where_it_is_typed() {
+        for (String typed : List.of("400", "down", "")) {
+            String here = shop.path("sedge");
+            assertThat(me.post(
+                                    here + "/bench",
+                                    here + "/readings",
+                                    Map.of(
+                                            "entry",
+                                            UUID.randomUUID().toString(),
+                                            "measures",
+                                            "bore-slope:channel-neck-pickup",
+                                            "value",
+                                            typed,
+                                            "step",
+                                            STEP))
+                            .statusCode())
+                    .as(typed)
+                    .isEqualTo(422);
+        }
+    }
+}
