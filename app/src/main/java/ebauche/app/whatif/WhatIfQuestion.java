@@ -6,6 +6,7 @@ import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Jack;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
@@ -25,6 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * <p>{@code thickness}, {@code heel}, {@code saddle} are lengths, {@code floor.ID} the depth of a cavity or the wood that it leaves, {@code angle} degrees,
  * {@code channel.ID.PLACE} a channel's own words, such as {@code channel.wires.from.x}, which begins one that is not there,
+ * {@code jack.PLACE} the jack's own, such as {@code jack.entry.x},
  * {@code part.FEATURE} a part's key in the box, {@code open.FEATURE} yes or no: whether it is left undecided, {@code move.FEATURE} millimetres to the treble side and to the neck.
  *
  * @param fields those that ask for a change
@@ -46,6 +48,10 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     private static final Pattern OF_CHANNEL = Pattern.compile(
             "channel\\.([a-z0-9-]{1,40})\\.(from\\.x|from\\.y|fromUnder|to\\.x|to\\.y|toUnder|diameter|held)");
 
+    private static final String JACK = "jack.";
+    private static final Pattern OF_JACK =
+            Pattern.compile("jack\\.(entry\\.x|entry\\.y|aim\\.x|aim\\.y|fromFront|diameter)");
+
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,3}(\\.\\d{1,4})?");
 
     /** Farthest that a cavity is moved at once, mm. */
@@ -62,6 +68,7 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
                     || key.equals("angle")
                     || key.startsWith(FLOOR)
                     || OF_CHANNEL.matcher(key).matches()
+                    || OF_JACK.matcher(key).matches()
                     || key.startsWith("part.")
                     || key.startsWith("open.")
                     || key.startsWith("move.");
@@ -85,6 +92,8 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
                 floor(design, key, value, bare);
             } else if (key.startsWith(CHANNEL)) {
                 channel(design, key, value, bare);
+            } else if (key.startsWith(JACK)) {
+                place(design.withObject("/jack"), key.substring(JACK.length()), key, value, bare);
             } else if (key.equals("angle")) {
                 angle(design, value);
             } else if (key.startsWith("part.")) {
@@ -160,13 +169,35 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
                 .map(ObjectNode.class::cast)
                 .findFirst()
                 .orElseGet(() -> design.withArray("/channels").addObject().put("id", asked.group(1)));
-        String[] path = asked.group(2).split("\\.");
-        ObjectNode holder = path.length == 1 ? channel : channel.withObject("/" + path[0]);
-        if (path[0].equals("held")) {
-            holder.put("held", value);
+        if (asked.group(2).equals("held")) {
+            channel.put("held", value);
         } else {
-            put(holder, path[path.length - 1], key, value, bare);
+            place(channel, asked.group(2), key, value, bare);
         }
+    }
+
+    /** A length of a thing, or of a place of it, such as {@code from.x}. */
+    private void place(ObjectNode thing, String its, String key, String value, LengthUnit bare) {
+        String[] path = its.split("\\.");
+        put(path.length == 1 ? thing : thing.withObject("/" + path[0]), path[path.length - 1], key, value, bare);
+    }
+
+    /**
+     * The fields that ask for a jack elsewhere, to the tenth of a millimetre.
+     *
+     * @param stands one that the design has already keeps its own hole
+     */
+    public static Map<String, String> jack(Jack jack, boolean stands) {
+        Map<String, String> asked = new LinkedHashMap<>();
+        asked.put(JACK + "entry.x", tenth(jack.entry().x()));
+        asked.put(JACK + "entry.y", tenth(jack.entry().y()));
+        asked.put(JACK + "aim.x", tenth(jack.aim().x()));
+        asked.put(JACK + "aim.y", tenth(jack.aim().y()));
+        asked.put(JACK + "fromFront", tenth(jack.fromFront()));
+        if (!stands) {
+            asked.put(JACK + "diameter", Length.ofMillimetres(jack.diameter()).toString());
+        }
+        return asked;
     }
 
     private void angle(ObjectNode design, String value) {

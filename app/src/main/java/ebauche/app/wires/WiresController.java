@@ -13,6 +13,7 @@ import ebauche.app.whatif.WhatIfQuestion;
 import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
 import ebauche.core.channel.Finder;
+import ebauche.core.channel.JackPlaces;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
@@ -48,6 +49,9 @@ class WiresController {
     /** Ways round that are offered beside each other. */
     private static final int RANKED = 4;
 
+    /** Places for the jack that are. */
+    private static final int PLACES = 6;
+
     private final Bodies bodies;
     private final Trials trials;
     private final DesignKeeping keeping;
@@ -60,6 +64,9 @@ class WiresController {
 
     /** A channel that can be taken, with the address that tries it. */
     public record Proposed(Finder.Proposal proposal, String from, String into, String address) {}
+
+    /** A place for the jack, with the address that tries it. */
+    public record JackPlace(JackPlaces.Place place, String address) {}
 
     /** One of the channels, to be chosen. */
     public record Choice(Channel channel, String said, String address, boolean chosen) {}
@@ -80,6 +87,8 @@ class WiresController {
             boolean usual,
             List<Proposed> ranked,
             boolean asking,
+            List<JackPlace> jackPlaces,
+            boolean askingForJack,
             String still) {}
 
     /** What is said of the chosen channel. */
@@ -100,7 +109,7 @@ class WiresController {
         if ("all".equals(find)) {
             return "redirect:" + withAll(current);
         }
-        page(current, WhatIfQuestion.of(typed), channel, "ways".equals(find), fig, model);
+        page(current, WhatIfQuestion.of(typed), channel, find == null ? "" : find, fig, model);
         return htmx == null ? "wires/wires" : "wires/wires :: seen";
     }
 
@@ -134,12 +143,14 @@ class WiresController {
     }
 
     private void page(
-            Bodies.Current current, WhatIfQuestion asked, String channel, boolean ranked, Figures fig, Model model) {
+            Bodies.Current current, WhatIfQuestion asked, String channel, String find, Figures fig, Model model) {
         Trial trial = trials.of(current, asked, fig.unit());
         BuildPlan plan = trial.plan();
         WireWays ways = new WireWays(plan.build());
         List<Channel> channels = plan.build().design().channels();
         Optional<Channel> chosen = chosen(channels, channel);
+        boolean ranked = find.equals("ways");
+        boolean jack = find.equals("jack");
         List<Proposed> proposals = ranked ? ranked(current, plan) : List.of();
         PageModel.put(
                 model,
@@ -164,6 +175,8 @@ class WiresController {
                         ways.wiring().usual(),
                         proposals,
                         ranked,
+                        jack ? jackPlaces(current, plan) : List.of(),
+                        jack,
                         new WiresDrawing(plan, fig).still(ways, chosen, current.here())));
         chosen.ifPresent(c -> bore(plan.build(), plan, c, fig, model));
     }
@@ -200,6 +213,13 @@ class WiresController {
                             BoreLookWords.into(look.run()),
                             address(current, channel.id(), WhatIfQuestion.channel(channel)));
                 })
+                .toList();
+    }
+
+    private static List<JackPlace> jackPlaces(Bodies.Current current, BuildPlan plan) {
+        boolean stands = plan.build().design().jack().isPresent();
+        return JackPlaces.of(plan.build(), plan.history(), PLACES).stream()
+                .map(p -> new JackPlace(p, address(current, "", WhatIfQuestion.jack(p.jack(), stands))))
                 .toList();
     }
 
@@ -251,7 +271,7 @@ class WiresController {
         } catch (Stale stale) {
             ConflictNotice.tell(stale, Words.say("wires-controller.your-channels-stand-below-over"), model, response);
         }
-        page(current, asked, channel, false, fig, model);
+        page(current, asked, channel, "", fig, model);
         return "wires/wires";
     }
 

@@ -88,7 +88,10 @@ public final class CavityStation implements Station {
         steps.addAll(new BridgeWork(build).operations());
         steps.addAll(new PlateMarks(build).operations());
         CavityWork.all(build).forEach(w -> steps.addAll(w.operations()));
-        build.design().jack().ifPresent(jack -> steps.addAll(JackHole.operations(build, jack)));
+        build.design().jack().ifPresent(jack -> {
+            JackFlat.of(build).filter(JackFlat::isToBeCut).ifPresent(flat -> steps.add(flat.step(build, jack)));
+            steps.addAll(JackHole.operations(build, jack));
+        });
         steps.addAll(new HoleWork(build).operations());
         steps.addAll(new PartScrews(build).operations());
         return steps;

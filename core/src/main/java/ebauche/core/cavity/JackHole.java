@@ -62,7 +62,11 @@ final class JackHole {
      * end in one.
      */
     private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack, Region pit) {
-        Region body = build.design().outline().region();
+        Region drawn = build.design().outline().region();
+        Region body = JackFlat.of(build)
+                .filter(JackFlat::isToBeCut)
+                .map(flat -> drawn.minus(flat.off()))
+                .orElse(drawn);
         double along = jack.entry().distance(jack.aim());
         double x = -(jack.aim().y() - jack.entry().y()) / along * jack.diameter() / 2;
         double y = (jack.aim().x() - jack.entry().x()) / along * jack.diameter() / 2;

@@ -5,6 +5,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * The output jack hole in the edge.
@@ -29,5 +30,15 @@ public record Jack(Point entry, Point aim, double diameter, double fromFront, Op
     /** A hole whose diameter is given. */
     public Jack(Point entry, Point aim, double diameter, double fromFront) {
         this(entry, aim, diameter, fromFront, Optional.empty());
+    }
+
+    /** How long the plate is that lies on the edge, along it; nothing for one that sits in its hole. */
+    public OptionalDouble plate() {
+        return part.map(p -> p.size(PartSize.ALONG)).orElse(OptionalDouble.empty());
+    }
+
+    /** How high that plate is, from face to face. */
+    public OptionalDouble plateHeight() {
+        return part.map(p -> p.size(PartSize.ACROSS)).orElse(OptionalDouble.empty());
     }
 }

@@ -68,7 +68,7 @@ public enum PartKind {
             "blade switch",
             List.of(SLOT_WIDTH, SLOT_LENGTH, THINNEST_TOP, THICKEST_TOP, ACROSS, ALONG, BELOW),
             List.of()),
-    JACK("jack", "jack", List.of(HOLE), List.of(BELOW)),
+    JACK("jack", "jack", List.of(HOLE), List.of(BELOW, ALONG, ACROSS)),
     COVER("cover", "cover plate", List.of(THICKNESS), List.of()),
     FERRULE("ferrule", "string ferrule", List.of(DIAMETER, LENGTH), List.of()),
     NECK_FERRULE("neck-ferrule", "neck screw's ferrule", List.of(DIAMETER, LENGTH, HEAD_SUNK), List.of()),

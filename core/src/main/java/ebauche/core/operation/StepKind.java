@@ -45,6 +45,7 @@ public enum StepKind {
     // Holes.
     MARK("mark"),
     LOCATE("locate"),
+    FLAT("flat"),
     DRILL("drill"),
     BORE("bore"),
     SLOT("slot"),
