@@ -7,16 +7,20 @@ import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.hardware.Channel;
 import ebauche.core.job.Rule;
+import ebauche.core.measure.Length;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** A channel that is read at the bench: where it lies, and what the next one, of this body and of others, is told for it. */
-class ReadChannelsTest extends WithVisitor {
+/** Channels and jack on their page: places offered and taken, a channel that is read and what the next one is told for it. */
+class WiresPagesTest extends WithVisitor {
     private static final String STEP = "channel-neck-pickup:drill";
 
     @Autowired
@@ -43,7 +47,7 @@ class ReadChannelsTest extends WithVisitor {
 
     private String log(String body, String what, Map<String, String> fields) {
         String entry = UUID.randomUUID().toString();
-        Map<String, String> all = new java.util.HashMap<>(fields);
+        Map<String, String> all = new HashMap<>(fields);
         all.put("entry", entry);
         all.put("step", STEP);
         assertThat(me.post(shop.path(body) + "/bench", shop.path(body) + what, all)
@@ -113,5 +117,29 @@ class ReadChannelsTest extends WithVisitor {
                     .as(typed)
                     .isEqualTo(422);
         }
+    }
+
+    /** A place that is offered is tried by its link and kept by the button; then the jack is drilled there. */
+    @Test
+    void a_place_for_the_jack_is_offered_tried_and_kept() {
+        String here = shop.path("tussock");
+        String offered = me.get(here + "/wires?find=jack").body();
+        assertThat(offered).contains("Where the jack can stand").contains("of wood to the cavity");
+        Matcher first =
+                Pattern.compile("href=\"([^\"]+/wires\\?jack\\.[^\"]+)\"").matcher(offered);
+        assertThat(first.find()).isTrue();
+        String tried = me.get(first.group(1).replace("&amp;", "&")).body();
+        assertThat(tried).contains("nothing saved yet").contains("name=\"jack.entry.x\"");
+        Map<String, String> fields = new HashMap<>();
+        Matcher field = Pattern.compile("name=\"(jack\\.[a-zA-Z.]+|base)\" value=\"([^\"]*)\"")
+                .matcher(tried);
+        while (field.find()) {
+            fields.put(field.group(1), field.group(2));
+        }
+        assertThat(fields).containsKeys("base", "jack.entry.x", "jack.aim.y", "jack.fromFront");
+        assertThat(me.post(here + "/wires", here + "/wires", fields).statusCode())
+                .isEqualTo(302);
+        assertThat(plan("tussock").build().drawn().jack().orElseThrow().entry().x())
+                .isCloseTo(Length.parse(fields.get("jack.entry.x")).millimetres(), within(1e-9));
     }
 }
