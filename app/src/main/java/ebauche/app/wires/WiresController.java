@@ -151,6 +151,7 @@ class WiresController {
         Optional<Channel> chosen = chosen(channels, channel);
         boolean ranked = find.equals("ways");
         boolean jack = find.equals("jack");
+        List<JackPlace> places = jack ? jackPlaces(current, plan) : List.of();
         List<Proposed> proposals = ranked ? ranked(current, plan) : List.of();
         PageModel.put(
                 model,
@@ -175,9 +176,14 @@ class WiresController {
                         ways.wiring().usual(),
                         proposals,
                         ranked,
-                        jack ? jackPlaces(current, plan) : List.of(),
+                        places,
                         jack,
-                        new WiresDrawing(plan, fig).still(ways, chosen, current.here())));
+                        new WiresDrawing(plan, fig)
+                                .still(
+                                        ways,
+                                        chosen,
+                                        places.stream().map(JackPlace::place).toList(),
+                                        current.here())));
         chosen.ifPresent(c -> bore(plan.build(), plan, c, fig, model));
     }
 

@@ -6,13 +6,16 @@ import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
+import ebauche.core.channel.JackPlaces;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Jack;
 import ebauche.core.measure.Decimals;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.stock.Bore;
 import ebauche.core.wires.Run;
 import ebauche.core.wires.Spot;
 import ebauche.core.wires.WireWays;
@@ -28,6 +31,9 @@ final class WiresDrawing {
     private static final double WIDTH = 800;
     private static final double HEIGHT = 340;
     private static final double MARGIN = 20;
+
+    /** A number stands so far off the edge, mm. */
+    private static final double NUMBER = 9;
 
     private final BuildPlan plan;
     private final Figures fig;
@@ -46,7 +52,7 @@ final class WiresDrawing {
     }
 
     /** What stands still: the body, what is cut, the ways of the wires, the channels that are not chosen. */
-    String still(WireWays ways, Optional<Channel> chosen, String here) {
+    String still(WireWays ways, Optional<Channel> chosen, List<JackPlaces.Place> offered, String here) {
         Svg svg = sheet(
                 "wires",
                 Words.say(
@@ -77,7 +83,20 @@ final class WiresDrawing {
             }
         }
         ways.ways().forEach(way -> way(svg, way));
+        for (int i = 0; i < offered.size(); i++) {
+            jack(svg, offered.get(i).jack(), String.valueOf(i + 1));
+        }
         return svg.done();
+    }
+
+    /** A place that a jack can take, numbered as in its list: its hole, and its number off the edge. */
+    private void jack(Svg svg, Jack jack, String number) {
+        svg.path(
+                "jack-place",
+                frame.path(Bore.level(jack.entry(), jack.aim(), jack.fromFront(), jack.diameter())
+                        .plan()));
+        Point off = jack.aim().towards(jack.entry(), 1 + NUMBER / jack.entry().distance(jack.aim()));
+        svg.text("jack-number", frame.x(off), frame.y(off) + NUMBER / 2, "middle", number);
     }
 
     private void way(Svg svg, WireWays.Way way) {
@@ -104,7 +123,7 @@ final class WiresDrawing {
         Run run = look.run();
         Channel channel = run.channel();
         svg.path("hole", frame.path(run.bore().plan()));
-        look.heldOut().ifPresent(held -> {
+        look.heldOut().stream().filter(held -> !look.isFact()).forEach(held -> {
             double in = run.entersAt();
             double lean = channel.across() / channel.length();
             svg.path("drill", strip(channel, in - held, in, channel.diameter() / 2, lean));

@@ -106,8 +106,12 @@ public final class ChannelStation implements Station {
                     new BoreRead(feature, Sight.LOWER),
                     on,
                     Band.either(off),
-                    "rule from the face to the hole, and half the drill"));
-            all.add(new Inspection(new BoreRead(feature, Sight.ASIDE), on, Band.either(off), "rule from the mark"));
+                    "rule from the face to the hole and half the drill; too high is less than zero"));
+            all.add(new Inspection(
+                    new BoreRead(feature, Sight.ASIDE),
+                    on,
+                    Band.either(off),
+                    "rule from its mark, looked along the drill, front up"));
         }
         Reckoning slope = Reckoning.of("slope of the " + feature.said(), Quantity.ANGLE)
                 .angle("as drawn", new Fact(drawn.pitch(), Source.COMPUTED, "the channel"))
@@ -119,7 +123,7 @@ public final class ChannelStation implements Station {
                 new BoreRead(feature, Sight.SLOPE),
                 slope,
                 Band.either(two),
-                "a rod in the hole, a bevel against the face"));
+                "a rod in the hole, a bevel against the face; up is less than zero"));
         Reckoning deep = depth(new Run(run.build(), asDrawn));
         Reckoning shallower = Reckoning.of("how far off is still good", Quantity.LENGTH)
                 .length("the point, and a little", Fact.rule(Channel.BEYOND, "common practice"))

@@ -346,18 +346,13 @@ public sealed interface Measurand {
         /** What one looks at. */
         public enum Sight {
             /** Where its axis comes out, down from where it should: to the back. */
-            LOWER("bore-lower:", "came out lower than it should, higher negative", Quantity.LENGTH, -60, 60),
+            LOWER("bore-lower:", "too low where it comes out", Quantity.LENGTH, -60, 60),
             /** The same sideways: to the right as one looks along the drill, the front up. */
-            ASIDE(
-                    "bore-aside:",
-                    "came out to the right of where it should, looked along the drill",
-                    Quantity.LENGTH,
-                    -60,
-                    60),
+            ASIDE("bore-aside:", "too far right where it comes out", Quantity.LENGTH, -60, 60),
             /** Of a rod that is put in the hole, against the face. */
-            SLOPE("bore-slope:", "rod in it, degrees down on its way, up negative", Quantity.ANGLE, -85, 85),
+            SLOPE("bore-slope:", "slope down of a rod in it", Quantity.ANGLE, -85, 85),
             /** From where it goes into the wood to its end. */
-            DEEP("bore-deep:", "depth from where it goes in", Quantity.LENGTH, 0, 600);
+            DEEP("bore-deep:", "depth", Quantity.LENGTH, 0, 600);
 
             private final String prefix;
             private final String words;
