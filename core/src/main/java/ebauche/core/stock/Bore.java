@@ -29,6 +29,9 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
 
     private static final double CLOSE = 1e-6;
 
+    /** Pieces of the line beside its axis, at the least. */
+    private static final int FEWEST = 12;
+
     /** Two bores are told from each other's ends to such a place along, mm; to and fro until it hardly changes, or so often. */
     private static final double ALONG = 1e-3;
 
@@ -290,40 +293,29 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         double centre = t * h / v;
         double near = -t * v / h;
         double far = (length() - t * v) / h;
-        List<double[]> ring = new ArrayList<>();
         double half = radius() / Math.abs(v);
-        int corners = corners(half);
-        for (int i = 0; i < corners; i++) {
-            double angle = 2 * Math.PI * i / corners;
-            ring.add(new double[] {centre + half * Math.cos(angle), radius() * Math.sin(angle)});
-        }
-        List<double[]> left = cut(cut(ring, near, 1), far, -1);
-        if (left.size() < 3) {
+        double first = Math.max(near, centre - half);
+        double last = Math.min(far, centre + half);
+        if (last - first < CLOSE) {
             return Region.EMPTY;
         }
+        // Only the piece of the ellipse that is left is told: of a bore that is nearly level it is a small share of a
+        // very long one.
+        double begin = Math.acos(Math.max(-1, (first - centre) / half));
+        double end = Math.acos(Math.min(1, (last - centre) / half));
+        int pieces = (int) Math.max(FEWEST, Math.ceil(corners(half) * (begin - end) / (2 * Math.PI)));
         Point along = along();
-        return Region.ofRing(left.stream()
-                .map(p -> from.plus(p[0] * along.x() - p[1] * along.y(), p[0] * along.y() + p[1] * along.x()))
-                .toList());
-    }
-
-    /** The part of a convex ring, told along the axis and beside it, that lies farther along than a place, or less far. */
-    private static List<double[]> cut(List<double[]> ring, double place, int side) {
-        List<double[]> left = new ArrayList<>();
-        for (int i = 0; i < ring.size(); i++) {
-            double[] here = ring.get(i);
-            double[] next = ring.get((i + 1) % ring.size());
-            double in = side * (here[0] - place);
-            double then = side * (next[0] - place);
-            if (in >= 0) {
-                left.add(here);
-            }
-            if ((in > 0 && then < 0) || (in < 0 && then > 0)) {
-                double share = in / (in - then);
-                left.add(new double[] {place, here[1] + share * (next[1] - here[1])});
+        List<Point> ring = new ArrayList<>();
+        for (int side = 1; side >= -1; side -= 2) {
+            for (int i = 0; i <= pieces; i++) {
+                double share = (double) (side > 0 ? i : pieces - i) / pieces;
+                double angle = begin + share * (end - begin);
+                double a = Math.max(first, Math.min(last, centre + half * Math.cos(angle)));
+                double b = side * radius() * Math.sin(angle);
+                ring.add(from.plus(a * along.x() - b * along.y(), a * along.y() + b * along.x()));
             }
         }
-        return left;
+        return Region.ofRing(ring);
     }
 
     /**

@@ -9,6 +9,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -170,5 +171,26 @@ class BoreTest {
                 FaceShape.flat(Face.FRONT, 0),
                 FaceShape.flat(Face.BACK, 45),
                 (a, b) -> false);
+    }
+
+    /**
+     * However little it leans, a slice is told by few corners: at the depth of its own middle it is as long as the hole and as wide, and off it
+     * by d as wide as the chord there, 2 √(r² − d²), summed up along it.
+     */
+    @ParameterizedTest
+    @ValueSource(doubles = {1e-6, 1e-4, 0.02, 1})
+    void a_hole_that_hardly_leans_is_cut_into_few_corners(double falls) {
+        Bore hole = new Bore(new Point(10, 20), 15, new Point(10, 320), 15 + falls, 8);
+        for (double off : new double[] {0, 2, 3.5}) {
+            Region slice = hole.slice(15 + falls / 2 + off);
+            int[] corners = {0};
+            slice.forEachRing(ring -> corners[0] += ring.length / 2);
+            assertThat(corners[0]).isBetween(4, 400);
+            double area = IntStream.range(0, 3000)
+                    .mapToDouble(i -> off + falls * ((i + 0.5) / 3000 - 0.5))
+                    .map(d -> 0.1 * 2 * Math.sqrt(Math.max(0, 16 - d * d)))
+                    .sum();
+            assertThat(slice.area()).isCloseTo(area, within(1.5));
+        }
     }
 }
