@@ -20,6 +20,7 @@ record Web(double thickness, Point at) {
     private static final int TRIED = 12;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     private static final double CLOSE = 1e-3;
+    private static final double PIECE = 60;
 
     /** A web between one pair of slices. */
     private record Pair(Slices one, Slices other) {
@@ -59,7 +60,10 @@ record Web(double thickness, Point at) {
     }
 
     private static Web toCarve(Carve carve, Region slice, double depth) {
-        Point farthest = carve.course().farthest(slice);
+        return toCarve(carve, carve.course().farthest(slice), depth);
+    }
+
+    private static Web toCarve(Carve carve, Point farthest, double depth) {
         double across = carve.course().across(farthest.x(), farthest.y());
         double under = Math.abs(depth - carve.flat());
         double[] best = {Double.POSITIVE_INFINITY};
@@ -82,6 +86,54 @@ record Web(double thickness, Point at) {
             return overDepths(changing, depth -> clamp(depth, even), asked);
         }
         return overBoth(pair);
+    }
+
+    /**
+     * The least wood between a bore and a carved face, from its axis; empty where one of its ends lies nearest, which is flat and not
+     * round: its slices tell that.
+     */
+    static Optional<Web> least(FaceShape.Carved carved, Bore bore) {
+        return fromAxis(bore, (at, depth) -> toCarve(carved.surface(), at, depth));
+    }
+
+    /** The same between a bore and a void whose slices are all alike. */
+    static Optional<Web> least(Bore bore, Slices even) {
+        return fromAxis(bore, (at, depth) -> {
+            double down = Math.max(0, Math.max(even.from() - depth, depth - even.to()));
+            return new Web(Math.hypot(Math.max(0, even.plan().outside(at)), down), at);
+        });
+    }
+
+    private interface FromAxis {
+        Web at(Point at, double depth);
+    }
+
+    /**
+     * Where the way from the axis is least it stands square to it, so that half of the bore's width lies on it; but not at its ends. It is
+     * looked at along every {@value #PIECE} mm by itself, as it may fall and rise more than once.
+     */
+    private static Optional<Web> fromAxis(Bore bore, FromAxis way) {
+        double length = bore.length();
+        int pieces = (int) Math.ceil(length / PIECE);
+        double[] bestAt = {0};
+        Web[] best = {null};
+        for (int i = 0; i < pieces; i++) {
+            least(length * i / pieces, length * (i + 1) / pieces, s -> {
+                double share = s / length;
+                Web web = way.at(
+                        bore.from().towards(bore.to(), share),
+                        bore.fromDepth() + share * (bore.toDepth() - bore.fromDepth()));
+                if (best[0] == null || web.thickness() < best[0].thickness()) {
+                    best[0] = web;
+                    bestAt[0] = s;
+                }
+                return web.thickness();
+            });
+        }
+        boolean atEnd = bestAt[0] < 2 * CLOSE || bestAt[0] > length - 2 * CLOSE;
+        return atEnd
+                ? Optional.empty()
+                : Optional.of(new Web(Math.max(0, best[0].thickness() - bore.diameter() / 2), best[0].at()));
     }
 
     private static double clamp(double depth, Slices within) {

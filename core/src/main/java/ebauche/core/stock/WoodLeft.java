@@ -316,11 +316,17 @@ public final class WoodLeft {
         for (FaceShape.Carved carved : shape.carves()) {
             double most = Math.min(NEAR, straight.thickness() - ALIKE);
             if (one.inside.boxesApart(carved.plan()) < most) {
-                Web.least(carved, one.slices)
+                toCarve(one, carved)
                         .filter(w -> w.thickness() < most)
                         .ifPresent(w -> out.add(new Thin(Kind.ASLANT, one.feature, face, w.thickness(), w.at())));
             }
         }
+    }
+
+    private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved) {
+        Optional<Web> round =
+                one.solid instanceof Bore bore && !bore.isUpright() ? Web.least(carved, bore) : Optional.empty();
+        return round.isPresent() ? round : Web.least(carved, one.slices);
     }
 
     /** Where a void's own floor is: not where a joined one goes on deeper through it, such as a cavity inside its cover's recess. */
@@ -388,7 +394,12 @@ public final class WoodLeft {
             Bore.Passing passing = a.passing(b);
             return Optional.of(new Web(Math.max(0, passing.wood()), passing.at()));
         }
-        return Web.least(one.slices, other.slices);
+        Optional<Web> round = one.solid instanceof Bore a && !a.isUpright() && other.slices.isEven()
+                ? Web.least(a, other.slices)
+                : other.solid instanceof Bore b && !b.isUpright() && one.slices.isEven()
+                        ? Web.least(b, one.slices)
+                        : Optional.empty();
+        return round.isPresent() ? round : Web.least(one.slices, other.slices);
     }
 
     /** Twice the depth of a void's middle over an area. */
