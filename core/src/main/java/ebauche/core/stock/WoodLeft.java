@@ -33,6 +33,9 @@ public final class WoodLeft {
     /** Voids that lie aslant and farther apart in any direction have no wood between them that anyone would ask about, mm. */
     private static final double NEAR = 15;
 
+    /** Where one lies over the other the way aslant is shorter than the one straight down, but hardly by more than so many times. */
+    private static final double STEEP = 3;
+
     /** Wood that is less by no more than this aslant than straight is told straight, mm. */
     private static final double ALIKE = 0.02;
 
@@ -410,8 +413,9 @@ public final class WoodLeft {
     /** One over the other: straight down, unless a slope or a bore's roundness makes the least wood another. */
     private static void aslant(Pit above, Pit below, Thin straight, List<Thin> out) {
         boolean even = above.slices.isEven() && below.slices.isEven();
-        Optional<Web> web =
-                even || straight.thickness() <= 0 || straight.thickness() > NEAR ? Optional.empty() : web(above, below);
+        Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > STEEP * NEAR
+                ? Optional.empty()
+                : web(above, below);
         boolean round = web.isPresent() && web.get().thickness() > straight.thickness() + ALIKE;
         if (!round) {
             out.add(straight);
