@@ -38,6 +38,7 @@ public final class PlanJson {
         ArrayNode operations = root.putArray("operations");
         plan.steps().forEach(s -> operations.add(operation(plan, s)));
         root.set("stock", stock(plan));
+        root.set("wiring", WiringJson.of(plan));
         ArrayNode reckonings = root.putArray("reckonings");
         plan.reckonings().forEach(r -> reckonings.add(reckoning(r)));
         return JsonText.bytes(root);
@@ -168,7 +169,7 @@ public final class PlanJson {
                 .put("with", i.with());
     }
 
-    private static ObjectNode reckoning(Reckoning r) {
+    static ObjectNode reckoning(Reckoning r) {
         ObjectNode out =
                 JSON.objectNode().put("what", r.what()).put("value", r.value()).put("unit", unit(r.quantity()));
         out.put("formula", r.formula());
@@ -201,11 +202,11 @@ public final class PlanJson {
         return out;
     }
 
-    private static ObjectNode point(Point p) {
+    static ObjectNode point(Point p) {
         return JSON.objectNode().put("x", p.x()).put("y", p.y());
     }
 
-    private static String word(Enum<?> constant) {
+    static String word(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }
