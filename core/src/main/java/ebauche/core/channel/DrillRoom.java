@@ -30,13 +30,14 @@ final class DrillRoom {
     /** How far behind where it enters the chuck must stand so that bit and chuck are in no wood, mm; empty where they always are. */
     OptionalDouble heldOut(Line line, Optional<Feature> from, double wide) {
         double free = 0;
+        Beyond beyond = new Beyond();
         for (double back = Around.STRIDE; back <= LONGEST_DRILL; back += Around.STRIDE) {
             Point at = line.at(-back);
             double depth = line.depth(-back);
-            if (!isFree(at, depth, wide / 2 - RESTS, line.lean(), from)) {
+            if (!isFree(at, depth, wide / 2 - RESTS, line.lean(), from, beyond)) {
                 return OptionalDouble.empty();
             }
-            if (!isFree(at, depth, CHUCK, line.lean(), from)) {
+            if (!isFree(at, depth, CHUCK, line.lean(), from, beyond)) {
                 free = back + Around.STRIDE;
             }
             if (isOut(at, depth, line)) {
@@ -51,12 +52,27 @@ final class DrillRoom {
      *
      * @param lean of its axis: what it reaches up and down is its radius by that
      */
-    private boolean isFree(Point at, double depth, double radius, double lean, Optional<Feature> from) {
+    private boolean isFree(Point at, double depth, double radius, double lean, Optional<Feature> from, Beyond beyond) {
         double tall = radius * lean;
         return depth <= around.frontDepth() - tall
                 || depth >= around.backDepth() + tall
                 || from.stream().flatMap(f -> around.of(f).stream()).anyMatch(s -> isIn(s, at, depth, radius))
-                || around.body().outside(at) > radius;
+                || beyond.by(at, radius);
+    }
+
+    /** How far beyond the edge places along a drill lie: no farther than the last that was looked at and the way from it. */
+    private final class Beyond {
+        private Point last;
+        private double outside;
+
+        boolean by(Point at, double more) {
+            if (last == null || outside + last.distance(at) > more) {
+                last = at;
+                outside = around.body().outside(at);
+                return outside > more;
+            }
+            return false;
+        }
     }
 
     /** Whether farther back all is free. */

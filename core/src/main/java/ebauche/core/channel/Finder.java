@@ -332,10 +332,13 @@ public final class Finder {
     }
 
     private boolean staysInside(Line line) {
-        for (double s = 0; s <= line.length(); s += 4 * Around.STRIDE) {
-            if (around.body().outside(line.at(s)) > -CLEAR) {
+        // Nowhere nearer to the edge than it is here less the way from here.
+        for (double s = 0; s <= line.length(); ) {
+            double room = -around.body().outside(line.at(s)) - CLEAR;
+            if (room < 0) {
                 return false;
             }
+            s += Math.max(4 * Around.STRIDE, room);
         }
         return true;
     }

@@ -69,8 +69,8 @@ final class Walls {
                     double dx = (b.y() - a.y()) / length;
                     double dy = -(b.x() - a.x()) / length;
                     int side = plan.contains(at.plus(dx, dy)) ? -1 : 1;
-                    if (around.body().outside(at) < -clear
-                            && places.stream().noneMatch(o -> o.at().distance(at) < APART)) {
+                    if (places.stream().noneMatch(o -> o.at().distance(at) < APART)
+                            && around.body().outside(at) < -clear) {
                         List<Double> depths = depths(space, at.plus(-side * dx, -side * dy));
                         places.add(new Wall(at, side * dx, side * dy, depths));
                     }
@@ -105,13 +105,16 @@ final class Walls {
         List<Wall> places = new ArrayList<>();
         Region covered = footprint.intersection(around.body());
         double edge = wide / 2 + clear;
+        List<Solid> near = around.features().stream()
+                .flatMap(f -> around.of(f).stream())
+                .filter(s ->
+                        s.shallowest() < around.frontDepth() + edge && s.plan().boxesApart(footprint) < edge)
+                .toList();
         for (double y = footprint.minY() + edge; y <= footprint.maxY() - edge; y += UNDER_BRIDGE) {
             for (double x = footprint.minX() + edge; x <= footprint.maxX() - edge; x += UNDER_BRIDGE) {
                 Point at = new Point(x, y);
-                boolean solid = around.features().stream()
-                        .flatMap(f -> around.of(f).stream())
-                        .noneMatch(s -> s.plan().outside(at) < edge && s.shallowest() < around.frontDepth() + edge);
-                if (covered.outside(at) <= -edge && solid) {
+                boolean solid = near.stream().noneMatch(s -> s.plan().outside(at) < edge);
+                if (solid && covered.outside(at) <= -edge) {
                     places.add(new Wall(at, 0, 0, List.of(around.frontDepth())));
                 }
             }

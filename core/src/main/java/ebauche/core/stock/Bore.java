@@ -154,20 +154,19 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
                     to.plus(-sideX, -sideY),
                     to.plus(sideX, sideY)));
         }
+        // Of two ellipses that are one moved along the axis the outer halves, joined.
         double half = radius() * Math.abs(down());
-        return ellipse(from, half).hullWith(ellipse(to, half));
-    }
-
-    /** An ellipse round a place, the radius beside the axis and so much along it. */
-    private Region ellipse(Point centre, double half) {
-        int corners = corners(half);
+        int pieces = corners(half) / 2;
         Point along = along();
         List<Point> ring = new ArrayList<>();
-        for (int i = 0; i < corners; i++) {
-            double angle = 2 * Math.PI * i / corners;
-            double a = half * Math.cos(angle);
-            double b = radius() * Math.sin(angle);
-            ring.add(centre.plus(a * along.x() - b * along.y(), a * along.y() + b * along.x()));
+        for (int end = 0; end < 2; end++) {
+            Point centre = end == 0 ? to : from;
+            for (int i = 0; i <= pieces; i++) {
+                double angle = Math.PI * ((double) i / pieces - 0.5 + end);
+                double a = half * Math.cos(angle);
+                double b = radius() * Math.sin(angle);
+                ring.add(centre.plus(a * along.x() - b * along.y(), a * along.y() + b * along.x()));
+            }
         }
         return Region.ofRing(ring);
     }

@@ -89,15 +89,19 @@ record Web(double thickness, Point at) {
     }
 
     /**
-     * The least wood between a bore and a carved face, from its axis; empty where one of its ends lies nearest, which is flat and not
-     * round: its slices tell that.
+     * The least wood beside a bore as if its ends were round.
+     *
+     * @param exact whether it is the wood beside it as it is; else one of its flat ends lies nearest, and there is a little more
      */
-    static Optional<Web> least(FaceShape.Carved carved, Bore bore) {
+    record Round(Web web, boolean exact) {}
+
+    /** The least wood between a bore and a carved face, from its axis. */
+    static Round least(FaceShape.Carved carved, Bore bore) {
         return fromAxis(bore, (at, depth) -> toCarve(carved.surface(), at, depth));
     }
 
     /** The same between a bore and a void whose slices are all alike. */
-    static Optional<Web> least(Bore bore, Slices even) {
+    static Round least(Bore bore, Slices even) {
         return fromAxis(bore, (at, depth) -> {
             double down = Math.max(0, Math.max(even.from() - depth, depth - even.to()));
             return new Web(Math.hypot(Math.max(0, even.plan().outside(at)), down), at);
@@ -112,7 +116,7 @@ record Web(double thickness, Point at) {
      * Where the way from the axis is least it stands square to it, so that half of the bore's width lies on it; but not at its ends. It is
      * looked at along every {@value #PIECE} mm by itself, as it may fall and rise more than once.
      */
-    private static Optional<Web> fromAxis(Bore bore, FromAxis way) {
+    private static Round fromAxis(Bore bore, FromAxis way) {
         double length = bore.length();
         int pieces = (int) Math.ceil(length / PIECE);
         double[] bestAt = {0};
@@ -131,9 +135,8 @@ record Web(double thickness, Point at) {
             });
         }
         boolean atEnd = bestAt[0] < 2 * CLOSE || bestAt[0] > length - 2 * CLOSE;
-        return atEnd
-                ? Optional.empty()
-                : Optional.of(new Web(Math.max(0, best[0].thickness() - bore.diameter() / 2), best[0].at()));
+        double wood = Math.max(0, best[0].thickness() - bore.diameter() / 2);
+        return new Round(new Web(wood, best[0].at()), !atEnd);
     }
 
     private static double clamp(double depth, Slices within) {

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 
 /**
  * What is left between voids and faces, exactly.
@@ -319,17 +320,26 @@ public final class WoodLeft {
         for (FaceShape.Carved carved : shape.carves()) {
             double most = Math.min(NEAR, straight.thickness() - ALIKE);
             if (one.inside.boxesApart(carved.plan()) < most) {
-                toCarve(one, carved)
+                toCarve(one, carved, most)
                         .filter(w -> w.thickness() < most)
                         .ifPresent(w -> out.add(new Thin(Kind.ASLANT, one.feature, face, w.thickness(), w.at())));
             }
         }
     }
 
-    private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved) {
-        Optional<Web> round =
-                one.solid instanceof Bore bore && !bore.isUpright() ? Web.least(carved, bore) : Optional.empty();
-        return round.isPresent() ? round : Web.least(carved, one.slices);
+    /** The wood to a carve, if it may be less than so. */
+    private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved, double most) {
+        Optional<Web.Round> round = one.solid instanceof Bore bore && !bore.isUpright()
+                ? Optional.of(Web.least(carved, bore))
+                : Optional.empty();
+        return exactly(round, most, () -> Web.least(carved, one.slices));
+    }
+
+    /** What is told from the axis where that is exact, or where there is surely more wood than anybody asks for; else by slices. */
+    private static Optional<Web> exactly(Optional<Web.Round> round, double most, Supplier<Optional<Web>> bySlices) {
+        boolean enough =
+                round.filter(r -> r.exact() || r.web().thickness() >= most).isPresent();
+        return enough ? round.map(Web.Round::web) : bySlices.get();
     }
 
     /** Where a void's own floor is: not where a joined one goes on deeper through it, such as a cavity inside its cover's recess. */
@@ -385,24 +395,24 @@ public final class WoodLeft {
             out.add(new Thin(Kind.WALL, one.feature, other.feature, apart, ends[0].towards(ends[1], 0.5)));
         } else if (Math.hypot(apart, one.slices.apartInDepth(other.slices)) < near) {
             Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
-            web(one, other)
+            web(one, other, overlap > TOUCH ? FAR : near)
                     .filter(w -> overlap > TOUCH || w.thickness() < near)
                     .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
         }
     }
 
-    /** The least wood between two in whatever direction: of two bores by their axes. */
-    private static Optional<Web> web(Pit one, Pit other) {
+    /** The least wood between two in whatever direction, if it may be less than so: of two bores by their axes. */
+    private static Optional<Web> web(Pit one, Pit other, double most) {
         if (one.solid instanceof Bore a && other.solid instanceof Bore b) {
             Bore.Passing passing = a.passing(b);
             return Optional.of(new Web(Math.max(0, passing.wood()), passing.at()));
         }
-        Optional<Web> round = one.solid instanceof Bore a && !a.isUpright() && other.slices.isEven()
-                ? Web.least(a, other.slices)
+        Optional<Web.Round> round = one.solid instanceof Bore a && !a.isUpright() && other.slices.isEven()
+                ? Optional.of(Web.least(a, other.slices))
                 : other.solid instanceof Bore b && !b.isUpright() && one.slices.isEven()
-                        ? Web.least(b, one.slices)
+                        ? Optional.of(Web.least(b, one.slices))
                         : Optional.empty();
-        return round.isPresent() ? round : Web.least(one.slices, other.slices);
+        return exactly(round, most, () -> Web.least(one.slices, other.slices));
     }
 
     /** Twice the depth of a void's middle over an area. */
@@ -415,7 +425,7 @@ public final class WoodLeft {
         boolean even = above.slices.isEven() && below.slices.isEven();
         Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > STEEP * NEAR
                 ? Optional.empty()
-                : web(above, below);
+                : web(above, below, straight.thickness());
         boolean round = web.isPresent() && web.get().thickness() > straight.thickness() + ALIKE;
         if (!round) {
             out.add(straight);
