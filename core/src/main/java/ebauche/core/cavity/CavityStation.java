@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.JackSeat;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -89,7 +90,9 @@ public final class CavityStation implements Station {
         steps.addAll(new PlateMarks(build).operations());
         CavityWork.all(build).forEach(w -> steps.addAll(w.operations()));
         build.design().jack().ifPresent(jack -> {
-            JackFlat.of(build).filter(JackFlat::isToBeCut).ifPresent(flat -> steps.add(flat.step(build, jack)));
+            JackHole.seat(build)
+                    .filter(JackSeat::bulges)
+                    .ifPresent(seat -> steps.add(JackHole.flat(build, jack, seat)));
             steps.addAll(JackHole.operations(build, jack));
         });
         steps.addAll(new HoleWork(build).operations());

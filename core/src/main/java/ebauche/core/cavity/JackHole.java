@@ -1,18 +1,28 @@
 package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.Work;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.JackSeat;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -63,8 +73,8 @@ final class JackHole {
      */
     private static OptionalDouble toCavity(Build build, EdgeHole hole, Jack jack, Region pit) {
         Region drawn = build.design().outline().region();
-        Region body = JackFlat.of(build)
-                .filter(JackFlat::isToBeCut)
+        Region body = seat(build)
+                .filter(JackSeat::bulges)
                 .map(flat -> drawn.minus(flat.off()))
                 .orElse(drawn);
         double along = jack.entry().distance(jack.aim());
@@ -79,5 +89,42 @@ final class JackHole {
             most = Math.max(most, hole.outwards(body, jack.aim()) - hole.outwards(pit, end));
         }
         return OptionalDouble.of(most);
+    }
+
+    /** What is under the plate of a body's jack, if it has one that lies on the edge. */
+    static Optional<JackSeat> seat(Build build) {
+        return build.design()
+                .jack()
+                .filter(j -> j.plate().isPresent())
+                .map(j -> JackSeat.of(
+                        build.design().outline().region(), j, j.plate().getAsDouble()));
+    }
+
+    /** The step that cuts a flat for its plate: with a file or a block on a flat, as high as the plate. */
+    static Operation flat(Build build, Jack jack, JackSeat seat) {
+        double axis = build.faces().frontFinished() + jack.fromFront();
+        double half = jack.plateHeight().orElse(jack.diameter()) / 2 + JackSeat.BESIDE;
+        Reckoning deep = Reckoning.of("flat under the jack's plate", Quantity.LENGTH)
+                .length(
+                        "the edge stands out over the plate's ends",
+                        new Fact(seat.bulge(), Source.COMPUTED, "the outline"))
+                .is(seat.bulge(), "the edge stands out over the plate's ends");
+        return Operation.of(Work.CAVITY, Jack.FEATURE, StepKind.FLAT, "Cut a flat for the jack's plate on the edge")
+                .at("on the edge", seat.middle())
+                .set(new Setting.Marked(
+                        "file or a block with paper, square to the faces; the plate laid on as you go",
+                        deep,
+                        "off the edge at the most"))
+                .cuts(Change.Remove.fromBody(
+                        Feature.OUTLINE,
+                        Solid.Prism.between(
+                                seat.off(),
+                                Math.max(build.faces().frontNow(), axis - half),
+                                Math.min(build.faces().backNow(), axis + half))))
+                .needs(Datum.OUTLINE_ROUTED)
+                .gives(new Condition.Mark(StepKey.of(Jack.FEATURE, StepKind.FLAT), "the flat for the jack's plate"))
+                .caution(Caution.DUST)
+                .takes(15, 0, 0.002)
+                .build();
     }
 }

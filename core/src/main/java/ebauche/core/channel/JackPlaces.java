@@ -1,6 +1,5 @@
 package ebauche.core.channel;
 
-import ebauche.core.cavity.JackFlat;
 import ebauche.core.crib.Fit;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
@@ -12,6 +11,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.JackSeat;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
@@ -48,9 +48,6 @@ public final class JackPlaces {
 
     /** Two that are offered lie so far apart, mm. */
     private static final double APART = 20;
-
-    /** An edge under a plate that is off by less counts as flat, mm: common practice. */
-    private static final double FLAT_ENOUGH = 0.3;
 
     /** Near enough to a wall to be at it, mm. */
     private static final double CLOSE = 0.01;
@@ -107,7 +104,7 @@ public final class JackPlaces {
             double over,
             double under,
             double beside,
-            JackFlat flat,
+            JackSeat flat,
             Set<Feature> reaches) {
         public Place {
             reaches = Set.copyOf(reaches);
@@ -138,7 +135,7 @@ public final class JackPlaces {
             square(at, before, after).ifPresent(all::add);
         }
         all.sort(Comparator.<Place>comparingInt(p -> p.reaches().isEmpty() ? 1 : 0)
-                .thenComparingDouble(p -> Math.rint(Math.max(0, p.uneven() - FLAT_ENOUGH) * 4))
+                .thenComparingDouble(p -> Math.rint(Math.max(0, p.uneven() - JackSeat.LIES) * 4))
                 .thenComparingDouble(Place::wood));
         List<Place> apart = new ArrayList<>();
         for (Place place : all) {
@@ -198,7 +195,7 @@ public final class JackPlaces {
             return Optional.empty();
         }
         Place place = new Place(
-                jack, cavity.feature(), wood, over, under, beside, JackFlat.of(body, jack, plate), reaches(jack));
+                jack, cavity.feature(), wood, over, under, beside, JackSeat.of(body, jack, plate), reaches(jack));
         return place.uneven() <= MOST_OFF ? Optional.of(place) : Optional.empty();
     }
 

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
-import ebauche.core.cavity.JackFlat;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.JackSeat;
 import ebauche.core.hardware.Part;
 import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
@@ -97,7 +97,7 @@ class JackPlacesTest {
     void a_plate_on_a_circle_stands_off_by_the_sagitta(double radius, double plate) {
         Region disc = circle(radius);
         Jack jack = new Jack(new Point(radius, 0), new Point(radius - 30, 0), 22, 20);
-        JackFlat flat = JackFlat.of(disc, jack, plate);
+        JackSeat flat = JackSeat.of(disc, jack, plate);
         double half = plate / 2 + 1;
         assertThat(flat.bulge()).isCloseTo(radius - Math.sqrt(radius * radius - half * half), within(0.02));
         assertThat(flat.gap()).isZero();
@@ -106,7 +106,7 @@ class JackPlacesTest {
         assertThat(flat.off().area()).isCloseTo(radius * radius * (angle - Math.sin(angle)) / 2, within(0.6));
         Region hollow = Region.rectangle(new Point(0, 0), 500, 500, 0, 0).minus(disc);
         Jack inside = new Jack(new Point(radius, 0), new Point(radius + 30, 0), 22, 20);
-        JackFlat gap = JackFlat.of(hollow, inside, plate);
+        JackSeat gap = JackSeat.of(hollow, inside, plate);
         assertThat(gap.gap()).isCloseTo(flat.bulge(), within(0.02));
         assertThat(gap.bulge()).isLessThan(0.02);
     }
@@ -136,7 +136,7 @@ class JackPlacesTest {
         double fromTheCurve = body.figure("jack:drill");
         body.jack = Optional.of(
                 new Jack(cup.entry(), cup.aim(), cup.diameter(), cup.fromFront(), Optional.of(plate(60, 38))));
-        JackFlat flat = JackFlat.of(body.design().outline().region(), body.jack.get(), 60);
+        JackSeat flat = JackSeat.of(body.design().outline().region(), body.jack.get(), 60);
         assertThat(flat.bulge()).isBetween(2.0, 5.0);
         BuildPlan plan = body.plan();
         assertThat(plan.steps().stream().map(s -> s.operation().key().written()))
