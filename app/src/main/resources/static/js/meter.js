@@ -13,3 +13,13 @@ document.querySelector("#read-all")?.addEventListener("click", async () => {
   }
   form.requestSubmit();
 });
+
+// What stands in the list goes into the record with its own form.
+document.querySelector("#keep-readings")?.addEventListener("formdata", (event) => {
+  for (const [name, value] of new FormData(form)) {
+    if (name.startsWith("ohms.")) {
+      event.formData.set(name, value);
+    }
+  }
+});
+document.querySelector("#save-readings")?.removeAttribute("disabled");

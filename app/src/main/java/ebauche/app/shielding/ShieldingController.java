@@ -2,22 +2,32 @@ package ebauche.app.shielding;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.body.BodyStore;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
+import ebauche.core.hardware.Jack;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shielding.Ground;
 import ebauche.core.shielding.Roll;
 import ebauche.core.shielding.Skin;
 import ebauche.core.shielding.Suspects;
+import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -25,6 +35,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
@@ -33,12 +44,18 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @Controller
 @RequestMapping("/bodies/{id}/shielding")
 class ShieldingController {
-    private final Bodies bodies;
-    private final Meter meter;
+    private static final StepKey METER = StepKey.of(Jack.FEATURE, StepKind.METER);
 
-    ShieldingController(Bodies bodies, Meter meter) {
+    private final Bodies bodies;
+    private final BodyStore store;
+    private final Meter meter;
+    private final Clock clock;
+
+    ShieldingController(Bodies bodies, BodyStore store, Meter meter, Clock clock) {
         this.bodies = bodies;
+        this.store = store;
         this.meter = meter;
+        this.clock = clock;
     }
 
     /** One shielded space; its foil on the roll where it is foil. */
@@ -70,6 +87,7 @@ class ShieldingController {
             Optional<Line> next,
             boolean proved,
             long practice,
+            String entryId,
             String drawing) {}
 
     @GetMapping
@@ -80,6 +98,14 @@ class ShieldingController {
             @RequestParam Map<String, String> typed,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
+        Ground ground = Ground.of(current.plan().build());
+        // What was saved stands there until something else is typed; a practice is no reading of this body.
+        boolean saved = practice == 0 && !MeterReadings.anyOf(typed);
+        AsBuilt record = current.plan().build().asBuilt();
+        return page(current, saved ? MeterReadings.logged(record, ground) : typed, practice, model);
+    }
+
+    private String page(Bodies.Current current, Map<String, String> typed, long practice, Model model) {
         BuildPlan plan = current.plan();
         Ground ground = Ground.of(plan.build());
         MeterReadings readings = MeterReadings.of(typed, ground);
@@ -105,8 +131,42 @@ class ShieldingController {
                         next,
                         proved,
                         practice,
+                        UUID.randomUUID().toString(),
                         ShieldingDrawing.ground(plan, ground, suspects.bonds())));
         return "shielding/shielding";
+    }
+
+    /** Logs what was read, all of it or nothing; pressed twice it is logged once. */
+    @PostMapping("/readings")
+    String log(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        MeterReadings readings =
+                MeterReadings.of(typed, Ground.of(current.plan().build()));
+        if (!readings.troubles().isEmpty() || readings.ohms().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(current, typed, 0, model);
+        }
+        String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+        Optional<StepKey> step = current.plan().step(METER.written()).map(s -> METER);
+        store.log(
+                current.body(),
+                readings.ohms().entrySet().stream()
+                        .map(e -> new AsBuilt.Reading(
+                                UUID.nameUUIDFromBytes((entry + e.getKey()).getBytes(StandardCharsets.UTF_8))
+                                        .toString(),
+                                at,
+                                maker.name(),
+                                step,
+                                MeterReadings.measures(e.getKey()),
+                                e.getValue()))
+                        .toList());
+        return "redirect:" + current.here() + "/shielding?saved";
     }
 
     private static Lined lined(Skin skin) {

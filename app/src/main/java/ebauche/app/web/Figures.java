@@ -2,6 +2,7 @@ package ebauche.app.web;
 
 import ebauche.app.words.Words;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
@@ -232,6 +233,11 @@ public record Figures(LengthUnit unit) {
 
     /** What a gauge read: a fraction where it is one, else as fine as it was typed. */
     public String reading(AsBuilt.Reading reading) {
+        if (reading.measures() instanceof Measurand.Ohms) {
+            return reading.value() >= Measurand.Ohms.OPEN
+                    ? Words.say("figures.open-way")
+                    : Decimals.plain(reading.value(), 2) + " Ω";
+        }
         Quantity quantity = reading.measures().quantity();
         double rest = Math.abs(reading.value() - new Gauge(unit).shown(reading.value(), Rounding.NEAREST));
         boolean onMark = quantity == Quantity.LENGTH && unit == LengthUnit.INCH && rest < HALF_A_THOU;

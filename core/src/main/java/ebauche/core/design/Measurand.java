@@ -404,6 +404,51 @@ public sealed interface Measurand {
         }
     }
 
+    /**
+     * What a meter reads between two that are to be one node, ohms.
+     *
+     * @param one what one tip is held to, by its key in the ground
+     * @param other what the other is held to
+     */
+    record Ohms(String one, String other) implements Measurand {
+        /** An open way: more than a meter for the bench shows. */
+        public static final double OPEN = 1e7;
+
+        private static final String PREFIX = "ohms:";
+        private static final String NODE = "[a-z0-9-]{1,50}";
+
+        @Override
+        public String key() {
+            return PREFIX + one + "~" + other;
+        }
+
+        @Override
+        public String label() {
+            return "ohms, " + words(one) + " to " + words(other);
+        }
+
+        private static String words(String node) {
+            return node.replace('-', ' ');
+        }
+
+        @Override
+        public Quantity quantity() {
+            return Quantity.NUMBER;
+        }
+
+        @Override
+        public double most() {
+            return OPEN;
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            return key.matches(PREFIX + NODE + "~" + NODE)
+                    ? Optional.of(new Ohms(
+                            key.substring(PREFIX.length(), key.indexOf('~')), key.substring(key.indexOf('~') + 1)))
+                    : Optional.empty();
+        }
+    }
+
     /** What every key looks like, as a regular expression. */
     static String pattern() {
         String feature = "[a-z0-9-]{1," + LONGEST + "}";
@@ -419,6 +464,7 @@ public sealed interface Measurand {
                 EdgeInside.PREFIX + "([1-9]|1[0-6])",
                 OpeningAt.ALONG + feature,
                 OpeningAt.ACROSS + feature,
+                Ohms.PREFIX + Ohms.NODE + "~" + Ohms.NODE,
                 "sanded-off" + faces,
                 "out-of-flat" + faces));
         for (BoreRead.Sight sight : BoreRead.Sight.values()) {
@@ -443,8 +489,10 @@ public sealed interface Measurand {
         if (size.isPresent()) {
             return size.get();
         }
-        Optional<Measurand> placed =
-                EdgeInside.parse(key).or(() -> OpeningAt.parse(key)).or(() -> BoreRead.parse(key));
+        Optional<Measurand> placed = EdgeInside.parse(key)
+                .or(() -> OpeningAt.parse(key))
+                .or(() -> BoreRead.parse(key))
+                .or(() -> Ohms.parse(key));
         if (placed.isPresent()) {
             return placed.get();
         }

@@ -1,5 +1,6 @@
 package ebauche.core.shielding;
 
+import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
@@ -10,9 +11,11 @@ import ebauche.core.job.Finding;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Condition.OuterSurface;
+import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
@@ -113,6 +116,27 @@ public final class ShieldingStation implements Station {
                 "of the roll");
     }
 
+    private static Inspection reading(Ground ground, Ground.Bond bond) {
+        String joined = "joined, as drawn";
+        String limit = "limit of what joins them";
+        return new Inspection(
+                new Measurand.Ohms(bond.one(), bond.other()),
+                Reckoning.of("ohms between two that are one node", Quantity.NUMBER)
+                        .term(joined, Fact.rule(0, bond.how()), Quantity.NUMBER)
+                        .is(0, joined),
+                new Band(
+                        Band.none("ohms are not below zero"),
+                        Reckoning.of("ohms that are still good", Quantity.NUMBER)
+                                .term(
+                                        limit,
+                                        Fact.rule(
+                                                ground.most(bond.one(), bond.other()),
+                                                bond.how() + ", common practice"),
+                                        Quantity.NUMBER)
+                                .is(ground.most(bond.one(), bond.other()), limit)),
+                "a meter on its ohms, nothing plugged in");
+    }
+
     private static Operation meter(Build build, List<Condition> lined) {
         Ground ground = Ground.of(build);
         Operation.Builder step = Operation.of(
@@ -122,6 +146,7 @@ public final class ShieldingStation implements Station {
                 .needs(lined.toArray(Condition[]::new))
                 .caution(Caution.SIGNAL_ONLY)
                 .takes(METER, 0, 0.0);
+        ground.readings().forEach(b -> step.inspect(reading(ground, b)));
         return step.build();
     }
 

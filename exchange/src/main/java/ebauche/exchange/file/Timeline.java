@@ -36,6 +36,9 @@ public final class Timeline {
     /** Of a tool, as the crib has them. */
     private static final int LONGEST_NAME = 80;
 
+    /** A key of what is measured: of a meter's reading it names two. */
+    private static final int LONGEST_MEASURE = 120;
+
     /** The shortest and the widest bore that can be meant, mm. */
     private static final double SHORTEST = 0.01;
 
@@ -94,7 +97,7 @@ public final class Timeline {
     }
 
     private static AsBuilt.Reading reading(JsonPlace spot, String id, String at, String by) {
-        Measurand measures = spot.parsed("measures", 80, Measurand::parse);
+        Measurand measures = spot.parsed("measures", LONGEST_MEASURE, Measurand::parse);
         double value = measures.quantity() == Quantity.LENGTH ? spot.length("value") : spot.number("value");
         return new AsBuilt.Reading(
                 id,
