@@ -6,6 +6,7 @@ import ebauche.core.design.Measurand.BoreRead;
 import ebauche.core.design.Measurand.BoreRead.Sight;
 import ebauche.core.design.Passage;
 import ebauche.core.design.Passage.Begun;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -42,6 +43,9 @@ import java.util.Set;
 
 /** Wire channels: a long drill out of the neck pocket, a cavity, the jack hole, from the edge or from under the bridge. */
 public final class ChannelStation implements Station {
+    /** Its middle stays so far inside what it ends in, mm. */
+    private static final double EDGE = 0.1;
+
     /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
     static final double MOST_PER_CENT = 3;
 
@@ -105,39 +109,77 @@ public final class ChannelStation implements Station {
             all.add(new Inspection(
                     new BoreRead(feature, Sight.LOWER),
                     on,
-                    Band.either(off),
+                    new Band(within(off, room(asDrawn, false)), within(off, room(asDrawn, true))),
                     "rule from the face to the hole and half the drill; too high is less than zero"));
             all.add(new Inspection(
                     new BoreRead(feature, Sight.ASIDE),
                     on,
-                    Band.either(off),
+                    Band.either(within(off, asideRoom(asDrawn))),
                     "rule from its mark, looked along the drill, front up"));
         }
         Reckoning slope = Reckoning.of("slope of the " + feature.said(), Quantity.ANGLE)
                 .angle("as drawn", new Fact(drawn.pitch(), Source.COMPUTED, "the channel"))
                 .is(drawn.pitch(), "as drawn");
-        Reckoning two = Reckoning.of("how far off is still good", Quantity.ANGLE)
-                .term(spread.what(), spread.asFact(), Quantity.ANGLE)
-                .is(2 * spread.value(), "2 × " + spread.what());
         all.add(new Inspection(
                 new BoreRead(feature, Sight.SLOPE),
                 slope,
-                Band.either(two),
+                new Band(steeper(asDrawn, spread, false), steeper(asDrawn, spread, true)),
                 "a rod in the hole, a bevel against the face; up is less than zero"));
         Reckoning deep = depth(new Run(run.build(), asDrawn));
-        Reckoning shallower = Reckoning.of("how far off is still good", Quantity.LENGTH)
-                .length("the point, and a little", Fact.rule(Channel.BEYOND, "common practice"))
-                .is(Channel.BEYOND, "the point, and a little");
         all.add(new Inspection(
                 new BoreRead(feature, Sight.DEEP),
                 deep,
-                new Band(
-                        shallower,
-                        Band.shop(
-                                "wood behind it that only gives room",
-                                run.build().shop().bands().room())),
+                Band.shops(
+                        "wood behind it that only gives room",
+                        run.build().shop().bands().room()),
                 "the rod, marked where it goes in"));
         return all;
+    }
+
+    private static Reckoning within(Reckoning off, double room) {
+        return off.value() <= room
+                ? off
+                : Reckoning.of(off.what(), Quantity.LENGTH)
+                        .length("until its middle misses what it ends in", room)
+                        .is(room, "until its middle misses what it ends in");
+    }
+
+    /** How far its middle may come out too low, or too high, and still end in the space that it is meant for, mm. */
+    private static double room(Passage passage, boolean down) {
+        Channel channel = passage.channel();
+        Space into = passage.into().orElseThrow();
+        double atEnd = down ? into.bottom() - channel.toUnder() : channel.toUnder() - into.top();
+        double out = channel.under(passage.leavesAt());
+        double atWall = down ? into.bottom() - out : out - into.top();
+        // Off by so much where it leaves the wood it is off by more at its end.
+        double share = passage.wood() / (channel.length() - passage.entersAt());
+        return Math.max(0, Math.min(atWall, atEnd * share) - EDGE);
+    }
+
+    private static double asideRoom(Passage passage) {
+        Channel channel = passage.channel();
+        double share = passage.wood() / (channel.length() - passage.entersAt());
+        return Math.max(0, -passage.into().orElseThrow().plan().outside(channel.to()) * share - EDGE);
+    }
+
+    /** The same of its slope, degrees. */
+    private static Reckoning steeper(Passage passage, Reckoning spread, boolean down) {
+        Reckoning two = Reckoning.of("how far off is still good", Quantity.ANGLE)
+                .term(spread.what(), spread.asFact(), Quantity.ANGLE)
+                .is(2 * spread.value(), "2 × " + spread.what());
+        if (passage.into().isEmpty()) {
+            return two;
+        }
+        Channel channel = passage.channel();
+        double across = passage.wood() * channel.across() / channel.length();
+        double tangent = Math.tan(Math.toRadians(channel.pitch())) + (down ? 1 : -1) * room(passage, down) / across;
+        double most = Math.abs(Math.toDegrees(Math.atan(tangent)) - channel.pitch());
+        String until = "until its middle misses what it ends in";
+        return two.value() <= most
+                ? two
+                : Reckoning.of(two.what(), Quantity.ANGLE)
+                        .angle(until, new Fact(most, Source.COMPUTED, "the channel and the space"))
+                        .is(most, until);
     }
 
     /** The channel as the maker drew it, whatever was read of it. */
@@ -229,6 +271,11 @@ public final class ChannelStation implements Station {
         return rules;
     }
 
+    /** Those for which a drill is still to be held. */
+    private static List<Run> toDrill(Build build) {
+        return Run.all(build).stream().filter(r -> !isDrilled(r)).toList();
+    }
+
     private static boolean isDrilled(Run run) {
         return run.build().isDone(StepKey.of(run.channel().feature(), StepKind.DRILL));
     }
@@ -276,7 +323,7 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build, History history) {
         List<Rule> rules = new ArrayList<>();
-        List<Run> runs = Run.all(build);
+        List<Run> runs = toDrill(build);
         Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
         for (Run run : runs) {
             Optional<Reckoning> wanted = BoreLook.drill(run, around);
@@ -337,7 +384,7 @@ public final class ChannelStation implements Station {
     @Override
     public List<Finding> review(Build build, History history) {
         List<Finding> found = new ArrayList<>();
-        List<Run> runs = Run.all(build);
+        List<Run> runs = toDrill(build);
         Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
         for (Run run : runs) {
             boolean begun = run.begun() != Begun.IN_WOOD;

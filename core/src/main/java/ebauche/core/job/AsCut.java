@@ -69,7 +69,7 @@ public record AsCut(Build build, Feature feature, Face face) {
         Region all = Region.EMPTY;
         for (AsBuilt.Entry entry : build.asBuilt().standing()) {
             if (entry instanceof AsBuilt.Done done) {
-                for (Change change : done.changes()) {
+                for (Change change : build.changes(done)) {
                     if (change instanceof Change.Remove cut && cut.feature().equals(feature)) {
                         all = all.union(cut.solid().plan());
                     } else if (change instanceof Change.Add put && !put.isBlank() && reachesFace(put.solid())) {

@@ -14,6 +14,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
@@ -119,6 +120,24 @@ public final class Build {
     /** The contours, laid on the outline. */
     public List<Contour.Laid> contours() {
         return contours;
+    }
+
+    /** A channel as it was known to run when its step was called done: what was read of it until then is in that step's cut. */
+    Optional<Channel> channelWhenDone(AsBuilt.Done done) {
+        List<AsBuilt.Entry> standing = asBuilt.standing();
+        AsBuilt until = new AsBuilt(standing.subList(0, standing.indexOf(done)));
+        return channel(followed(fitting.fit(drawn), until), done.operation().feature());
+    }
+
+    /** A channel as it is known to run. */
+    Optional<Channel> channelNow(Feature feature) {
+        return channel(design, feature);
+    }
+
+    private static Optional<Channel> channel(BodyDesign among, Feature feature) {
+        return among.channels().stream()
+                .filter(c -> c.feature().equals(feature))
+                .findFirst();
     }
 
     /** Whatever shapes its faces, decided on or not. */

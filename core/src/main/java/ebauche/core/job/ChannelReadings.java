@@ -18,6 +18,9 @@ record ChannelReadings(BodyDesign design, AsBuilt asBuilt) {
     /** The point of a drill and a little of its flutes lie beyond the end of the axis that is drawn, mm. */
     private static final double POINT = Channel.BEYOND;
 
+    /** Read so near to it, it is through, mm. */
+    private static final double NEARLY = 0.05;
+
     BodyDesign followed() {
         List<Channel> channels = design.channels().stream().map(this::followed).toList();
         return channels.equals(design.channels()) ? design : design.withChannels(channels);
@@ -39,7 +42,7 @@ record ChannelReadings(BodyDesign design, AsBuilt asBuilt) {
         double length = drawn.length();
         if (deep.isPresent()) {
             double ends = enters + deep.getAsDouble() - POINT;
-            boolean through = deep.getAsDouble() >= wood;
+            boolean through = deep.getAsDouble() >= wood - NEARLY;
             length = through ? Math.max(length, ends) : enters + deep.getAsDouble();
         }
         return drawn.running(enters, wood, down, aside.orElse(0), length);

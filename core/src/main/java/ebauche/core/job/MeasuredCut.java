@@ -1,10 +1,8 @@
 package ebauche.core.job;
 
-import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.DepthOf;
 import ebauche.core.design.Measurand.Dimension;
-import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
@@ -30,7 +28,7 @@ final class MeasuredCut {
 
     static List<Change> of(Build build, AsBuilt.Done done) {
         if (done.operation().feature().is(FeatureKind.CHANNEL)) {
-            return done.changes().stream().map(c -> bored(build, c)).toList();
+            return done.changes().stream().map(c -> bored(build, done, c)).toList();
         }
         double miss = miss(build, done);
         return Math.abs(miss) < NOISE
@@ -38,10 +36,10 @@ final class MeasuredCut {
                 : done.changes().stream().map(c -> moved(c, done.face(), miss)).toList();
     }
 
-    /** A channel where it was read to run: its end by as much off what is recorded as it is off what is drawn. */
-    private static Change bored(Build build, Change change) {
-        Optional<Channel> drawn = channel(build.drawn(), change.feature());
-        Optional<Channel> read = channel(build.design(), change.feature());
+    /** A channel where it was read to run: as much off what is recorded as it is off what it was held for then. */
+    private static Change bored(Build build, AsBuilt.Done done, Change change) {
+        Optional<Channel> drawn = build.channelWhenDone(done);
+        Optional<Channel> read = build.channelNow(change.feature());
         if (drawn.isEmpty() || read.isEmpty() || drawn.equals(read) || !(change.solid() instanceof Bore bore)) {
             return change;
         }
@@ -62,12 +60,6 @@ final class MeasuredCut {
                                         is.to().y() - was.to().y()),
                         bore.toDepth() + is.toUnder() - was.toUnder(),
                         bore.diameter()));
-    }
-
-    private static Optional<Channel> channel(BodyDesign design, Feature feature) {
-        return design.channels().stream()
-                .filter(c -> c.feature().equals(feature))
-                .findFirst();
     }
 
     /** How much deeper from its face than recorded. */
