@@ -59,7 +59,7 @@ public final class Straying {
         return switch (sight) {
             case SLOPE -> Optional.of(value - drawn.pitch());
             case LOWER -> {
-                double across = Passage.of(build.drawn(), drawn).wood() * drawn.across() / drawn.length();
+                double across = Passage.of(build.design(), drawn).wood() * drawn.across() / drawn.length();
                 double slope = Math.toDegrees(Math.atan(Math.tan(Math.toRadians(drawn.pitch())) + value / across));
                 yield across > 0 ? Optional.of(slope - drawn.pitch()) : Optional.empty();
             }
