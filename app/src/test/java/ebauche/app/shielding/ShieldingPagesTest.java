@@ -44,8 +44,9 @@ class ShieldingPagesTest extends WithVisitor {
         assertThat(save(entry, ohms).statusCode()).isEqualTo(302);
         assertThat(save(entry, ohms).statusCode()).as("pressed twice").isEqualTo(302);
         assertThat(logged()).extracting(AsBuilt.Reading::value).containsExactlyInAnyOrder(0.4, Measurand.Ohms.OPEN);
-        assertThat(logged()).allSatisfy(r -> assertThat(r.operation().orElseThrow().written())
-                .isEqualTo("jack:meter"));
+        assertThat(logged())
+                .allSatisfy(
+                        r -> assertThat(r.operation().orElseThrow().written()).isEqualTo("jack:meter"));
         String page = me.get(shop.path("sedge") + "/shielding").body();
         assertThat(page).contains("value=\"0.4\"").contains("value=\"OL\"").contains("Look at:");
         assertThat(me.get("/log").body()).contains("0.4 Ω").contains("open");

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Channels found, dragged and saved; the ground proved with a meter. */
+/** Channels found, dragged, saved and read; a place for the jack; the ground proved with a meter. */
 class WiresStoriesTest extends Story {
     /** A body without channels is given its own; the ways and lengths of its wires are told at once. */
     @ParameterizedTest
@@ -73,6 +73,10 @@ class WiresStoriesTest extends Story {
         go(shop.path("tussock") + "/shielding");
         button("Read the meter").click();
         assertThat(page.getByText("All is one node.")).isVisible();
+        button("Save the readings").click();
+        page.waitForURL(Pattern.compile(".*saved.*"));
+        assertThat(page.getByText("Saved in the record.")).isVisible();
+        assertThat(page.getByText("All is one node.")).isVisible();
         accessible();
         fits();
         link("Practise with a bad bond.").click();
@@ -85,5 +89,49 @@ class WiresStoriesTest extends Story {
         button("Judge the readings").click();
         assertThat(page.getByText("Ohms are not below zero.")).isVisible();
         assertThat(page.locator("input[name^='ohms.']").first()).hasValue("-3");
+    }
+
+    /** A jack is given another place: numbered on the body and in the list, tried, kept. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void the_jack_is_given_a_place(Screen screen) {
+        open(screen, LengthUnit.INCH);
+        go(shop.path("tussock") + "/wires");
+        link("Where the jack can stand").click();
+        Locator places = page.locator(".ways-ranked a");
+        assertThat(places.first()).isVisible();
+        int offered = places.count();
+        assertThat(page.locator(".jack-number")).hasCount(offered);
+        accessible();
+        fits();
+        places.first().click();
+        assertThat(page.getByText("tried, nothing saved yet")).isVisible();
+        button("Save the channels").click();
+        page.waitForURL(Pattern.compile(".*/wires(\\?.*)?$"));
+        assertThat(page.locator("#keep")).hasCount(0);
+    }
+
+    /** A channel is drilled and read at the bench; from then on it lies there, and no hand drags it. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_drilled_channel_is_read(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/bench?step=channel-neck-pickup:drill");
+        button("Done, next step").click();
+        page.waitForURL(Pattern.compile(".*logged=.*"));
+        go(shop.path("sedge") + "/bench?step=channel-neck-pickup:drill");
+        assertThat(page.locator("select[name=measures]")).hasValue("bore-lower:channel-neck-pickup");
+        page.locator("[data-key='3']").click();
+        button("Log reading").click();
+        assertThat(page.locator("#logged")).containsText("too low where it comes out 3 mm");
+        assertThat(page.locator("select[name=measures]")).hasValue("bore-aside:channel-neck-pickup");
+        accessible();
+        fits();
+        go(shop.path("sedge") + "/wires?channel=neck-pickup");
+        assertThat(page.getByText("It is drilled, and lies where it was drilled."))
+                .isVisible();
+        assertThat(page.locator(".end, .depth-end")).hasCount(0);
+        accessible();
+        fits();
     }
 }
