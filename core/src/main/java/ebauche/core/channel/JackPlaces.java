@@ -47,7 +47,7 @@ public final class JackPlaces {
     private static final double FLANGE = 4;
 
     /** Two that are offered lie so far apart, mm. */
-    private static final double APART = 20;
+    private static final double APART = 30;
 
     /** Near enough to a wall to be at it, mm. */
     private static final double CLOSE = 0.01;
