@@ -38,8 +38,7 @@ record MeterReadings(
                 try {
                     double read = ohms(value.strip());
                     ohms.put(field, read);
-                    reads.add(new Read(
-                            pair[0], pair[1], read < Measurand.Ohms.OPEN && read <= ground.most(pair[0], pair[1])));
+                    reads.add(new Read(pair[0], pair[1], ground.isGood(pair[0], pair[1], read)));
                 } catch (IllegalArgumentException notOhms) {
                     troubles.put(field, notOhms.getMessage());
                 }

@@ -88,15 +88,17 @@ final class BoreInspections {
         double atEnd = down ? into.bottom() - channel.toUnder() : channel.toUnder() - into.top();
         double out = channel.under(passage.leavesAt());
         double atWall = down ? into.bottom() - out : out - into.top();
-        // Off by so much where it leaves the wood it is off by more at its end.
-        double share = passage.wood() / (channel.length() - passage.entersAt());
-        return Math.max(0, Math.min(atWall, atEnd * share) - EDGE);
+        return Math.max(0, Math.min(atWall, atEnd * share(passage)) - EDGE);
+    }
+
+    /** Off by so much at its end it is off by less where it leaves the wood. */
+    private static double share(Passage passage) {
+        return passage.wood() / (passage.channel().length() - passage.entersAt());
     }
 
     private static double asideRoom(Passage passage) {
         Channel channel = passage.channel();
-        double share = passage.wood() / (channel.length() - passage.entersAt());
-        return Math.max(0, -passage.into().orElseThrow().plan().outside(channel.to()) * share - EDGE);
+        return Math.max(0, -passage.into().orElseThrow().plan().outside(channel.to()) * share(passage) - EDGE);
     }
 
     /** The same of its slope, degrees. */

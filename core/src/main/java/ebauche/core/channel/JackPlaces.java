@@ -15,6 +15,7 @@ import ebauche.core.hardware.JackSeat;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -263,11 +264,7 @@ public final class JackPlaces {
 
     /** Wood to the nearest hollow that the hole is not meant to open into and that lies in its height. */
     private double beside(Cavity cavity, Jack jack, double mid) {
-        Region hole = Region.quadrilateral(
-                along(jack, 0, wide / 2),
-                along(jack, 0, -wide / 2),
-                along(jack, jack.entry().distance(jack.aim()), -wide / 2),
-                along(jack, jack.entry().distance(jack.aim()), wide / 2));
+        Region hole = Bore.level(jack.entry(), jack.aim(), mid, wide).plan();
         double least = Double.POSITIVE_INFINITY;
         for (Feature feature : around.features()) {
             if (!feature.equals(cavity.feature()) && !feature.equals(cavity.recess()) && !isIn(feature, cavity)) {

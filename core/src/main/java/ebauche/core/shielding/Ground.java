@@ -1,6 +1,7 @@
 package ebauche.core.shielding;
 
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Point;
@@ -141,6 +142,11 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
     /** Most that a meter may read between two, ohms: the sum over the bonds between them. */
     public double most(String one, String other) {
         return between(one, other).stream().mapToDouble(Bond::ohms).sum();
+    }
+
+    /** Whether what a meter reads between two says that they are one; an open way never does. */
+    public boolean isGood(String one, String other, double ohms) {
+        return ohms < Measurand.Ohms.OPEN && ohms <= most(one, other);
     }
 
     /** Whether there is a node of that key. */
