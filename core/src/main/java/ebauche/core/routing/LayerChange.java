@@ -7,7 +7,6 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.timber.Species;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -15,10 +14,10 @@ import java.util.OptionalDouble;
  * Where a cut comes through the joint between two timbers: the colour changes there, and tells the depth.
  *
  * @param depth from the face that is cut, as it is now
- * @param from the timber above it
- * @param to the timber below it
+ * @param from what lies above it, such as {@code sugar maple}
+ * @param to what lies below it, such as {@code red alder with black walnut}
  */
-public record LayerChange(Reckoning depth, Species from, Species to) {
+public record LayerChange(Reckoning depth, String from, String to) {
 
     /** Where a step's router or drill comes through it; empty where it does not, or where both layers are one timber. */
     public static Optional<LayerChange> of(Build build, Operation step) {
@@ -31,8 +30,8 @@ public record LayerChange(Reckoning depth, Species from, Species to) {
                 || step.changes().isEmpty()) {
             return Optional.empty();
         }
-        Species top = blank.top().get().species();
-        Species core = blank.species();
+        String top = blank.top().get().words();
+        String core = blank.core().words();
         boolean front = step.face() == Face.FRONT;
         Reckoning.Builder sum = Reckoning.of("depth where the colour changes", Quantity.LENGTH)
                 .length("top in the finished body", reaches.getAsDouble())

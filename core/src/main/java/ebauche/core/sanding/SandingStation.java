@@ -41,8 +41,8 @@ public final class SandingStation implements Station {
      */
     private static final int BEGIN = 10;
 
-    private static final double MINUTES_OF_FACE = 15;
-    private static final double MINUTES_OF_EDGE = 45;
+    private static final double MINUTES_OF_FACE = 20;
+    private static final double MINUTES_OF_EDGE = 60;
 
     @Override
     public Work work() {

@@ -24,6 +24,7 @@ import ebauche.core.timber.Side;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -230,16 +231,30 @@ class TopBodyTest {
         LayerChange pickup =
                 LayerChange.of(build, step(body.plan(), "pickup-bridge:rout")).orElseThrow();
         assertThat(pickup.depth().value()).isCloseTo(reaches, within(1e-9));
-        assertThat(pickup.from()).isEqualTo(TestTimber.ASH);
+        assertThat(pickup.from()).isEqualTo(TestTimber.ASH.name());
         // A recess in the back sees none of the top; a cavity from the back that leaves less than the top sees it come.
         assertThat(LayerChange.of(build, step(body.plan(), "cover:rout"))).isEmpty();
         LayerChange controls =
                 LayerChange.of(build, step(body.plan(), "controls:rout")).orElseThrow();
         assertThat(controls.depth().value()).isCloseTo(build.thicknessNow() - reaches, within(1e-9));
-        assertThat(controls.to()).isEqualTo(TestTimber.ASH);
+        assertThat(controls.to()).isEqualTo(TestTimber.ASH.name());
         assertThat(LayerChange.of(build, step(body.plan(), "outline:rout"))).isPresent();
         TestBody alike = body(layer(1, 40), layer(1, 10));
         assertThat(LayerChange.of(alike.build(), step(alike.plan(), "pickup-bridge:rout")))
                 .isEmpty();
+    }
+
+    /** A core of which no strip is the layer's own timber is told by what its strips are. */
+    @Test
+    void the_colour_changes_to_what_the_strips_are_of() {
+        List<Strip> strips = Stream.of(TestTimber.ASH, TestTimber.WALNUT, TestTimber.ASH)
+                .map(s -> Strip.plain(340.0 / 3).of(s))
+                .toList();
+        TestBody body = body(
+                new BlankLayer(TestTimber.ALDER, strips, 40, List.of()), BlankLayer.even(TestTimber.ALDER, 1, 340, 10));
+        assertThat(LayerChange.of(body.build(), step(body.plan(), "pickup-bridge:rout"))
+                        .orElseThrow()
+                        .to())
+                .isEqualTo("white ash with black walnut");
     }
 }
