@@ -56,7 +56,7 @@ record EdgeHole(
     private Place onEdge() {
         Region body = build.design().outline().region();
         Point at = body.contains(end) ? end.towards(entry, outwards(body, end) / end.distance(entry)) : entry;
-        return new Place("on the edge", at);
+        return new Place("on the edge", at, "the edge", height);
     }
 
     /** How far it is from a place on its line out of an area, towards the edge. */

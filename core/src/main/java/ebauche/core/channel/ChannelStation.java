@@ -6,6 +6,7 @@ import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Channel;
@@ -21,6 +22,7 @@ import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
@@ -62,7 +64,8 @@ public final class ChannelStation implements Station {
                 + (aslant ? ", the drill " + lean(channel.pitch()) : ", the drill level");
         Operation.Builder step = Operation.of(Work.CHANNEL, channel.feature(), StepKind.DRILL, title(run))
                 .set(Drilling.deep(build, channel.diameter(), Fit.CLEAR, deep, says))
-                .at("where the drill goes in", channel.at(run.entersAt()))
+                .at(entry(run))
+                .at(exit(run))
                 .cuts(Change.Remove.fromBody(channel.feature(), run.bore()))
                 .gives(new Condition.Access(
                         StepKey.of(channel.feature(), StepKind.DRILL),
@@ -75,6 +78,35 @@ public final class ChannelStation implements Station {
         BoreInspections.of(run).forEach(step::inspect);
         step.opens(run.opening());
         return step.build();
+    }
+
+    private static Place entry(Run run) {
+        String name = "where the drill goes in";
+        Point at = run.channel().at(run.entersAt());
+        return run.begun() == Begun.IN_A_SPACE || run.begun() == Begun.AT_THE_EDGE
+                ? new Place(name, at, wall(run), down(run, "where it goes in", run.entersAt()))
+                : new Place(name, at);
+    }
+
+    /** Marked on the face above it, to sight along; what it comes out of inside the body nobody can mark before. */
+    private static Place exit(Run run) {
+        String wall =
+                run.into().map(s -> "the wall of the " + s.feature().said()).orElse("its blind end");
+        return new Place(
+                "where it comes out",
+                run.channel().at(run.leavesAt()),
+                wall,
+                down(run, "where it comes out", run.leavesAt()));
+    }
+
+    /** From the front as it is now to its middle, so far along it. */
+    private static Reckoning down(Run run, String where, double along) {
+        return run.build()
+                .fromAsItIs(
+                        Face.FRONT,
+                        "middle of the " + run.channel().feature().said() + " " + where,
+                        "its middle under the finished front",
+                        new Fact(run.channel().under(along), Source.COMPUTED, "the design"));
     }
 
     private static String title(Run run) {

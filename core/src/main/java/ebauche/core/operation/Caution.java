@@ -45,7 +45,7 @@ public record Caution(String name, String words) {
             "large-drill", "A large bit snatches where it breaks in: slow, both hands, the work clamped, speed down.");
     public static final Caution LONG_DRILL = new Caution(
             "long-drill",
-            "A long bit goes where it is begun: a centre punch or a brad point to start, sight it from above and from the side. Withdraw and clear it often. Tape over the face where the chuck would strike.");
+            "A long bit goes where it is begun: a centre punch or a brad point to start, sight it from above, along the line between its marks, and from the side. Withdraw and clear it often. Tape over the face where the chuck would strike.");
     public static final Caution PAINT = new Caution(
             "paint",
             "Conductive paint: fresh air, gloves, the tin's own sheet. Keep it off the finish and out of threads. Touch up after any later cut.");

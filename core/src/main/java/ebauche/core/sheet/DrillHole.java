@@ -25,14 +25,14 @@ import java.util.Optional;
  * @param step the operation that drills it
  * @param name which of its holes it is, as its places are called
  * @param at its middle on the plan, or where it enters the edge; x from the centre line, y from the saddle line
- * @param face it is drilled from; for a hole in the edge, the face its height is measured from
+ * @param face it is drilled from, or that is up
  * @param from what its distance along the centre line is measured from
  * @param along that distance, towards the neck positive, mm
  * @param fromFret12 along the body from fret 12 towards the bridge, mm
  * @param diameter mm
- * @param depth from that face as it is now; for a hole in the edge, from that face to its middle
- * @param inEdge whether it is drilled level, into the edge
- * @param through whether it comes out of the other face
+ * @param depth so far the drill goes in from there
+ * @param wall where on the edge or on a wall inside the body it is begun; empty on a face
+ * @param through whether it is drilled right through
  */
 public record DrillHole(
         Operation step,
@@ -44,11 +44,9 @@ public record DrillHole(
         double fromFret12,
         double diameter,
         Reckoning depth,
-        boolean inEdge,
+        Optional<Place.OnAWall> wall,
         boolean through,
         boolean done) {
-
-    private static final double NEARLY = 1e-6;
 
     /** Every hole that is drilled for a part or a screw, in the order of the plan; drilled waste is no hole. */
     public static List<DrillHole> of(BuildPlan plan) {
@@ -56,16 +54,16 @@ public record DrillHole(
         for (int i = 0; i < plan.steps().size(); i++) {
             BuildPlan.PlanStep step = plan.steps().get(i);
             Operation op = step.operation();
-            if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
+            if (op.setting() instanceof Setting.Drilled drilled && !op.key().is(StepKind.WASTE)) {
                 Optional<MarkingOut> card = MarkingOut.of(plan, i);
                 for (Change change : op.changes()) {
                     if (change.solid() instanceof Bore bore) {
-                        holes.add(bored(plan, step, card, bore));
+                        holes.add(bored(plan, step, card, drilled, bore));
                     } else {
                         change.solid()
                                 .plan()
                                 .parts()
-                                .forEach(hole -> holes.add(hole(plan, step, card, change.solid(), hole)));
+                                .forEach(hole -> holes.add(hole(plan, step, card, drilled, change.solid(), hole)));
                     }
                 }
             }
@@ -86,15 +84,21 @@ public record DrillHole(
 
     /** One of the holes that a step drills as one. */
     private static DrillHole hole(
-            BuildPlan plan, BuildPlan.PlanStep step, Optional<MarkingOut> card, Solid solid, Region hole) {
+            BuildPlan plan,
+            BuildPlan.PlanStep step,
+            Optional<MarkingOut> card,
+            Setting.Drilled drilled,
+            Solid solid,
+            Region hole) {
         FinishedFaces faces = plan.build().faces();
         double fret12 = plan.build().design().fret(12);
         Face face = step.operation().face();
         double far = face == Face.FRONT ? solid.deepest() : solid.shallowest();
-        Reckoning depth = Reckoning.of("hole's depth", Quantity.LENGTH)
+        Reckoning toItsEnd = Reckoning.of("hole's depth", Quantity.LENGTH)
                 .length("its end", far)
                 .length(face.word() + " now", faces.now(face))
                 .is(faces.fromFaceNow(face, far), face == Face.FRONT ? "its end − front now" : "back now − its end");
+        boolean through = drilled.hole().filter(Setting.Drilled.Hole::through).isPresent();
         Point at = hole.centroid();
         MarkingOut.Mark mark = mark(step.operation(), card, at);
         return new DrillHole(
@@ -106,36 +110,27 @@ public record DrillHole(
                 mark.along(),
                 fret12 - at.y(),
                 hole.maxX() - hole.minX(),
-                depth,
-                false,
-                solid.deepest() >= faces.backNow() - NEARLY && solid.shallowest() <= faces.frontNow() + NEARLY,
+                through ? drilled.depth() : toItsEnd,
+                mark.place().wall(),
+                through,
                 step.done());
     }
 
-    /** In the edge its height is what is set out, on a face its length. */
-    private static DrillHole bored(BuildPlan plan, BuildPlan.PlanStep step, Optional<MarkingOut> card, Bore bore) {
-        FinishedFaces faces = plan.build().faces();
-        Face face = step.operation().face();
-        boolean inEdge = faces.fromFaceNow(face, bore.fromDepth()) > NEARLY;
-        Reckoning height = Reckoning.of("middle of the hole from the front", Quantity.LENGTH)
-                .length("its axis", bore.fromDepth())
-                .length("front now", faces.frontNow())
-                .is(bore.fromDepth() - faces.frontNow(), "its axis − front now");
-        Reckoning length = Reckoning.of("hole's length", Quantity.LENGTH)
-                .length("along its axis", bore.length())
-                .is(bore.length(), "along its axis");
+    /** Along its axis into the edge, from a wall or aslant from a face. */
+    private static DrillHole bored(
+            BuildPlan plan, BuildPlan.PlanStep step, Optional<MarkingOut> card, Setting.Drilled drilled, Bore bore) {
         MarkingOut.Mark mark = mark(step.operation(), card, bore.from());
         return new DrillHole(
                 step.operation(),
                 mark.place().name(),
                 mark.place().at(),
-                inEdge ? Face.FRONT : face,
+                step.operation().face(),
                 from(card),
                 mark.along(),
                 plan.build().design().fret(12) - mark.place().at().y(),
                 bore.diameter(),
-                inEdge ? height : length,
-                inEdge,
+                drilled.depth(),
+                mark.place().wall(),
                 false,
                 step.done());
     }

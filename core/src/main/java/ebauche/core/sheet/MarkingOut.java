@@ -87,6 +87,11 @@ public record MarkingOut(
         return neck && tail ? OptionalInt.empty() : OptionalInt.of(tail ? -1 : 1);
     }
 
+    /** Whether any of them lies on the edge or on a wall, and has its height besides. */
+    public boolean hasWalls() {
+        return marks.stream().anyMatch(m -> m.place().wall().isPresent());
+    }
+
     /** The places of one step of a plan; none where it has none. */
     public static Optional<MarkingOut> of(BuildPlan plan, int index) {
         Operation step = plan.steps().get(index).operation();

@@ -21,7 +21,7 @@ public enum Habit {
     STEPPED(
             "stepped",
             "small drills first where a large hole shows",
-            "This hole shows: a 3 mm pilot first, then a size between, then this drill, from both faces, on scrap."),
+            "This hole shows: a 3 mm pilot first, then a size between, then this drill. One that goes right through: from both faces, on scrap."),
     RAISE(
             "raise",
             "raise the work where a tip bearing comes out below",

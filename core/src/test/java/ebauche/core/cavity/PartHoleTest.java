@@ -86,7 +86,8 @@ class PartHoleTest {
                 .solid();
         assertThat(bore.to().y()).isCloseTo(-125, within(1e-9));
         assertThat(bore.fromDepth()).isCloseTo(0.3 + 44.5 / 2, within(1e-9));
-        assertThat(hole(body, "hole-strap").inEdge()).isTrue();
+        assertThat(hole(body, "hole-strap").wall().orElseThrow().down().value())
+                .isCloseTo(0.3 + 44.5 / 2, within(1e-9));
         assertThat(body.rules()).doesNotContain("breaks-out");
     }
 

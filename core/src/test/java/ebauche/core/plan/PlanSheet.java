@@ -212,7 +212,9 @@ final class PlanSheet {
                 "from fret 12 " + n(h.fromFret12()),
                 "wide " + n(h.diameter()),
                 n(h.depth().value()),
-                h.inEdge() ? "in the edge" : "",
+                h.wall()
+                        .map(w -> "on " + w.words() + ", " + n(w.down().value()) + " down")
+                        .orElse(""),
                 h.through() ? "through" : "",
                 h.done() ? "done" : "");
     }

@@ -184,9 +184,13 @@ class DepthCardTest {
                     assertThat(h.diameter()).isCloseTo(11, within(0.01));
                     assertThat(h.depth().value()).isCloseTo(20.3, within(1e-9));
                 });
-        assertThat(holes.stream().filter(DrillHole::inEdge))
+        assertThat(holes.stream().filter(h -> h.wall().isPresent()))
                 .singleElement()
-                .satisfies(h -> assertThat(h.depth().value()).isCloseTo(22.3, within(1e-9)));
+                .satisfies(h -> {
+                    assertThat(h.wall().get().words()).isEqualTo("the edge");
+                    assertThat(h.wall().get().down().value()).isCloseTo(22.3, within(1e-9));
+                    assertThat(h.depth()).isEqualTo(h.step().setting().figure().orElseThrow());
+                });
         assertThat(holes.stream().filter(h -> h.step().feature().equals(Feature.parse("control-volume"))))
                 .singleElement()
                 .satisfies(h -> assertThat(h.through()).isTrue());

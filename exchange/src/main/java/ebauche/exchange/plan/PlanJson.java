@@ -109,11 +109,13 @@ public final class PlanJson {
     private static ObjectNode marks(MarkingOut card) {
         ObjectNode out = JSON.objectNode().put("alongFrom", word(card.from()));
         ArrayNode places = out.putArray("places");
-        card.marks()
-                .forEach(m -> places.addObject()
-                        .put("name", m.place().name())
-                        .put("along", m.along())
-                        .put("across", m.across()));
+        card.marks().forEach(m -> {
+            ObjectNode place = places.addObject()
+                    .put("name", m.place().name())
+                    .put("along", m.along())
+                    .put("across", m.across());
+            m.place().wall().ifPresent(w -> place.put("on", w.words()).set("down", reckoning(w.down())));
+        });
         return out;
     }
 

@@ -44,7 +44,10 @@ class EverySumTest {
             card.stillToCut().ifPresent(sums::add);
             card.tops().forEach(t -> sums.addAll(List.of(t.thickness(), t.wood())));
         }
-        DrillHole.of(plan).forEach(h -> sums.add(h.depth()));
+        DrillHole.of(plan).forEach(h -> {
+            sums.add(h.depth());
+            h.wall().ifPresent(w -> sums.add(w.down()));
+        });
         Realism.of(plan).rules().forEach(r -> sums.add(r.number()));
         plan.build().wedge(Feature.parse("neck")).ifPresent(sums::add);
         NeckScrews.of(plan.build())

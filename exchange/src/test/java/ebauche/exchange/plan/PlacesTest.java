@@ -74,7 +74,7 @@ class PlacesTest {
         for (BuildPlan.PlanStep step : plan.steps()) {
             Operation op = step.operation();
             if (op.feature().is(FeatureKind.CHANNEL)) {
-                assertThat(op.places()).singleElement().satisfies(p -> onAxis(p, op, plan));
+                onAxis(op, plan);
                 continue;
             }
             if (op.setting() instanceof Setting.Drilled && !op.key().is(StepKind.WASTE)) {
@@ -90,20 +90,37 @@ class PlacesTest {
         assertThat(holes).isGreaterThan(3);
     }
 
-    /** A channel goes in at the wall of what it is begun in, or where it is set on the front, on the hole's axis. */
-    private static void onAxis(Place place, Operation channel, BuildPlan plan) {
+    /**
+     * A channel goes in at the wall of what it is begun in, or where it is set on the front, and comes out at the wall of what it ends
+     * in, on the hole's axis; down a wall as far as the hole's own axis lies there.
+     */
+    private static void onAxis(Operation channel, BuildPlan plan) {
+        assertThat(channel.places()).hasSize(2);
+        Place in = channel.places().get(0);
+        Place out = channel.places().get(1);
         Bore bore = (Bore) channel.changes().get(0).solid();
         Run run = Run.all(plan.build()).stream()
                 .filter(r -> r.channel().feature().equals(channel.feature()))
                 .findFirst()
                 .orElseThrow();
         double way = bore.from().distance(bore.to());
-        assertThat(bore.from().distance(place.at()) + place.at().distance(bore.to()))
-                .isCloseTo(way, within(1e-6));
+        for (Place place : channel.places()) {
+            assertThat(bore.from().distance(place.at()) + place.at().distance(bore.to()))
+                    .isCloseTo(way, within(1e-6));
+            double share = bore.from().distance(place.at()) / way;
+            place.wall()
+                    .ifPresent(w -> assertThat(
+                                    w.down().value() + plan.build().faces().frontNow())
+                            .isCloseTo(bore.fromDepth() + share * (bore.toDepth() - bore.fromDepth()), within(1e-6)));
+        }
+        assertThat(run.into().orElseThrow().plan().outside(out.at())).isCloseTo(0, within(0.05));
         if (run.begun() == Begun.IN_A_SPACE) {
-            assertThat(run.from().orElseThrow().plan().outside(place.at())).isCloseTo(0, within(0.05));
+            assertThat(in.wall().orElseThrow().words())
+                    .isEqualTo("the wall of the "
+                            + run.from().orElseThrow().feature().said());
+            assertThat(run.from().orElseThrow().plan().outside(in.at())).isCloseTo(0, within(0.05));
         } else {
-            assertThat(place.at()).isEqualTo(run.channel().from());
+            assertThat(in.at()).isEqualTo(run.channel().from());
         }
     }
 
