@@ -34,7 +34,7 @@ public final class Datum {
             new Condition.Mark(outline(StepKind.DRAW), "the outline drawn on the front");
     public static final Condition.Mark OUTLINE_SAWN = new Condition.Mark(outline(StepKind.SAW), "the outline sawn out");
     public static final Condition.Mark OUTLINE_ROUTED =
-            new Condition.Mark(outline(StepKind.FINISH), "the outline routed");
+            new Condition.Mark(outline(StepKind.FINISH), "the outline cut to its line");
     public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark(
             StepKey.of(Feature.of(FeatureKind.NECK), StepKind.BRIDGE), "the bridge's place marked from the neck");
 

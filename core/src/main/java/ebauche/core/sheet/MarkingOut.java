@@ -153,10 +153,10 @@ public record MarkingOut(
                 : OptionalDouble.empty();
     }
 
-    /** The latest step whose places are these, on the same face if there is one. */
+    /** The latest step whose places are these, on the same face if there is one; where an edge is only read no mark is left. */
     private static Optional<Operation> there(Face up, List<Place> places, List<Operation> before) {
         List<Operation> same = before.stream()
-                .filter(o -> !o.places().isEmpty())
+                .filter(o -> !o.places().isEmpty() && !o.key().is(StepKind.READ_EDGE))
                 .filter(o -> places.stream()
                         .allMatch(p -> o.places().stream().anyMatch(q -> q.at().distance(p.at()) < SAME)))
                 .toList();

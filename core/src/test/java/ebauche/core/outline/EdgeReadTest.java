@@ -5,23 +5,30 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestParts;
 import ebauche.core.TestPractice;
 import ebauche.core.design.EdgeReadings;
 import ebauche.core.design.Measurand;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.PartHole;
+import ebauche.core.hardware.PartHole.Side;
+import ebauche.core.hardware.PartKind;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.sheet.MarkingOut;
 import ebauche.core.shop.Habit;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.WoodLeft;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -117,6 +124,26 @@ class EdgeReadTest {
         kept.remove(Habit.READ_EDGE);
         body.shop = body.shop.with(body.shop.practice().with(kept));
         assertThat(body.schedule().step("outline:read-edge")).isEmpty();
+    }
+
+    /** A station that was read is no mark: a strap button's hole at one is still to be marked. */
+    @Test
+    void what_was_only_read_is_not_marked() {
+        TestBody body = sanding();
+        Point station = EdgeReadings.stations(Outline.parse(body.outline, 1)).get(0);
+        body.holes.add(new PartHole(
+                "strap",
+                TestParts.of(PartKind.STRAP_BUTTON, PartSize.HOLE, 3.0, PartSize.LENGTH, 25.0),
+                station,
+                Side.EDGE,
+                Optional.of(station.towards(new Point(0, 0), 60))));
+        BuildPlan plan = body.plan();
+        MarkingOut mark = MarkingOut.of(
+                        plan, plan.indexOf(plan.step("hole-strap:mark").orElseThrow()))
+                .orElseThrow();
+        assertThat(plan.step("outline:read-edge").orElseThrow().operation().places())
+                .anyMatch(p -> p.at().distance(mark.marks().get(0).place().at()) < 0.05);
+        assertThat(mark.there()).isEmpty();
     }
 
     /** Two millimetres off beside a cavity are two millimetres less wall; the template and what is cut to it stay as they are drawn. */
