@@ -5,9 +5,11 @@ import ebauche.app.drawing.Svg;
 import ebauche.app.words.Words;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
+import ebauche.core.sheet.PrickPattern;
 import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.paper.Tiles;
 import java.util.List;
+import java.util.Optional;
 
 /** A template under the sheets that it is printed on, upright as they lie on the table when they are glued. */
 public final class TileMap {
@@ -17,7 +19,7 @@ public final class TileMap {
 
     private TileMap() {}
 
-    public static String of(TemplateSheet sheet, Tiles tiles) {
+    public static String of(TemplateSheet sheet, Optional<PrickPattern> waste, Tiles tiles) {
         double wide = tiles.columns() * (tiles.wide() - Tiles.OVERLAP) + Tiles.OVERLAP;
         double high = tiles.rows() * (tiles.high() - Tiles.OVERLAP) + Tiles.OVERLAP;
         double scale = Math.min((WIDTH - 2 * MARGIN) / wide, (HEIGHT - 2 * MARGIN) / high);
@@ -48,6 +50,10 @@ public final class TileMap {
         for (Point hole : sheet.holes()) {
             svg.circle("hole", left + hole.x() * scale, bottom - hole.y() * scale, 4);
         }
+        waste.ifPresent(w -> w.at().forEach(
+                        p -> svg.circle("prick", left + p.x() * scale, bottom - p.y() * scale, w.wide() / 2 * scale)));
+        double across = bottom - sheet.lineAcross() * scale;
+        svg.line("centre", left + tiles.left() * scale, across, left + (tiles.left() + wide) * scale, across);
         return svg.done();
     }
 }

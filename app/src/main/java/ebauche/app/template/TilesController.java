@@ -13,6 +13,7 @@ import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Refusal;
+import ebauche.core.sheet.PrickPattern;
 import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.paper.Paper;
 import ebauche.exchange.paper.Scale;
@@ -20,6 +21,7 @@ import ebauche.exchange.paper.TilePrint;
 import ebauche.exchange.paper.Tiles;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -68,6 +70,7 @@ class TilesController {
             Paper paper,
             List<Paper> papers,
             Tiles tiles,
+            Optional<PrickPattern> waste,
             Scale printer,
             int base,
             String drawing) {}
@@ -78,6 +81,7 @@ class TilesController {
         Paper paper = usual(asked, fig);
         Scale printer = Scale.of(current.ways().json());
         Tiles tiles = Tiles.over(chosen, paper, printer);
+        Optional<PrickPattern> waste = PrickPattern.of(current.plan(), chosen);
         PageModel.put(
                 model,
                 new TilesView(
@@ -87,9 +91,10 @@ class TilesController {
                         paper,
                         List.of(Paper.values()),
                         tiles,
+                        waste,
                         printer,
                         current.ways().number(),
-                        TileMap.of(chosen, tiles)));
+                        TileMap.of(chosen, waste, tiles)));
         return "template/tiles";
     }
 
@@ -110,7 +115,8 @@ class TilesController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         TemplateSheet chosen = chosen(TemplateSheet.of(current.plan()), template);
         Scale printer = Scale.of(current.ways().json());
-        byte[] pdf = TilePrint.pdf(chosen, current.name(), usual(paper, fig), printer);
+        byte[] pdf = TilePrint.pdf(
+                chosen, PrickPattern.of(current.plan(), chosen), current.name(), usual(paper, fig), printer);
         return TemplateController.download(
                 current.name() + "-" + chosen.feature(), "pdf", MediaType.APPLICATION_PDF, pdf);
     }

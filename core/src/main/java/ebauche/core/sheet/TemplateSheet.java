@@ -45,6 +45,24 @@ public record TemplateSheet(
         return face == Face.BACK;
     }
 
+    /**
+     * Where a line lies across it that lays it along the body, from the saddle line, towards the neck positive, mm: the saddle line
+     * itself where the template reaches over it, else a whole millimetre in its middle.
+     */
+    public double lineAcross() {
+        double least = rings.stream()
+                .flatMap(List::stream)
+                .mapToDouble(s -> s.start().y())
+                .min()
+                .orElse(0);
+        double most = rings.stream()
+                .flatMap(List::stream)
+                .mapToDouble(s -> s.start().y())
+                .max()
+                .orElse(0);
+        return least <= 0 && most >= 0 ? 0 : Math.rint((least + most) / 2);
+    }
+
     /** Every template of a plan: by station, the outline's first. */
     public static List<TemplateSheet> of(BuildPlan plan) {
         Build build = plan.build();

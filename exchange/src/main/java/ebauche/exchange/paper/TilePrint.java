@@ -3,12 +3,17 @@ package ebauche.exchange.paper;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
+import ebauche.core.measure.Gauge;
+import ebauche.core.measure.LengthUnit;
+import ebauche.core.measure.Rounding;
 import ebauche.core.plan.Holding;
+import ebauche.core.sheet.PrickPattern;
 import ebauche.core.sheet.TemplateSheet;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -23,7 +28,8 @@ import org.apache.pdfbox.util.Matrix;
  *
  * <p>Every sheet shows its part of the whole drawing in its frame, with crosses where it meets its neighbours, its name, a map of
  * the sheets, a bar of 100 mm across and one along, one of 4 in, and the face that the template lies on. The drawing is divided by
- * what the printer makes of a length.
+ * what the printer makes of a length. Beside the template's line lie the centre line and a line across that lays it along the body, and
+ * where the waste is drilled out, to be pricked through.
  */
 public final class TilePrint {
     private static final double POINT = 25.4 / 72;
@@ -31,6 +37,11 @@ public final class TilePrint {
     private static final double LINE = 0.25;
     private static final double FINE = 0.12;
     private static final double CROSS = 4;
+    private static final double PRICK = 1.5;
+
+    /** Of a quarter circle's radius, to the middle points of its curve. */
+    private static final double KAPPA = 4 * (Math.sqrt(2) - 1) / 3;
+
     private static final double SMALL = 3.1;
     private static final double LARGE = 4.6;
     private static final double MAP = 15;
@@ -39,12 +50,14 @@ public final class TilePrint {
     private final PDFont font = new PDType1Font(FontName.HELVETICA);
     private final PDFont bold = new PDType1Font(FontName.HELVETICA_BOLD);
     private final TemplateSheet sheet;
+    private final Optional<PrickPattern> waste;
     private final String title;
     private final Tiles tiles;
     private final Scale printer;
 
-    private TilePrint(TemplateSheet sheet, String title, Tiles tiles, Scale printer) {
+    private TilePrint(TemplateSheet sheet, Optional<PrickPattern> waste, String title, Tiles tiles, Scale printer) {
         this.sheet = sheet;
+        this.waste = waste;
         this.title = title;
         this.tiles = tiles;
         this.printer = printer;
@@ -53,10 +66,12 @@ public final class TilePrint {
     /**
      * The PDF's bytes.
      *
+     * @param waste where its cavity's waste is drilled out, if it is
      * @param title the body's name, on every sheet
      */
-    public static byte[] pdf(TemplateSheet sheet, String title, Paper paper, Scale printer) {
-        TilePrint print = new TilePrint(sheet, latin(title), Tiles.over(sheet, paper, printer), printer);
+    public static byte[] pdf(
+            TemplateSheet sheet, Optional<PrickPattern> waste, String title, Paper paper, Scale printer) {
+        TilePrint print = new TilePrint(sheet, waste, latin(title), Tiles.over(sheet, paper, printer), printer);
         try (ByteArrayOutputStream out = new ByteArrayOutputStream();
                 PDDocument document = print.document) {
             for (Tiles.Tile tile : print.tiles.tiles()) {
@@ -119,6 +134,9 @@ public final class TilePrint {
         double top = tiles.bottom() + tiles.rows() * tiles.high();
         move(out, tile, low, new Point(0, tiles.bottom()));
         line(out, tile, low, new Point(0, top));
+        double across = sheet.lineAcross();
+        move(out, tile, low, new Point(tiles.left(), across));
+        line(out, tile, low, new Point(tiles.left() + tiles.columns() * tiles.wide(), across));
         out.stroke();
         out.setLineDashPattern(new float[0], 0);
         for (Point hole : sheet.holes()) {
@@ -129,6 +147,36 @@ public final class TilePrint {
                 cross(out, tile, low, seat.at());
             }
         }
+        if (waste.isPresent()) {
+            PrickPattern pattern = waste.get();
+            for (int i = 0; i < pattern.at().size(); i++) {
+                prick(out, tile, low, pattern.at().get(i), pattern.wide() / 2, i + 1);
+            }
+        }
+    }
+
+    /** A hole's rim, and its middle numbered as on the step's card. */
+    private void prick(PDPageContentStream out, Tiles.Tile tile, double low, Point middle, double radius, int number)
+            throws IOException {
+        cross(out, tile, low, middle, PRICK);
+        move(out, tile, low, middle.plus(radius, 0));
+        for (int quarter = 0; quarter < 4; quarter++) {
+            double from = quarter * Math.PI / 2;
+            Point start = new Point(Math.cos(from), Math.sin(from));
+            Point end = new Point(-start.y(), start.x());
+            piece(
+                    out,
+                    tile,
+                    low,
+                    new Segment.Cubic(
+                            middle.plus(radius * start.x(), radius * start.y()),
+                            middle.plus(radius * (start.x() + KAPPA * end.x()), radius * (start.y() + KAPPA * end.y())),
+                            middle.plus(radius * (end.x() + KAPPA * start.x()), radius * (end.y() + KAPPA * start.y())),
+                            middle.plus(radius * end.x(), radius * end.y())));
+        }
+        out.closeAndStroke();
+        Point beside = middle.plus(PRICK, PRICK);
+        text(out, font, SMALL, px(tile, beside), py(tile, low, beside), String.valueOf(number));
     }
 
     private void piece(PDPageContentStream out, Tiles.Tile tile, double low, Segment s) throws IOException {
@@ -167,10 +215,14 @@ public final class TilePrint {
     }
 
     private void cross(PDPageContentStream out, Tiles.Tile tile, double low, Point p) throws IOException {
-        move(out, tile, low, p.plus(-CROSS, 0));
-        line(out, tile, low, p.plus(CROSS, 0));
-        move(out, tile, low, p.plus(0, -CROSS));
-        line(out, tile, low, p.plus(0, CROSS));
+        cross(out, tile, low, p, CROSS);
+    }
+
+    private void cross(PDPageContentStream out, Tiles.Tile tile, double low, Point p, double arm) throws IOException {
+        move(out, tile, low, p.plus(-arm, 0));
+        line(out, tile, low, p.plus(arm, 0));
+        move(out, tile, low, p.plus(0, -arm));
+        line(out, tile, low, p.plus(0, arm));
         out.stroke();
     }
 
@@ -203,6 +255,7 @@ public final class TilePrint {
                 Tiles.MARGIN,
                 y + 11,
                 "Template " + side + ". Print at 100 %, measure the bars, glue on the crosses.");
+        text(out, font, SMALL, Tiles.MARGIN, y + 7.2, lies());
         out.setLineWidth((float) LINE);
         scaleBar(out, Tiles.MARGIN, y + 4, Scale.BAR / printer.across(), "100 mm");
         if (width > 2 * Tiles.MARGIN + 4 * INCH + 60) {
@@ -215,6 +268,17 @@ public final class TilePrint {
         bar(out, x - 1.5, from, x + 1.5, from);
         bar(out, x - 1.5, from + Scale.BAR / printer.along(), x + 1.5, from + Scale.BAR / printer.along());
         map(out, tile, width);
+    }
+
+    /** Where the line across lies on the body, and what the circles are; a sheet does not know what its maker measures in. */
+    private String lies() {
+        double across = sheet.lineAcross();
+        String far = new Gauge(LengthUnit.MILLIMETRE).text(Math.abs(across), Rounding.NEAREST) + " ("
+                + new Gauge(LengthUnit.INCH).text(Math.abs(across), Rounding.NEAREST) + ")";
+        String line = across == 0
+                ? "Line across: the saddle line."
+                : "Line across: " + far + " from the saddle line, toward the " + (across > 0 ? "neck." : "tail.");
+        return line + (waste.isPresent() ? " Circles: the waste; prick their middles through." : "");
     }
 
     private void scaleBar(PDPageContentStream out, double x, double y, double length, String words) throws IOException {

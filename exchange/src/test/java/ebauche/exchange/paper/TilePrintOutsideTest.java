@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Segment;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
+import ebauche.core.sheet.MarkingOut;
+import ebauche.core.sheet.PrickPattern;
 import ebauche.core.sheet.TemplateSheet;
 import ebauche.exchange.drawn.DrawnFile;
 import ebauche.exchange.file.DemoBodies;
@@ -15,6 +18,7 @@ import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
@@ -27,6 +31,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The printed sheets measured back: their drawing operators as a printer gets them, in points of 1/72 in, turned into mm. */
 class TilePrintOutsideTest {
@@ -177,7 +182,7 @@ class TilePrintOutsideTest {
     @MethodSource("prints")
     void sheets_measure_true_and_meet_at_their_crosses(String name, TemplateSheet sheet, Paper paper, Scale printer)
             throws IOException {
-        byte[] pdf = TilePrint.pdf(sheet, "Tussock", paper, printer);
+        byte[] pdf = TilePrint.pdf(sheet, Optional.empty(), "Tussock", paper, printer);
         Tiles tiles = Tiles.over(sheet, paper, printer);
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isEqualTo(tiles.columns() * tiles.rows());
@@ -208,6 +213,52 @@ class TilePrintOutsideTest {
                 assertThat(crosses(page)).hasSize(4);
             }
         }
+    }
+
+    /** Circles as wide as the drill, on the holes that the step's card tells, mirrored for the back; pricked through at their middles. */
+    @ParameterizedTest
+    @ValueSource(strings = {"controls", "vibrato", "pickup-neck"})
+    void the_waste_is_drawn_where_the_card_says(String feature) throws IOException {
+        BuildPlan plan = Planner.plan(
+                DemoBodies.read(feature.equals("vibrato") ? "shale" : "marram").build());
+        TemplateSheet sheet = TemplateSheet.of(plan).stream()
+                .filter(s -> s.feature().word().equals(feature))
+                .findFirst()
+                .orElseThrow();
+        int index = plan.indexOf(plan.step(feature + ":waste").orElseThrow());
+        MarkingOut card = MarkingOut.of(plan, index).orElseThrow();
+        PrickPattern pattern = PrickPattern.of(plan, sheet).orElseThrow();
+        Tiles tiles = Tiles.over(sheet, Paper.A4, Scale.TRUE);
+        assertThat(tiles.tiles()).hasSize(1);
+        byte[] pdf = TilePrint.pdf(sheet, Optional.of(pattern), "Body", Paper.A4, Scale.TRUE);
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            Operators page = new Operators(document.getPage(0));
+            double[] clip = box(page.clips);
+            List<double[]> circles = page.strokes.stream()
+                    .filter(s -> s.size() == 4 * 200 + 1)
+                    .map(TilePrintOutsideTest::box)
+                    .filter(b -> Math.abs(b[2] - b[0] - pattern.wide()) < 0.01
+                            && Math.abs(b[3] - b[1] - pattern.wide()) < 0.01)
+                    .toList();
+            assertThat(circles).hasSameSizeAs(card.marks());
+            for (int i = 0; i < circles.size(); i++) {
+                double x = tiles.left() + (circles.get(i)[0] + circles.get(i)[2]) / 2 - clip[0];
+                double y = tiles.bottom() + (circles.get(i)[1] + circles.get(i)[3]) / 2 - clip[1];
+                Point at = card.marks().get(i).place().at();
+                assertThat(x).isEqualTo(sheet.mirrored() ? -at.x() : at.x(), within(0.02));
+                assertThat(y).isEqualTo(at.y(), within(0.02));
+            }
+            // The line across lies where its words say, all the way over the sheet.
+            assertThat(page.strokes)
+                    .anyMatch(s -> s.size() == 2
+                            && Math.abs(s.get(0)[1] - s.get(1)[1]) < 0.001
+                            && Math.abs(s.get(1)[0] - s.get(0)[0] - tiles.wide()) < 0.01
+                            && Math.abs(s.get(0)[1] - clip[1] + tiles.bottom() - sheet.lineAcross()) < 0.01);
+            assertThat(new PDFTextStripper().getText(document)).contains("Circles: the waste", "Line across: ");
+        }
+        assertThat(PrickPattern.of(plan, TemplateSheet.of(plan).get(0)))
+                .as("an outline has no waste to drill")
+                .isEmpty();
     }
 
     private static List<double[]> points(TemplateSheet sheet) {
@@ -244,7 +295,8 @@ class TilePrintOutsideTest {
                 .filter(TemplateSheet::mirrored)
                 .findFirst()
                 .orElseThrow();
-        try (PDDocument document = Loader.loadPDF(TilePrint.pdf(rear, "Tussock \u2713", Paper.A4, Scale.TRUE))) {
+        try (PDDocument document =
+                Loader.loadPDF(TilePrint.pdf(rear, Optional.empty(), "Tussock \u2713", Paper.A4, Scale.TRUE))) {
             String text = new PDFTextStripper().getText(document);
             assertThat(text).contains("seen from the BACK, mirrored", "sheet A1", "100 mm", "4 in", "Tussock ?");
         }
