@@ -127,6 +127,11 @@ class TemplatePagesTest extends TemplateVisit {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(me.get(here + "/tiles").body()).contains("99.50 % across, 100.01 % along");
+        assertThat(me.get(here + "/tiles").body())
+                .contains("the line across is the saddle line")
+                .doesNotContain("class=\"prick\"");
+        assertThat(me.get(here + "/tiles?template=pickup-neck").body())
+                .contains("prick their middles through", "class=\"prick\"", "neck side of the saddles");
         assertThat(me.get(here + "/tiles?template=nowhere").statusCode()).isEqualTo(404);
         assertThat(me.get(here + "/tiles.pdf?paper=LETTER").body()).startsWith("%PDF");
     }
