@@ -6,6 +6,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Channel;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
@@ -19,6 +20,7 @@ import ebauche.core.operation.Condition.OuterSurface;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.station.Station;
@@ -26,6 +28,7 @@ import ebauche.core.stock.Carve;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Solid;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Faces and edge sanded, once nothing more is cut into them. Depths of cavities already allow for it. */
@@ -77,14 +80,22 @@ public final class SandingStation implements Station {
         return (int) Math.round(BEGIN + squareMillimetres / 10_000 * each);
     }
 
-    /** Sanding waits for all three surfaces: a sanded face is not laid on the bench again for a router. */
+    /**
+     * Sanding waits for all three surfaces, and for the long drill, which cuts none of them: a sanded face is not laid on the bench again
+     * for a router, nor does a chuck turn over it (common practice).
+     */
     private static Condition[] settled(Build build) {
         Region body = build.design().outline().region();
-        return new Condition[] {
-            new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
-            new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body),
-            new Condition.Settled(OuterSurface.EDGE, 0, body)
-        };
+        List<Condition> settled = new ArrayList<>(List.of(
+                new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
+                new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body),
+                new Condition.Settled(OuterSurface.EDGE, 0, body)));
+        build.design().channels().stream()
+                .map(Channel::feature)
+                .filter(c -> !build.design().undecided().contains(c))
+                .map(c -> new Condition.Access(StepKey.of(c, StepKind.DRILL), c.said()))
+                .forEach(settled::add);
+        return settled.toArray(Condition[]::new);
     }
 
     private static Operation face(Build build, Face face, Condition[] settled, String title) {

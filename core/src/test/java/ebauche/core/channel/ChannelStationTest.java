@@ -60,7 +60,10 @@ class ChannelStationTest {
         Operation drill = plan.step("channel-long:drill").orElseThrow().operation();
         assertThat(plan.steps().stream().map(s -> s.operation().key().written()))
                 .containsSubsequence("neck:rout", "channel-long:drill")
-                .containsSubsequence("controls:rout", "channel-long:drill");
+                .containsSubsequence("controls:rout", "channel-long:drill")
+                .as("no chuck turns over a sanded face")
+                .containsSubsequence("channel-long:drill", "sanding:front")
+                .containsSubsequence("channel-long:drill", "sanding:back");
         assertThat(drill.title()).isEqualTo("Drill the long channel from the neck pocket into the control cavity");
         Channel channel = body.channels.get(0);
         Run run = Run.of(body.build(), channel);
