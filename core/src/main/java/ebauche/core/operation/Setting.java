@@ -46,6 +46,11 @@ public sealed interface Setting {
         return Division.CALLIPER;
     }
 
+    /** The tool and what leads it, as a card says them. */
+    default String with() {
+        return tool();
+    }
+
     /** Further lengths that it wants at least beside the figure to set, each by its own name. */
     default List<Reckoning> also() {
         return List.of();
@@ -69,6 +74,7 @@ public sealed interface Setting {
     /**
      * A router against a guide.
      *
+     * @param guide what its bearing runs on, such as {@code wall just cut}; how it is led where it runs on nothing
      * @param passes in order; none if the crib gives none
      * @param travel the way that each pass goes
      */
@@ -82,6 +88,16 @@ public sealed interface Setting {
 
         public Routed {
             passes = List.copyOf(passes);
+        }
+
+        @Override
+        public String with() {
+            if (passes.stream().anyMatch(p -> p.guide() == Pass.Guide.FREEHAND)) {
+                return tool + ", " + guide;
+            }
+            return tool
+                    + (passes.stream().anyMatch(Pass::isRidden) ? ", its shank on the " : ", bearing on the ")
+                    + guide;
         }
 
         @Override

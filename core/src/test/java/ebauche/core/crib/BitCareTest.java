@@ -98,6 +98,14 @@ class BitCareTest {
                         .step("pickup-neck:rough")
                         .orElseThrow()
                         .operation()
+                        .setting()
+                        .with())
+                .contains(", its shank on the ")
+                .doesNotContain("bearing");
+        assertThat(body.schedule()
+                        .step("pickup-neck:rough")
+                        .orElseThrow()
+                        .operation()
                         .cautions())
                 .anyMatch(c -> c.name().equals("router-shank"));
     }

@@ -65,6 +65,9 @@ class GuidedPocketTest {
                 .allMatch(p -> p.guide() == Pass.Guide.FREEHAND)
                 .allMatch(p -> p.bite() <= p.cutter().bit().diameter() / 2 + 1e-9);
         assertThat(waste.cautions()).anyMatch(c -> c.name().equals("router-freehand"));
+        assertThat(waste.setting().with())
+                .endsWith(", by eye, inside a pencil line")
+                .doesNotContain("bearing");
         Region plan = Stations.pockets(body.plan().build()).stream()
                 .filter(p -> p.feature().word().equals("pickup-bridge"))
                 .findFirst()
