@@ -23,12 +23,17 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.station.Station;
+import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Material;
+import ebauche.core.stock.Workpiece;
+import ebauche.core.timber.Species;
 import ebauche.core.wires.Run;
 import ebauche.core.wires.WireWays;
 import java.util.ArrayList;
@@ -42,6 +47,11 @@ public final class ChannelStation implements Station {
     /** About three bodies in a hundred come out through a face: common practice. More is not worth the risk. */
     static final double MOST_PER_CENT = 3;
 
+    /** So long is a plug at the edge, and so far it stays from what the channel opens into, mm: common practice. */
+    private static final double PLUG = 20;
+
+    private static final double BEFORE_SPACE = 3;
+
     /** Flat wood round the start of a hole that is begun on the face, mm. */
     private static final double ROUND_START = 10;
 
@@ -52,7 +62,14 @@ public final class ChannelStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
-        return Run.all(build).stream().map(ChannelStation::drill).toList();
+        List<Operation> steps = new ArrayList<>();
+        for (Run run : Run.all(build)) {
+            steps.add(drill(run));
+            if (run.passage().isPlugged()) {
+                steps.add(plug(run));
+            }
+        }
+        return steps;
     }
 
     private static Operation drill(Run run) {
@@ -67,9 +84,7 @@ public final class ChannelStation implements Station {
                 .at(entry(run))
                 .at(exit(run))
                 .cuts(Change.Remove.fromBody(channel.feature(), run.bore()))
-                .gives(new Condition.Access(
-                        StepKey.of(channel.feature(), StepKind.DRILL),
-                        channel.feature().said()))
+                .gives(drilled(channel))
                 .joins(joins(run))
                 .caution(Caution.DRILL)
                 .caution(Caution.LONG_DRILL)
@@ -78,6 +93,45 @@ public final class ChannelStation implements Station {
         BoreInspections.of(run).forEach(step::inspect);
         step.opens(run.opening());
         return step.build();
+    }
+
+    private static Condition drilled(Channel channel) {
+        return new Condition.Access(
+                StepKey.of(channel.feature(), StepKind.DRILL), channel.feature().said());
+    }
+
+    /** Closes its mouth at the edge: a dowel short enough to leave the way between the spaces free. */
+    private static Operation plug(Run run) {
+        Channel channel = run.channel();
+        double from = run.entersAt();
+        double first =
+                run.spaces().stream().mapToDouble(s -> s.met(channel)[0]).min().orElse(run.leavesAt());
+        double to = from + Math.max(1, Math.min(PLUG, first - from - BEFORE_SPACE));
+        double front = run.build().faces().frontFinished();
+        Species species = run.build().design().blank().species();
+        return Operation.of(
+                        Work.CHANNEL,
+                        channel.feature(),
+                        StepKind.PLUG,
+                        "Plug the " + channel.feature().said() + " at the edge")
+                .set(new Setting.ByHand(
+                        "dowel of the same wood, its grain with the edge's, glued in; sawn off and levelled"))
+                .cuts(new Change.Add(
+                        channel.feature(),
+                        Workpiece.BODY,
+                        new Bore(
+                                channel.at(from),
+                                front + channel.under(from),
+                                channel.at(to),
+                                front + channel.under(to),
+                                channel.diameter()),
+                        new Material(species.key(), species.density().value())))
+                .needs(drilled(channel))
+                .gives(new Condition.Mark(
+                        StepKey.of(channel.feature(), StepKind.PLUG),
+                        "the mouth of the " + channel.feature().said() + " plugged"))
+                .takes(15, 60, 0.002)
+                .build();
     }
 
     private static Place entry(Run run) {
@@ -144,13 +198,21 @@ public final class ChannelStation implements Station {
     private static Set<Feature> joins(Run run) {
         Set<Feature> joins = new HashSet<>();
         run.spaces().forEach(s -> joins.add(s.feature()));
-        // With a pickup's rout it may open into the pockets of its legs, with a cavity into its cover's recess.
+        // With a pickup's rout it may open into the pockets of its legs, with a cavity into its cover's recess and its
+        // parts' holes.
         run.build().design().pickups().stream()
                 .filter(p -> joins.contains(p.feature()))
                 .forEach(p -> joins.add(p.legs()));
         run.build().design().cavities().stream()
                 .filter(c -> joins.contains(c.feature()))
                 .forEach(c -> joins.add(c.recess()));
+        run.build().design().controls().stream()
+                .filter(c -> run.build()
+                        .design()
+                        .cavityOf(c)
+                        .filter(in -> joins.contains(in.feature()))
+                        .isPresent())
+                .forEach(c -> joins.add(c.feature()));
         if (run.begun() == Begun.ON_THE_FRONT) {
             joins.add(Feature.FRONT);
         }
@@ -373,26 +435,17 @@ public final class ChannelStation implements Station {
                                 "The " + said + " begins on the front where the bridge does not cover it.",
                                 "Begin it under the bridge, beside its hollow."));
             }
-            if (run.begun() == Begun.AT_THE_EDGE && !edgeIsHidden(run)) {
+            if (run.passage().isPlugged()) {
                 found.add(
                         Finding.goodToKnow(Work.CHANNEL, "channel-plug")
                                 .on(channel.feature())
                                 .at(channel.from())
                                 .says(
                                         "The " + said + " begins at the edge, and shows there.",
-                                        "Plug it with a dowel of the same wood once the wires are through, or begin it in a space."));
+                                        "Its plan has a step that plugs it with a dowel of the same wood; begun in a space nothing shows."));
             }
         }
         found.addAll(new WireWays(build).findings());
         return found;
-    }
-
-    /** Whether the jack's plate covers where it begins. */
-    private static boolean edgeIsHidden(Run run) {
-        return run.build()
-                .design()
-                .jack()
-                .filter(j -> j.entry().distance(run.channel().from()) < j.diameter())
-                .isPresent();
     }
 }

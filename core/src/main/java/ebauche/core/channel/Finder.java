@@ -29,10 +29,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Finds the channels that give wires a way where they have none: straight holes from the wall of the neck pocket, the jack hole or a
- * space into a space, and one from under the bridge for its ground. Entries and exits are tried along the walls and at a few depths; of those that a drill and its
+ * space into a space, and one from under the bridge for its ground; where none of these will do, from the edge through one space into
+ * another, its mouth to be plugged. Entries and exits are tried along the walls and at a few depths; of those that a drill and its
  * chuck can be held for, that keep clear of what they must not meet and that seldom come out, the one that gives most parts a way is
  * taken, then the least chance, then the shortest; then the next, until none is missing or none is found.
  */
@@ -46,8 +48,10 @@ public final class Finder {
     /** What comes out more often than so is not proposed. */
     private static final double WORST = 0.2;
 
-    /** A hole meets its walls no flatter than so: cosine of the angle to the square. */
+    /** A hole meets its walls no flatter than so, and the edge that it is begun at: cosine of the angle to the square. */
     private static final double STEEPEST = 0.35;
+
+    private static final double SQUAREST = 0.8;
 
     /** Usual width of a channel for two or three wires, and of a ground wire's, mm: common practice. */
     public static final double USUAL = 8;
@@ -112,7 +116,11 @@ public final class Finder {
      * @param reached what a wire gets to from the jack
      * @param shut what it does not
      */
-    private record Quest(String name, double wide, Set<Feature> from, Set<Feature> reached, Set<Feature> shut) {}
+    private record Quest(String name, double wide, Set<Feature> from, Set<Feature> reached, Set<Feature> shut) {
+        Quest fromTheEdge() {
+            return new Quest(name, wide, Set.of(Feature.OUTLINE), reached, shut);
+        }
+    }
 
     private List<Proposal> all() {
         WireWays ways = new WireWays(build);
@@ -185,8 +193,20 @@ public final class Finder {
             .thenComparingDouble(c -> Math.rint(c.chance() * 1000))
             .thenComparingDouble(c -> c.line().length());
 
-    /** The best out of each space into each, so many of them. */
+    /** The best out of each space into each, so many of them; from the edge, where it shows, only what nothing inside does as well. */
     private List<Proposal> ranked(Quest quest, int most) {
+        List<Proposal> inside = searched(quest, most);
+        boolean enough = inside.size() >= most && inside.stream().anyMatch(Proposal::isLikely);
+        if (enough || quest.from().contains(Bridge.FEATURE)) {
+            return inside;
+        }
+        return Stream.concat(inside.stream(), searched(quest.fromTheEdge(), most).stream())
+                .sorted(Comparator.comparing(p -> !p.isLikely()))
+                .limit(most)
+                .toList();
+    }
+
+    private List<Proposal> searched(Quest quest, int most) {
         List<Candidate> candidates = candidates(quest);
         candidates.sort(PROMISING);
         Map<List<Feature>, Proposal> best = new LinkedHashMap<>();
@@ -217,9 +237,7 @@ public final class Finder {
         for (Feature into : targets) {
             for (Feature from : quest.from()) {
                 if (!from.equals(into)) {
-                    List<Wall> begins = from.equals(Bridge.FEATURE)
-                            ? walls.underBridge(design.bridge().footprint())
-                            : walls.of(from);
+                    List<Wall> begins = begins(walls, from);
                     for (Wall exit : walls.of(into)) {
                         for (Wall entry : begins) {
                             lines(from, entry, into, exit, quest, all);
@@ -231,6 +249,13 @@ public final class Finder {
         return all;
     }
 
+    private List<Wall> begins(Walls walls, Feature from) {
+        if (from.equals(Bridge.FEATURE)) {
+            return walls.underBridge(design.bridge().footprint());
+        }
+        return from.equals(Feature.OUTLINE) ? walls.edge() : walls.of(from);
+    }
+
     /** From wall to wall, if it leaves the one and meets the other steeply enough, at every depth that the two allow. */
     private void lines(Feature from, Wall out, Feature into, Wall in, Quest quest, List<Candidate> all) {
         double way = out.at().distance(in.at());
@@ -239,7 +264,8 @@ public final class Finder {
         }
         double dx = (in.at().x() - out.at().x()) / way;
         double dy = (in.at().y() - out.at().y()) / way;
-        boolean leaves = !out.isUpright() || dx * out.dx() + dy * out.dy() > STEEPEST;
+        boolean atEdge = from.equals(Feature.OUTLINE);
+        boolean leaves = !out.isUpright() || dx * out.dx() + dy * out.dy() > (atEdge ? SQUAREST : STEEPEST);
         boolean arrives = dx * in.dx() + dy * in.dy() < -STEEPEST;
         if (!leaves || !arrives) {
             return;
@@ -252,7 +278,7 @@ public final class Finder {
             return;
         }
         double half = quest.wide() / 2;
-        double back = out.isUpright() ? behind(from, out, dx, dy) : Double.POSITIVE_INFINITY;
+        double back = out.isUpright() && !atEdge ? behind(from, out, dx, dy) : Double.POSITIVE_INFINITY;
         for (double start : out.depths()) {
             for (double end : in.depths()) {
                 Line line = new Line(out.at(), start, in.at(), end);
@@ -296,22 +322,26 @@ public final class Finder {
         Line line = c.line();
         double wide = quest.wide();
         boolean onFront = c.from().equals(Bridge.FEATURE);
+        boolean atEdge = c.from().equals(Feature.OUTLINE);
         Set<Feature> met = around.met(line);
-        met.add(c.from());
+        if (!atEdge) {
+            met.add(c.from());
+        }
         met.add(c.into());
         Set<Feature> gives = new HashSet<>(met);
         gives.retainAll(quest.shut());
         boolean joins = gives.size() > more && met.stream().anyMatch(quest.reached()::contains);
-        if (!joins || !staysInside(line) || (c.from().equals(Jack.FEATURE) && !leansInJack(line, wide))) {
+        boolean leansTooFar = c.from().equals(Jack.FEATURE) && !leansInJack(line, wide);
+        if (!joins || !staysInside(line, atEdge) || leansTooFar) {
             return Optional.empty();
         }
-        OptionalDouble held = room.heldOut(line, Optional.of(c.from()), wide);
+        OptionalDouble held = room.heldOut(line, Optional.of(c.from()).filter(f -> !atEdge), wide);
         double drill = line.length() + Line.INTO + held.orElse(Double.POSITIVE_INFINITY);
         if (drill > DrillRoom.LONGEST_DRILL || !around.keepsClear(line, wide, CLEAR, met)) {
             return Optional.empty();
         }
-        Optional<Channel> drawn = onFront
-                ? line.fromTheFront(quest.name(), wide, around.frontDepth())
+        Optional<Channel> drawn = onFront || atEdge
+                ? line.fromOutside(quest.name(), wide, around.frontDepth())
                 : line.channel(quest.name(), wide, around.frontDepth());
         double chance = chance(line, wide, onFront);
         if (drawn.isEmpty() || chance > WORST) {
@@ -319,8 +349,8 @@ public final class Finder {
         }
         // As it will be drawn it must be read as what it is: out of the one space, into the other.
         Run run = Run.of(build, drawn.get());
-        boolean begins = onFront
-                ? run.begun() == Begun.ON_THE_FRONT
+        boolean begins = (onFront || atEdge)
+                ? run.begun() == (onFront ? Begun.ON_THE_FRONT : Begun.AT_THE_EDGE)
                 : run.from().filter(s -> s.feature().equals(c.from())).isPresent();
         boolean ends = run.into().filter(s -> s.feature().equals(c.into())).isPresent();
         if (onFront) {
@@ -331,9 +361,12 @@ public final class Finder {
                 : Optional.empty();
     }
 
-    private boolean staysInside(Line line) {
+    /**
+     * Whether it keeps off the edge from end to end; begun at it, from where it is as deep in the wood as it should be.
+     */
+    private boolean staysInside(Line line, boolean atEdge) {
         // Nowhere nearer to the edge than it is here less the way from here.
-        for (double s = 0; s <= line.length(); ) {
+        for (double s = atEdge ? CLEAR / SQUAREST + Around.STRIDE : 0; s <= line.length(); ) {
             double room = -around.body().outside(line.at(s)) - CLEAR;
             if (room < 0) {
                 return false;

@@ -101,8 +101,8 @@ record Line(Point entry, double start, Point exit, double end) {
         return before < LEAST_INTO ? Optional.empty() : channel(id, wide, front, before);
     }
 
-    /** Begun where it enters the wood, on the front, and ended a little inside the other space. */
-    Optional<Channel> fromTheFront(String id, double wide, double front) {
+    /** Begun where it enters the wood, on the front or at the edge, and ended a little inside the other space. */
+    Optional<Channel> fromOutside(String id, double wide, double front) {
         return channel(id, wide, front, 0);
     }
 

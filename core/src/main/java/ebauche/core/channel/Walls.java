@@ -11,8 +11,10 @@ import java.util.Map;
 
 /** Places where a channel may begin or end: along the walls of a space at a few depths, or on the front under the bridge. */
 final class Walls {
-    /** Along a wall places are tried so far apart, mm. */
+    /** Along a wall places are tried so far apart, and along the edge, mm. */
     private static final double ALONG_WALL = 12;
+
+    private static final double ALONG_EDGE = 20;
 
     /** Under the bridge, mm. */
     private static final double UNDER_BRIDGE = 6;
@@ -57,27 +59,48 @@ final class Walls {
 
     private List<Wall> along(Feature space) {
         List<Wall> places = new ArrayList<>();
-        Region plan = around.plan(space);
-        plan.forEachRing(ring -> {
+        eachPlace(around.plan(space), ALONG_WALL, (at, dx, dy) -> {
+            if (places.stream().noneMatch(o -> o.at().distance(at) < APART)
+                    && around.body().outside(at) < -clear) {
+                places.add(new Wall(at, dx, dy, depths(space, at.plus(-dx, -dy))));
+            }
+        });
+        return places;
+    }
+
+    /** Places on the edge, from where a drill goes in. */
+    List<Wall> edge() {
+        List<Wall> places = new ArrayList<>();
+        List<Double> depths = between(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+        eachPlace(around.body(), ALONG_EDGE, (at, dx, dy) -> {
+            if (places.stream().noneMatch(o -> o.at().distance(at) < ALONG_EDGE / 2)) {
+                places.add(new Wall(at, -dx, -dy, depths));
+            }
+        });
+        return places;
+    }
+
+    /** A place on a region's rim, and the way out of the region there, of length one. */
+    private interface OnRim {
+        void at(Point place, double dx, double dy);
+    }
+
+    private static void eachPlace(Region region, double apart, OnRim what) {
+        region.forEachRing(ring -> {
             for (int i = 0; i + 3 < ring.length; i += 2) {
                 Point a = new Point(ring[i], ring[i + 1]);
                 Point b = new Point(ring[i + 2], ring[i + 3]);
                 double length = a.distance(b);
-                int steps = (int) Math.ceil(length / ALONG_WALL);
+                int steps = (int) Math.ceil(length / apart);
                 for (int k = 0; k < steps; k++) {
                     Point at = a.towards(b, (k + 0.5) / steps);
                     double dx = (b.y() - a.y()) / length;
                     double dy = -(b.x() - a.x()) / length;
-                    int side = plan.contains(at.plus(dx, dy)) ? -1 : 1;
-                    if (places.stream().noneMatch(o -> o.at().distance(at) < APART)
-                            && around.body().outside(at) < -clear) {
-                        List<Double> depths = depths(space, at.plus(-side * dx, -side * dy));
-                        places.add(new Wall(at, side * dx, side * dy, depths));
-                    }
+                    int side = region.contains(at.plus(dx, dy)) ? -1 : 1;
+                    what.at(at, side * dx, side * dy);
                 }
             }
         });
-        return places;
     }
 
     /** Depths of a middle beside a wall of a space: just over its floor and under its roof, and between. */
@@ -91,6 +114,11 @@ final class Walls {
                 bottom = Math.max(bottom, piece[1]);
             }
         }
+        return between(top, bottom);
+    }
+
+    /** Depths of a middle between a roof and a floor, and between the faces. */
+    private List<Double> between(double top, double bottom) {
         double half = TALLER * wide / 2;
         double least = Math.max(top + half + OVER_FLOOR, around.frontDepth() + half + clear);
         double most = Math.min(bottom - half - OVER_FLOOR, around.backDepth() - half - clear);

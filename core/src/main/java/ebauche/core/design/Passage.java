@@ -65,6 +65,14 @@ public record Passage(
         return body().outside(channel.from()) > -AT_EDGE ? Begun.AT_THE_EDGE : Begun.IN_WOOD;
     }
 
+    /** Whether its mouth shows at the edge and is plugged: no jack's plate covers it. */
+    public boolean isPlugged() {
+        return begun() == Begun.AT_THE_EDGE
+                && design.jack()
+                        .filter(j -> j.entry().distance(channel.from()) < j.diameter())
+                        .isEmpty();
+    }
+
     private Region body() {
         return design.outline().region();
     }

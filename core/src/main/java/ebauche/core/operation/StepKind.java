@@ -49,6 +49,7 @@ public enum StepKind {
     DRILL("drill"),
     BORE("bore"),
     SLOT("slot"),
+    PLUG("plug"),
     TRY("try"),
     TRIAL("trial"),
     TRY_PARTS("try-parts"),

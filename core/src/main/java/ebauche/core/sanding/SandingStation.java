@@ -1,6 +1,7 @@
 package ebauche.core.sanding;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
@@ -90,11 +91,17 @@ public final class SandingStation implements Station {
                 new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
                 new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body),
                 new Condition.Settled(OuterSurface.EDGE, 0, body)));
-        build.design().channels().stream()
-                .map(Channel::feature)
-                .filter(c -> !build.design().undecided().contains(c))
-                .map(c -> new Condition.Access(StepKey.of(c, StepKind.DRILL), c.said()))
-                .forEach(settled::add);
+        for (Channel channel : build.design().channels()) {
+            Feature feature = channel.feature();
+            if (!build.design().undecided().contains(feature)) {
+                settled.add(
+                        Passage.of(build.design(), channel).isPlugged()
+                                ? new Condition.Mark(
+                                        StepKey.of(feature, StepKind.PLUG),
+                                        "the mouth of the " + feature.said() + " plugged")
+                                : new Condition.Access(StepKey.of(feature, StepKind.DRILL), feature.said()));
+            }
+        }
         return settled.toArray(Condition[]::new);
     }
 

@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
 import ebauche.core.channel.Finder.Proposal;
+import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.job.Finding;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.WoodLeft;
+import ebauche.core.wires.Run;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Tag;
@@ -71,6 +77,50 @@ class FinderTest {
             assertThat(p.drill()).isGreaterThan(p.channel().across());
             assertThat(p.chance()).isBetween(0.0, 0.2);
         });
+    }
+
+    /**
+     * Two small deep cavities from the back: no chuck goes into either, and no drill gets out over a face from one into the other. From the
+     * edge through the one into the other it goes, and its mouth is plugged before the edge is sanded.
+     */
+    @Test
+    void from_the_edge_where_no_drill_can_be_held_inside() {
+        TestBody body = body(44);
+        body.pickups = List.of();
+        body.jack = java.util.Optional.empty();
+        body.controls.clear();
+        body.controls.add(TestBody.pot("volume", -110, -110, 12));
+        body.controls.add(TestBody.pot("tone", -110, 10, 12));
+        body.cavities = new java.util.ArrayList<>(List.of(pit("low", -110, -110), pit("high", -110, 10)));
+        List<Proposal> found = found(body);
+        assertThat(found).first().satisfies(p -> {
+            assertThat(p.reaches()).isNotEmpty();
+            Run run = Run.of(body.build(), p.channel());
+            assertThat(run.begun()).as(p.toString()).isEqualTo(Begun.AT_THE_EDGE);
+            assertThat(run.spaces()).hasSize(2);
+        });
+        List<String> before = stops(body.plan());
+        found.forEach(p -> body.channels.add(p.channel()));
+        BuildPlan plan = body.plan();
+        assertThat(rules(plan)).contains("channel-plug").doesNotContain("no-way-for-wires", "channel-no-room");
+        assertThat(stops(plan)).as(plan.findings() + "").isSubsetOf(before);
+        String id = "channel-" + found.get(0).channel().id();
+        assertThat(plan.steps().stream().map(s -> s.operation().key().written()))
+                .containsSubsequence("cavity-low:rout", id + ":drill", id + ":plug", "sanding:edge");
+    }
+
+    private static Cavity pit(String id, double x, double y) {
+        double half = 9;
+        return new Cavity(
+                id,
+                Face.BACK,
+                Outline.parse(
+                        "M %1$s %3$s L %2$s %3$s L %2$s %4$s L %1$s %4$s Z"
+                                .formatted(x - half, x + half, y - half, y + half),
+                        1),
+                new Cavity.Floor.Leaving(6),
+                Cover.letIn(2.5, 5),
+                Set.of());
     }
 
     @Test
