@@ -87,15 +87,19 @@ function latest(ask) {
       return;
     }
     busy = true;
-    while (wanted) {
-      const now = wanted;
-      wanted = null;
-      const answer = await ask(now.address);
-      if (answer.ok && !answer.redirected) {
-        now.then(await answer.text(), now.address);
+    try {
+      while (wanted) {
+        const now = wanted;
+        wanted = null;
+        const answer = await ask(now.address);
+        if (answer.ok && !answer.redirected) {
+          now.then(await answer.text(), now.address);
+        }
       }
+    } finally {
+      // Where no answer came the next move asks again.
+      busy = false;
     }
-    busy = false;
   };
 }
 

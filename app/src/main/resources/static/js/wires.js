@@ -48,7 +48,10 @@ function drawSection(fresh) {
     return;
   }
   const focused = document.activeElement?.closest?.(".depth-end")?.dataset.end;
+  // The hand has gone on while this was reckoned: where it is now is what counts when it lets go.
+  const now = ["from", "to"].map((name) => [name, +section().querySelector(`[data-end="${name}"]`).dataset.under]);
   seen.querySelector("#bore-section").replaceWith(fresh);
+  now.forEach(([name, under]) => moveDeep(name, under));
   if (focused) {
     section().querySelector(`[data-end="${focused}"]`).focus();
   }
