@@ -2,16 +2,12 @@ package ebauche.app.stories;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -67,40 +63,6 @@ class WiresStoriesTest extends Story {
         page.locator(".end[data-end=to]").focus();
         page.keyboard().press("Shift+ArrowRight");
         assertThat(page.getByText("tried, nothing saved yet")).isVisible();
-    }
-
-    /** What was asked for on the way is answered late: the end stays where the hand has it, and is let go there. */
-    @Test
-    void a_late_answer_does_not_take_an_end_from_the_hand() {
-        open(Screen.DESK, LengthUnit.MILLIMETRE);
-        go(shop.path("sedge") + "/wires?channel=neck-pickup");
-        AtomicInteger asked = new AtomicInteger();
-        // The first is answered late, the others never.
-        page.route(Pattern.compile(".*/look\\?.*"), route -> {
-            if (asked.getAndIncrement() == 0) {
-                page.waitForTimeout(300);
-                route.resume();
-            }
-        });
-        Locator end = page.locator(".depth-end[data-end=to]");
-        end.scrollIntoViewIfNeeded();
-        String before = page.locator(".chances").innerText();
-        double under = Double.parseDouble(end.getAttribute("data-under"));
-        double scale = ((Number)
-                        page.evaluate(
-                                "() => { const s = document.querySelector('.bore-section'); return s.getScreenCTM().d * +s.dataset.scale; }"))
-                .doubleValue();
-        BoundingBox at = end.locator(".grip").boundingBox();
-        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
-        page.mouse().down();
-        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2 - 6);
-        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2 - 18);
-        assertThat(page.locator(".chances")).not().hasText(before);
-        page.mouse().up();
-        assertThat(page.getByText("tried, nothing saved yet")).isVisible();
-        Matcher typed = Pattern.compile("toUnder=([0-9.]+)").matcher(page.url());
-        assertThat(typed.find()).isTrue();
-        assertThat(Double.parseDouble(typed.group(1))).isCloseTo(under - 18 / scale, within(0.3));
     }
 
     /** The meter's stand-in with one bad bond: what it reads names the bond to look at. */
