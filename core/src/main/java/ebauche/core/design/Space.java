@@ -2,6 +2,7 @@ package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
@@ -80,8 +81,23 @@ public record Space(Feature feature, Region plan, double top, double bottom) {
         return axis >= top && axis <= bottom && plan.contains(channel.at(along));
     }
 
+    /** Whether a channel's axis passes beside the box that it lies in. */
+    private boolean isAwayFrom(Channel channel) {
+        Point from = channel.from();
+        Point to = channel.to();
+        return Math.max(from.x(), to.x()) < plan.minX()
+                || Math.min(from.x(), to.x()) > plan.maxX()
+                || Math.max(from.y(), to.y()) < plan.minY()
+                || Math.min(from.y(), to.y()) > plan.maxY()
+                || Math.max(channel.fromUnder(), channel.toUnder()) < top
+                || Math.min(channel.fromUnder(), channel.toUnder()) > bottom;
+    }
+
     /** Where a channel's axis goes in and where it comes out again, mm along it; nothing where it never is in it. */
     public double[] met(Channel channel) {
+        if (isAwayFrom(channel)) {
+            return new double[0];
+        }
         double first = Double.NaN;
         double last = Double.NaN;
         for (double s = 0; s <= channel.length(); s += STRIDE) {

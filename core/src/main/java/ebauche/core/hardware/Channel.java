@@ -72,7 +72,9 @@ public record Channel(String id, Point from, double fromUnder, Point to, double 
 
     /** Of its axis, mm. */
     public double length() {
-        return Math.hypot(across(), toUnder - fromUnder);
+        double across = across();
+        double fall = toUnder - fromUnder;
+        return Math.sqrt(across * across + fall * fall);
     }
 
     /** How steeply it goes down, degrees; less than nought where it rises to the front. */

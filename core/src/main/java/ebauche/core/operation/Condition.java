@@ -292,8 +292,8 @@ public sealed interface Condition {
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
+                && solid.plan().shared(region) > TOUCH_AREA
                 && solid.shallowest(region) < to - TOUCH_DEPTH
-                && solid.deepest(region) > from + TOUCH_DEPTH
-                && solid.plan().shared(region) > TOUCH_AREA;
+                && solid.deepest(region) > from + TOUCH_DEPTH;
     }
 }

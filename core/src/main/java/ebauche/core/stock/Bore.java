@@ -55,7 +55,10 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
 
     /** Of its axis, mm. */
     public double length() {
-        return Math.hypot(from.distance(to), toDepth - fromDepth);
+        double dx = to.x() - from.x();
+        double dy = to.y() - from.y();
+        double fall = toDepth - fromDepth;
+        return Math.sqrt(dx * dx + dy * dy + fall * fall);
     }
 
     /** The least depth of its axis, mm. */
@@ -212,7 +215,7 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
 
     /**
      * Where its under side is deepest over an area, or its upper one highest: at the end that lies so, if that is in the area; else on the
-     * area's edge, as the hole is convex.
+     * area's edge, as the hole is convex. Only pieces of the edge are searched that may lie deeper than the deepest of its corners.
      */
     private Point farthestDown(Region over, boolean deepest) {
         boolean atTo = deepest == (toDepth > fromDepth);
@@ -225,16 +228,43 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         Point[] found = {over.inner()};
         double[] most = {way(found[0], deepest)};
         over.forEachRing(ring -> {
+            for (int i = 0; i + 1 < ring.length; i += 2) {
+                keepDeeper(new Point(ring[i], ring[i + 1]), deepest, found, most);
+            }
+        });
+        over.forEachRing(ring -> {
             for (int i = 0; i + 3 < ring.length; i += 2) {
-                Point at = onEdge(new Point(ring[i], ring[i + 1]), new Point(ring[i + 2], ring[i + 3]), deepest);
-                double here = way(at, deepest);
-                if (here > most[0]) {
-                    most[0] = here;
-                    found[0] = at;
+                Point a = new Point(ring[i], ring[i + 1]);
+                Point b = new Point(ring[i + 2], ring[i + 3]);
+                if (atMost(a, b, deepest) > most[0]) {
+                    keepDeeper(onEdge(a, b, deepest), deepest, found, most);
                 }
             }
         });
         return found[0];
+    }
+
+    private void keepDeeper(Point at, boolean deepest, Point[] found, double[] most) {
+        double here = way(at, deepest);
+        if (here > most[0]) {
+            most[0] = here;
+            found[0] = at;
+        }
+    }
+
+    /** What {@link #way} is nowhere more than along a straight edge: as far out as the edge's farther end, as near the axis as its nearest place. */
+    private double atMost(Point a, Point b, boolean deepest) {
+        Point along = along();
+        double h = flat();
+        double rise = down() / h * (deepest ? 1 : -1);
+        double ahead = Math.max(
+                rise * (along.x() * (a.x() - from.x()) + along.y() * (a.y() - from.y())),
+                rise * (along.x() * (b.x() - from.x()) + along.y() * (b.y() - from.y())));
+        double besideA = along.x() * (a.y() - from.y()) - along.y() * (a.x() - from.x());
+        double besideB = along.x() * (b.y() - from.y()) - along.y() * (b.x() - from.x());
+        double beside = besideA * besideB <= 0 ? 0 : Math.min(Math.abs(besideA), Math.abs(besideB));
+        double half = Math.sqrt(Math.max(0, radius() * radius() - beside * beside));
+        return (deepest ? fromDepth : -fromDepth) + ahead + half / h;
     }
 
     /** Along a straight edge it rises and then falls: closed in on by golden section. */

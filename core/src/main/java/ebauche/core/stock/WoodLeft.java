@@ -7,6 +7,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Ring;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -329,10 +330,38 @@ public final class WoodLeft {
 
     /** The wood to a carve, if it may be less than so. */
     private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved, double most) {
+        return remembered(new Asked(one.solid, carved, most), () -> lookToCarve(one, carved, most));
+    }
+
+    private static Optional<Web> lookToCarve(Pit one, FaceShape.Carved carved, double most) {
         Optional<Web.Round> round = one.solid instanceof Bore bore && !bore.isUpright()
                 ? Optional.of(Web.least(carved, bore))
                 : Optional.empty();
         return exactly(round, most, () -> Web.least(carved, one.slices));
+    }
+
+    /** What is asked of the wood between a void and another, or a carve: it follows from these alone. */
+    private record Asked(Solid one, Object other, double most) {}
+
+    /** Of two surfaces over an area. */
+    private record Between(Surface upper, Surface lower, Region over) {}
+
+    /** Of two places on the plan. */
+    private record Apart(Region one, Region other, boolean toEdge) {}
+
+    /** What such an answer weighs. */
+    private static final long ANSWER_BYTES = 100;
+
+    private static <T> T remembered(Object asked, Supplier<T> looked) {
+        return Memo.here().get(asked, looked, w -> ANSWER_BYTES);
+    }
+
+    private static Point[] nearest(Region one, Region other) {
+        return remembered(new Apart(one, other, false), () -> one.nearest(other));
+    }
+
+    private static Point[] nearestToEdge(Region one, Region around) {
+        return remembered(new Apart(one, around, true), () -> one.nearestToEdge(around));
     }
 
     /** What is told from the axis where that is exact, or where there is surely more wood than anybody asks for; else by slices. */
@@ -365,7 +394,7 @@ public final class WoodLeft {
             return;
         }
         boolean crosses = !outline.contains(one.solid.plan());
-        Point[] ends = one.inside.nearestToEdge(outline);
+        Point[] ends = nearestToEdge(one.inside, outline);
         out.add(new Thin(Kind.WALL, one.feature, Feature.EDGE, crosses ? 0 : ends[0].distance(ends[1]), ends[0]));
     }
 
@@ -388,7 +417,7 @@ public final class WoodLeft {
         if (overlap <= TOUCH && pair.least() >= near) {
             return;
         }
-        Point[] ends = one.inside.nearest(other.inside);
+        Point[] ends = nearest(one.inside, other.inside);
         double apart = ends[0].distance(ends[1]);
         boolean straight = (one.slices.isEven() && other.slices.isEven()) || apart >= near;
         if (overlap > TOUCH && straight) {
@@ -403,6 +432,10 @@ public final class WoodLeft {
 
     /** The least wood between two in whatever direction, if it may be less than so: of two bores by their axes. */
     private static Optional<Web> web(Pit one, Pit other, double most) {
+        return remembered(new Asked(one.solid, other.solid, most), () -> lookBetween(one, other, most));
+    }
+
+    private static Optional<Web> lookBetween(Pit one, Pit other, double most) {
         if (one.solid instanceof Bore a && other.solid instanceof Bore b) {
             Bore.Passing passing = a.passing(b);
             return Optional.of(new Web(Math.max(0, passing.wood()), passing.at()));
@@ -439,6 +472,14 @@ public final class WoodLeft {
      * Looked at in strides along each wall, and finely round the least.
      */
     private void cheeks(Pit one, Opening opening, List<Thin> out) {
+        remembered(new Beside(one.feature, one.solid, opening, outline), () -> leastCheek(one, opening))
+                .ifPresent(out::add);
+    }
+
+    /** What is asked of the walls beside what comes out of the edge. */
+    private record Beside(Feature feature, Solid solid, Opening opening, Region outline) {}
+
+    private Optional<Thin> leastCheek(Pit one, Opening opening) {
         Thin[] least = {null};
         one.solid.plan().forEachRing(ring -> {
             double turns = Ring.turns(ring);
@@ -451,9 +492,7 @@ public final class WoodLeft {
                 }
             }
         });
-        if (least[0] != null && least[0].thickness() < FAR) {
-            out.add(least[0]);
-        }
+        return Optional.ofNullable(least[0]).filter(t -> t.thickness() < FAR);
     }
 
     /** A straight piece of a wall, the void to its left or, if it turns the other way, to its right. */
@@ -523,7 +562,10 @@ public final class WoodLeft {
         Gap best = null;
         for (Surface upper : uppers) {
             for (Surface lower : lowers) {
-                Gap gap = Gap.least(upper, lower, over);
+                boolean round = upper instanceof Bore.Side || lower instanceof Bore.Side;
+                Gap gap = round
+                        ? remembered(new Between(upper, lower, over), () -> Gap.least(upper, lower, over))
+                        : Gap.least(upper, lower, over);
                 best = best == null ? gap : best.or(gap);
             }
         }
