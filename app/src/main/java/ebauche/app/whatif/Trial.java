@@ -22,6 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public record Trial(WhatIfQuestion asked, ObjectNode file, BuildPlan plan, Map<String, String> troubles) {
 
+    private static final Pattern CHANNEL = Pattern.compile("design\\.channels\\[(\\d{1,3})]\\.([a-zA-Z.]{1,40})");
     private static final Pattern CAVITY = Pattern.compile("design\\.cavities\\[(\\d{1,3})]\\.(woodOver|depth)");
 
     static Trial of(Bodies.Current current, WhatIfQuestion asked, LengthUnit bare) {
@@ -49,6 +50,12 @@ public record Trial(WhatIfQuestion asked, ObjectNode file, BuildPlan plan, Map<S
             int member = Integer.parseInt(cavity.group(1)) - 1;
             return WhatIfQuestion.FLOOR
                     + file.at("/design/cavities").path(member).path("id").asString("");
+        }
+        Matcher channel = CHANNEL.matcher(place);
+        if (channel.matches()) {
+            int member = Integer.parseInt(channel.group(1)) - 1;
+            return WhatIfQuestion.CHANNEL
+                    + file.at("/design/channels").path(member).path("id").asString("") + "." + channel.group(2);
         }
         return switch (place) {
             case "design.thickness" -> "thickness";

@@ -44,7 +44,7 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
     /** As addresses said it when a body had one cavity. */
     private static final String ONLY_FLOOR = "wood-over";
 
-    private static final String CHANNEL = "channel.";
+    public static final String CHANNEL = "channel.";
     private static final Pattern OF_CHANNEL = Pattern.compile(
             "channel\\.([a-z0-9-]{1,40})\\.(from\\.x|from\\.y|fromUnder|to\\.x|to\\.y|toUnder|diameter|held)");
 

@@ -25,7 +25,10 @@ public record BoreLookWords(BoreLook look) {
 
     /** What it ends in. */
     static String into(Run run) {
-        return run.into().map(s -> s.feature().said()).orElseGet(() -> Words.say("bore-look-words.solid-wood"));
+        return run.into()
+                .map(s -> s.feature().said())
+                .orElseGet(() -> Words.say(
+                        run.passage().endsInTheAir() ? "bore-look-words.the-air" : "bore-look-words.solid-wood"));
     }
 
     static boolean beginsOn(BoreLook look, Face face) {

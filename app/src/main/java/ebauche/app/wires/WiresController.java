@@ -93,7 +93,21 @@ class WiresController {
 
     /** What is said of the chosen channel. */
     private record BoreView(
-            Channel chosen, BoreLook look, BoreLookWords words, String bore, String ends, String section) {}
+            Channel chosen,
+            BoreLook look,
+            BoreLookWords words,
+            List<TypedEnd> typedEnds,
+            boolean mistyped,
+            String bore,
+            String ends,
+            String section) {}
+
+    /**
+     * A field of the chosen channel.
+     *
+     * @param value as it was typed where that cannot be meant, else as it is
+     */
+    public record TypedEnd(String name, String label, String value, String trouble) {}
 
     @GetMapping
     String wires(
@@ -184,7 +198,8 @@ class WiresController {
                                         chosen,
                                         places.stream().map(JackPlace::place).toList(),
                                         current.here())));
-        chosen.ifPresent(c -> bore(plan.build(), plan, c, fig, model));
+        chosen.ifPresent(c ->
+                bore(plan.build(), plan, c, typedEnds(c, trial.asked().fields(), trial.troubles(), fig), fig, model));
     }
 
     private static Optional<Channel> chosen(List<Channel> channels, String id) {
@@ -194,7 +209,37 @@ class WiresController {
                 .or(() -> channels.stream().findFirst());
     }
 
-    private static void bore(Build build, BuildPlan plan, Channel chosen, Figures fig, Model model) {
+    /**
+     * The seven lengths of a channel, each with what was wrong with it.
+     *
+     * @param asked as they were typed
+     * @param troubles by field; none where all can be meant
+     */
+    private static List<TypedEnd> typedEnds(
+            Channel c, Map<String, String> asked, Map<String, String> troubles, Figures fig) {
+        TypedEnds ends = new TypedEnds(c.id(), asked, troubles, fig);
+        return List.of(
+                ends.field("from.x", Words.say("wires.begins-x"), c.from().x()),
+                ends.field("from.y", Words.say("wires.begins-y"), c.from().y()),
+                ends.field("fromUnder", Words.say("wires.begins-under"), c.fromUnder()),
+                ends.field("to.x", Words.say("wires.ends-x"), c.to().x()),
+                ends.field("to.y", Words.say("wires.ends-y"), c.to().y()),
+                ends.field("toUnder", Words.say("wires.ends-under"), c.toUnder()),
+                ends.field("diameter", Words.say("wires.diameter"), c.diameter()));
+    }
+
+    private record TypedEnds(String id, Map<String, String> asked, Map<String, String> troubles, Figures fig) {
+        TypedEnd field(String its, String label, double now) {
+            String name = WhatIfQuestion.CHANNEL + id + "." + its;
+            // What is wrong with a place as a whole is told beside its first length.
+            String whole = its.endsWith(".x") ? troubles.get(name.substring(0, name.length() - 2)) : null;
+            String value = troubles.isEmpty() ? fig.exactText(now) : asked.getOrDefault(name, fig.exactText(now));
+            return new TypedEnd(name, label, value, troubles.getOrDefault(name, whole));
+        }
+    }
+
+    private static void bore(
+            Build build, BuildPlan plan, Channel chosen, List<TypedEnd> typed, Figures fig, Model model) {
         BoreLook look = BoreLook.of(build, plan.history(), chosen);
         WiresDrawing drawing = new WiresDrawing(plan, fig);
         PageModel.put(
@@ -203,6 +248,8 @@ class WiresController {
                         chosen,
                         look,
                         new BoreLookWords(look),
+                        typed,
+                        typed.stream().anyMatch(t -> t.trouble() != null),
                         drawing.chosen(look),
                         look.isFact() ? "" : drawing.ends(chosen),
                         WiresSection.of(look, WiresSection.wood(look, plan), fig)));
@@ -249,7 +296,8 @@ class WiresController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Build build = trials.build(current, WhatIfQuestion.of(typed), fig.unit());
-        chosen(build.design().channels(), channel).ifPresent(c -> bore(build, current.plan(), c, fig, model));
+        chosen(build.design().channels(), channel)
+                .ifPresent(c -> bore(build, current.plan(), c, typedEnds(c, Map.of(), Map.of(), fig), fig, model));
         model.addAttribute("current", current);
         return "wires/wires :: dragged";
     }

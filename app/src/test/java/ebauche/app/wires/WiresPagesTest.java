@@ -10,6 +10,8 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Length;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +19,8 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Channels and jack on their page: places offered and taken, a channel that is read and what the next one is told for it. */
@@ -58,6 +62,37 @@ class WiresPagesTest extends WithVisitor {
 
     private String read(String body, String measures, String value) {
         return log(body, "/readings", Map.of("measures", measures, "value", value));
+    }
+
+    /** What cannot be meant is told beside its field, which keeps what was typed; the other fields keep what is drawn. */
+    @ParameterizedTest
+    @CsvSource({
+        "toUnder, -5 mm, must lie between 0 and 120",
+        "diameter, 60 mm, must lie between 1 and 20",
+        "to.x, abc, is no length",
+        "fromUnder, 3 furlongs, is no length"
+    })
+    void what_cannot_be_meant_is_told_beside_its_field(String field, String typed, String told) {
+        String name = "channel.neck-pickup." + field;
+        String page = me.get(shop.path("sedge") + "/wires?channel=neck-pickup&" + name + "="
+                        + URLEncoder.encode(typed, StandardCharsets.UTF_8))
+                .body();
+        Matcher beside = Pattern.compile("<input[^>]*name=\"" + Pattern.quote(name) + "\" value=\"" + typed
+                        + "\" aria-invalid=\"true\"><span class=\"field-trouble\" role=\"alert\">([^<]*)<")
+                .matcher(page);
+        assertThat(beside.find()).isTrue();
+        assertThat(beside.group(1)).contains(told);
+        assertThat(page).contains("<details class=\"type-ends\" open").doesNotContain("note bad");
+    }
+
+    @Test
+    void a_channel_too_short_is_told_where_it_ends() {
+        Channel drawn = channel("sedge");
+        String page = me.get(shop.path("sedge") + "/wires?channel=neck-pickup&channel.neck-pickup.to.y="
+                        + drawn.from().y() + "+mm")
+                .body();
+        assertThat(page).contains("must lie at least 5 mm from where the channel begins");
+        assertThat(page.indexOf("must lie at least 5 mm")).isGreaterThan(page.indexOf("channel.neck-pickup.to.x"));
     }
 
     @Test

@@ -170,7 +170,9 @@ public final class ChannelStation implements Station {
             case ON_THE_FRONT -> "the front";
             case IN_WOOD -> "solid wood";
         };
-        String into = run.into().map(s -> "into the " + s.feature().said()).orElse("to a blind end");
+        String into = run.into()
+                .map(s -> "into the " + s.feature().said())
+                .orElse(run.passage().endsInTheAir() ? "into the open" : "to a blind end");
         return "Drill the " + run.channel().feature().said() + " from " + from + " " + into;
     }
 
@@ -419,11 +421,12 @@ public final class ChannelStation implements Station {
                                         "Begin it in the neck pocket, a cavity or the jack hole, at the edge, or on the front under the bridge."));
             }
             if (run.into().isEmpty()) {
-                found.add(Finding.stops(Work.CHANNEL, "channel-in-wood")
+                boolean air = run.passage().endsInTheAir();
+                found.add(Finding.stops(Work.CHANNEL, air ? "channel-in-air" : "channel-in-wood")
                         .on(channel.feature())
                         .at(channel.to())
                         .says(
-                                "The " + said + " ends in solid wood.",
+                                "The " + said + (air ? " ends in the air outside the body." : " ends in solid wood."),
                                 "Let it end in a cavity, a pickup's rout, the jack hole or the neck pocket."));
             }
             if (run.begun() == Begun.ON_THE_FRONT

@@ -65,6 +65,13 @@ public record Passage(
         return body().outside(channel.from()) > -AT_EDGE ? Begun.AT_THE_EDGE : Begun.IN_WOOD;
     }
 
+    /** Whether its axis is to end beyond the edge or a face: in no space and in no wood. */
+    public boolean endsInTheAir() {
+        boolean within =
+                channel.toUnder() > 0 && channel.toUnder() < design.thickness() && body().contains(channel.to());
+        return into.isEmpty() && !within;
+    }
+
     /** Whether its mouth shows at the edge and is plugged: no jack's plate covers it. */
     public boolean isPlugged() {
         return begun() == Begun.AT_THE_EDGE

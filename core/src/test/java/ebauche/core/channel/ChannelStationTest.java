@@ -122,7 +122,13 @@ class ChannelStationTest {
                 .contains("channel-in-wood");
         assertThat(rules(with(new Channel("blind", IN_CAVITY, 20, new Point(-100, 0), 20, 6))))
                 .contains("channel-in-wood");
-        assertThat(rules(with(fromNeck(10, 24)))).doesNotContain("channel-in-wood");
+        assertThat(rules(with(fromNeck(10, 24)))).doesNotContain("channel-in-wood", "channel-in-air");
+        Point in = new TestBody().design().neck().pocket().centroid();
+        assertThat(rules(with(new Channel("long", in, 10, new Point(-400, 0), 20, 8))))
+                .as("beyond the edge")
+                .contains("channel-in-air")
+                .doesNotContain("channel-in-wood");
+        assertThat(rules(with(fromNeck(10, 80)))).as("under the back").contains("channel-in-air");
     }
 
     @Test
