@@ -277,7 +277,7 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
             }
         }
 
-        /** A shield that nothing joins yet gets a wire from a lug to the part that the jack is wired to. */
+        /** A shield that nothing joins yet gets a wire from a lug to the part that the jack is wired to; so does one that is said to have one. */
         private List<Bond> lugs(List<Bond> known) {
             Optional<String> star = known.stream()
                     .filter(b -> b.isOf(SLEEVE))
@@ -287,8 +287,10 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
             List<Bond> all = new ArrayList<>(known);
             for (Shield shield : design.shields()) {
                 String key = "shield-" + shield.space().word();
-                if (nodes.containsKey(key) && !joined(SLEEVE, all).contains(key)) {
-                    Bond lug = new Bond(key, star.orElse(SLEEVE), "a wire from a lug", WIRED);
+                boolean asked = shield.joined() != Shield.Joined.AS_USUAL;
+                if (nodes.containsKey(key) && (asked || !joined(SLEEVE, all).contains(key))) {
+                    Shield.Joined by = asked ? shield.joined() : Shield.Joined.LUG;
+                    Bond lug = new Bond(key, star.orElse(SLEEVE), by.words(), WIRED);
                     lugs.add(lug);
                     all.add(lug);
                 }

@@ -111,9 +111,16 @@ public final class ShieldingStation implements Station {
                 roll.pieces().size() + " pieces by the cut list, pressed down with a roller"
                         + (stock.conductingGlue()
                                 ? ""
-                                : "; a spot of solder on every overlap: its glue does not conduct"),
+                                : "; " + overlap(skin.shield().by()) + ": its glue does not conduct"),
                 length,
                 "of the roll");
+    }
+
+    /** What carries the ground over an overlap: solder takes on copper only, common practice. */
+    private static String overlap(Shield.By foil) {
+        return foil == Shield.By.COPPER
+                ? "a spot of solder on every overlap"
+                : "every overlap folded under and pressed, metal on metal";
     }
 
     private static Inspection reading(Ground ground, Ground.Bond bond) {

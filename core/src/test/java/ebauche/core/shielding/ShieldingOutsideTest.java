@@ -161,6 +161,52 @@ class ShieldingOutsideTest {
         }
     }
 
+    /** Said to be joined by a lug or by solder it is, beside the parts that stand in it: in a star that is a second way, and left out. */
+    @Test
+    void a_shield_is_joined_as_it_is_said() {
+        TestBody body = lined(Shield.By.COPPER);
+        body.shop = body.shop.with(new ShieldStock(150, 2, 4, 50, 6, true, ShieldStock.Grounding.BUS));
+        body.shields.set(0, new Shield("controls", CONTROLS, Shield.By.COPPER, Shield.Joined.SOLDER));
+        assertThat(Ground.of(body.build()).bonds())
+                .filteredOn(b -> b.isOf("shield-controls"))
+                .extracting(Bond::how)
+                .contains("its nut", "a wire soldered to it");
+        body.shop = body.shop.with(new ShieldStock(150, 2, 4, 50, 6, true, ShieldStock.Grounding.STAR));
+        assertThat(Ground.of(body.build()).leftOut()).extracting(Bond::how).containsExactly("a wire soldered to it");
+        // The pickup's rout holds no part that grounds it: by itself it gets a lug, and solder where that is said.
+        body.shields.add(new Shield("neck", Feature.parse("pickup-neck"), Shield.By.COPPER));
+        assertThat(joining(body)).containsExactly("a wire from a lug under a screw");
+        body.shields.set(1, new Shield("neck", Feature.parse("pickup-neck"), Shield.By.COPPER, Shield.Joined.SOLDER));
+        assertThat(joining(body)).containsExactly("a wire soldered to it");
+    }
+
+    private static List<String> joining(TestBody body) {
+        return Ground.of(body.build()).bonds().stream()
+                .filter(b -> b.isOf("shield-pickup-neck"))
+                .map(Bond::how)
+                .toList();
+    }
+
+    /** Common practice: solder takes on copper, not on aluminium or paint; what does not take is not told to be soldered either. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Shield.By.class,
+            names = {"PAINT", "ALUMINIUM"})
+    void solder_takes_on_copper_alone(Shield.By by) {
+        assertThatThrownBy(() -> new Shield("a", CONTROLS, by, Shield.Joined.SOLDER))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("solder does not take on " + by.words());
+        TestBody body = lined(by);
+        body.shop = body.shop.with(new ShieldStock(150, 2, 4, 50, 6, false, ShieldStock.Grounding.STAR));
+        assertThat(body.schedule()
+                        .step("controls:shield")
+                        .orElseThrow()
+                        .operation()
+                        .setting()
+                        .tool())
+                .doesNotContain("solder");
+    }
+
     private static Ground random(Random random, int nodes, int more) {
         List<Node> all = new ArrayList<>();
         List<Bond> bonds = new ArrayList<>();

@@ -243,10 +243,17 @@ final class CavityElements {
     private static final Field<Shield.By> LINED_BY =
             Field.word("by", "with", Words.of(Shield.By::key, Shield.By.values()), Shield.By::words);
 
+    private static final Field<Shield.Joined> GROUNDED_BY = Field.word(
+                    "joined",
+                    "its ground by",
+                    Words.of(Shield.Joined::key, Shield.Joined.values()),
+                    Shield.Joined::words)
+            .usually(Shield.Joined.AS_USUAL);
+
     static final Element SHIELDS = Element.of("shields", "Shield")
             .many()
             .described("cavities and pickups' routs that are lined against hum")
-            .fields(ID, SHIELDED, LINED_BY)
+            .fields(ID, SHIELDED, LINED_BY, GROUNDED_BY)
             .chooses(CavityElements::lined)
             .begins("shield", "shield", """
                     {"id": "controls", "space": "controls", "by": "paint"}""")
@@ -261,7 +268,7 @@ final class CavityElements {
     }
 
     static Shield shield(JsonPlace spot) {
-        return new Shield(ID.of(spot), SHIELDED.of(spot), LINED_BY.of(spot));
+        return new Shield(ID.of(spot), SHIELDED.of(spot), LINED_BY.of(spot), GROUNDED_BY.of(spot));
     }
 
     /** The parts of a design that wires go to. */
