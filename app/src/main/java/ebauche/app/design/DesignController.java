@@ -10,6 +10,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.channel.Finder;
+import ebauche.core.channel.Slots;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.neck.NeckPocket;
@@ -44,6 +45,8 @@ import tools.jackson.databind.node.ObjectNode;
 class DesignController {
     /** Asks for channels wherever wires have no way. */
     private static final String CHANNELS = "found-channels";
+
+    private static final String SLOTS = "found-slots";
 
     private final Bodies bodies;
     private final BodyStore store;
@@ -123,7 +126,8 @@ class DesignController {
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Draft draft = draft(current, base, leaveOut, typed, fig);
-        if (!add.isEmpty() && !add.equals(CHANNELS)) {
+        boolean found = add.equals(CHANNELS) || add.equals(SLOTS);
+        if (!add.isEmpty() && !found) {
             Additions.add(draft.design(), add);
             return again(current, draft, fig, model);
         }
@@ -132,9 +136,13 @@ class DesignController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return again(current, judged, fig, model);
         }
-        if (add.equals(CHANNELS)) {
+        if (found) {
             BuildPlan plan = Planner.plan(build(current, draft));
-            Finder.missing(plan.build(), plan.history()).forEach(p -> Additions.add(draft.design(), p.channel()));
+            if (add.equals(CHANNELS)) {
+                Finder.missing(plan.build(), plan.history()).forEach(p -> Additions.add(draft.design(), p.channel()));
+            } else {
+                Slots.missing(plan.build(), plan.history()).forEach(s -> Additions.add(draft.design(), s));
+            }
             return again(current, draft, fig, model);
         }
         try {

@@ -14,6 +14,7 @@ import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
 import ebauche.core.channel.Finder;
 import ebauche.core.channel.JackPlaces;
+import ebauche.core.channel.Slots;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
@@ -86,6 +87,7 @@ class WiresController {
             List<WireWays.Fill> fills,
             boolean usual,
             List<Proposed> ranked,
+            List<Slots.Slot> slots,
             boolean asking,
             List<JackPlace> jackPlaces,
             boolean askingForJack,
@@ -189,6 +191,7 @@ class WiresController {
                         ways.fills(),
                         ways.wiring().usual(),
                         proposals,
+                        ranked ? Slots.missing(plan.build(), plan.history()) : List.of(),
                         ranked,
                         places,
                         jack,

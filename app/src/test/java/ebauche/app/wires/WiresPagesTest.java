@@ -10,6 +10,7 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Length;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
+import ebauche.exchange.json.JsonText;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -22,6 +23,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Channels and jack on their page: places offered and taken, a channel that is read and what the next one is told for it. */
 class WiresPagesTest extends WithVisitor {
@@ -62,6 +65,43 @@ class WiresPagesTest extends WithVisitor {
 
     private String read(String body, String measures, String value) {
         return log(body, "/readings", Map.of("measures", measures, "value", value));
+    }
+
+    /** Under the scratch plate a slot joins neighbours: it is offered, added in the form, and saved gives the wires their way. */
+    @Test
+    void slots_under_the_plate_are_offered_and_kept() {
+        ObjectNode file = (ObjectNode)
+                JsonText.tree(me.get(shop.path("tussock") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode design = (ObjectNode) file.get("design");
+        design.put("name", "Slotted");
+        design.remove("channels");
+        ((ArrayNode) design.get("cavities")).remove(1);
+        String here = me.upload(
+                        "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^https?://[^/]+", "");
+        String ways = me.get(here + "/wires?find=ways").body();
+        assertThat(ways).contains("a slot under the scratch plate from the", "Add them in the design");
+        assertThat(me.get(here + "/design").body()).contains("find slots under the scratch plate");
+        String form = me.post(here + "/design", here + "/design", Map.of("base", "1", "add", "found-slots"))
+                .body();
+        Map<String, String> fields = new HashMap<>(Map.of("base", "1", "add", ""));
+        for (String kind : List.of(
+                "<input[^>]*name=\"(cavities[^\"]+)\" value=\"([^\"]*)\"",
+                "<textarea[^>]*name=\"(cavities[^\"]+)\"[^>]*>([^<]*)<",
+                "<select[^>]*name=\"(cavities[^\"]+)\">(?:(?!</select>).)*?value=\"([^\"]*)\" selected")) {
+            Matcher field = Pattern.compile(kind, Pattern.DOTALL).matcher(form);
+            while (field.find()) {
+                fields.put(field.group(1), field.group(2));
+            }
+        }
+        assertThat(fields).containsEntry("cavities.1.id", "slot").containsEntry("cavities.1.closed", "scratch-plate");
+        assertThat(me.post(here + "/design", here + "/design", fields).statusCode())
+                .isEqualTo(302);
+        assertThat(me.get(here).body()).contains("cavity-slot:rout");
+        assertThat(me.get(here + "/file").body()).contains("\"slot\"");
     }
 
     /** What cannot be meant is told beside its field, which keeps what was typed; the other fields keep what is drawn. */

@@ -180,7 +180,7 @@ final class Around {
     }
 
     /** Whether a void belongs to one that the channel opens into: a pickup's legs, a cavity's recess, what is drilled into its floor. */
-    private static boolean isPartOf(Feature other, Set<Feature> met) {
+    static boolean isPartOf(Feature other, Set<Feature> met) {
         return switch (other.kind()) {
             case LEGS, COVER -> met.contains(other.owner());
             case CONTROL, STEP -> met.stream().anyMatch(m -> m.is(FeatureKind.CAVITY));

@@ -1,8 +1,11 @@
 package ebauche.exchange.design;
 
+import ebauche.core.channel.Slots;
 import ebauche.core.design.Hand;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Channel;
+import ebauche.core.hardware.Cover;
 import ebauche.core.measure.Decimals;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPaths;
@@ -61,6 +64,18 @@ public final class Additions {
         added.put("fromUnder", tenth(channel.fromUnder()));
         place(added.putObject("to"), channel.to());
         added.put("toUnder", tenth(channel.toUnder())).put("diameter", Lengths.written(channel.diameter()));
+    }
+
+    /** Adds a slot that was found, under the scratch plate and open into both its neighbours, under a name that is free. */
+    public static void add(ObjectNode design, Slots.Slot slot) {
+        ArrayNode list = design.get("cavities") instanceof ArrayNode there ? there : design.putArray("cavities");
+        ObjectNode added = list.addObject()
+                .put("id", freeId(list, "slot"))
+                .put("from", Face.FRONT.word())
+                .put("closed", Cover.Kind.SCRATCH_PLATE.key());
+        added.putObject("outline").put("unit", "mm").put("path", slot.path());
+        added.put("depth", Lengths.written(slot.depth()));
+        added.putArray("joins").add(slot.from().word()).add(slot.into().word());
     }
 
     private static void place(ObjectNode at, Point point) {
