@@ -438,7 +438,7 @@ public final class ChannelStation implements Station {
                                 "The " + said + " begins on the front where the bridge does not cover it.",
                                 "Begin it under the bridge, beside its hollow."));
             }
-            if (run.passage().isPlugged()) {
+            if (run.passage().isPlugged() && !build.isDone(StepKey.of(channel.feature(), StepKind.PLUG))) {
                 found.add(
                         Finding.goodToKnow(Work.CHANNEL, "channel-plug")
                                 .on(channel.feature())

@@ -136,6 +136,10 @@ class ChannelStationTest {
         TestBody edge = with(new Channel("edge", new Point(165, -64), 22, new Point(110, -60), 22, 4));
         assertThat(Run.of(edge.build(), edge.channels.get(0)).begun()).isEqualTo(Begun.AT_THE_EDGE);
         assertThat(rules(edge)).contains("channel-plug");
+        assertThat(rules(edge.done("channel-edge:drill"))).contains("channel-plug");
+        BuildPlan plugged = edge.done("channel-edge:plug").plan();
+        assertThat(plugged.findings()).extracting(Finding::rule).doesNotContain("channel-plug", "no-longer-possible");
+        assertThat(plugged.step("channel-edge:plug").orElseThrow().done()).isTrue();
         TestBody ground = with(new Channel("ground", new Point(20, -10), 0, IN_CAVITY, 20, 3));
         assertThat(Run.of(ground.build(), ground.channels.get(0)).begun()).isEqualTo(Begun.ON_THE_FRONT);
         assertThat(rules(ground)).doesNotContain("channel-shows");
