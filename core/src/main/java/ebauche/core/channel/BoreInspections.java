@@ -62,7 +62,7 @@ final class BoreInspections {
                 slope,
                 new Band(steeper(asDrawn, spread, false), steeper(asDrawn, spread, true)),
                 "a rod in the hole, a bevel against the face; up is less than zero"));
-        Reckoning deep = ChannelStation.depth(new Run(run.build(), asDrawn));
+        Reckoning deep = ChannelSteps.depth(new Run(run.build(), asDrawn));
         all.add(new Inspection(
                 new BoreRead(feature, Sight.DEEP),
                 deep,

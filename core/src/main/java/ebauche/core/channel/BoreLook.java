@@ -74,7 +74,7 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         if (held.isEmpty()) {
             return Optional.empty();
         }
-        Reckoning deep = ChannelStation.depth(run);
+        Reckoning deep = ChannelSteps.depth(run);
         return Optional.of(Reckoning.of(
                         "drill out of its chuck for the "
                                 + run.channel().feature().said(),

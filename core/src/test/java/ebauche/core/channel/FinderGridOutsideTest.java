@@ -58,7 +58,7 @@ class FinderGridOutsideTest {
     }
 
     @ParameterizedTest
-    @ValueSource(longs = {1, 3, 5})
+    @ValueSource(longs = {1, 3})
     void nothing_on_a_fine_grid_has_much_more_leeway(long seed) {
         BuildPlan plan = body(seed).plan();
         Build build = plan.build();
