@@ -5,12 +5,9 @@ import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
-import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.Cavity;
-import ebauche.core.hardware.Cover;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.measure.Decimals;
@@ -82,17 +79,6 @@ public final class Slots {
 
         public Region plan() {
             return Outline.parse(path(), 1).region();
-        }
-
-        /** As a cavity of the design. */
-        public Cavity cavity(String id) {
-            return new Cavity(
-                    id,
-                    Face.FRONT,
-                    Outline.parse(path(), 1),
-                    new Cavity.Floor.Deep(depth),
-                    new Cover(Cover.Kind.SCRATCH_PLATE, 0, 0, List.of(), Optional.empty()),
-                    Set.of(from, into));
         }
     }
 

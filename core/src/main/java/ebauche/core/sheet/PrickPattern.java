@@ -3,7 +3,6 @@ package ebauche.core.sheet;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
-import ebauche.core.operation.Place;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
@@ -33,8 +32,7 @@ public record PrickPattern(double wide, List<Point> at) {
                         .flatMap(GuidedPocket::drilling)
                         .map(d -> new PrickPattern(
                                 d.drill().diameter(),
-                                MarkingOut.places(plan.build(), s.operation()).stream()
-                                        .map(Place::at)
+                                d.holes().stream()
                                         .map(p -> sheet.face() == Face.FRONT
                                                 ? p
                                                 : Placing.fromTheBack().of(p))

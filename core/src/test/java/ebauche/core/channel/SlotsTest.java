@@ -43,6 +43,16 @@ class SlotsTest {
         return body;
     }
 
+    private static Cavity cavity(Slot slot, String id) {
+        return new Cavity(
+                id,
+                Face.FRONT,
+                Outline.parse(slot.path(), 1),
+                new Cavity.Floor.Deep(slot.depth()),
+                new Cover(Cover.Kind.SCRATCH_PLATE, 0, 0, List.of(), Optional.empty()),
+                Set.of(slot.from(), slot.into()));
+    }
+
     private static List<Slot> found(TestBody body) {
         BuildPlan plan = body.plan();
         return Slots.missing(plan.build(), plan.history());
@@ -70,7 +80,7 @@ class SlotsTest {
             assertThat(s.wood()).isCloseTo(length - 4, within(1e-9)).isPositive();
         });
         for (int i = 0; i < found.size(); i++) {
-            body.cavities.add(found.get(i).cavity("slot-" + i));
+            body.cavities.add(cavity(found.get(i), "slot-" + i));
         }
         assertThat(rules(body, Finding.Severity.GOOD_TO_KNOW).stream().filter("no-way-for-wires"::equals))
                 .as("all but the bridge's ground, which comes from under it")
