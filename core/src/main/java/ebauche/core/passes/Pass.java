@@ -49,6 +49,11 @@ public record Pass(
         return cutter.bit().bearing() == Bit.Bearing.ITSELF;
     }
 
+    /** What it is led by, as a card says it: a bit that is ridden has no bearing. */
+    public String led() {
+        return isRidden() && guide == Guide.WALL ? "template off, its shank on the wall just cut" : guide.words();
+    }
+
     /** Depth that it takes. */
     public double bite() {
         return to - from;
