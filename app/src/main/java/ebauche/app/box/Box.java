@@ -46,14 +46,16 @@ public final class Box {
         return parts.stream().filter(p -> p.part().kind() == kind).toList();
     }
 
-    /** Parts that could stand in the place of one: bridges for a bridge, controls for a control. */
+    /** Parts that could stand in the place of one: bridges for a bridge, controls for a control, a jack's dish for a cover. */
     public List<InBox> insteadOf(PartKind kind) {
         return parts.stream()
                 .filter(p -> kind.isBridge()
                         ? p.part().kind().isBridge()
                         : kind.isControl()
                                 ? p.part().kind().isControl()
-                                : p.part().kind() == kind)
+                                : kind.isCover()
+                                        ? p.part().kind().isCover()
+                                        : p.part().kind() == kind)
                 .toList();
     }
 

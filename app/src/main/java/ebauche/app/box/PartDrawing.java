@@ -73,6 +73,10 @@ public final class PartDrawing {
                 }
             }
             case COVER -> box("metal", 60, 0, size(THICKNESS));
+            case JACK_DISH -> {
+                box("metal", 60, -size(THICKNESS), 0);
+                box("metal", 20, 0, size(BELOW));
+            }
             case JACK -> box("metal", size(HOLE), 0, part.has(BELOW) ? size(BELOW) : size(HOLE));
             case FERRULE -> box("metal", size(DIAMETER), 0, size(LENGTH));
             case NECK_FERRULE -> {
@@ -114,7 +118,7 @@ public final class PartDrawing {
             case BLADE_SWITCH -> size(THICKEST_TOP) + size(BELOW);
             case PICKUP -> size(HEIGHT) - PROUD + size(LEGS_BELOW);
             case COVER -> size(THICKNESS);
-            case JACK -> size(BELOW);
+            case JACK, JACK_DISH -> size(BELOW);
             case FERRULE, NECK_FERRULE, HEEL_INSERT, INSERT, STRAP_BUTTON -> size(LENGTH);
             default -> Math.max(size(BLOCK_LENGTH), Math.max(size(STUD_DEPTH), size(RECESS)));
         };

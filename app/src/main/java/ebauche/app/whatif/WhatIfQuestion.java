@@ -200,6 +200,11 @@ public record WhatIfQuestion(Map<String, String> fields, Map<String, String> tro
         return asked;
     }
 
+    /** The field that asks for a feature elsewhere on its face. */
+    public static Map<String, String> move(Feature feature, double dx, double dy) {
+        return Map.of("move." + feature.word(), Decimals.plain(dx, 1) + "," + Decimals.plain(dy, 1));
+    }
+
     private void angle(ObjectNode design, String value) {
         String plain = value.replace("°", "").replace(',', '.').strip();
         if (NUMBER.matcher(plain).matches()) {

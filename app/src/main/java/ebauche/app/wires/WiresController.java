@@ -13,8 +13,6 @@ import ebauche.app.whatif.WhatIfQuestion;
 import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
 import ebauche.core.channel.Finder;
-import ebauche.core.channel.JackPlaces;
-import ebauche.core.channel.Slots;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
@@ -41,19 +39,15 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
-import org.springframework.web.util.UriComponentsBuilder;
 
 /** Where the wires go: what is wired to what, its way and length, and every channel with what its drill needs and risks. */
 @Controller
 @RequestMapping("/bodies/{id}/wires")
 class WiresController {
-    /** Ways round that are offered beside each other. */
-    private static final int RANKED = 4;
 
     /** Places for the jack that are. */
-    private static final int PLACES = 6;
-
     private final Bodies bodies;
+
     private final Trials trials;
     private final DesignKeeping keeping;
 
@@ -62,12 +56,6 @@ class WiresController {
         this.trials = trials;
         this.keeping = keeping;
     }
-
-    /** A channel that can be taken, with the address that tries it. */
-    public record Proposed(Finder.Proposal proposal, String from, String into, String address) {}
-
-    /** A place for the jack, with the address that tries it. */
-    public record JackPlace(JackPlaces.Place place, String address) {}
 
     /** One of the channels, to be chosen. */
     public record Choice(Channel channel, String said, String address, boolean chosen) {}
@@ -86,11 +74,7 @@ class WiresController {
             List<Wire> without,
             List<WireWays.Fill> fills,
             boolean usual,
-            List<Proposed> ranked,
-            List<Slots.Slot> slots,
-            boolean asking,
-            List<JackPlace> jackPlaces,
-            boolean askingForJack,
+            Offered offered,
             String still) {}
 
     /** What is said of the chosen channel. */
@@ -134,28 +118,11 @@ class WiresController {
         BuildPlan plan = current.plan();
         Map<String, String> asked = new LinkedHashMap<>();
         List<Finder.Proposal> found = Finder.missing(plan.build(), plan.history());
-        found.forEach(p -> asked.putAll(WhatIfQuestion.channel(free(plan.build(), p.channel()))));
+        found.forEach(p -> asked.putAll(WhatIfQuestion.channel(Offered.free(plan.build(), p.channel()))));
         String chosen = found.isEmpty()
                 ? ""
-                : free(plan.build(), found.get(0).channel()).id();
-        return address(current, chosen, asked) + (found.isEmpty() ? "?find=none" : "");
-    }
-
-    /** Under a name that the design does not have yet. */
-    private static Channel free(Build build, Channel channel) {
-        List<String> taken = build.design().channels().stream().map(Channel::id).toList();
-        String id = channel.id();
-        for (int n = 2; taken.contains(id); n++) {
-            id = channel.id() + "-" + n;
-        }
-        return new Channel(
-                id,
-                channel.from(),
-                channel.fromUnder(),
-                channel.to(),
-                channel.toUnder(),
-                channel.diameter(),
-                channel.held());
+                : Offered.free(plan.build(), found.get(0).channel()).id();
+        return Offered.address(current, chosen, asked) + (found.isEmpty() ? "?find=none" : "");
     }
 
     private void page(
@@ -165,10 +132,7 @@ class WiresController {
         WireWays ways = new WireWays(plan.build());
         List<Channel> channels = plan.build().design().channels();
         Optional<Channel> chosen = chosen(channels, channel);
-        boolean ranked = find.equals("ways");
-        boolean jack = find.equals("jack");
-        List<JackPlace> places = jack ? jackPlaces(current, plan) : List.of();
-        List<Proposed> proposals = ranked ? ranked(current, plan) : List.of();
+        Offered offered = Offered.of(current, plan, find);
         PageModel.put(
                 model,
                 new WiresView(
@@ -183,24 +147,15 @@ class WiresController {
                                 .map(c -> new Choice(
                                         c,
                                         c.feature().said(),
-                                        address(current, c.id(), trial.shown()),
+                                        Offered.address(current, c.id(), trial.shown()),
                                         chosen.filter(c::equals).isPresent()))
                                 .toList(),
                         ways.ways(),
                         ways.without(),
                         ways.fills(),
                         ways.wiring().usual(),
-                        proposals,
-                        ranked ? Slots.missing(plan.build(), plan.history()) : List.of(),
-                        ranked,
-                        places,
-                        jack,
-                        new WiresDrawing(plan, fig)
-                                .still(
-                                        ways,
-                                        chosen,
-                                        places.stream().map(JackPlace::place).toList(),
-                                        current.here())));
+                        offered,
+                        new WiresDrawing(plan, fig).still(ways, chosen, offered, current.here())));
         chosen.ifPresent(c ->
                 bore(plan.build(), plan, c, typedEnds(c, trial.asked().fields(), trial.troubles(), fig), fig, model));
     }
@@ -258,36 +213,6 @@ class WiresController {
                         WiresSection.of(look, WiresSection.wood(look, plan), fig)));
     }
 
-    private static List<Proposed> ranked(Bodies.Current current, BuildPlan plan) {
-        return Finder.ranked(plan.build(), plan.history(), RANKED).stream()
-                .map(p -> {
-                    Channel channel = free(plan.build(), p.channel());
-                    BoreLook look = BoreLook.of(plan.build(), plan.history(), channel);
-                    return new Proposed(
-                            p,
-                            BoreLookWords.from(look.run()),
-                            BoreLookWords.into(look.run()),
-                            address(current, channel.id(), WhatIfQuestion.channel(channel)));
-                })
-                .toList();
-    }
-
-    private static List<JackPlace> jackPlaces(Bodies.Current current, BuildPlan plan) {
-        boolean stands = plan.build().design().jack().isPresent();
-        return JackPlaces.of(plan.build(), plan.history(), PLACES).stream()
-                .map(p -> new JackPlace(p, address(current, "", WhatIfQuestion.jack(p.jack(), stands))))
-                .toList();
-    }
-
-    private static String address(Bodies.Current current, String channel, Map<String, String> asked) {
-        UriComponentsBuilder uri = UriComponentsBuilder.fromPath(current.here() + "/wires");
-        if (!channel.isEmpty()) {
-            uri.queryParam("channel", channel);
-        }
-        asked.forEach(uri::queryParam);
-        return uri.encode().build().toUriString();
-    }
-
     /** Only the chosen channel, for the hand that drags an end: nothing is planned anew. */
     @GetMapping("/look")
     String look(
@@ -322,7 +247,7 @@ class WiresController {
         try {
             if (trial.canBeKept()) {
                 keeping.keep(current, base, trial.file(), maker.name());
-                return "redirect:" + address(current, channel == null ? "" : channel, Map.of());
+                return "redirect:" + Offered.address(current, channel == null ? "" : channel, Map.of());
             }
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         } catch (Stale stale) {

@@ -6,7 +6,7 @@ import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.channel.BoreLook;
-import ebauche.core.channel.JackPlaces;
+import ebauche.core.channel.DishPlaces;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -52,7 +52,7 @@ final class WiresDrawing {
     }
 
     /** What stands still: the body, what is cut, the ways of the wires, the channels that are not chosen. */
-    String still(WireWays ways, Optional<Channel> chosen, List<JackPlaces.Place> offered, String here) {
+    String still(WireWays ways, Optional<Channel> chosen, Offered offered, String here) {
         Svg svg = sheet(
                 "wires",
                 Words.say(
@@ -83,8 +83,12 @@ final class WiresDrawing {
             }
         }
         ways.ways().forEach(way -> way(svg, way));
-        for (int i = 0; i < offered.size(); i++) {
-            jack(svg, offered.get(i).jack(), String.valueOf(i + 1));
+        offered.slots().forEach(s -> svg.path("slot-place", frame.path(s.plan())));
+        for (int i = 0; i < offered.jacks().size(); i++) {
+            jack(svg, offered.jacks().get(i).place().jack(), String.valueOf(i + 1));
+        }
+        for (int i = 0; i < offered.dishes().size(); i++) {
+            dish(svg, offered.dishes().get(i).place(), String.valueOf(i + 1));
         }
         return svg.done();
     }
@@ -97,6 +101,14 @@ final class WiresDrawing {
                         .plan()));
         Point off = jack.aim().towards(jack.entry(), 1 + NUMBER / jack.entry().distance(jack.aim()));
         svg.text("jack-number", frame.x(off), frame.y(off) + NUMBER / 2, "middle", number);
+    }
+
+    /** A place that the jack's dish can take, numbered as in its list. */
+    private void dish(Svg svg, DishPlaces.Place place, String number) {
+        plan.build().design().jackDish().ifPresent(dish -> {
+            svg.path("jack-place", frame.path(dish.plan().moved(place.dx(), place.dy())));
+            svg.text("jack-number", frame.x(place.at()), frame.y(place.at()) + NUMBER / 2, "middle", number);
+        });
     }
 
     private void way(Svg svg, WireWays.Way way) {

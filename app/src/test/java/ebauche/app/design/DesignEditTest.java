@@ -75,6 +75,33 @@ class DesignEditTest {
         assertThat(own).isEqualTo(bought);
     }
 
+    /** A jack's dish and a cover take each other's place, whether the part or the word is changed. */
+    @Test
+    void a_dish_and_a_cover_give_way_to_each_other() {
+        ObjectNode before = DemoBodies.read("tussock").design();
+        Additions.add(before, "jack-dish");
+        int at = before.get("cavities").size() - 1;
+        String dish = "/cavities/" + at;
+        Part part = BoxFile.SHIPPED.stream()
+                .filter(p -> p.key().equals("jack-dish"))
+                .findFirst()
+                .orElseThrow()
+                .part();
+        assertThat(before.at(dish + "/cover/kind").asString())
+                .isEqualTo(part.kind().key());
+        Map<String, String> typed = form(before);
+        typed.put("cavities." + at + ".closed", "control-plate");
+        ObjectNode plated = DesignEdit.apply(before, typed, LengthUnit.MILLIMETRE);
+        assertThat(plated.at(dish).has("cover")).isFalse();
+        assertThat(plated.at(dish + "/coverThickness")).isEqualTo(before.at(dish + "/cover/sizes/thickness"));
+        assertThat(PartExchange.put(plated, Feature.parse("recess-dish"), part)).isTrue();
+        assertThat(plated).isEqualTo(before);
+        Part cover = cover(DemoBodies.read("sedge").design()).part().orElseThrow();
+        assertThat(PartExchange.put(plated, Feature.parse("recess-dish"), cover))
+                .isTrue();
+        assertThat(plated.at(dish).has("closed")).isFalse();
+    }
+
     private static Cover cover(ObjectNode design) {
         ObjectNode file = DemoBodies.read("sedge").withoutRecord();
         return BuildFile.of(file.set("design", design))

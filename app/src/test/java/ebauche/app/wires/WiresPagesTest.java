@@ -10,6 +10,7 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Length;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.realism.Realism;
+import ebauche.exchange.design.Additions;
 import ebauche.exchange.json.JsonText;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -216,5 +217,42 @@ class WiresPagesTest extends WithVisitor {
                 .isEqualTo(302);
         assertThat(plan("tussock").build().drawn().jack().orElseThrow().entry().x())
                 .isCloseTo(Length.parse(fields.get("jack.entry.x")).millimetres(), within(1e-9));
+    }
+
+    /** A jack on the front in the place of the one in the edge: it is offered places, tried in one by its link, and kept there. */
+    @Test
+    void a_jack_in_a_dish_is_offered_places_and_moved_to_one() {
+        ObjectNode file = (ObjectNode)
+                JsonText.tree(me.get(shop.path("sedge") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode design = (ObjectNode) file.get("design");
+        design.put("name", "Dished");
+        design.remove("jack");
+        Additions.add(design, "jack-dish");
+        String here = me.upload(
+                        "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^https?://[^/]+", "");
+        String offered = me.get(here + "/wires?find=jack").body();
+        assertThat(offered).contains("on flat wood").doesNotContain("wires?jack.");
+        Matcher first = Pattern.compile("href=\"([^\"]+/wires\\?move\\.cavity-dish=[^\"]+)\"")
+                .matcher(offered);
+        assertThat(first.find()).isTrue();
+        String tried = me.get(first.group(1)).body();
+        Matcher field = Pattern.compile("name=\"(move\\.cavity-dish)\" value=\"([^\"]*)\"")
+                .matcher(tried);
+        assertThat(field.find()).isTrue();
+        Map<String, String> fields = Map.of("base", "1", field.group(1), field.group(2));
+        assertThat(me.post(here + "/wires", here + "/wires", fields).statusCode())
+                .isEqualTo(302);
+        ObjectNode kept =
+                (ObjectNode) JsonText.tree(me.get(here + "/file").body().getBytes(StandardCharsets.UTF_8));
+        assertThat(kept.at("/design/cavities")
+                        .valueStream()
+                        .filter(c -> c.path("id").asString().equals("dish")))
+                .singleElement()
+                .satisfies(c -> assertThat(c.at("/coverScrews/0/x").asString()).isNotEqualTo("102 mm"));
+        assertThat(me.get(here).body()).contains("cavity-dish:rout");
     }
 }

@@ -3,6 +3,8 @@ package ebauche.core.cavity;
 import ebauche.core.feature.Work;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Cover;
+import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -43,6 +45,16 @@ final class ControlRules {
                                     + c.cavity().orElse("") + "”, and the body has none of that name.",
                             "Draw that cavity, or say another.")));
         }
+        if (build.design().jacks() > 1) {
+            found.add(Finding.thinkAgain(Work.CAVITY, "two-jacks")
+                    .on(Jack.FEATURE)
+                    .says(
+                            "The body has more than one jack; its wires are planned to "
+                                    + (build.design().jack().isPresent()
+                                            ? "the one in the edge."
+                                            : "the first of its dishes."),
+                            "Take out the one that it is not to have."));
+        }
         for (Cavity pit : build.design().cavities()) {
             boolean carries = !build.design().controlsIn(pit).isEmpty() && !pit.throughWood();
             if ((carries || pit.cover().kind().liesOnTheFace())
@@ -50,12 +62,9 @@ final class ControlRules {
                 found.add(noPlate(pit));
             }
             if (pit.floor() instanceof Cavity.Floor.ForParts
-                    && build.design().controlsIn(pit).isEmpty()) {
-                found.add(stops("no-depth", pit)
-                        .says(
-                                "The " + pit.feature().said()
-                                        + " is to be as deep as its controls need, and no control stands in it.",
-                                "Say how deep it goes, or put a control into it."));
+                    && build.design().controlsIn(pit).isEmpty()
+                    && build.fitting().dish(pit).isEmpty()) {
+                found.add(noDepth(pit));
             }
         }
         return found;
@@ -70,6 +79,7 @@ final class ControlRules {
                 all.add(rules.top(top));
                 all.add(rules.tall(top));
             }
+            build.fitting().dish(floor.cavity()).ifPresent(below -> all.add(rules.dish(below)));
         }
         return all;
     }
@@ -79,6 +89,19 @@ final class ControlRules {
                 .on(control.feature())
                 .at(control.at())
                 .tight(ONLY_JUST);
+    }
+
+    private static Finding noDepth(Cavity pit) {
+        String said = "The " + pit.feature().said();
+        return pit.cover().kind() == Cover.Kind.JACK_DISH
+                ? stops("no-depth", pit)
+                        .says(
+                                said + " is to be as deep as its jack's dish needs, and nobody has said which dish.",
+                                "Say how deep it goes, or put the dish itself in.")
+                : stops("no-depth", pit)
+                        .says(
+                                said + " is to be as deep as its controls need, and no control stands in it.",
+                                "Say how deep it goes, or put a control into it.");
     }
 
     private static Finding noPlate(Cavity pit) {
@@ -158,6 +181,24 @@ final class ControlRules {
                                                 ? " reaches {0} under the top; there is {1} above the cover."
                                                 : " reaches {0} under its plate; there is {1} above the floor."),
                                 tallCure()))
+                .build();
+    }
+
+    private Rule dish(Fact below) {
+        Reckoning depth = floor.cavityDepth();
+        return Rule.of(Work.CAVITY, "dish-tall", Rule.About.SPEC)
+                .on(pit.feature())
+                .at(pit.plan().inner())
+                .tight(ONLY_JUST)
+                .says("The jack's dish hangs clear of the floor of the "
+                        + pit.feature().said() + ", a plug in it.")
+                .atLeast(
+                        Reckoning.of("room under the jack's dish", Quantity.LENGTH)
+                                .length(depth.what(), depth.asFact())
+                                .length("reaches down", below)
+                                .is(depth.value() - below.value(), depth.what() + " − reaches down"),
+                        0)
+                .cure("A deeper cavity, or a shallower dish.")
                 .build();
     }
 

@@ -29,9 +29,6 @@ record PlateRules(Build build) {
     /** A plate hides the edge of what is cut under it by so much, mm: a sixteenth of an inch, common practice. */
     private static final double HIDES = 1.5;
 
-    /** From a plate's screw to the next void under the plate, mm: common practice. */
-    private static final double WOOD_ROUND_A_SCREW = 4;
-
     /** From a screw to the plate's edge, mm: common practice. */
     private static final double PLATE_ROUND_A_SCREW = 3;
 
@@ -187,11 +184,11 @@ record PlateRules(Build build) {
         return rule("plate-screw-in-wood", plate, screw)
                 .says("Every screw of " + lower(plate) + " finds wood; the nearest stands beside the " + feature.said()
                         + ".")
-                .atLeast(sum("screw to the rout", "screw outside the rout's edge", wood), WOOD_ROUND_A_SCREW)
+                .atLeast(sum("screw to the rout", "screw outside the rout's edge", wood), Cover.WOOD_ROUND_A_SCREW)
                 .cure("Shift the screw, or leave wood there.")
                 .fails(() -> finding("plate-screw-over-rout", plate, screw)
                         .length("to the rout", Math.max(0, wood))
-                        .length("wanted", WOOD_ROUND_A_SCREW)
+                        .length("wanted", Cover.WOOD_ROUND_A_SCREW)
                         .says(
                                 wood < 0
                                         ? "A screw of " + lower(plate) + " stands over the " + feature.said()

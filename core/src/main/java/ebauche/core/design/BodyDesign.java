@@ -186,6 +186,30 @@ public record BodyDesign(
         return cavityAt(plug.aim());
     }
 
+    /** The rout whose dish carries the jack, of a body that has none in its edge. */
+    public Optional<Cavity> jackDish() {
+        return jack.isPresent() ? Optional.empty() : dishes().findFirst();
+    }
+
+    private Stream<Cavity> dishes() {
+        return cavities.stream().filter(c -> c.cover().kind() == Cover.Kind.JACK_DISH);
+    }
+
+    /** Jacks that it has, in the edge and in dishes. */
+    public int jacks() {
+        return (jack.isPresent() ? 1 : 0) + (int) dishes().count();
+    }
+
+    /** The cavity that the jack stands in: under its dish, or where its hole ends. */
+    public Optional<Cavity> jackCavity() {
+        return jackDish().or(() -> jack.flatMap(this::cavityOf));
+    }
+
+    /** Where the jack's plug goes in. */
+    public Optional<Point> jackAt() {
+        return jack.map(Jack::entry).or(() -> jackDish().map(c -> c.plan().inner()));
+    }
+
     private Optional<Cavity> cavityAt(Point at) {
         return cavities.stream()
                 .filter(c -> c.plan().contains(at))
@@ -218,12 +242,12 @@ public record BodyDesign(
         return tabs.stream().map(t -> t.region(outline)).reduce(outline.region(), Region::union);
     }
 
-    /** The plates that lie on its faces: the scratch plate, and each control plate by the cavity under it. */
+    /** The plates that lie on its faces: the scratch plate, and each control plate or dish by the cavity under it. */
     public List<Feature> plates() {
         List<Feature> plates = new ArrayList<>();
         neck.scratchPlate().ifPresent(p -> plates.add(Feature.of(FeatureKind.SCRATCH_PLATE)));
         cavities.stream()
-                .filter(c -> c.cover().kind() == Cover.Kind.CONTROL_PLATE)
+                .filter(c -> c.cover().kind().isOfItsOwn())
                 .map(Cavity::feature)
                 .forEach(plates::add);
         return plates;

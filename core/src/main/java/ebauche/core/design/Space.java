@@ -70,6 +70,9 @@ public record Space(Feature feature, Region plan, double top, double bottom) {
         if (cavity.face() == Face.BACK) {
             return thick;
         }
+        if (cavity.floor() instanceof Cavity.Floor.ForParts parts) {
+            return parts.depth().orElse(thick);
+        }
         return cavity.floor() instanceof Cavity.Floor.Leaving leaving
                 ? thick - leaving.wood()
                 : cavity.floor() instanceof Cavity.Floor.Deep deep ? deep.depth() : thick;

@@ -12,6 +12,7 @@ import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Part;
+import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
@@ -21,6 +22,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What the bought parts ask of the wood: every size as it was measured on the part in hand, else nominal, with the shop's
@@ -90,7 +92,8 @@ public final class Fitting {
     /** The design with cavities and holes that take its parts. */
     public BodyDesign fit(BodyDesign design) {
         NeckJoint neck = fit(design.neck());
-        if (design.parts().isEmpty()) {
+        boolean forParts = design.cavities().stream().anyMatch(c -> c.floor() instanceof Cavity.Floor.ForParts);
+        if (design.parts().isEmpty() && !forParts) {
             return neck.equals(design.neck()) ? design : design.with(neck);
         }
         return design.with(neck)
@@ -98,7 +101,9 @@ public final class Fitting {
                         bridges.fit(design.bridge()),
                         design.pickups().stream().map(pickups::fit).toList(),
                         design.controls().stream().map(this::fit).toList(),
-                        design.cavities().stream().map(this::fit).toList(),
+                        design.cavities().stream()
+                                .map(c -> fit(c, design.controlsIn(c)))
+                                .toList(),
                         design.jack().map(this::fit));
     }
 
@@ -151,8 +156,14 @@ public final class Fitting {
                 .orElse(c);
     }
 
-    private Cavity fit(Cavity c) {
-        return coverThickness(c).map(t -> c.with(c.cover().thick(t.value()))).orElse(c);
+    private Cavity fit(Cavity c, List<Control> inIt) {
+        Cavity covered =
+                coverThickness(c).map(t -> c.with(c.cover().thick(t.value()))).orElse(c);
+        boolean known = c.floor() instanceof Cavity.Floor.ForParts && !(inIt.isEmpty() && dish(c).isEmpty());
+        return known
+                ? covered.with(new Cavity.Floor.ForParts(
+                        OptionalDouble.of(depthFor(covered, inIt).value())))
+                : covered;
     }
 
     private Jack fit(Jack jack) {
@@ -203,12 +214,20 @@ public final class Fitting {
         });
     }
 
-    /** Depth of a cavity under a plate: as deep as the deepest of its controls reaches, and the shop's room; a cover that is let in lies lower. */
+    /**
+     * Depth of a cavity under a plate: as deep as the deepest of its controls, or the dish that closes it, reaches, and the shop's
+     * room; a cover that is let in lies lower.
+     */
     public Reckoning depthFor(Cavity cavity, List<Control> controls) {
         double letIn = cavity.cover().isLetIn() ? cavity.cover().thickness() : 0;
         Optional<Control> deepest = controls.stream().max(Comparator.comparingDouble(Control::below));
         Fact below = deepest.map(this::below).orElse(Fact.typed(0));
         String reaches = "reaches down, " + deepest.map(Control::said).orElse("nothing in it");
+        Optional<Fact> dish = dish(cavity);
+        if (dish.isPresent() && dish.get().value() > below.value()) {
+            below = dish.get();
+            reaches = "reaches down, dish with its jack";
+        }
         Reckoning.Builder sum =
                 PartSizes.sum(cavity.feature().said() + " depth").length(reaches, below);
         if (letIn > 0) {
@@ -218,6 +237,11 @@ public final class Fitting {
                 .is(
                         below.value() + letIn + room.control(),
                         reaches + (letIn > 0 ? " + cover let in" : "") + " + room under it");
+    }
+
+    /** How far the dish that closes a cavity reaches down with its jack and a plug in it; empty where none closes it, or nobody said which. */
+    public Optional<Fact> dish(Cavity c) {
+        return c.cover().part().filter(p -> p.kind() == PartKind.JACK_DISH).map(dish -> size(c.recess(), dish, BELOW));
     }
 
     private Fact below(Control c) {

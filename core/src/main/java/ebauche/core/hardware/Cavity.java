@@ -7,6 +7,7 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -32,6 +33,10 @@ public record Cavity(String id, Face face, Outline outline, Floor floor, Cover c
                 face == Face.FRONT || cover.kind() != Cover.Kind.SCRATCH_PLATE,
                 "closed",
                 "the scratch plate lies on the front; this cavity is cut from the back");
+        Refusal.unless(
+                face == Face.FRONT || cover.kind() != Cover.Kind.JACK_DISH,
+                "closed",
+                "a jack's dish lies on the front; this cavity is cut from the back");
         Refusal.unless(
                 face == Face.BACK || cover.kind() != Cover.Kind.OWN_BACK,
                 "closed",
@@ -63,8 +68,16 @@ public record Cavity(String id, Face face, Outline outline, Floor floor, Cover c
             }
         }
 
-        /** As deep as the deepest of its controls reaches under the plate that carries them, and the shop's room. */
-        record ForParts() implements Floor {}
+        /**
+         * As deep as the deepest of its controls, or its jack's dish, reaches under the plate that carries them, and the shop's room.
+         *
+         * @param depth what that comes to, mm; empty as it is drawn
+         */
+        record ForParts(OptionalDouble depth) implements Floor {
+            public ForParts() {
+                this(OptionalDouble.empty());
+            }
+        }
     }
 
     /** The feature of the cavity with an id. */
@@ -114,5 +127,10 @@ public record Cavity(String id, Face face, Outline outline, Floor floor, Cover c
     /** The same with another cover. */
     public Cavity with(Cover other) {
         return new Cavity(id, face, outline, floor, other, joins);
+    }
+
+    /** The same with another floor. */
+    public Cavity with(Floor other) {
+        return new Cavity(id, face, outline, other, cover, joins);
     }
 }

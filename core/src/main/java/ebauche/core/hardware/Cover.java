@@ -15,12 +15,15 @@ import java.util.Optional;
  * @param lip how far the recess of one that is let in stands out beyond the cavity
  * @param screws of the plate; of one that is let in each with an ear of its own round it
  * @param part the plate itself, whose thickness counts
- * @param outline of a control plate as it lies on the body, where it was drawn or traced
+ * @param outline of a control plate or a dish as it lies on the body, where it was drawn or traced
  */
 public record Cover(
         Kind kind, double thickness, double lip, List<Point> screws, Optional<Part> part, Optional<Outline> outline) {
     /** Diameter of the ear round a cover's screw: common practice. */
     public static final double EAR = 9;
+
+    /** From a plate's screw to the next void under the plate, mm: common practice. */
+    public static final double WOOD_ROUND_A_SCREW = 4;
 
     /** How a cover lies on the body. */
     public enum Kind {
@@ -32,6 +35,8 @@ public record Cover(
         SCRATCH_PLATE("scratch-plate", "the scratch plate"),
         /** Under a plate of its own that lies on the face. */
         CONTROL_PLATE("control-plate", "a control plate"),
+        /** Under a dish on the front that carries the jack, aslant, so that the plug goes in from above. */
+        JACK_DISH("jack-dish", "a dish that carries the jack"),
         OPEN("nothing", "nothing");
 
         private final String key;
@@ -56,9 +61,19 @@ public record Cover(
             return this == LET_IN || this == OWN_BACK;
         }
 
-        /** Whether it is a plate that lies on the face, which shows where the cavity goes and carries its controls. */
+        /** Whether it is a plate that lies on the face, which shows where the cavity goes and carries what stands in it. */
         public boolean liesOnTheFace() {
-            return this == SCRATCH_PLATE || this == CONTROL_PLATE;
+            return this == SCRATCH_PLATE || isOfItsOwn();
+        }
+
+        /** Whether it lies on the face over this cavity alone. */
+        public boolean isOfItsOwn() {
+            return this == CONTROL_PLATE || this == JACK_DISH;
+        }
+
+        /** The kind of part that closes a cavity so. */
+        public PartKind part() {
+            return this == JACK_DISH ? PartKind.JACK_DISH : PartKind.COVER;
         }
     }
 
@@ -67,15 +82,17 @@ public record Cover(
         Refusal.notNegative(lip, "coverLip");
         screws = List.copyOf(screws);
         part.ifPresent(c -> Refusal.unless(
-                c.kind() == PartKind.COVER, "cover", "a " + c.kind().word() + " is no cover plate"));
+                c.kind() == kind.part(),
+                "cover",
+                "a " + c.kind().word() + " is no " + kind.part().word()));
         Refusal.unless(
                 part.isEmpty() || kind != Kind.OWN_BACK,
                 "closed",
                 "a cover from the box is not sliced off the body: take the part out, or say it is let in");
         Refusal.unless(
-                outline.isEmpty() || kind == Kind.CONTROL_PLATE,
+                outline.isEmpty() || kind.isOfItsOwn(),
                 "plate",
-                "only a control plate has an outline of its own; a cover let in follows its cavity");
+                "only a control plate or a jack's dish has an outline of its own; a cover let in follows its cavity");
     }
 
     /** One that nobody has drawn. */

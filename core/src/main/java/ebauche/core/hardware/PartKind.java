@@ -69,6 +69,7 @@ public enum PartKind {
             List.of(SLOT_WIDTH, SLOT_LENGTH, THINNEST_TOP, THICKEST_TOP, ACROSS, ALONG, BELOW),
             List.of()),
     JACK("jack", "jack", List.of(HOLE), List.of(BELOW, ALONG, ACROSS)),
+    JACK_DISH("jack-dish", "jack in a dish", List.of(THICKNESS, BELOW), List.of()),
     COVER("cover", "cover plate", List.of(THICKNESS), List.of()),
     FERRULE("ferrule", "string ferrule", List.of(DIAMETER, LENGTH), List.of()),
     NECK_FERRULE("neck-ferrule", "neck screw's ferrule", List.of(DIAMETER, LENGTH, HEAD_SUNK), List.of()),
@@ -126,6 +127,11 @@ public enum PartKind {
     /** Whether a shaft or a lever comes up through the top. */
     public boolean isControl() {
         return this == POT || this == TOGGLE_SWITCH || this == BLADE_SWITCH;
+    }
+
+    /** Whether it closes a cavity. */
+    public boolean isCover() {
+        return this == COVER || this == JACK_DISH;
     }
 
     public static Optional<PartKind> of(String key) {

@@ -101,7 +101,7 @@ record PlateReadings(BodyDesign design, AsBuilt asBuilt) {
         return design.controls().stream()
                 .filter(c -> c.feature().equals(feature))
                 .flatMap(c -> design.cavityOf(c).stream())
-                .filter(c -> c.cover().kind() == Cover.Kind.CONTROL_PLATE)
+                .filter(c -> c.cover().kind().isOfItsOwn())
                 .map(Cavity::id)
                 .findFirst()
                 .orElse(SCRATCH_PLATE);

@@ -176,6 +176,7 @@ public record SpecSheet(
             all.add(cavity.feature().said() + " from the " + cavity.face().word());
         }
         d.jack().ifPresent(j -> all.add("jack in the edge"));
+        d.jackDish().ifPresent(c -> all.add("jack in a dish on the front"));
         return all.isEmpty() ? "none" : String.join("; ", all);
     }
 

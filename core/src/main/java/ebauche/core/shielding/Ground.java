@@ -170,7 +170,7 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
         }
 
         Ground ground() {
-            design.jack().ifPresent(j -> node(SLEEVE, "jack's sleeve", j.entry()));
+            design.jackAt().ifPresent(at -> node(SLEEVE, "jack's sleeve", at));
             if (!nodes.containsKey(SLEEVE)) {
                 return new Ground(List.of(), List.of(), List.of());
             }
@@ -207,6 +207,9 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
                         "cover of the " + space.said(),
                         skin.space().plan().centroid());
                 fixed.add(new Bond(shield, cover, skin.lip() > 0 ? "lip" : "under its screws", ohms));
+            }
+            if (design.jackDish().filter(c -> c.feature().equals(space)).isPresent()) {
+                fixed.add(new Bond(shield, SLEEVE, "under the screws of the jack's dish", ohms));
             }
             for (Control control : design.controls()) {
                 boolean here = design.cavityOf(control)
@@ -301,8 +304,7 @@ public record Ground(List<Node> nodes, List<Bond> bonds, List<Bond> leftOut) {
 
     /** Whether a jack's tip stands in a shielded space, whose wall it must not touch. */
     public static boolean tipIsNearShield(BodyDesign design) {
-        return design.jack()
-                .flatMap(design::cavityOf)
+        return design.jackCavity()
                 .filter(c -> design.shields().stream().anyMatch(s -> s.space().equals(c.feature())))
                 .isPresent();
     }

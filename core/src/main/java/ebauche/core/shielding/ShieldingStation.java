@@ -51,7 +51,7 @@ public final class ShieldingStation implements Station {
                 lined.addAll(step.gives());
             }
         }
-        if (!steps.isEmpty() && build.design().jack().isPresent()) {
+        if (!steps.isEmpty() && build.design().jackAt().isPresent()) {
             steps.add(meter(build, lined));
         }
         return steps;

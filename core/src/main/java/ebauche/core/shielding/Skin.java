@@ -4,6 +4,7 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Space;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Cover;
 import ebauche.core.hardware.Shield;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -16,7 +17,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What is lined of a space: its floor, its walls, the lip of a cover let in, and the cover's inside.
+ * What is lined of a space: its floor, its walls, the lip of a cover let in, and the cover's inside; a jack's dish is metal.
  *
  * @param lip width of the ledge that a cover lies on, mm; nought where there is none
  * @param cover the cover's inside; empty where it has none
@@ -35,8 +36,9 @@ public record Skin(Build build, Shield shield, Space space, double lip, Region c
                         .filter(c -> c.feature().equals(shield.space()))
                         .findFirst();
                 boolean letIn = cavity.filter(c -> c.cover().isLetIn()).isPresent();
-                Region cover =
-                        cavity.map(c -> letIn ? c.recessPlan() : c.plan()).orElse(Region.EMPTY);
+                Region cover = cavity.filter(c -> c.cover().kind() != Cover.Kind.JACK_DISH)
+                        .map(c -> letIn ? c.recessPlan() : c.plan())
+                        .orElse(Region.EMPTY);
                 all.add(new Skin(build, shield, s, letIn ? cavity.get().cover().lip() : 0, cover));
             });
         }

@@ -143,13 +143,22 @@ final class Openings {
                         .findFirst()
                         .flatMap(this::end);
             case JACK ->
-                design.jack().map(j -> new End(part, new Spot(j.entry().towards(j.aim(), 0.5), j.fromFront())));
+                design.jackDish().isPresent()
+                        ? design.jackDish().flatMap(this::end)
+                        : design.jack()
+                                .map(j -> new End(part, new Spot(j.entry().towards(j.aim(), 0.5), j.fromFront())));
             case BRIDGE -> Optional.of(bridge());
             case CAVITY ->
                 Optional.ofNullable(spaces.get(part))
                         .map(s -> new End(part, new Spot(s.plan().centroid(), s.top())));
             default -> Optional.empty();
         };
+    }
+
+    /** In a dish's rout the jack hangs over its middle. */
+    private Optional<End> end(Cavity dish) {
+        return Optional.ofNullable(spaces.get(dish.feature()))
+                .map(s -> new End(s.feature(), new Spot(s.plan().inner(), (s.top() + s.bottom()) / 2)));
     }
 
     private Optional<End> end(Control control) {

@@ -171,7 +171,7 @@ public final class WireWays {
     }
 
     private Optional<Finding> noWay() {
-        if (without.isEmpty() || (design.controls().isEmpty() && design.jack().isEmpty())) {
+        if (without.isEmpty() || (design.controls().isEmpty() && design.jackAt().isEmpty())) {
             return Optional.empty();
         }
         boolean ground = without.stream().anyMatch(Wire::isGround);
@@ -211,8 +211,7 @@ public final class WireWays {
 
     /** What joins the cavity that has the jack, if only through others. */
     public Set<Feature> reached() {
-        return design.jack()
-                .flatMap(design::cavityOf)
+        return design.jackCavity()
                 .or(() -> design.cavities().stream().findFirst())
                 .map(c -> joinedWith(c.feature()))
                 .orElseGet(LinkedHashSet::new);

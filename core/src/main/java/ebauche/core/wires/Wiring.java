@@ -45,7 +45,7 @@ public record Wiring(List<Wire> wires, boolean usual) {
      */
     private static List<Wire> usual(BodyDesign design) {
         List<Wire> all = new ArrayList<>();
-        Optional<Feature> jack = design.jack().map(j -> Jack.FEATURE);
+        Optional<Feature> jack = design.jackAt().map(j -> Jack.FEATURE);
         List<Feature> pots = design.controls().stream()
                 .filter(c -> c.kind() == Control.Kind.POT)
                 .map(Control::feature)
@@ -69,10 +69,7 @@ public record Wiring(List<Wire> wires, boolean usual) {
         for (Cavity cavity : design.cavities()) {
             boolean alone =
                     cavity.joins().isEmpty() && design.controlsIn(cavity).isEmpty();
-            boolean ofTheJack = design.jack()
-                    .flatMap(design::cavityOf)
-                    .filter(cavity::equals)
-                    .isPresent();
+            boolean ofTheJack = design.jackCavity().filter(cavity::equals).isPresent();
             if (alone && !ofTheJack) {
                 jack.or(() -> master).ifPresent(j -> all.add(wire(cavity.feature(), j)));
             }
@@ -90,7 +87,7 @@ public record Wiring(List<Wire> wires, boolean usual) {
         design.pickups().forEach(p -> there.add(p.feature()));
         design.controls().forEach(c -> there.add(c.feature()));
         design.cavities().forEach(c -> there.add(c.feature()));
-        design.jack().ifPresent(j -> there.add(Jack.FEATURE));
+        design.jackAt().ifPresent(j -> there.add(Jack.FEATURE));
         there.add(Bridge.FEATURE);
         Set<Feature> missing = new LinkedHashSet<>();
         wires.forEach(w -> {
@@ -104,7 +101,7 @@ public record Wiring(List<Wire> wires, boolean usual) {
     /** Pickups, and the bridge, from which no wires come to the jack, whatever they pass; none where there is no jack. */
     Set<Feature> withoutCircuit(BodyDesign design) {
         Set<Feature> without = new LinkedHashSet<>();
-        if (design.jack().isEmpty() || isOpen(design, Jack.FEATURE)) {
+        if (design.jackAt().isEmpty() || isOpen(design, Jack.FEATURE)) {
             return without;
         }
         Set<Feature> wired = new LinkedHashSet<>(Set.of(Jack.FEATURE));

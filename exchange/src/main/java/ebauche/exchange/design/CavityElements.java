@@ -84,18 +84,18 @@ final class CavityElements {
             .usually(Face.BACK);
     private static final Field<OptionalDouble> WOOD_LEFT = Field.lengthIfAny("woodOver", "wood left to the other face");
     private static final Field<OptionalDouble> CAVITY_DEPTH =
-            Field.lengthIfAny("depth", "or its depth (from the front with neither: what its controls need)");
+            Field.lengthIfAny("depth", "or its depth (from the front with neither: what its parts need)");
     private static final Field<Cover.Kind> CLOSED = Field.word(
                     "closed", "closed by", Words.of(Cover.Kind::key, Cover.Kind.values()), Cover.Kind::word)
             .usually(Cover.Kind.LET_IN);
     private static final Field<Double> COVER_LIP =
             Field.length("coverLip", "cover lip, of one let in").usually(0.0);
     private static final Field<Double> COVER_THICKNESS = Field.length(
-                    "coverThickness", "thickness of the cover or control plate")
+                    "coverThickness", "thickness of the cover, control plate or dish")
             .usually(0.0)
             .drawn();
     private static final Field<Optional<Outline>> PLATE = Field.outline(
-                    "plate", "outline of its control plate as an SVG path (empty: nobody drew it)")
+                    "plate", "outline of its control plate or dish as an SVG path (empty: nobody drew it)")
             .orNone();
     private static final Field<List<Point>> COVER_SCREWS = Field.points("coverScrews", Element.MOST_MEMBERS);
     private static final Field<Set<Feature>> CAVITY_JOINS =
@@ -154,7 +154,7 @@ final class CavityElements {
             .many()
             .described("cavities for controls and wires, from the back or from the front")
             .feature(FeatureKind.COVER)
-            .part("cover", PartKind.COVER, (cavity, bought) -> notOfTheBack(cavity))
+            .part("cover", PartKind.COVER, CavityElements::closedBy)
             .settles(CavityElements::notBought)
             .fields(
                     ID,
@@ -181,6 +181,10 @@ final class CavityElements {
             .begins("plate-rout", "rout under a control plate", """
                     {"id": "control-plate", "from": "front", "closed": "control-plate", "outline": {"unit": "mm", "path": "M 82 -95 L 108 -95 A 8 8 0 0 1 116 -87 L 116 -3 A 8 8 0 0 1 108 5 L 82 5 A 8 8 0 0 1 74 -3 L 74 -87 A 8 8 0 0 1 82 -95 Z"},
                     "depth": "32 mm", "coverThickness": "1.5 mm"}""")
+            .begins("jack-dish", "jack in a dish on the front", """
+                    {"id": "dish", "from": "front", "closed": "jack-dish", "outline": {"unit": "mm", "path": "M 120 -118.5 L 140 -118.5 A 12.5 12.5 0 0 1 140 -93.5 L 120 -93.5 A 12.5 12.5 0 0 1 120 -118.5 Z"},
+                    "plate": {"unit": "mm", "path": "M 115 -123 L 145 -123 A 17 17 0 0 1 145 -89 L 115 -89 A 17 17 0 0 1 115 -123 Z"},
+                    "coverScrews": [{"x": "102 mm", "y": "-106 mm"}, {"x": "158 mm", "y": "-106 mm"}], "cover": "jack-dish"}""")
             .moves(new Element.Moves(
                     FeatureKind.CAVITY, List.of("coverScrews"), List.of(), List.of(), List.of("outline", "plate")))
             .build();
@@ -288,20 +292,25 @@ final class CavityElements {
 
     private CavityElements() {}
 
-    private static boolean ofTheBack(ObjectNode cavity) {
-        return cavity.path("closed").asString("").equals(Cover.Kind.OWN_BACK.key());
+    private static boolean isClosedBy(Cover.Kind kind, ObjectNode cavity) {
+        return cavity.path("closed").asString("").equals(kind.key());
     }
 
-    /** A bought cover is let in, whatever closed the cavity before. */
-    private static void notOfTheBack(ObjectNode cavity) {
-        if (ofTheBack(cavity)) {
+    /** A dish closes its cavity as a dish; a bought cover is let in where the body's own back or a dish closed the cavity before. */
+    private static void closedBy(ObjectNode cavity, Part bought) {
+        if (bought.kind() == PartKind.JACK_DISH) {
+            cavity.put("closed", Cover.Kind.JACK_DISH.key());
+        } else if (isClosedBy(Cover.Kind.OWN_BACK, cavity) || isClosedBy(Cover.Kind.JACK_DISH, cavity)) {
             cavity.remove("closed");
         }
     }
 
-    /** A cover off the body's own back takes the place of a bought one, as thick as that was. */
+    /** What closes a cavity otherwise, the body's own back say, takes the place of a bought part, as thick as that was. */
     private static void notBought(ObjectNode cavity) {
-        if (ofTheBack(cavity) && cavity.remove("cover") instanceof ObjectNode bought) {
+        boolean dish = isClosedBy(Cover.Kind.JACK_DISH, cavity);
+        boolean isDish = cavity.path("cover").path("kind").asString("").equals(PartKind.JACK_DISH.key());
+        if ((isClosedBy(Cover.Kind.OWN_BACK, cavity) || dish != isDish)
+                && cavity.remove("cover") instanceof ObjectNode bought) {
             cavity.set("coverThickness", bought.path("sizes").path(PartSize.THICKNESS.key()));
         }
     }

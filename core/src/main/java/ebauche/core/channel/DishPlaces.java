@@ -1,0 +1,245 @@
+package ebauche.core.channel;
+
+import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Space;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Control;
+import ebauche.core.hardware.Cover;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.hardware.Pickup;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
+import ebauche.core.stock.FaceShape;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/**
+ * Where a jack's dish can stand on the front: all of it on flat wood, clear of strings, knobs and all that lies on the face, wood round its
+ * rout and under it. It is moved over the face as it is turned; the places nearest to the cavity that its wires come from are the best, as
+ * the channel between them is short.
+ */
+public final class DishPlaces {
+    /** It is tried every so far either way, mm. */
+    private static final double STRIDE = 4;
+
+    /** From the dish to the edge: a round-over runs past it; to what lies on the face, mm: common practice. */
+    private static final double TO_EDGE = 6;
+
+    private static final double BESIDE = 3;
+
+    /** From the outer strings' lines to the dish, and across a knob, mm: common practice. */
+    private static final double STRINGS = 10;
+
+    private static final double KNOB = 25;
+
+    /** A dish lies on a face that is not level by more than this with a gap under its rim, mm: common practice. */
+    private static final double LEVEL = 0.4;
+
+    /** A plate's screw goes in so far, mm: common practice. */
+    private static final double SCREW = 20;
+
+    /** Of a dish that nobody drew, beyond its rout, mm: common practice. */
+    private static final double RIM = 4;
+
+    /** Two that are offered lie so far apart, mm. */
+    private static final double APART = 30;
+
+    private final Build build;
+    private final BodyDesign design;
+    private final Cavity dish;
+    private final Around around;
+    private final Region plate;
+    private final Region room;
+
+    /** Of its rout, under the finished front, mm; as deep as the body where nobody knows. */
+    private final double deep;
+
+    private DishPlaces(Build build, History history, Cavity dish) {
+        this.build = build;
+        this.design = build.design();
+        this.dish = dish;
+        this.around = new Around(build, history, f -> f.owner().equals(dish.feature()) || f.is(FeatureKind.CHANNEL));
+        this.plate = dish.cover()
+                .outline()
+                .map(Outline::region)
+                .orElseGet(() -> dish.plan().grown(RIM));
+        this.deep = Space.of(design, dish.feature()).map(Space::bottom).orElse(design.thickness());
+        this.room = design.outline().region().grown(-TO_EDGE).minus(taken());
+    }
+
+    /**
+     * A place for the dish.
+     *
+     * @param at the middle of its rout
+     * @param dx how far it is moved there from where it is drawn, to the right as seen from the front, mm
+     * @param dy to the neck, mm
+     * @param beside wood to the nearest hollow beside its rout, or the edge, mm
+     * @param under wood to the back, mm
+     * @param from the cavity that its wires come from
+     * @param apart wood to that, mm
+     */
+    public record Place(Point at, double dx, double dy, double beside, double under, Feature from, double apart) {}
+
+    /** The best first, none beside another; none for a body whose jack stands in no dish, or that has no other cavity. */
+    public static List<Place> of(Build build, History history, int most) {
+        Optional<Cavity> dish = build.design().jackDish();
+        return dish.isEmpty() ? List.of() : new DishPlaces(build, history, dish.get()).ranked(most);
+    }
+
+    /** What lies on the front, with room round it. */
+    private Region taken() {
+        Bridge bridge = design.bridge();
+        double spread = design.strings().spread() + 2 * STRINGS;
+        double from = bridge.footprintY() - bridge.along() / 2;
+        double to = design.outline().region().maxY();
+        Region taken = Region.rectangle(
+                        new Point(bridge.offCentre(), (from + to) / 2), spread, Math.max(1, to - from), 0, 0)
+                .union(bridge.footprint().grown(BESIDE))
+                .union(design.neck().pocket().grown(BESIDE));
+        for (Pickup pickup : design.pickups()) {
+            taken = taken.union(rim(pickup).grown(BESIDE));
+        }
+        for (Control control : design.controls()) {
+            taken = taken.union(Region.disc(control.at(), KNOB).grown(BESIDE));
+        }
+        for (Region line : design.plateLines()) {
+            if (!line.equals(plate)) {
+                taken = taken.union(line.grown(BESIDE));
+            }
+        }
+        return taken;
+    }
+
+    private static Region rim(Pickup pickup) {
+        return pickup.part()
+                .filter(p -> p.has(PartSize.RING_ACROSS) && p.has(PartSize.RING_ALONG))
+                .map(p -> Region.rectangle(
+                        pickup.at(), p.get(PartSize.RING_ACROSS), p.get(PartSize.RING_ALONG), 0, pickup.turned()))
+                .orElseGet(pickup::footprint);
+    }
+
+    private List<Place> ranked(int most) {
+        Optional<Cavity> wires = design.cavities().stream()
+                .filter(c -> !c.feature().equals(dish.feature()))
+                .max(Comparator.comparingInt(c -> design.controlsIn(c).size()));
+        if (wires.isEmpty()) {
+            return List.of();
+        }
+        Region target = around.plan(wires.get().feature());
+        List<Place> all = new ArrayList<>();
+        Region body = design.outline().region();
+        for (double dx = whole(body.minX() - plate.minX()); dx <= body.maxX() - plate.maxX(); dx += STRIDE) {
+            for (double dy = whole(body.minY() - plate.minY()); dy <= body.maxY() - plate.maxY(); dy += STRIDE) {
+                at(dx, dy, wires.get().feature(), target).ifPresent(all::add);
+            }
+        }
+        all.sort(Comparator.comparingDouble(Place::apart));
+        List<Place> apart = new ArrayList<>();
+        for (Place place : all) {
+            if (apart.size() < most && apart.stream().allMatch(p -> p.at().distance(place.at()) >= APART)) {
+                apart.add(place);
+            }
+        }
+        return apart;
+    }
+
+    /** Up to whole strides, so that where it is drawn is one of the places. */
+    private static double whole(double least) {
+        return Math.ceil(least / STRIDE) * STRIDE;
+    }
+
+    private Optional<Place> at(double dx, double dy, Feature from, Region target) {
+        Region rim = plate.moved(dx, dy);
+        if (!room.contains(rim)) {
+            return Optional.empty();
+        }
+        Region rout = dish.plan().moved(dx, dy);
+        double least = build.shop().limits().thinnestWall();
+        double apart = rout.overlaps(target) ? 0 : distance(rout, target);
+        double under = under(rout);
+        double beside = beside(rout);
+        boolean stands = under >= build.shop().limits().thinnestFloor()
+                && beside >= least
+                && apart >= least
+                && isLevel(rim)
+                && dish.cover().screws().stream().allMatch(s -> findsWood(s.plus(dx, dy)));
+        return stands ? Optional.of(new Place(rout.inner(), dx, dy, beside, under, from, apart)) : Optional.empty();
+    }
+
+    private static double distance(Region one, Region other) {
+        Point[] near = one.nearest(other);
+        return near[0].distance(near[1]);
+    }
+
+    /** Wood to the back, and to what is cut from the back under it. */
+    private double under(Region rout) {
+        double floor = around.frontDepth() + deep;
+        double least = leastOf(around.face(Face.BACK), rout) - floor;
+        for (Feature feature : around.features()) {
+            for (Solid solid : around.of(feature)) {
+                if (solid.shallowest() >= floor && solid.plan().overlaps(rout)) {
+                    least = Math.min(least, solid.shallowest() - floor);
+                }
+            }
+        }
+        return least;
+    }
+
+    private static double leastOf(FaceShape face, Region area) {
+        double[] least = {Double.POSITIVE_INFINITY};
+        points(area, p -> least[0] = Math.min(least[0], face.depthAt(p)));
+        return least[0];
+    }
+
+    private boolean isLevel(Region rim) {
+        double[] span = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        FaceShape front = around.face(Face.FRONT);
+        points(rim, p -> {
+            span[0] = Math.min(span[0], front.depthAt(p));
+            span[1] = Math.max(span[1], front.depthAt(p));
+        });
+        return span[1] - span[0] <= LEVEL;
+    }
+
+    /** Its corners and its middle. */
+    private static void points(Region area, Consumer<Point> look) {
+        look.accept(area.inner());
+        area.forEachRing(ring -> {
+            for (int i = 0; i + 1 < ring.length; i += 2) {
+                look.accept(new Point(ring[i], ring[i + 1]));
+            }
+        });
+    }
+
+    private boolean findsWood(Point screw) {
+        double tip = around.frontDepth() + SCREW;
+        return around.features().stream()
+                .flatMap(f -> around.of(f).stream())
+                .noneMatch(s -> s.shallowest() < tip && s.plan().outside(screw) < Cover.WOOD_ROUND_A_SCREW);
+    }
+
+    private double beside(Region rout) {
+        double floor = around.frontDepth() + deep;
+        Point[] edge = rout.nearestToEdge(design.outline().region());
+        double least = edge[0].distance(edge[1]);
+        for (Feature feature : around.features()) {
+            for (Solid solid : around.of(feature)) {
+                if (solid.shallowest() < floor) {
+                    least = Math.min(least, solid.plan().overlaps(rout) ? 0 : distance(rout, solid.plan()));
+                }
+            }
+        }
+        return least;
+    }
+}
