@@ -26,8 +26,8 @@ import java.util.function.Consumer;
 
 /**
  * Where a jack's dish can stand on the front: all of it on flat wood, clear of strings, knobs and all that lies on the face, wood round its
- * rout and under it. It is moved over the face as it is turned; the places nearest to the cavity that its wires come from are the best, as
- * the channel between them is short.
+ * rout and under it. It is moved over the face as it is turned; of those with ample wood the places
+ * nearest to the cavity that its wires come from are the best, as the channel between them is short.
  */
 public final class DishPlaces {
     /** It is tried every so far either way, mm. */
@@ -48,6 +48,9 @@ public final class DishPlaces {
 
     /** A plate's screw goes in so far, mm: common practice. */
     private static final double SCREW = 20;
+
+    /** A place with less wood than this somewhere comes after those with more, mm: common practice. */
+    private static final double AMPLE = 6;
 
     /** Of a dish that nobody drew, beyond its rout, mm: common practice. */
     private static final double RIM = 4;
@@ -144,7 +147,8 @@ public final class DishPlaces {
                 at(dx, dy, wires.get().feature(), target).ifPresent(all::add);
             }
         }
-        all.sort(Comparator.comparingDouble(Place::apart));
+        all.sort(Comparator.<Place>comparingInt(p -> Math.min(p.beside(), p.under()) < AMPLE ? 1 : 0)
+                .thenComparingDouble(Place::apart));
         List<Place> apart = new ArrayList<>();
         for (Place place : all) {
             if (apart.size() < most && apart.stream().allMatch(p -> p.at().distance(place.at()) >= APART)) {
