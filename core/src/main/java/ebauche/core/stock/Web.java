@@ -22,6 +22,9 @@ record Web(double thickness, Point at) {
     private static final double CLOSE = 1e-3;
     private static final double PIECE = 60;
 
+    /** A search that ends within {@value #CLOSE} mm of a least knows it so well, mm. */
+    private static final double NOISE = 1e-6;
+
     /** A web between one pair of slices. */
     private record Pair(Slices one, Slices other) {
         Optional<Web> at(double depth, double otherDepth) {
@@ -88,55 +91,132 @@ record Web(double thickness, Point at) {
         return overBoth(pair);
     }
 
-    /**
-     * The least wood beside a bore as if its ends were round.
-     *
-     * @param exact whether it is the wood beside it as it is; else one of its flat ends lies nearest, and there is a little more
-     */
-    record Round(Web web, boolean exact) {}
-
-    /** The least wood between a bore and a carved face, from its axis. */
-    static Round least(FaceShape.Carved carved, Bore bore) {
-        return fromAxis(bore, (at, depth) -> toCarve(carved.surface(), at, depth));
+    /** The least wood between a bore and a carved face, from its axis; from the rim of the end that lies nearest, where one does. */
+    static Web least(FaceShape.Carved carved, Bore bore) {
+        return besideBore(bore, (at, depth) -> toCarve(carved.surface(), at, depth));
     }
 
     /** The same between a bore and a void whose slices are all alike. */
-    static Round least(Bore bore, Slices even) {
-        return fromAxis(bore, (at, depth) -> {
+    static Web least(Bore bore, Slices even) {
+        return besideBore(bore, (at, depth) -> {
             double down = Math.max(0, Math.max(even.from() - depth, depth - even.to()));
             return new Web(Math.hypot(Math.max(0, even.plan().outside(at)), down), at);
         });
     }
 
-    private interface FromAxis {
+    private interface FromPlace {
         Web at(Point at, double depth);
     }
 
     /**
-     * Where the way from the axis is least it stands square to it, so that half of the bore's width lies on it; but not at its ends. It is
-     * looked at along every {@value #PIECE} mm by itself, as it may fall and rise more than once.
+     * Where the way from the axis falls and rises again it stands square to it, so that half of the bore's width lies on it; at the ends
+     * their rims are looked at. It is looked at along every {@value #PIECE} mm by itself, as it may fall and rise more than once.
      */
-    private static Round fromAxis(Bore bore, FromAxis way) {
+    private static Web besideBore(Bore bore, FromPlace way) {
         double length = bore.length();
+        double radius = bore.diameter() / 2;
         int pieces = (int) Math.ceil(length / PIECE);
-        double[] bestAt = {0};
-        Web[] best = {null};
+        Best best = new Best();
         for (int i = 0; i < pieces; i++) {
+            Best onAxis = new Best();
+            double[] bestAt = {0};
             least(length * i / pieces, length * (i + 1) / pieces, s -> {
-                double share = s / length;
-                Web web = way.at(
-                        bore.from().towards(bore.to(), share),
-                        bore.fromDepth() + share * (bore.toDepth() - bore.fromDepth()));
-                if (best[0] == null || web.thickness() < best[0].thickness()) {
-                    best[0] = web;
+                Web web = alongAxis(bore, s, way);
+                if (onAxis.web == null || web.thickness() < onAxis.web.thickness()) {
                     bestAt[0] = s;
                 }
-                return web.thickness();
+                return onAxis.take(Optional.of(web));
             });
+            if (falls(bore, bestAt[0], onAxis.web.thickness(), way)) {
+                best.take(Optional.of(new Web(Math.max(0, onAxis.web.thickness() - radius), onAxis.web.at())));
+            }
         }
-        boolean atEnd = bestAt[0] < 2 * CLOSE || bestAt[0] > length - 2 * CLOSE;
-        double wood = Math.max(0, best[0].thickness() - bore.diameter() / 2);
-        return new Round(new Web(wood, best[0].at()), !atEnd);
+        for (boolean start : new boolean[] {true, false}) {
+            double end = alongAxis(bore, start ? 0 : length, way).thickness();
+            if (best.web == null || end - radius < best.web.thickness()) {
+                best.take(Optional.of(atEnd(bore, start, way)));
+            }
+        }
+        return best.web;
+    }
+
+    private static Web alongAxis(Bore bore, double s, FromPlace way) {
+        double share = s / bore.length();
+        return way.at(
+                bore.from().towards(bore.to(), share), bore.fromDepth() + share * (bore.toDepth() - bore.fromDepth()));
+    }
+
+    /** Whether it is no nearer on either side of a place along the axis, and that is none of its ends. */
+    private static boolean falls(Bore bore, double at, double here, FromPlace way) {
+        double step = 2 * CLOSE;
+        return at > step
+                && at < bore.length() - step
+                && alongAxis(bore, at - step, way).thickness() > here - NOISE
+                && alongAxis(bore, at + step, way).thickness() > here - NOISE;
+    }
+
+    /**
+     * To a flat end: the way to what lies beyond a disc is least on its rim, or where a ridge stands over it, which one of two
+     * chords through its middle crosses; or a little before the rim, along the wall of the hole.
+     */
+    private static Web atEnd(Bore bore, boolean start, FromPlace way) {
+        Disc disc = Disc.of(bore, start);
+        Best best = new Best();
+        double nearest = 0;
+        double least = Double.POSITIVE_INFINITY;
+        double step = 2 * Math.PI / TRIED;
+        for (int i = 0; i < TRIED; i++) {
+            double here = best.take(Optional.of(disc.asked(way, i * step, 1, 0)));
+            if (here < least) {
+                least = here;
+                nearest = i * step;
+            }
+        }
+        double round = nearest;
+        least(round - step, round + step, r -> best.take(Optional.of(disc.asked(way, r, 1, 0))));
+        for (double chord : new double[] {round, round + Math.PI / 2}) {
+            least(-1, 1, out -> best.take(Optional.of(disc.asked(way, chord, out, 0))));
+        }
+        least(0, Math.min(PIECE, bore.length()), back -> best.take(Optional.of(disc.asked(way, round, 1, back))));
+        return best.web;
+    }
+
+    /**
+     * A flat end of a bore.
+     *
+     * @param inX share of the way from it into the bore, with {@code inY} on the plan and {@code inZ} in depth
+     */
+    private record Disc(Point middle, double depth, double radius, double inX, double inY, double inZ) {
+        static Disc of(Bore bore, boolean start) {
+            Point middle = start ? bore.from() : bore.to();
+            Point beyond = start ? bore.to() : bore.from();
+            double depth = start ? bore.fromDepth() : bore.toDepth();
+            double under = start ? bore.toDepth() : bore.fromDepth();
+            double length = bore.length();
+            return new Disc(
+                    middle,
+                    depth,
+                    bore.diameter() / 2,
+                    (beyond.x() - middle.x()) / length,
+                    (beyond.y() - middle.y()) / length,
+                    (under - depth) / length);
+        }
+
+        /** From a place on it, so far round and out, or behind that along the bore. */
+        Web asked(FromPlace way, double round, double out, double back) {
+            double level = Math.hypot(inX, inY);
+            double beside = radius * out * Math.cos(round);
+            double aslant = radius * out * Math.sin(round);
+            double besideX = level > 0 ? -inY / level : 1;
+            double besideY = level > 0 ? inX / level : 0;
+            // Square to both: beside x in.
+            double x = besideY * inZ;
+            double y = -besideX * inZ;
+            double z = besideX * inY - besideY * inX;
+            return way.at(
+                    middle.plus(beside * besideX + aslant * x + back * inX, beside * besideY + aslant * y + back * inY),
+                    depth + aslant * z + back * inZ);
+        }
     }
 
     private static double clamp(double depth, Slices within) {

@@ -321,27 +321,24 @@ public final class WoodLeft {
         for (FaceShape.Carved carved : shape.carves()) {
             double most = Math.min(NEAR, straight.thickness() - ALIKE);
             if (one.inside.boxesApart(carved.plan()) < most) {
-                toCarve(one, carved, most)
+                toCarve(one, carved)
                         .filter(w -> w.thickness() < most)
                         .ifPresent(w -> out.add(new Thin(Kind.ASLANT, one.feature, face, w.thickness(), w.at())));
             }
         }
     }
 
-    /** The wood to a carve, if it may be less than so. */
-    private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved, double most) {
-        return remembered(new Asked(one.solid, carved, most), () -> lookToCarve(one, carved, most));
-    }
-
-    private static Optional<Web> lookToCarve(Pit one, FaceShape.Carved carved, double most) {
-        Optional<Web.Round> round = one.solid instanceof Bore bore && !bore.isUpright()
-                ? Optional.of(Web.least(carved, bore))
-                : Optional.empty();
-        return exactly(round, most, () -> Web.least(carved, one.slices));
+    /** The wood to a carve in whatever direction. */
+    private static Optional<Web> toCarve(Pit one, FaceShape.Carved carved) {
+        return remembered(
+                new Asked(one.solid, carved),
+                () -> one.solid instanceof Bore bore && !bore.isUpright()
+                        ? Optional.of(Web.least(carved, bore))
+                        : Web.least(carved, one.slices));
     }
 
     /** What is asked of the wood between a void and another, or a carve: it follows from these alone. */
-    private record Asked(Solid one, Object other, double most) {}
+    private record Asked(Solid one, Object other) {}
 
     /** Of two surfaces over an area. */
     private record Between(Surface upper, Surface lower, Region over) {}
@@ -362,13 +359,6 @@ public final class WoodLeft {
 
     private static Point[] nearestToEdge(Region one, Region around) {
         return remembered(new Apart(one, around, true), () -> one.nearestToEdge(around));
-    }
-
-    /** What is told from the axis where that is exact, or where there is surely more wood than anybody asks for; else by slices. */
-    private static Optional<Web> exactly(Optional<Web.Round> round, double most, Supplier<Optional<Web>> bySlices) {
-        boolean enough =
-                round.filter(r -> r.exact() || r.web().thickness() >= most).isPresent();
-        return enough ? round.map(Web.Round::web) : bySlices.get();
     }
 
     /** Where a void's own floor is: not where a joined one goes on deeper through it, such as a cavity inside its cover's recess. */
@@ -424,28 +414,29 @@ public final class WoodLeft {
             out.add(new Thin(Kind.WALL, one.feature, other.feature, apart, ends[0].towards(ends[1], 0.5)));
         } else if (Math.hypot(apart, one.slices.apartInDepth(other.slices)) < near) {
             Kind kind = overlap > TOUCH ? Kind.WALL : Kind.ASLANT;
-            web(one, other, overlap > TOUCH ? FAR : near)
+            web(one, other)
                     .filter(w -> overlap > TOUCH || w.thickness() < near)
                     .ifPresent(w -> out.add(new Thin(kind, one.feature, other.feature, w.thickness(), w.at())));
         }
     }
 
-    /** The least wood between two in whatever direction, if it may be less than so: of two bores by their axes. */
-    private static Optional<Web> web(Pit one, Pit other, double most) {
-        return remembered(new Asked(one.solid, other.solid, most), () -> lookBetween(one, other, most));
+    /** The least wood between two in whatever direction: of two bores by their axes. */
+    private static Optional<Web> web(Pit one, Pit other) {
+        return remembered(new Asked(one.solid, other.solid), () -> lookBetween(one, other));
     }
 
-    private static Optional<Web> lookBetween(Pit one, Pit other, double most) {
+    private static Optional<Web> lookBetween(Pit one, Pit other) {
         if (one.solid instanceof Bore a && other.solid instanceof Bore b) {
             Bore.Passing passing = a.passing(b);
             return Optional.of(new Web(Math.max(0, passing.wood()), passing.at()));
         }
-        Optional<Web.Round> round = one.solid instanceof Bore a && !a.isUpright() && other.slices.isEven()
-                ? Optional.of(Web.least(a, other.slices))
-                : other.solid instanceof Bore b && !b.isUpright() && one.slices.isEven()
-                        ? Optional.of(Web.least(b, one.slices))
-                        : Optional.empty();
-        return exactly(round, most, () -> Web.least(one.slices, other.slices));
+        if (one.solid instanceof Bore a && !a.isUpright() && other.slices.isEven()) {
+            return Optional.of(Web.least(a, other.slices));
+        }
+        if (other.solid instanceof Bore b && !b.isUpright() && one.slices.isEven()) {
+            return Optional.of(Web.least(b, one.slices));
+        }
+        return Web.least(one.slices, other.slices);
     }
 
     /** Twice the depth of a void's middle over an area. */
@@ -458,7 +449,7 @@ public final class WoodLeft {
         boolean even = above.slices.isEven() && below.slices.isEven();
         Optional<Web> web = even || straight.thickness() <= 0 || straight.thickness() > STEEP * NEAR
                 ? Optional.empty()
-                : web(above, below, straight.thickness());
+                : web(above, below);
         boolean round = web.isPresent() && web.get().thickness() > straight.thickness() + ALIKE;
         if (!round) {
             out.add(straight);
