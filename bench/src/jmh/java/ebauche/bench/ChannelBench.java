@@ -96,21 +96,32 @@ public class ChannelBench {
         return plan(six);
     }
 
+    /** The same two of a body that nobody planned before. */
+    @Benchmark
+    public BuildPlan firstPlanWithout() {
+        return Memo.of(256L << 20).during(() -> Planner.plan(without));
+    }
+
+    @Benchmark
+    public BuildPlan firstPlanSix() {
+        return Memo.of(256L << 20).during(() -> Planner.plan(six));
+    }
+
     /** All that is missing, found. */
     @Benchmark
     public List<Finder.Proposal> propose() {
         return memo.during(() -> Finder.missing(planWithout.build(), planWithout.history()));
     }
 
-    /** An end that the hand moves on by a tenth of a millimetre each time. */
+    /** An end that the hand moves on by a tenth of a millimetre each time, to no place where it was before. */
     @Benchmark
     public BoreLook drag() {
-        drags = (drags + 1) % 50;
+        drags++;
         Channel moved = new Channel(
                 dragged.id(),
                 dragged.from(),
                 dragged.fromUnder(),
-                dragged.to().plus(drags * 0.1, 0),
+                dragged.to().plus(drags % 50 * 0.1, drags * 1e-6),
                 dragged.toUnder(),
                 dragged.diameter(),
                 dragged.held());

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
@@ -324,6 +325,30 @@ public final class Region {
     /** The area that two share, mm². */
     public double shared(Region other) {
         return intersection(other).area();
+    }
+
+    /**
+     * Whether two share more than an area, mm²: as {@link #shared} says, but where a disc of that area lies in both, or their boxes
+     * share no more, nothing is cut.
+     */
+    public boolean sharesMore(Region other, double area) {
+        if (isEmpty() || other.isEmpty()) {
+            return false;
+        }
+        Envelope both = geometry.getEnvelopeInternal().intersection(other.geometry.getEnvelopeInternal());
+        if (both.getWidth() * both.getHeight() <= area) {
+            return false;
+        }
+        double radius = Math.sqrt(area / Math.PI) * (1 + 1e-9);
+        Point middle = new Point(both.centre().x, both.centre().y);
+        return holdsDisc(other, middle, radius)
+                || holdsDisc(other, inner(), radius)
+                || holdsDisc(other, other.inner(), radius)
+                || shared(other) > area;
+    }
+
+    private boolean holdsDisc(Region other, Point middle, double radius) {
+        return outside(middle) < -radius && other.outside(middle) < -radius;
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */

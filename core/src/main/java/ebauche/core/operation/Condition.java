@@ -256,7 +256,7 @@ public sealed interface Condition {
                 case BACK -> solid.deepest() > depth - TOUCH_DEPTH;
                 case EDGE -> !region.contains(solid.plan());
             };
-            return reaches && solid.plan().shared(region) > TOUCH_AREA;
+            return reaches && solid.plan().sharesMore(region, TOUCH_AREA);
         }
     }
 
@@ -292,7 +292,7 @@ public sealed interface Condition {
         return change instanceof Change.Remove
                 && solid.shallowest() < to - TOUCH_DEPTH
                 && solid.deepest() > from + TOUCH_DEPTH
-                && solid.plan().shared(region) > TOUCH_AREA
+                && solid.plan().sharesMore(region, TOUCH_AREA)
                 && solid.shallowest(region) < to - TOUCH_DEPTH
                 && solid.deepest(region) > from + TOUCH_DEPTH;
     }

@@ -173,8 +173,8 @@ public final class Precedence {
         BitSet given = givers(need);
         for (int i = 0; i < operations.size(); i++) {
             Operation spoiler = operations.get(i);
-            boolean inItsWay = spoiler != needer && asked.spoils(i) && !given.get(i);
-            if (inItsWay && !(ofWood && joined(spoiler, needer))) {
+            boolean excused = spoiler == needer || given.get(i) || (ofWood && joined(spoiler, needer));
+            if (!excused && asked.spoils(i)) {
                 link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs", true);
             }
         }

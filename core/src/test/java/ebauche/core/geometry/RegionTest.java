@@ -138,4 +138,28 @@ class RegionTest {
         assertThat(shared.minus(area).area()).isCloseTo(0, within(1e-6));
         assertThat(area.minus(shared).area()).isCloseTo(area.area() - shared.area(), within(1e-6));
     }
+
+    /** Against the area that is really cut out, for areas that two share just about, and for rings, whose middle is not theirs. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void two_share_more_than_an_area_or_not(long seed) {
+        Random r = new Random(seed);
+        int shares = 0;
+        for (int i = 0; i < 60; i++) {
+            Region a = random(r);
+            Region b = random(r);
+            Region ring = a.minus(a.grown(-3));
+            for (Region one : List.of(a, ring)) {
+                double shared = one.shared(b);
+                for (double area : new double[] {1, shared * 0.999, shared * 1.001, shared / 2}) {
+                    assertThat(one.sharesMore(b, area))
+                            .as("%s: %s of %s", i, area, shared)
+                            .isEqualTo(shared > area);
+                }
+                shares += shared > 1 ? 1 : 0;
+            }
+        }
+        assertThat(shares).isGreaterThan(20);
+        assertThat(Region.EMPTY.sharesMore(random(r), 0)).isFalse();
+    }
 }
