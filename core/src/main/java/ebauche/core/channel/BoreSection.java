@@ -41,26 +41,39 @@ public record BoreSection(List<Slice> slices) {
     public static BoreSection of(Build build, History history, Channel channel, double before, double after) {
         Around around = new Around(build, history, f -> f.equals(channel.feature()));
         double across = channel.across();
+        List<Solid> near = near(around, channel, before, after);
         List<Slice> slices = new ArrayList<>();
         for (double s = -before + STRIDE / 2; s < across + after; s += STRIDE) {
-            slices.add(new Slice(s, solid(around, channel.from().towards(channel.to(), s / across))));
+            slices.add(new Slice(s, solid(around, near, channel.from().towards(channel.to(), s / across))));
         }
         return new BoreSection(slices);
     }
 
-    private static double[] solid(Around around, Point at) {
+    /** All that is cut whose box the way of the section may cross. */
+    private static List<Solid> near(Around around, Channel channel, double before, double after) {
+        double across = channel.across();
+        Point first = channel.from().towards(channel.to(), -before / across);
+        Point last = channel.from().towards(channel.to(), 1 + after / across);
+        return around.features().stream()
+                .flatMap(f -> around.of(f).stream())
+                .filter(s -> s.plan().minX() <= Math.max(first.x(), last.x())
+                        && s.plan().maxX() >= Math.min(first.x(), last.x())
+                        && s.plan().minY() <= Math.max(first.y(), last.y())
+                        && s.plan().maxY() >= Math.min(first.y(), last.y()))
+                .toList();
+    }
+
+    private static double[] solid(Around around, List<Solid> near, Point at) {
         if (around.body().outside(at) > 0) {
             return new double[0];
         }
         List<double[]> cut = new ArrayList<>();
-        around.features().forEach(f -> {
-            for (Solid solid : around.of(f)) {
-                double[] piece = Line.piece(solid, at);
-                if (piece.length > 0) {
-                    cut.add(piece);
-                }
+        for (Solid solid : near) {
+            double[] piece = Line.piece(solid, at);
+            if (piece.length > 0) {
+                cut.add(piece);
             }
-        });
+        }
         cut.sort(Comparator.comparingDouble(p -> p[0]));
         List<Double> left = new ArrayList<>();
         double top = around.face(Face.FRONT).depthAt(at);
