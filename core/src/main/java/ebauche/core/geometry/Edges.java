@@ -16,6 +16,9 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 final class Edges {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
+    /** A place that lies on an edge but for the noise of the arithmetic, mm. */
+    private static final double ON = 1e-9;
+
     private final Geometry area;
 
     /** Made on demand; a race makes it twice and harms nothing. */
@@ -92,7 +95,7 @@ final class Edges {
         return ends[1] - ends[0];
     }
 
-    /** The way from a place to the first edge in a direction of length one; endless where it meets none. */
+    /** The way from a place to the first edge in a direction of length one, nought where it lies on one; endless where it meets none. */
     double wayOut(Point from, double dx, double dy) {
         double least = Double.POSITIVE_INFINITY;
         for (double[] ring : rings()) {
@@ -106,13 +109,14 @@ final class Edges {
                 if (a > 0 != b > 0) {
                     double t = a / (a - b);
                     double way = (ax + t * (bx - ax)) * dx + (ay + t * (by - ay)) * dy;
-                    if (way >= 0) {
-                        least = Math.min(least, way);
+                    if (way >= -ON) {
+                        least = Math.min(least, Math.max(0, way));
                     }
                 }
             }
         }
-        return least;
+        // A corner that only touches the way is crossed by no edge.
+        return Double.isInfinite(least) && distance(from) <= ON ? 0 : least;
     }
 
     /** Made once for who asks very often. */

@@ -111,6 +111,20 @@ class BoreLookTest {
         assertThat(body.rules()).contains("no-drill");
     }
 
+    /** An end that is dragged onto the very wall of its space: the hole is as long as its axis, and nothing is endless. */
+    @Test
+    void an_end_on_the_wall_of_its_space_is_told_like_any_other() {
+        TestBody body = new TestBody().wired();
+        for (double y = -60; y <= -20; y += 0.37) {
+            body.channels.set(
+                    CONTROLS, new Channel("wires", new Point(36.5, 33.7), 11.9, new Point(67, y), 32.1, 7.9375));
+            BoreLook look = look(body, CONTROLS);
+            assertThat(look.run().leavesAt()).isCloseTo(look.run().channel().length(), within(1e-6));
+            assertThat(look.run().passage().wood()).isBetween(40.0, 110.0);
+        }
+        assertThat(body.plan().step("channel-wires:drill")).isPresent();
+    }
+
     /** By hand: 44 thick; the hole's under side where it goes into the bridge pickup's rout, 19 deep. */
     @Test
     void it_tells_how_far_over_the_floor_it_comes_out() {

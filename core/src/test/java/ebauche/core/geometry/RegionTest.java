@@ -162,4 +162,28 @@ class RegionTest {
         assertThat(shares).isGreaterThan(20);
         assertThat(Region.EMPTY.sharesMore(random(r), 0)).isFalse();
     }
+
+    /** From a place on the very edge, in any direction: nought out of it, across it to the other side, and never endless. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void the_way_out_of_a_place_on_the_edge_has_an_end(long seed) {
+        Random r = new Random(seed);
+        int onIt = 0;
+        for (int i = 0; i < 400; i++) {
+            Region region = random(r);
+            List<double[]> rings = new ArrayList<>();
+            region.forEachRing(rings::add);
+            double[] ring = rings.get(0);
+            int k = 2 * r.nextInt(ring.length / 2 - 1);
+            double t = r.nextInt(3) == 0 ? 0 : r.nextDouble();
+            Point at = new Point(ring[k], ring[k + 1]).towards(new Point(ring[k + 2], ring[k + 3]), t);
+            double angle = r.nextDouble() * 2 * Math.PI;
+            if (region.contains(at)) {
+                onIt++;
+                double way = region.wayOut(at, Math.cos(angle), Math.sin(angle));
+                assertThat(way).isBetween(0.0, 200.0);
+            }
+        }
+        assertThat(onIt).isGreaterThan(50);
+    }
 }
