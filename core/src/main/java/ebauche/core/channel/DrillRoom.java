@@ -34,10 +34,11 @@ final class DrillRoom {
         for (double back = Around.STRIDE; back <= LONGEST_DRILL; back += Around.STRIDE) {
             Point at = line.at(-back);
             double depth = line.depth(-back);
-            if (!isFree(at, depth, wide / 2 - RESTS, line.lean(), from, beyond)) {
-                return OptionalDouble.empty();
-            }
+            // Where the chuck has room the bit has.
             if (!isFree(at, depth, CHUCK, line.lean(), from, beyond)) {
+                if (!isFree(at, depth, wide / 2 - RESTS, line.lean(), from, beyond)) {
+                    return OptionalDouble.empty();
+                }
                 free = back + Around.STRIDE;
             }
             if (isOut(at, depth, line)) {
