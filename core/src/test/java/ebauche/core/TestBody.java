@@ -6,6 +6,7 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Hanging;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.design.ScratchPlate;
@@ -97,6 +98,7 @@ public final class TestBody {
     public List<Shield> shields = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<Tab> tabs = List.of();
+    public Hanging hanging = Hanging.USUAL;
     public Set<Feature> undecided = Set.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
@@ -223,6 +225,7 @@ public final class TestBody {
                 shields,
                 contours,
                 tabs,
+                hanging,
                 undecided);
     }
 

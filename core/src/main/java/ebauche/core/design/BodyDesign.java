@@ -40,6 +40,7 @@ import java.util.stream.Stream;
  * @param shields spaces that are lined with paint or foil
  * @param contours carved parts of front and back
  * @param tabs wood left outside the outline until everything is located
+ * @param hanging what the guitar carries besides its wood, and its strap
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  */
 public record BodyDesign(
@@ -62,6 +63,7 @@ public record BodyDesign(
         List<Shield> shields,
         List<Contour> contours,
         List<Tab> tabs,
+        Hanging hanging,
         Set<Feature> undecided) {
 
     public BodyDesign {
@@ -124,21 +126,21 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, contours, tabs, undecided);
+                templates, holes, channels, wires, shields, contours, tabs, hanging, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, contours, tabs, undecided);
+                templates, holes, channels, wires, shields, contours, tabs, hanging, undecided);
     }
 
     /** The same design with its channels elsewhere. */
     public BodyDesign withChannels(List<Channel> others) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, others, wires, shields, contours, tabs, undecided);
+                templates, holes, others, wires, shields, contours, tabs, hanging, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -168,6 +170,7 @@ public record BodyDesign(
                 shields,
                 contours,
                 tabs,
+                hanging,
                 undecided);
     }
 

@@ -1,5 +1,6 @@
 package ebauche.core.realism;
 
+import ebauche.core.balance.Balance;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.feature.Feature;
@@ -10,6 +11,7 @@ import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.BuildPlan;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Can this body be made at all, and here? Every rule of the trade that can be told in numbers, with this body's number, its
@@ -27,7 +29,7 @@ public record Realism(List<Rule> rules, List<ToolChoice> ways, List<String> unme
     }
 
     public static Realism of(BuildPlan plan) {
-        List<Rule> rules = plan.rules().stream()
+        List<Rule> rules = Stream.concat(plan.rules().stream(), Balance.of(plan).rules().stream())
                 .filter(r -> !plan.build().design().undecided().contains(r.feature()))
                 .sorted(Comparator.comparing(Rule::about).thenComparing(Rule::verdict))
                 .toList();

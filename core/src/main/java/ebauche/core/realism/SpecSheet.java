@@ -1,5 +1,6 @@
 package ebauche.core.realism;
 
+import ebauche.core.balance.Balance;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
 import ebauche.core.geometry.Region;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A body on one page, to show to whoever ordered it or to an older hand before wood is cut: what it will be, and everything that ought
@@ -72,7 +74,9 @@ public record SpecSheet(
         Realism realism = Realism.of(plan);
         return new SpecSheet(
                 lines(plan),
-                plan.findings().stream()
+                Stream.concat(
+                                plan.findings().stream(),
+                                Balance.of(plan).rules().stream().flatMap(r -> r.finding().stream()))
                         .filter(f -> f.severity() != Finding.Severity.GOOD_TO_KNOW)
                         .toList(),
                 realism.ways().stream()
@@ -103,6 +107,7 @@ public record SpecSheet(
                                 "wood", plan.history().finished().balance().grams(), Quantity.MASS)),
                 Set.of("length", "width")));
         lines.add(new Line("Wood", wood(d), List.of()));
+        lines.add(hangs(Balance.of(plan)));
         lines.add(new Line(
                 "Strings",
                 d.strings().count() + ", " + d.hand().word()
@@ -127,6 +132,16 @@ public record SpecSheet(
         lines.add(new Line("Controls", controls(d), List.of()));
         lines.add(carved(d));
         return lines;
+    }
+
+    private static Line hangs(Balance balance) {
+        Finding.Value grams = new Finding.Value("guitar", balance.guitar().grams(), Quantity.MASS);
+        return balance.range()
+                .map(r -> new Line(
+                        "On a strap",
+                        "about {0} with neck and hardware; its neck stays by itself up to {1} over level",
+                        List.of(grams, new Finding.Value("neck", r.most(), Quantity.ANGLE))))
+                .orElseGet(() -> new Line("On a strap", "about {0} with neck and hardware", List.of(grams)));
     }
 
     private static Finding.Value length(String name, double mm) {

@@ -5,6 +5,7 @@ import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Hanging;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
@@ -158,7 +159,45 @@ final class BodyElements {
                     {"id": "tail", "at": {"x": "0 mm", "y": "-150 mm"}, "width": "60 mm", "reach": "8 mm"}""")
             .build();
 
+    private static final Field<OptionalDouble> NECK_GRAMS =
+            Field.numberIfAny("neck", "neck without tuners, g (empty: the usual)", 50, 5000);
+    private static final Field<OptionalDouble> NECK_BALANCE =
+            Field.lengthIfAny("neckBalance", "it balances so far from the nut, to the body (empty: the usual)");
+    private static final Field<OptionalDouble> TUNER_GRAMS =
+            Field.numberIfAny("tuner", "one tuner, g (empty: the usual)", 1, 500);
+    private static final Field<OptionalDouble> BRIDGE_GRAMS =
+            Field.numberIfAny("bridge", "bridge with all that belongs to it, g (empty: the usual)", 1, 3000);
+    private static final Field<OptionalDouble> PICKUP_GRAMS =
+            Field.numberIfAny("pickup", "one pickup, g (empty: the usual)", 1, 1000);
+    private static final Field<OptionalDouble> CONTROL_GRAMS =
+            Field.numberIfAny("control", "one pot or switch with its knob, g (empty: the usual)", 1, 1000);
+    private static final Field<Double> STRAP =
+            Field.length("strap", "strap, from button to button along it").usually(Hanging.USUAL.strap());
+    private static final Field<Double> PLAYED = Field.number(
+                    "played", "the neck is to stay over level by, degrees", -45, 80)
+            .usually(Hanging.USUAL.played());
+
+    static final Element HANGING = Element.of("hanging", "What it carries, and its strap")
+            .optional()
+            .described("what the guitar weighs besides its wood, as it was weighed, and the strap that it hangs from")
+            .fields(NECK_GRAMS, NECK_BALANCE, TUNER_GRAMS, BRIDGE_GRAMS, PICKUP_GRAMS, CONTROL_GRAMS, STRAP, PLAYED)
+            .begins("hanging", "weights and strap", """
+                    {"strap": "1100 mm", "played": 15}""")
+            .build();
+
     private BodyElements() {}
+
+    static Hanging hanging(JsonPlace spot) {
+        return new Hanging(
+                NECK_GRAMS.of(spot),
+                NECK_BALANCE.of(spot),
+                TUNER_GRAMS.of(spot),
+                BRIDGE_GRAMS.of(spot),
+                PICKUP_GRAMS.of(spot),
+                CONTROL_GRAMS.of(spot),
+                STRAP.of(spot),
+                PLAYED.of(spot));
+    }
 
     static Tab tab(JsonPlace spot) {
         return new Tab(TAB_ID.of(spot), TAB_AT.of(spot), TAB_WIDTH.of(spot), TAB_REACH.of(spot));

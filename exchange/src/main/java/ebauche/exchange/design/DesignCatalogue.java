@@ -48,6 +48,7 @@ public final class DesignCatalogue {
             BodyElements.LINE,
             BodyElements.STRETCH,
             BodyElements.TABS,
+            BodyElements.HANGING,
             BodyElements.TEMPLATES);
 
     private DesignCatalogue() {}

@@ -3,6 +3,7 @@ package ebauche.exchange.design;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
+import ebauche.core.design.Hanging;
 import ebauche.core.design.Tab;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
@@ -50,6 +51,7 @@ public final class DesignReader {
                 distinct(spot, "shields", CavityElements::shield, Shield::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
+                spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),
                 BodyElements.UNDECIDED.of(spot));
     }
 

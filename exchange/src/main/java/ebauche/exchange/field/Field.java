@@ -168,6 +168,17 @@ public final class Field<T> {
                 .written(JSON::numberNode);
     }
 
+    /** A number that may be left open; core refuses what is not between two others. */
+    public static Field<OptionalDouble> numberIfAny(String key, String label, double least, double most) {
+        return of(
+                        key,
+                        (spot, k) -> spot.has(k) ? OptionalDouble.of(spot.number(k)) : OptionalDouble.empty(),
+                        false,
+                        List.of(input(key, label, Kind.NUMBER)),
+                        json().put("type", "number"))
+                .saying(s -> s.set("minimum", plain(least)).set("maximum", plain(most)));
+    }
+
     /** A number of which core refuses what is not between two others. */
     public static Field<Double> number(String key, String label, double least, double most) {
         return number(key, label).saying(s -> s.set("minimum", plain(least)).set("maximum", plain(most)));
