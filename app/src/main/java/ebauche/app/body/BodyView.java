@@ -21,6 +21,7 @@ enum BodyView {
 
     CHECK(Group.CHECK, "/check"),
     X_RAY(Group.CHECK, "/x-ray"),
+    BALANCE(Group.CHECK, "/balance"),
     ONE_PAGE(Group.CHECK, "/one-page", true),
 
     BLANK(Group.BLANK, "/blank"),
