@@ -11,7 +11,6 @@ import ebauche.core.balance.Hang;
 import ebauche.core.balance.Load;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -76,12 +75,13 @@ class BalanceController {
     }
 
     private static Tried tried(Balance.Otherwise otherwise, Figures fig) {
-        String by = otherwise.what() == Balance.Otherwise.Change.BUTTON_TO_THE_NECK
-                ? fig.length(otherwise.by())
-                : fig.mass(otherwise.by());
-        String what = "balance.try-"
-                + otherwise.what().name().toLowerCase(Locale.ROOT).replace('_', '-');
-        return new Tried(Words.say(what, by), most(otherwise.most(), fig));
+        String what = switch (otherwise.what()) {
+            case LESS_WOOD -> Words.say("balance.try-less-wood", fig.mass(otherwise.by()));
+            case MORE_WOOD -> Words.say("balance.try-more-wood", fig.mass(otherwise.by()));
+            case BUTTON_TO_THE_NECK -> Words.say("balance.try-button-to-the-neck", fig.length(otherwise.by()));
+            case LIGHTER_TUNERS -> Words.say("balance.try-lighter-tuners", fig.mass(otherwise.by()));
+        };
+        return new Tried(what, most(otherwise.most(), fig));
     }
 
     private static After after(BuildPlan plan, Balance.Stage stage, Figures fig) {

@@ -42,7 +42,7 @@ final class CourseDrawing {
             neck.append(neck.isEmpty() ? 'M' : 'L').append(at(x, TOP + TALL + GAP + TALL * (1 - share)));
         }
         Balance.Stage end = stages.get(stages.size() - 1);
-        svg.text("axis", 0, TOP - 10, "start", Words.say("balance.body-wood"));
+        svg.text("axis", 16, TOP - 10, "start", Words.say("balance.body-wood"));
         svg.line("base", LEFT, TOP + TALL, WIDTH - RIGHT, TOP + TALL);
         svg.path("wood", wood.toString());
         svg.text("figure", LEFT - 8, TOP + 12, "end", fig.mass(stages.get(0).grams()));
@@ -50,7 +50,7 @@ final class CourseDrawing {
                 "figure", WIDTH - RIGHT + 8, TOP + TALL * (1 - end.grams() / most) + 5, "start", fig.mass(end.grams()));
         if (hangs) {
             double base = TOP + TALL + GAP;
-            svg.text("axis", 0, base - 10, "start", Words.say("balance.neck-stays-up-to"));
+            svg.text("axis", 16, base - 10, "start", Words.say("balance.neck-stays-up-to"));
             svg.line("base", LEFT, base + TALL / 2, WIDTH - RIGHT, base + TALL / 2);
             svg.text("axis", LEFT - 8, base + TALL / 2 + 5, "end", Words.say("balance.level"));
             svg.path("neck-angle", neck.toString());

@@ -57,6 +57,7 @@ class AccessTest extends Story {
             shop.path("marram") + "/contours?add=belly",
             shop.path("shale") + "/check",
             shop.path("shale") + "/one-page",
+            shop.path("tussock") + "/balance",
             "/crib/machines/new",
             shop.path("tussock") + "/x-ray",
             shop.path("sedge") + "/x-ray?step=neck:rout&face=BACK&move.pickup-bridge=0,-20",
