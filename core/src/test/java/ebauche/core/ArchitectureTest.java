@@ -51,6 +51,7 @@ class ArchitectureTest {
             new Row("order"),
             new Row("routing"),
             new Row("wires"),
+            new Row("hollow"),
             new Row("job"),
             new Row("fit"),
             new Row("logbook"),

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -29,6 +30,9 @@ import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
  * the rest of core speaks of regions and not of a library.
  */
 public final class Region {
+    /** The largest circle inside is found so closely, mm. */
+    private static final double WIDEST = 0.05;
+
     private static final GeometryFactory FACTORY = new GeometryFactory();
     public static final Region EMPTY = new Region(FACTORY.createPolygon());
 
@@ -216,6 +220,11 @@ public final class Region {
     public Point centroid() {
         Coordinate c = geometry.getCentroid().getCoordinate();
         return new Point(c.x, c.y);
+    }
+
+    /** Radius of the largest circle that lies in it, mm. */
+    public double widest() {
+        return new MaximumInscribedCircle(geometry, WIDEST).getRadiusLine().getLength();
     }
 
     /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */
