@@ -18,6 +18,7 @@ enum BodyView {
     DESIGN(Group.SPEC, "/design"),
     PARTS(Group.SPEC, "/parts"),
     WHAT_IF(Group.SPEC, "/what-if"),
+    HOLLOW(Group.SPEC, "/hollow"),
 
     CHECK(Group.CHECK, "/check"),
     X_RAY(Group.CHECK, "/x-ray"),

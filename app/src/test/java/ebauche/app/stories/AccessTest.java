@@ -58,6 +58,7 @@ class AccessTest extends Story {
             shop.path("shale") + "/check",
             shop.path("shale") + "/one-page",
             shop.path("tussock") + "/balance",
+            shop.path("tussock") + "/hollow?round=32%20mm",
             "/crib/machines/new",
             shop.path("tussock") + "/x-ray",
             shop.path("sedge") + "/x-ray?step=neck:rout&face=BACK&move.pickup-bridge=0,-20",

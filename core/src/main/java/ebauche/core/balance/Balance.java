@@ -67,6 +67,12 @@ public record Balance(Guitar guitar, Optional<Hang> hang, double played) {
         return hang.flatMap(Hang::highest);
     }
 
+    /** The same with so much wood taken out at a place, g. */
+    public Balance without(double grams, Point at) {
+        Guitar lighter = guitar.without(grams, at);
+        return new Balance(lighter, hang.map(h -> h.balancing(lighter.centre())), played);
+    }
+
     /**
      * Something that would make it hang otherwise.
      *

@@ -56,6 +56,15 @@ public record Guitar(Stock.Balance wood, List<Load> loads) {
         return new Fact(grams, Source.COMPUTED, "the wood that is left");
     }
 
+    /** The same with so much wood taken out at a place, g. */
+    public Guitar without(double grams, Point at) {
+        double left = wood.grams() - grams;
+        Point centre = new Point(
+                (wood.grams() * wood.at().x() - grams * at.x()) / left,
+                (wood.grams() * wood.at().y() - grams * at.y()) / left);
+        return new Guitar(new Stock.Balance(left, centre, wood.depth()), loads);
+    }
+
     /** The same with so much less wood, taken evenly so that the body balances where it did. */
     public Guitar lighter(double grams) {
         return new Guitar(new Stock.Balance(Math.max(0, wood.grams() - grams), wood.at(), wood.depth()), loads);

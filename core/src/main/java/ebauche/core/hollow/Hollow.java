@@ -180,7 +180,7 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         Hollow best = most;
         for (int i = 0; i < HALVINGS && Math.abs(best.grams() - grams) > CLOSE; i++) {
             double middle = (thin + thick) / 2;
-            Hollow tried = tried(asked.walled(middle));
+            Hollow tried = walled(middle);
             if (tried.grams() >= grams) {
                 thin = middle;
             } else {
@@ -191,6 +191,11 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             }
         }
         return Optional.of(best);
+    }
+
+    /** The same with another wall; nothing where that leaves no body inside it. */
+    public Hollow walled(double wall) {
+        return tried(asked.walled(wall));
     }
 
     private Hollow tried(Asked other) {

@@ -130,6 +130,24 @@ class BalanceTest {
         assertThat(balance.otherwise()).hasSize(4);
     }
 
+    /** Wood taken out where the guitar balances moves nothing; behind the bridge it lets the neck drop. */
+    @Test
+    void wood_that_is_taken_out_is_followed() {
+        Balance balance = Balance.of(body().plan());
+        Point centre = balance.guitar().centre();
+        Guitar there = balance.without(400, centre).guitar();
+        assertThat(there.grams()).isCloseTo(balance.guitar().grams() - 400, within(1e-9));
+        assertThat(there.centre().distance(centre)).isLessThan(1e-9);
+        double now = balance.range().orElseThrow().most();
+        assertThat(balance.without(400, new Point(0, -100))
+                        .range()
+                        .orElseThrow()
+                        .most())
+                .isLessThan(now);
+        assertThat(balance.without(400, new Point(0, 220)).range().orElseThrow().most())
+                .isGreaterThan(now);
+    }
+
     /** The mirror image hangs alike. */
     @Test
     void a_left_handed_body_hangs_by_its_own_treble_side() {
