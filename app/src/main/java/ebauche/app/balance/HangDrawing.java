@@ -105,9 +105,9 @@ final class HangDrawing {
         svg.line("cross", x(centre), y(centre) - 13, x(centre), y(centre) + 13);
         svg.text(
                 "figure",
-                x(centre) + 18,
+                x(centre) - 18,
                 y(centre) + 26,
-                "start",
+                "end",
                 fig.mass(balance.guitar().grams()));
         return svg.done();
     }
