@@ -299,4 +299,43 @@ class BodyStoriesTest extends Story {
         event.add("touchPoints", new JsonArray());
         return event;
     }
+
+    /** On a tablet held upright, and on narrower ones, the groups of a body's pages stand in one line. */
+    @Test
+    void the_pages_of_a_body_stand_in_one_line_on_a_tablet() {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        go(shop.path("tussock") + "/x-ray");
+        for (int width : new int[] {768, 800, 820, 834, 900, 1280}) {
+            page.setViewportSize(width, 1180);
+            assertThat(
+                            page.locator(".spine")
+                                    .evaluate(
+                                            "s => new Set([...s.querySelectorAll('a')].map(a => a.getBoundingClientRect().bottom)).size"))
+                    .as("lines at %s", width)
+                    .isEqualTo(1);
+        }
+    }
+
+    /** A hollow is asked for, solved for a mass, followed by its link; the guitar's balance is two presses away. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_hollow_is_reckoned_and_its_balance_looked_at(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("tussock") + "/hollow");
+        page.getByLabel("body is to weigh, kg").fill("2.5");
+        button("Reckon it").click();
+        page.locator(".solved a").first().click();
+        assertThat(page.locator(".card-of-step")).containsText("2.50 kg are left");
+        accessible();
+        fits();
+        page.getByLabel("wall to the edge").fill("300 mm");
+        button("Reckon it").click();
+        assertThat(page.locator(".field-trouble")).containsText("must lie between");
+        assertThat(page.getByLabel("wall to the edge")).hasValue("300 mm");
+        view("Check", "Weight and balance");
+        assertThat(page.locator(".hang .strap")).hasCount(2);
+        assertThat(page.locator(".hang-says")).containsText("over level the neck stays by itself");
+        accessible();
+        fits();
+    }
 }
