@@ -129,7 +129,7 @@ class WiresController {
             Bodies.Current current, WhatIfQuestion asked, String channel, String find, Figures fig, Model model) {
         Trial trial = trials.of(current, asked, fig.unit());
         BuildPlan plan = trial.plan();
-        WireWays ways = new WireWays(plan.build());
+        WireWays ways = WireWays.of(plan.build());
         List<Channel> channels = plan.build().design().channels();
         Optional<Channel> chosen = chosen(channels, channel);
         Offered offered = Offered.of(current, plan, find);

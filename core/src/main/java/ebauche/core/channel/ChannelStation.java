@@ -50,8 +50,26 @@ public final class ChannelStation implements Station {
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>();
         Run.all(build).stream().filter(r -> !isDrilled(r) || isOut(r)).forEach(r -> rules.add(comesOut(r)));
-        new WireWays(build).fills().forEach(f -> rules.add(full(f)));
+        WireWays.of(build).fills().forEach(f -> rules.add(full(f)));
         return rules;
+    }
+
+    /** How long a drill must stand out of its chuck for a channel; empty where none can be held. */
+    private record Held(Run run, Optional<Reckoning> drill) {}
+
+    /** For all that are still to be drilled: rules and review ask alike. */
+    private record Drills(List<Held> held) {
+        static List<Held> of(Build build, History history) {
+            return history.once()
+                    .of(Drills.class, () -> {
+                        List<Run> runs = toDrill(build);
+                        Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
+                        return new Drills(runs.stream()
+                                .map(r -> new Held(r, BoreLook.drill(r, around)))
+                                .toList());
+                    })
+                    .held();
+        }
     }
 
     /** Those for which a drill is still to be held. */
@@ -106,10 +124,9 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build, History history) {
         List<Rule> rules = new ArrayList<>();
-        List<Run> runs = toDrill(build);
-        Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
-        for (Run run : runs) {
-            Optional<Reckoning> wanted = BoreLook.drill(run, around);
+        for (Held held : Drills.of(build, history)) {
+            Run run = held.run();
+            Optional<Reckoning> wanted = held.drill();
             BoreLook.inCrib(run, wanted)
                     .filter(d -> wanted.isPresent())
                     .ifPresent(d -> rules.add(reaches(run, wanted.get(), d)));
@@ -167,11 +184,10 @@ public final class ChannelStation implements Station {
     @Override
     public List<Finding> review(Build build, History history) {
         List<Finding> found = new ArrayList<>();
-        List<Run> runs = toDrill(build);
-        Around around = runs.isEmpty() ? null : new Around(build, history, f -> false);
-        for (Run run : runs) {
+        for (Held held : Drills.of(build, history)) {
+            Run run = held.run();
             boolean begun = run.begun() != Begun.IN_WOOD;
-            if (begun && BoreLook.drill(run, around).isEmpty()) {
+            if (begun && held.drill().isEmpty()) {
                 found.add(Finding.stops(Work.CHANNEL, "channel-no-room")
                         .on(run.channel().feature())
                         .at(run.channel().from())
@@ -248,7 +264,7 @@ public final class ChannelStation implements Station {
                                         "Its plan has a step that plugs it with a dowel of the same wood; begun in a space nothing shows."));
             }
         }
-        found.addAll(new WireWays(build).findings());
+        found.addAll(WireWays.of(build).findings());
         return found;
     }
 }

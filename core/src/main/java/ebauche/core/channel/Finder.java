@@ -112,7 +112,7 @@ public final class Finder {
     /** Ways round for the first channel that is missing, each out of another space or into another, the best first. */
     public static List<Proposal> ranked(Build build, History history, int most) {
         Finder finder = new Finder(build, history);
-        WireWays ways = new WireWays(build);
+        WireWays ways = WireWays.of(build);
         Set<Feature> shut = new LinkedHashSet<>(ways.shut().keySet());
         Optional<Quest> quest = shut.isEmpty()
                 ? finder.ground(ways, ways.reached())
@@ -133,7 +133,7 @@ public final class Finder {
     }
 
     private List<Proposal> all() {
-        WireWays ways = new WireWays(build);
+        WireWays ways = WireWays.of(build);
         Set<Feature> reached = ways.reached();
         Set<Feature> shut = new LinkedHashSet<>(ways.shut().keySet());
         List<Proposal> found = new ArrayList<>();

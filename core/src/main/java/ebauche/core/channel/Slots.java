@@ -93,7 +93,7 @@ public final class Slots {
         if (plate.isEmpty()) {
             return found;
         }
-        WireWays ways = new WireWays(build);
+        WireWays ways = WireWays.of(build);
         Around around = new Around(build, history, f -> false);
         Set<Feature> reached = new LinkedHashSet<>(ways.reached());
         Set<Feature> shut = new LinkedHashSet<>(ways.shut().keySet());

@@ -22,6 +22,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.memo.Once;
 import ebauche.core.operation.Band;
 import ebauche.core.operation.StepKey;
 import ebauche.core.shop.Practice;
@@ -50,6 +51,7 @@ public final class Build {
     private final Fitting fitting;
     private final FinishedFaces faces;
     private final List<Contour.Laid> contours;
+    private final Once once = new Once();
 
     /**
      * Puts them together.
@@ -115,6 +117,11 @@ public final class Build {
     /** Where front and back are and will be. */
     public FinishedFaces faces() {
         return faces;
+    }
+
+    /** What others find out from it alone. */
+    public Once once() {
+        return once;
     }
 
     /** The contours, laid on the outline. */

@@ -5,6 +5,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.memo.Memo;
+import ebauche.core.memo.Once;
 import ebauche.core.operation.Operation;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Grid;
@@ -35,6 +36,7 @@ public final class History {
     private final Joins joins;
     private final Memo memo;
     private volatile List<WoodLeft.Thin> thinnest;
+    private final Once once = new Once();
 
     /** The history of steps in their order; its wood is kept in that memo. */
     public History(Build build, List<Step> steps, Memo memo) {
@@ -70,6 +72,11 @@ public final class History {
                     || of.getOrDefault(one, Set.of()).contains(other)
                     || of.getOrDefault(other, Set.of()).contains(one);
         }
+    }
+
+    /** What others find out from it alone. */
+    public Once once() {
+        return once;
     }
 
     public List<Step> steps() {

@@ -21,11 +21,17 @@ public record Run(Build build, Passage passage) {
     private static final double STRIDE = 1;
 
     public static List<Run> all(Build build) {
-        return build.design().channels().stream()
-                .filter(c -> !build.design().undecided().contains(c.feature()))
-                .map(c -> of(build, c))
-                .toList();
+        return build.once()
+                .of(
+                        All.class,
+                        () -> new All(build.design().channels().stream()
+                                .filter(c -> !build.design().undecided().contains(c.feature()))
+                                .map(c -> of(build, c))
+                                .toList()))
+                .runs();
     }
+
+    private record All(List<Run> runs) {}
 
     /** The run of a channel as it is drawn. */
     public static Run of(Build build, Channel channel) {

@@ -54,6 +54,11 @@ public final class WireWays {
      */
     public record Fill(Channel channel, List<Way> wires, Reckoning share, double most) {}
 
+    /** Of a build, found out once. */
+    public static WireWays of(Build build) {
+        return build.once().of(WireWays.class, () -> new WireWays(build));
+    }
+
     public WireWays(Build build) {
         this.build = build;
         this.design = build.design();

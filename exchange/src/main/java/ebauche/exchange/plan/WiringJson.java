@@ -25,7 +25,7 @@ final class WiringJson {
     /** All of it. */
     static ObjectNode of(BuildPlan plan) {
         ObjectNode out = JSON.objectNode();
-        WireWays ways = new WireWays(plan.build());
+        WireWays ways = WireWays.of(plan.build());
         ArrayNode wires = out.putArray("wires");
         ways.ways().forEach(w -> wires.add(wire(w)));
         ArrayNode without = out.putArray("withoutWay");
