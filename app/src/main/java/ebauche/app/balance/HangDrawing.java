@@ -4,6 +4,7 @@ import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.balance.Balance;
+import ebauche.core.balance.Guitar;
 import ebauche.core.balance.Hang;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.geometry.Point;
@@ -21,7 +22,6 @@ final class HangDrawing {
     /** Neck and head, as wide as they are drawn, mm. */
     private static final double NECK = 25;
 
-    private static final double HEAD = 185;
     private static final double HEAD_WIDE = 42;
 
     private final BodyDesign design;
@@ -43,7 +43,7 @@ final class HangDrawing {
                 grow(box, new Point(ring[i], ring[i + 1]));
             }
         });
-        grow(box, new Point(0, design.scale() + HEAD));
+        grow(box, new Point(0, design.scale() + Guitar.HEAD));
         standing().ifPresent(s -> grow(box, s.shoulder()));
         this.scale = Math.min((WIDTH - 2 * MARGIN) / (box[2] - box[0]), (HEIGHT - 2 * MARGIN) / (box[3] - box[1]));
         this.left = (WIDTH - (box[0] + box[2]) * scale) / 2;
@@ -94,8 +94,8 @@ final class HangDrawing {
                         new Point(NECK, design.neck().pocket().minY()),
                         new Point(NECK * 0.85, design.scale()),
                         new Point(HEAD_WIDE, design.scale() + 20),
-                        new Point(HEAD_WIDE * 0.8, design.scale() + HEAD),
-                        new Point(-HEAD_WIDE * 0.8, design.scale() + HEAD),
+                        new Point(HEAD_WIDE * 0.8, design.scale() + Guitar.HEAD),
+                        new Point(-HEAD_WIDE * 0.8, design.scale() + Guitar.HEAD),
                         new Point(-HEAD_WIDE, design.scale() + 20),
                         new Point(-NECK * 0.85, design.scale()))));
         svg.path("body-wood", path(design.outline().region()));
@@ -125,7 +125,7 @@ final class HangDrawing {
 
     /** From level to where the neck stays, and where the maker wants it. */
     private void wedge(Svg svg, Point centre) {
-        double reach = (design.scale() + HEAD - centre.y()) * scale;
+        double reach = (design.scale() + Guitar.HEAD - centre.y()) * scale;
         double x = x(centre);
         double y = y(centre);
         svg.line("level", x, y, x + reach, y);

@@ -7,7 +7,6 @@ import ebauche.app.testing.WithVisitor;
 import ebauche.core.balance.Balance;
 import ebauche.core.balance.Hang;
 import ebauche.core.plan.BuildPlan;
-import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -61,8 +60,7 @@ class BalancePagesTest extends WithVisitor {
     /** Told where it was typed, and nothing is kept. */
     @Test
     void a_neck_of_a_ton_is_refused_at_its_place() {
-        ObjectNode file = (ObjectNode)
-                JsonText.tree(me.get(shop.path("tussock") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = fileOf("tussock");
         ((ObjectNode) file.at("/design/hanging")).put("neck", 1_000_000);
         String answer = me.upload(
                         "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
@@ -73,16 +71,10 @@ class BalancePagesTest extends WithVisitor {
     /** What was weighed is followed: a heavier neck hangs lower, and the check says so. */
     @Test
     void a_heavy_neck_is_told_on_the_check() {
-        ObjectNode file = (ObjectNode)
-                JsonText.tree(me.get(shop.path("tussock") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = fileOf("tussock");
         ((ObjectNode) file.get("design")).put("name", "Heavy");
         ((ObjectNode) file.at("/design/hanging")).put("neck", 900);
-        String here = me.upload(
-                        "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst("^https?://[^/]+", "");
+        String here = takenOn(file);
         Hang.Range before = Balance.of(plan("tussock")).range().orElseThrow();
         assertThat(before.most()).isPositive();
         assertThat(me.get(here + "/balance").body()).contains("the neck drops until it hangs so");

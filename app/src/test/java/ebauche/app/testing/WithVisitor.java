@@ -1,7 +1,10 @@
 package ebauche.app.testing;
 
 import ebauche.core.measure.LengthUnit;
+import ebauche.exchange.json.JsonText;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The app with a shop of the test's own, and its maker signed in. */
 public abstract class WithVisitor extends WithApp {
@@ -17,5 +20,20 @@ public abstract class WithVisitor extends WithApp {
     /** A shop's maker, signed in. */
     protected Visitor visitor(Shop of) {
         return new Visitor(address()).signIn(of.maker().name(), PASSWORD);
+    }
+
+    /** A body's file as it is downloaded, to be changed and taken on. */
+    protected ObjectNode fileOf(String body) {
+        return (ObjectNode)
+                JsonText.tree(me.get(shop.path(body) + "/file").body().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Takes a file on as a new body: its address. */
+    protected String takenOn(ObjectNode file) {
+        return me.upload("/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^https?://[^/]+", "");
     }
 }

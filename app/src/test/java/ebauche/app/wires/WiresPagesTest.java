@@ -71,18 +71,12 @@ class WiresPagesTest extends WithVisitor {
     /** Under the scratch plate a slot joins neighbours: it is offered, added in the form, and saved gives the wires their way. */
     @Test
     void slots_under_the_plate_are_offered_and_kept() {
-        ObjectNode file = (ObjectNode)
-                JsonText.tree(me.get(shop.path("tussock") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = fileOf("tussock");
         ObjectNode design = (ObjectNode) file.get("design");
         design.put("name", "Slotted");
         design.remove("channels");
         ((ArrayNode) design.get("cavities")).remove(1);
-        String here = me.upload(
-                        "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst("^https?://[^/]+", "");
+        String here = takenOn(file);
         String ways = me.get(here + "/wires?find=ways").body();
         assertThat(ways).contains("a slot under the scratch plate from the", "Add them in the design");
         assertThat(me.get(here + "/design").body()).contains("find slots under the scratch plate");
@@ -222,18 +216,12 @@ class WiresPagesTest extends WithVisitor {
     /** A jack on the front in the place of the one in the edge: it is offered places, tried in one by its link, and kept there. */
     @Test
     void a_jack_in_a_dish_is_offered_places_and_moved_to_one() {
-        ObjectNode file = (ObjectNode)
-                JsonText.tree(me.get(shop.path("sedge") + "/file").body().getBytes(StandardCharsets.UTF_8));
+        ObjectNode file = fileOf("sedge");
         ObjectNode design = (ObjectNode) file.get("design");
         design.put("name", "Dished");
         design.remove("jack");
         Additions.add(design, "jack-dish");
-        String here = me.upload(
-                        "/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst("^https?://[^/]+", "");
+        String here = takenOn(file);
         String offered = me.get(here + "/wires?find=jack").body();
         assertThat(offered).contains("on flat wood").doesNotContain("wires?jack.");
         Matcher first = Pattern.compile("href=\"([^\"]+/wires\\?move\\.cavity-dish=[^\"]+)\"")

@@ -15,6 +15,9 @@ import java.util.List;
  * @param loads all else
  */
 public record Guitar(Stock.Balance wood, List<Load> loads) {
+    /** A head stands out so far beyond the nut, its tuners lie in its middle, mm: from memory. */
+    public static final double HEAD = 185;
+
     public Guitar {
         loads = List.copyOf(loads);
     }

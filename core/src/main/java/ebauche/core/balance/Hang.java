@@ -54,12 +54,7 @@ public record Hang(Point low, Point high, double strap, Point centre, int treble
      * @param least the lowest that the neck may be put to
      * @param most the highest
      */
-    public record Range(double least, double most) {
-        /** Whether an angle lies in it. */
-        public boolean holds(double angle) {
-            return angle >= least && angle <= most;
-        }
-    }
+    public record Range(double least, double most) {}
 
     /** How it stands with the neck at an angle, degrees over level; empty where the strap is too short for it to hang so. */
     public Optional<Standing> at(double angle) {

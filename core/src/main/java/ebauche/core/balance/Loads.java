@@ -16,9 +16,6 @@ final class Loads {
     private static final double SCALE = 648;
     private static final double HEEL = 56;
 
-    /** A head stands out so far beyond the nut, its tuners lie in its middle, mm. */
-    private static final double HEAD = 185;
-
     /** From this scale on it is a bass, whose tuners weigh more, mm. */
     private static final double BASS = 750;
 
@@ -56,7 +53,7 @@ final class Loads {
         double usual = NECK * scale / SCALE * design.neck().widthAtEnd() / HEEL;
         // Of even thickness from the heel to the tip of the head; the nut stands at the scale's length from the
         // saddles.
-        double balance = weighed.neckBalance().orElse(scale - (end + scale + HEAD) / 2);
+        double balance = weighed.neckBalance().orElse(scale - (end + scale + Guitar.HEAD) / 2);
         loads.add(new Load("neck", fact(weighed.neck(), usual), new Point(0, scale - balance)));
         double each = scale > BASS ? BASS_TUNER : TUNER;
         Fact tuner = fact(weighed.tuner(), each);
@@ -64,7 +61,7 @@ final class Loads {
         loads.add(new Load(
                 strings + " tuners",
                 new Fact(tuner.value() * strings, tuner.source(), tuner.origin()),
-                new Point(0, scale + HEAD / 2)));
+                new Point(0, scale + Guitar.HEAD / 2)));
     }
 
     private void onTheBody() {

@@ -12,7 +12,6 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
-import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
@@ -111,7 +110,7 @@ public final class DishPlaces {
                 .union(bridge.footprint().grown(BESIDE))
                 .union(design.neck().pocket().grown(BESIDE));
         for (Pickup pickup : design.pickups()) {
-            taken = taken.union(rim(pickup).grown(BESIDE));
+            taken = taken.union(pickup.rim().grown(BESIDE));
         }
         for (Control control : design.controls()) {
             taken = taken.union(Region.disc(control.at(), KNOB).grown(BESIDE));
@@ -122,14 +121,6 @@ public final class DishPlaces {
             }
         }
         return taken;
-    }
-
-    private static Region rim(Pickup pickup) {
-        return pickup.part()
-                .filter(p -> p.has(PartSize.RING_ACROSS) && p.has(PartSize.RING_ALONG))
-                .map(p -> Region.rectangle(
-                        pickup.at(), p.get(PartSize.RING_ACROSS), p.get(PartSize.RING_ALONG), 0, pickup.turned()))
-                .orElseGet(pickup::footprint);
     }
 
     private List<Place> ranked(int most) {

@@ -82,6 +82,13 @@ public record Pickup(
         return new Pickup(id, middle, across, along, cornerRadius, turned, depth, joins, proud, part);
     }
 
+    /** What covers the front: its ring where the part has one, whose screws stand under it, else its cavity. */
+    public Region rim() {
+        return part.filter(p -> p.has(PartSize.RING_ACROSS) && p.has(PartSize.RING_ALONG))
+                .map(p -> Region.rectangle(at, p.get(PartSize.RING_ACROSS), p.get(PartSize.RING_ALONG), 0, turned))
+                .orElseGet(this::footprint);
+    }
+
     public Region footprint() {
         return Region.rectangle(at, across, along, cornerRadius, turned);
     }

@@ -75,7 +75,7 @@ public record KeepOut(Feature feature, String why, Region region) {
             all.add(new KeepOut(
                     pickup.feature(),
                     "the pickup's rout and its screws",
-                    ring(pickup).grown(wall)));
+                    pickup.rim().grown(wall)));
         }
         for (Cavity cavity : design.cavities()) {
             Region plan = cavity.cover().isLetIn() ? cavity.recessPlan() : cavity.plan();
@@ -104,15 +104,6 @@ public record KeepOut(Feature feature, String why, Region region) {
         }
         all.removeIf(k -> k.region().isEmpty() || design.undecided().contains(k.feature()));
         return all;
-    }
-
-    /** With its ring where the part has one: its screws stand under that. */
-    private static Region ring(Pickup pickup) {
-        return pickup.part()
-                .filter(p -> p.has(PartSize.RING_ACROSS) && p.has(PartSize.RING_ALONG))
-                .map(p -> Region.rectangle(
-                        pickup.at(), p.get(PartSize.RING_ACROSS), p.get(PartSize.RING_ALONG), 0, pickup.turned()))
-                .orElseGet(pickup::footprint);
     }
 
     private static Region hole(Jack jack) {
