@@ -30,7 +30,9 @@ final class BoreInspections {
     static List<Inspection> of(Run run) {
         Channel drawn = drawn(run);
         Feature feature = drawn.feature();
-        Passage asDrawn = Passage.of(run.build().design(), drawn);
+        Passage asDrawn = drawn.equals(run.channel())
+                ? run.passage()
+                : Passage.of(run.build().design(), drawn);
         Reckoning spread = BoreLook.spread(run);
         List<Inspection> all = new ArrayList<>();
         if (asDrawn.into().isPresent()) {

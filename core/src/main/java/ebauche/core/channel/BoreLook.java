@@ -70,7 +70,8 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
     static Optional<Reckoning> drill(Run run, Around around) {
         Line line = line(run);
         OptionalDouble held = new DrillRoom(around)
-                .heldOut(line, run.from().map(Space::feature), run.channel().diameter());
+                .heldOutOfDrawn(
+                        line, run.from().map(Space::feature), run.channel().diameter());
         if (held.isEmpty()) {
             return Optional.empty();
         }
@@ -134,6 +135,18 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
         return begunThere ? 90 : ComingOut.leeway(run.beside(face));
     }
 
+    /** The least angles towards both faces, degrees. */
+    record Leeways(double front, double back) {
+        static Leeways of(Run run) {
+            return new Leeways(leeway(run, Face.FRONT), leeway(run, Face.BACK));
+        }
+
+        /** Whether it lies in a face as it runs. */
+        boolean isOut() {
+            return front <= 0 || back <= 0;
+        }
+    }
+
     /** How likely it comes out of one face, per cent. */
     public Reckoning chance(Face face) {
         double leeway = leeway(run, face);
@@ -150,10 +163,10 @@ public record BoreLook(Run run, List<WoodLeft.Thin> beside, Optional<Reckoning> 
     }
 
     /** The same of both faces. */
-    static Reckoning chance(Run run) {
+    static Reckoning chance(Run run, Leeways leeways) {
         Fact spread = spread(run).asFact();
-        double front = leeway(run, Face.FRONT);
-        double back = leeway(run, Face.BACK);
+        double front = leeways.front();
+        double back = leeways.back();
         double chance = 100 * (ComingOut.chance(front, spread.value()) + ComingOut.chance(back, spread.value()));
         return Reckoning.of("chance that the " + run.channel().feature().said() + " comes out, %", Quantity.NUMBER)
                 .term("leeway to the front, degrees", asItLies(front), Quantity.ANGLE)

@@ -4,7 +4,6 @@ import ebauche.core.crib.Drill;
 import ebauche.core.design.Passage.Begun;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
-import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -49,7 +48,12 @@ public final class ChannelStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>();
-        Run.all(build).stream().filter(r -> !isDrilled(r) || isOut(r)).forEach(r -> rules.add(comesOut(r)));
+        for (Run run : Run.all(build)) {
+            BoreLook.Leeways leeways = BoreLook.Leeways.of(run);
+            if (!isDrilled(run) || leeways.isOut()) {
+                rules.add(comesOut(run, leeways));
+            }
+        }
         WireWays.of(build).fills().forEach(f -> rules.add(full(f)));
         return rules;
     }
@@ -81,19 +85,12 @@ public final class ChannelStation implements Station {
         return run.build().isDone(StepKey.of(run.channel().feature(), StepKind.DRILL));
     }
 
-    /** Whether it lies in a face as it is drawn, or as it was read. */
-    private static boolean isOut(Run run) {
-        return BoreLook.leeway(run, Face.FRONT) <= 0 || BoreLook.leeway(run, Face.BACK) <= 0;
-    }
-
-    private static Rule comesOut(Run run) {
+    private static Rule comesOut(Run run, BoreLook.Leeways leeways) {
         Channel channel = run.channel();
-        double front = BoreLook.leeway(run, Face.FRONT);
-        double back = BoreLook.leeway(run, Face.BACK);
-        Reckoning sum = BoreLook.chance(run);
+        Reckoning sum = BoreLook.chance(run, leeways);
         double chance = sum.value();
         String said = channel.feature().said();
-        boolean out = front <= 0 || back <= 0;
+        boolean out = leeways.isOut();
         boolean drilled = isDrilled(run);
         String cure = drilled
                 ? "Plug it with a dowel of the same wood, level it, and drill it anew beside it."
@@ -113,7 +110,7 @@ public final class ChannelStation implements Station {
                                 out
                                         ? (drilled ? "As it was read, the " : "As drawn, the ") + said
                                                 + " comes out through the "
-                                                + (front <= 0 ? "front." : "back.")
+                                                + (leeways.front() <= 0 ? "front." : "back.")
                                         : "In " + Math.round(chance) + " bodies of a hundred the " + said
                                                 + " would come out through a face.",
                                 cure))

@@ -4,7 +4,9 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
+import ebauche.core.memo.Memo;
 import ebauche.core.stock.Solid;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -25,6 +27,20 @@ final class DrillRoom {
 
     DrillRoom(Around around) {
         this.around = around;
+    }
+
+    /** What the answer for a hole that stays as it is follows from. */
+    private record Asked(
+            Line line, List<Solid> begunIn, double wide, Region body, double frontDepth, double backDepth) {}
+
+    /** As {@link #heldOut}, and remembered: for a channel of the design, which is asked about by every plan. */
+    OptionalDouble heldOutOfDrawn(Line line, Optional<Feature> from, double wide) {
+        List<Solid> begunIn = from.map(around::of).orElse(List.of());
+        return Memo.here()
+                .get(
+                        new Asked(line, begunIn, wide, around.body(), around.frontDepth(), around.backDepth()),
+                        () -> heldOut(line, from, wide),
+                        known -> 0);
     }
 
     /** How far behind where it enters the chuck must stand so that bit and chuck are in no wood, mm; empty where they always are. */

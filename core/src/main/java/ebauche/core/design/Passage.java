@@ -13,9 +13,19 @@ import java.util.stream.Stream;
  * @param from the space that the drill stands in; empty at the edge and on a face
  * @param into the space that it is to come out in; empty where there is none
  * @param through spaces that it passes on its way
+ * @param begun how it is begun
+ * @param entersAt where on its axis the bit enters the wood, mm from where it is set
+ * @param leavesAt where its axis leaves the wood for the space that it is to end in, mm from where it is set; its whole length where there is none
  */
 public record Passage(
-        BodyDesign design, Channel channel, Optional<Space> from, Optional<Space> into, List<Space> through) {
+        BodyDesign design,
+        Channel channel,
+        Optional<Space> from,
+        Optional<Space> into,
+        List<Space> through,
+        Begun begun,
+        double entersAt,
+        double leavesAt) {
     /** A drill that is set so near the edge is set at it, mm. */
     private static final double AT_EDGE = 1;
 
@@ -32,7 +42,19 @@ public record Passage(
 
     /** The passage of a channel among the spaces of a design. */
     public static Passage of(BodyDesign design, Channel channel) {
+        return of(design, Space.all(design), channel);
+    }
+
+    /** The passages of all channels of a design that count. */
+    public static List<Passage> all(BodyDesign design) {
         List<Space> spaces = Space.all(design);
+        return design.channels().stream()
+                .filter(c -> !design.undecided().contains(c.feature()))
+                .map(c -> of(design, spaces, c))
+                .toList();
+    }
+
+    private static Passage of(BodyDesign design, List<Space> spaces, Channel channel) {
         Optional<Space> from = at(spaces, channel, 0);
         Optional<Space> into = at(spaces, channel, channel.length());
         List<Space> through = spaces.stream()
@@ -40,7 +62,10 @@ public record Passage(
                         && into.filter(s::equals).isEmpty())
                 .filter(s -> s.met(channel).length > 0)
                 .toList();
-        return new Passage(design, channel, from, into, through);
+        Axis axis = new Axis(channel, design.outline().region());
+        Begun begun = axis.begun(from);
+        return new Passage(
+                design, channel, from, into, through, begun, axis.entersAt(begun, from), axis.leavesAt(into));
     }
 
     private static Optional<Space> at(List<Space> spaces, Channel channel, double along) {
@@ -54,17 +79,6 @@ public record Passage(
                 .toList();
     }
 
-    /** How the drill is begun. */
-    public Begun begun() {
-        if (channel.fromUnder() <= AT_FACE) {
-            return Begun.ON_THE_FRONT;
-        }
-        if (from.isPresent()) {
-            return Begun.IN_A_SPACE;
-        }
-        return body().outside(channel.from()) > -AT_EDGE ? Begun.AT_THE_EDGE : Begun.IN_WOOD;
-    }
-
     /** Whether its axis is to end beyond the edge or a face: in no space and in no wood. */
     public boolean endsInTheAir() {
         boolean within =
@@ -74,7 +88,7 @@ public record Passage(
 
     /** Whether its mouth shows at the edge and is plugged: no jack's plate covers it. */
     public boolean isPlugged() {
-        return begun() == Begun.AT_THE_EDGE
+        return begun == Begun.AT_THE_EDGE
                 && design.jack()
                         .filter(j -> j.entry().distance(channel.from()) < j.diameter())
                         .isEmpty();
@@ -84,37 +98,48 @@ public record Passage(
         return design.outline().region();
     }
 
-    /** Where on its axis the bit enters the wood, mm from where it is set. */
-    public double entersAt() {
-        if (begun() == Begun.IN_A_SPACE) {
-            return slope() * from.orElseThrow().plan().wayOut(channel.from(), dx(), dy());
-        }
-        Point inner = channel.to();
-        boolean outside = begun() == Begun.AT_THE_EDGE && body().contains(inner);
-        return outside ? Math.max(0, channel.length() - slope() * body().wayOut(inner, -dx(), -dy())) : 0;
-    }
-
-    /** Where its axis leaves the wood for the space that it is to end in; its whole length where there is none. */
-    public double leavesAt() {
-        return into.map(s -> channel.length() - slope() * s.plan().wayOut(channel.to(), -dx(), -dy()))
-                .orElse(channel.length());
-    }
-
     /** Wood along its axis, mm. */
     public double wood() {
-        return leavesAt() - entersAt();
+        return leavesAt - entersAt;
     }
 
-    /** Axis for plan. */
-    private double slope() {
-        return channel.length() / channel.across();
-    }
+    /** A channel's axis in the body. */
+    private record Axis(Channel channel, Region body) {
+        Begun begun(Optional<Space> from) {
+            if (channel.fromUnder() <= AT_FACE) {
+                return Begun.ON_THE_FRONT;
+            }
+            if (from.isPresent()) {
+                return Begun.IN_A_SPACE;
+            }
+            return body.outside(channel.from()) > -AT_EDGE ? Begun.AT_THE_EDGE : Begun.IN_WOOD;
+        }
 
-    private double dx() {
-        return (channel.to().x() - channel.from().x()) / channel.across();
-    }
+        double entersAt(Begun begun, Optional<Space> from) {
+            if (begun == Begun.IN_A_SPACE) {
+                return slope() * from.orElseThrow().plan().wayOut(channel.from(), dx(), dy());
+            }
+            Point inner = channel.to();
+            boolean outside = begun == Begun.AT_THE_EDGE && body.contains(inner);
+            return outside ? Math.max(0, channel.length() - slope() * body.wayOut(inner, -dx(), -dy())) : 0;
+        }
 
-    private double dy() {
-        return (channel.to().y() - channel.from().y()) / channel.across();
+        double leavesAt(Optional<Space> into) {
+            return into.map(s -> channel.length() - slope() * s.plan().wayOut(channel.to(), -dx(), -dy()))
+                    .orElse(channel.length());
+        }
+
+        /** Axis for plan. */
+        private double slope() {
+            return channel.length() / channel.across();
+        }
+
+        private double dx() {
+            return (channel.to().x() - channel.from().x()) / channel.across();
+        }
+
+        private double dy() {
+            return (channel.to().y() - channel.from().y()) / channel.across();
+        }
     }
 }

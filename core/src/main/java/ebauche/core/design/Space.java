@@ -9,6 +9,7 @@ import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
+import ebauche.core.memo.Memo;
 import ebauche.core.stock.Bore;
 import java.util.ArrayList;
 import java.util.List;
@@ -98,9 +99,17 @@ public record Space(Feature feature, Region plan, double top, double bottom) {
 
     /** Where a channel's axis goes in and where it comes out again, mm along it; nothing where it never is in it. */
     public double[] met(Channel channel) {
-        if (isAwayFrom(channel)) {
-            return new double[0];
-        }
+        return isAwayFrom(channel)
+                ? new double[0]
+                : Memo.here()
+                        .get(new Met(this, channel), () -> walked(channel), m -> 0)
+                        .clone();
+    }
+
+    /** Where a channel's axis meets a space is asked. */
+    private record Met(Space space, Channel channel) {}
+
+    private double[] walked(Channel channel) {
         double first = Double.NaN;
         double last = Double.NaN;
         for (double s = 0; s <= channel.length(); s += STRIDE) {

@@ -1,7 +1,6 @@
 package ebauche.core.feature;
 
 import ebauche.core.measure.Refusal;
-import java.util.regex.Pattern;
 
 /**
  * One thing that a body is made of, by its lasting name: a kind and, where a body may have several of it, an id. Written as one word,
@@ -10,7 +9,7 @@ import java.util.regex.Pattern;
  * @param id empty for a kind that a body has once; of {@link FeatureKind#UNKNOWN} the whole word
  */
 public record Feature(FeatureKind kind, String id) implements Comparable<Feature> {
-    private static final Pattern WORD = Pattern.compile("[a-z0-9-]{1,60}");
+    private static final int LONGEST = 60;
 
     public static final Feature FRONT = of(FeatureKind.FRONT);
     public static final Feature BACK = of(FeatureKind.BACK);
@@ -45,7 +44,9 @@ public record Feature(FeatureKind kind, String id) implements Comparable<Feature
 
     /** Whether a word is written as features' are, whatever it names. */
     public static boolean isWord(String word) {
-        return WORD.matcher(word).matches();
+        return !word.isEmpty()
+                && word.length() <= LONGEST
+                && word.chars().allMatch(c -> (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-');
     }
 
     /**

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
@@ -14,8 +13,6 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /** The edges of an area: how far it is to them, from them, and across between them. Millimetres. */
 final class Edges {
-    private static final GeometryFactory FACTORY = new GeometryFactory();
-
     /** A place that lies on an edge but for the noise of the arithmetic, mm. */
     private static final double ON = 1e-9;
 
@@ -45,9 +42,54 @@ final class Edges {
         return new Point[] {new Point(ends[0].x, ends[0].y), new Point(ends[1].x, ends[1].y)};
     }
 
-    /** How far it is to the nearest edge. */
+    /** How far it is to the nearest edge; endless where there is none. */
     double distance(Point p) {
-        return area.getBoundary().distance(FACTORY.createPoint(new Coordinate(p.x(), p.y())));
+        double least = Double.POSITIVE_INFINITY;
+        for (double[] ring : rings()) {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                if (isWithin(p, ring, i, least)) {
+                    least = Math.min(least, distance(p, ring, i));
+                }
+            }
+        }
+        return least;
+    }
+
+    /** Whether an edge lies nearer than a distance. */
+    boolean nearerThan(Point p, double distance) {
+        for (double[] ring : rings()) {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                if (isWithin(p, ring, i, distance) && distance(p, ring, i) < distance) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** Whether an edge's box lies so near. */
+    private static boolean isWithin(Point p, double[] ring, int i, double distance) {
+        double ax = ring[i] - p.x();
+        double bx = ring[i + 2] - p.x();
+        double ay = ring[i + 1] - p.y();
+        double by = ring[i + 3] - p.y();
+        return (ax <= distance || bx <= distance)
+                && (ax >= -distance || bx >= -distance)
+                && (ay <= distance || by <= distance)
+                && (ay >= -distance || by >= -distance);
+    }
+
+    /** How far it is to the edge from one corner to the next. */
+    private static double distance(Point p, double[] ring, int i) {
+        double dx = ring[i + 2] - ring[i];
+        double dy = ring[i + 3] - ring[i + 1];
+        double ax = p.x() - ring[i];
+        double ay = p.y() - ring[i + 1];
+        double size = dx * dx + dy * dy;
+        double share = size > 0 ? Math.max(0, Math.min(1, (ax * dx + ay * dy) / size)) : 0;
+        double x = ax - share * dx;
+        double y = ay - share * dy;
+        return Math.sqrt(x * x + y * y);
     }
 
     /** Length of edge that runs through another area. */

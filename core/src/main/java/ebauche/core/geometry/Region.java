@@ -72,9 +72,14 @@ public final class Region {
 
     private volatile double area = Double.NaN;
 
+    private volatile Point inner;
+
     private final Edges edges;
 
     private final int hash;
+
+    /** An area that this was found equal to: the next time no corner is compared. A race finds it out twice and harms nothing. */
+    private volatile Region standsForAll = this;
 
     private Region(Geometry geometry) {
         this(geometry, null, null);
@@ -229,6 +234,15 @@ public final class Region {
 
     /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */
     public Point inner() {
+        Point known = inner;
+        if (known == null) {
+            known = wellInside();
+            inner = known;
+        }
+        return known;
+    }
+
+    private Point wellInside() {
         Point middle = centroid();
         if (contains(middle)) {
             return middle;
@@ -281,10 +295,13 @@ public final class Region {
     }
 
     public Region minus(Region other) {
-        if (isEmpty() || other.isEmpty() || apart(other)) {
+        if (isEmpty() || other.isEmpty() || farApart(other)) {
             return this;
         }
         return remember(new Made('-', this, other), () -> {
+            if (apart(other)) {
+                return this;
+            }
             Region rest = areas(OverlayNGRobust.overlay(geometry, other.geometry, OverlayNG.DIFFERENCE));
             if (rest.area() >= area() * (1 - ROUNDING)) {
                 rest = areas(snapped(other, OverlayNG.DIFFERENCE));
@@ -345,7 +362,7 @@ public final class Region {
             return false;
         }
         Envelope both = geometry.getEnvelopeInternal().intersection(other.geometry.getEnvelopeInternal());
-        if (both.getWidth() * both.getHeight() <= area) {
+        if (both.getArea() <= area) {
             return false;
         }
         double radius = Math.sqrt(area / Math.PI) * (1 + 1e-9);
@@ -356,8 +373,18 @@ public final class Region {
                 || shared(other) > area;
     }
 
+    /** The area that their boxes share, mm²: they share no more. */
+    public double boxesShare(Region other) {
+        return geometry.getEnvelopeInternal()
+                .intersection(other.geometry.getEnvelopeInternal())
+                .getArea();
+    }
+
     private boolean holdsDisc(Region other, Point middle, double radius) {
-        return outside(middle) < -radius && other.outside(middle) < -radius;
+        return contains(middle)
+                && other.contains(middle)
+                && !edges.nearerThan(middle, radius)
+                && !other.edges.nearerThan(middle, radius);
     }
 
     /** Whether they surely share nothing; the larger one's index is asked. */
@@ -522,7 +549,20 @@ public final class Region {
 
     @Override
     public boolean equals(Object other) {
-        return this == other || (other instanceof Region region && geometry.equalsExact(region.geometry));
+        return this == other || (other instanceof Region region && isSameAs(region));
+    }
+
+    @SuppressWarnings("ReferenceEquality") // one area that stands for all that were found equal
+    private boolean isSameAs(Region other) {
+        Region standsForOther = other.standsForAll;
+        if (standsForAll == standsForOther) {
+            return true;
+        }
+        boolean same = hash == other.hash && geometry.equalsExact(other.geometry);
+        if (same) {
+            standsForAll = standsForOther;
+        }
+        return same;
     }
 
     @Override

@@ -7,6 +7,7 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Something about the work that an operation needs, gives or takes away. The order of a build and its reasons follow
@@ -28,6 +29,11 @@ public sealed interface Condition {
     /** Whether this condition, being given, answers that need. */
     boolean answers(Condition need);
 
+    /** Where on the plan it lies: what cuts nowhere there takes nothing of it away. Empty where only steps that say so spoil it. */
+    default Optional<Region> where() {
+        return Optional.empty();
+    }
+
     /** Whether a change to the wood takes this condition away, by where it cuts. */
     default boolean spoiledBy(Change change) {
         return false;
@@ -42,6 +48,11 @@ public sealed interface Condition {
     record Flat(Face face, double depth, Region region, double share) implements Condition {
         /** Half the surround of a pocket still carries a base: common practice. */
         public static final double HALF = 0.5;
+
+        @Override
+        public Optional<Region> where() {
+            return Optional.of(region);
+        }
 
         @Override
         public String words() {
@@ -59,7 +70,8 @@ public sealed interface Condition {
         public boolean spoiledBy(Change change) {
             Solid solid = change.solid();
             boolean reaches = reaches(solid, depth);
-            boolean tooSmall = solid.plan().area() <= (1 - share) * region.area();
+            double most = (1 - share) * region.area();
+            boolean tooSmall = solid.plan().area() <= most || solid.plan().boxesShare(region) <= most;
             if (!reaches || tooSmall) {
                 return false;
             }
@@ -81,6 +93,11 @@ public sealed interface Condition {
         private static final double LOST = 0.5;
 
         @Override
+        public Optional<Region> where() {
+            return Optional.of(line);
+        }
+
+        @Override
         public String words() {
             return "the " + face.word() + " whole along its line, for template and bearing";
         }
@@ -98,6 +115,7 @@ public sealed interface Condition {
             return change instanceof Change.Remove
                     && reaches
                     && solid.plan().area() > most
+                    && solid.plan().boxesShare(line) > most
                     && solid.plan().shared(line) > most
                     && solid.plan().shared(around) < around.area() - TOUCH_AREA;
         }
@@ -105,6 +123,11 @@ public sealed interface Condition {
 
     /** Sound wood just outside an edge, for the wall that a bearing rides or the cutter leaves. */
     record Wall(String of, Region ring, double from, double to) implements Condition {
+        @Override
+        public Optional<Region> where() {
+            return Optional.of(ring);
+        }
+
         @Override
         public String words() {
             return "a whole wall round the " + of;
@@ -123,6 +146,11 @@ public sealed interface Condition {
 
     /** Wood over a region between two depths. */
     record Wood(Region region, double from, double to) implements Condition {
+        @Override
+        public Optional<Region> where() {
+            return Optional.of(region);
+        }
+
         @Override
         public String words() {
             return "the wood that it cuts";
@@ -237,6 +265,11 @@ public sealed interface Condition {
 
     /** A surface on which nothing more will be cut. */
     record Settled(OuterSurface surface, double depth, Region region) implements Condition {
+        @Override
+        public Optional<Region> where() {
+            return Optional.of(region);
+        }
+
         @Override
         public String words() {
             return "the " + surface.name().toLowerCase(Locale.ROOT) + " settled: nothing more cut into it";

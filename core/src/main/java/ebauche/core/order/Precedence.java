@@ -1,6 +1,8 @@
 package ebauche.core.order;
 
+import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
+import ebauche.core.memo.Memo;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
@@ -12,6 +14,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -26,58 +29,47 @@ import java.util.stream.IntStream;
 @SuppressWarnings("ReferenceEquality") // a step is not its own giver or spoiler; two that read alike are two
 public final class Precedence {
     private final List<Operation> operations;
-    /** What each of them does to the wood: finished steps count by what they really did. */
-    private final List<List<Change>> changes;
+    /** What each of them does to the wood: finished steps count by what they really did. The blank's own wood is left out. */
+    private final List<List<Cut>> cuts;
+
+    private final List<Given> given;
 
     private final Set<StepKey> done;
     private final Map<Pair, Link> links = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
     /** Which operations spoil a condition and which give it, as far as that was asked; many share their conditions. */
-    private final Map<Condition, Spoilers> spoilers = new HashMap<>();
+    private final Map<Condition, BitSet> spoilers = new HashMap<>();
 
     private final Map<Condition, BitSet> givers = new HashMap<>();
 
     private record Pair(StepKey before, StepKey after) {}
 
+    /** A change to the wood and its shadow on the plan, which many conditions ask for. */
+    private record Cut(Change change, Region plan) {
+        boolean isAwayFrom(Region where) {
+            return plan.fartherApartThan(where, 0);
+        }
+    }
+
+    /** Whether a change spoils a condition is asked. */
+    private record Asked(Condition condition, Change change) {}
+
+    /** What one of the operations gives. */
+    private record Given(int by, Condition condition) {}
+
     private Precedence(List<Operation> operations, Map<StepKey, List<Change>> done) {
         this.operations = operations;
         this.done = done.keySet();
-        this.changes = operations.stream()
-                .map(o -> done.getOrDefault(o.key(), o.changes()))
+        this.cuts = operations.stream()
+                .map(o -> done.getOrDefault(o.key(), o.changes()).stream()
+                        .filter(c -> !isBlank(c))
+                        .map(c -> new Cut(c, c.solid().plan()))
+                        .toList())
                 .toList();
-    }
-
-    /** Whether each operation spoils one condition, found out when it is asked. */
-    private final class Spoilers {
-        private static final byte YES = 1;
-        private static final byte NO = 2;
-
-        private final Condition condition;
-        private final byte[] known = new byte[operations.size()];
-
-        Spoilers(Condition condition) {
-            this.condition = condition;
-        }
-
-        boolean spoils(int operation) {
-            if (known[operation] == 0) {
-                known[operation] = find(operation) ? YES : NO;
-            }
-            return known[operation] == YES;
-        }
-
-        private boolean find(int operation) {
-            for (Change change : changes.get(operation)) {
-                if (!isBlank(change) && condition.spoiledBy(change)) {
-                    return true;
-                }
-            }
-            return operations.get(operation).spoils().contains(condition);
-        }
-
-        long count() {
-            return IntStream.range(0, known.length).filter(this::spoils).count();
-        }
+        this.given = IntStream.range(0, operations.size())
+                .boxed()
+                .flatMap(i -> operations.get(i).gives().stream().map(c -> new Given(i, c)))
+                .toList();
     }
 
     /** The blank's own wood, strip by strip, spoils nothing: all else is done on it. */
@@ -85,8 +77,28 @@ public final class Precedence {
         return change instanceof Change.Add add && add.isBlank();
     }
 
-    private Spoilers spoilers(Condition condition) {
-        return spoilers.computeIfAbsent(condition, Spoilers::new);
+    /** Which operations spoil a condition: by what they cut where it lies, or because they say so. */
+    private BitSet spoilers(Condition condition) {
+        return spoilers.computeIfAbsent(condition, c -> {
+            BitSet found = new BitSet();
+            Optional<Region> where = c.where();
+            for (int i = 0; i < operations.size(); i++) {
+                boolean cut = where.isPresent() && spoils(cuts.get(i), c, where.get());
+                found.set(i, cut || operations.get(i).spoils().contains(c));
+            }
+            return found;
+        });
+    }
+
+    private static boolean spoils(List<Cut> cuts, Condition condition, Region where) {
+        for (Cut cut : cuts) {
+            if (!cut.isAwayFrom(where)
+                    && Memo.here()
+                            .get(new Asked(condition, cut.change()), () -> condition.spoiledBy(cut.change()), s -> 0)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The links between steps of which none is done. */
@@ -155,36 +167,29 @@ public final class Precedence {
     private BitSet givers(Condition need) {
         return givers.computeIfAbsent(need, n -> {
             BitSet found = new BitSet();
-            for (int i = 0; i < operations.size(); i++) {
-                for (Condition given : operations.get(i).gives()) {
-                    if (given.answers(n)) {
-                        found.set(i);
-                        break;
-                    }
-                }
-            }
+            given.stream().filter(g -> g.condition().answers(n)).forEach(g -> found.set(g.by()));
             return found;
         });
     }
 
     private void beforeSpoilers(Operation needer, Condition need, String words) {
         boolean ofWood = need instanceof Condition.Wall || need instanceof Condition.Wood;
-        Spoilers asked = spoilers(need);
+        BitSet all = spoilers(need);
         BitSet given = givers(need);
-        for (int i = 0; i < operations.size(); i++) {
+        for (int i = all.nextSetBit(0); i >= 0; i = all.nextSetBit(i + 1)) {
             Operation spoiler = operations.get(i);
             boolean excused = spoiler == needer || given.get(i) || (ofWood && joined(spoiler, needer));
-            if (!excused && asked.spoils(i)) {
+            if (!excused) {
                 link(needer, spoiler, "takes away " + words + ", which “" + needer.title() + "” needs", true);
             }
         }
     }
 
     private void afterChangers(Operation needer, Condition settled) {
-        Spoilers asked = spoilers(settled);
-        for (int i = 0; i < operations.size(); i++) {
+        BitSet all = spoilers(settled);
+        for (int i = all.nextSetBit(0); i >= 0; i = all.nextSetBit(i + 1)) {
             Operation changer = operations.get(i);
-            if (changer != needer && !changer.needs().contains(settled) && asked.spoils(i)) {
+            if (changer != needer && !changer.needs().contains(settled)) {
                 link(
                         changer,
                         needer,
@@ -210,7 +215,7 @@ public final class Precedence {
                             "Hold the template with tape, or screw it where a later pocket takes the hole away."));
         }
         return some.of().stream()
-                .sorted(Comparator.comparingLong(w -> spoilers(w).count()))
+                .sorted(Comparator.comparingInt(w -> spoilers(w).cardinality()))
                 .limit(some.count())
                 .toList();
     }

@@ -30,6 +30,8 @@ public final class Sequence {
     private final List<Finding> findings = new ArrayList<>();
     private final List<Operation> ordered = new ArrayList<>();
     private final Map<StepKey, Integer> waitingFor = new HashMap<>();
+    /** Which steps wait for a step. */
+    private final Map<StepKey, List<StepKey>> waiting = new HashMap<>();
     /** Features whose circle is told. */
     private final Set<Set<Feature>> inTheWay = new HashSet<>();
 
@@ -65,7 +67,10 @@ public final class Sequence {
             rank.put(operations.get(i).key(), i);
             waitingFor.put(operations.get(i).key(), 0);
         }
-        links.forEach(l -> waitingFor.merge(l.after(), 1, Integer::sum));
+        for (Link link : links) {
+            waitingFor.merge(link.after(), 1, Integer::sum);
+            waiting.computeIfAbsent(link.before(), k -> new ArrayList<>()).add(link.after());
+        }
         for (StepKey key : done) {
             if (rank.containsKey(key)) {
                 findEarly(key, done);
@@ -90,11 +95,7 @@ public final class Sequence {
 
     private void take(Operation operation) {
         ordered.add(operation);
-        for (Link link : links) {
-            if (link.before().equals(operation.key())) {
-                waitingFor.merge(link.after(), -1, Integer::sum);
-            }
-        }
+        waiting.getOrDefault(operation.key(), List.of()).forEach(k -> waitingFor.merge(k, -1, Integer::sum));
     }
 
     private Comparator<Operation> byHand(Map<StepKey, Integer> rank) {

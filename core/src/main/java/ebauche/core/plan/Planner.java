@@ -70,7 +70,8 @@ public final class Planner {
         Sequence sequence = scheduling.sequence(precedence);
         Schedule schedule = scheduling.schedule(precedence, sequence, memo);
         History history = schedule.history();
-        Concurrent<?> thinnest = Concurrent.of(history::thinnest);
+        int half = (Stations.ALL.size() + 1) / 2;
+        Concurrent<Looked> first = Concurrent.of(() -> look(Stations.ALL.subList(0, half), history));
         findings.addAll(checked.get().findings());
         Map<Feature, Finding> gone = contradictions.get();
         findings.addAll(gone.values());
@@ -81,13 +82,11 @@ public final class Planner {
                 build, decided.stream().filter(o -> !done.containsKey(o.key())).toList()));
         findings.removeIf(f -> f.feature().filter(scheduling::isUndecided).isPresent());
         findings.addAll(waiting(scheduling.planned(), scheduling.undecided()));
-        thinnest.get();
+        Looked second = look(Stations.ALL.subList(half, Stations.ALL.size()), history);
         List<Rule> rules = new ArrayList<>(checked.get().rules());
-        for (Station station : Stations.ALL) {
-            List<Rule> ofWood = station.rules(build, history);
-            rules.addAll(ofWood);
-            findings.addAll(broken(ofWood));
-            findings.addAll(station.review(build, history));
+        for (Looked looked : List.of(first.get(), second)) {
+            rules.addAll(looked.rules());
+            findings.addAll(looked.findings());
         }
         // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
         findings.addAll(sequence.findings());
@@ -133,6 +132,21 @@ public final class Planner {
         return steps.stream()
                 .filter(o -> o.gives().stream().anyMatch(g -> g.answers(need)))
                 .findFirst();
+    }
+
+    private record Looked(List<Finding> findings, List<Rule> rules) {}
+
+    /** What some stations find in the wood that is left. */
+    private Looked look(List<Station> stations, History history) {
+        List<Finding> found = new ArrayList<>();
+        List<Rule> rules = new ArrayList<>();
+        for (Station station : stations) {
+            List<Rule> ofWood = station.rules(build, history);
+            rules.addAll(ofWood);
+            found.addAll(broken(ofWood));
+            found.addAll(station.review(build, history));
+        }
+        return new Looked(found, rules);
     }
 
     private record Checked(List<Finding> findings, List<Rule> rules, List<Reckoning> reckonings) {}

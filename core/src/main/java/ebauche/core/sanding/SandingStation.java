@@ -1,13 +1,11 @@
 package ebauche.core.sanding;
 
 import ebauche.core.design.Measurand;
-import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
-import ebauche.core.hardware.Channel;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
@@ -29,6 +27,7 @@ import ebauche.core.stock.Carve;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Solid;
+import ebauche.core.wires.Run;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -91,16 +90,14 @@ public final class SandingStation implements Station {
                 new Condition.Settled(OuterSurface.FRONT, build.faces().frontNow(), body),
                 new Condition.Settled(OuterSurface.BACK, build.faces().backNow(), body),
                 new Condition.Settled(OuterSurface.EDGE, 0, body)));
-        for (Channel channel : build.design().channels()) {
-            Feature feature = channel.feature();
-            if (!build.design().undecided().contains(feature)) {
-                settled.add(
-                        Passage.of(build.design(), channel).isPlugged()
-                                ? new Condition.Mark(
-                                        StepKey.of(feature, StepKind.PLUG),
-                                        "the mouth of the " + feature.said() + " plugged")
-                                : new Condition.Access(StepKey.of(feature, StepKind.DRILL), feature.said()));
-            }
+        for (Run run : Run.all(build)) {
+            Feature feature = run.channel().feature();
+            settled.add(
+                    run.passage().isPlugged()
+                            ? new Condition.Mark(
+                                    StepKey.of(feature, StepKind.PLUG),
+                                    "the mouth of the " + feature.said() + " plugged")
+                            : new Condition.Access(StepKey.of(feature, StepKind.DRILL), feature.said()));
         }
         return settled.toArray(Condition[]::new);
     }

@@ -199,7 +199,14 @@ public record Bore(Point from, double fromDepth, Point to, double toDepth, doubl
         return isLevel() || isUpright() || over.isEmpty() ? deepest() : extreme(over, true);
     }
 
+    /** How deep it lies at the most, or how high, is asked. */
+    private record Extreme(Bore of, Region over, boolean deepest) {}
+
     private double extreme(Region over, boolean deepest) {
+        return Memo.here().get(new Extreme(this, over, deepest), () -> farthest(over, deepest), r -> 0);
+    }
+
+    private double farthest(Region over, boolean deepest) {
         Region part = over.intersection(plan());
         return part.isEmpty() ? (deepest ? deepest() : -shallowest()) : way(farthestDown(part, deepest), deepest);
     }

@@ -24,9 +24,8 @@ public record Run(Build build, Passage passage) {
         return build.once()
                 .of(
                         All.class,
-                        () -> new All(build.design().channels().stream()
-                                .filter(c -> !build.design().undecided().contains(c.feature()))
-                                .map(c -> of(build, c))
+                        () -> new All(Passage.all(build.design()).stream()
+                                .map(p -> new Run(build, p))
                                 .toList()))
                 .runs();
     }

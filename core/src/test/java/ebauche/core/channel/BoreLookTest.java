@@ -56,7 +56,8 @@ class BoreLookTest {
         body.channels.set(NECK, new Channel(drawn.id(), drawn.from(), 9, drawn.to(), 8, drawn.diameter(), held));
         BoreLook look = look(body, NECK);
         double sum = look.chance(Face.FRONT).value() + look.chance(Face.BACK).value();
-        assertThat(BoreLook.chance(look.run()).value()).isCloseTo(sum, within(1e-9));
+        assertThat(BoreLook.chance(look.run(), BoreLook.Leeways.of(look.run())).value())
+                .isCloseTo(sum, within(1e-9));
         double free = Straying.spread(body.build(), Channel.Held.FREE_HAND).value();
         assertThat(BoreLook.spread(look.run()).value()).isLessThanOrEqualTo(free);
     }
