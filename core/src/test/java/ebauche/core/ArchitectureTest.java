@@ -29,6 +29,7 @@ class ArchitectureTest {
 
     private static final String[] STATIONS = {
         core("blank"),
+        core("chamber"),
         core("thickness"),
         core("outline"),
         core("neck"),

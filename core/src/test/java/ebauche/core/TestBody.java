@@ -20,6 +20,7 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
@@ -96,6 +97,7 @@ public final class TestBody {
     public List<Channel> channels = new ArrayList<>();
     public List<Wire> wires = new ArrayList<>();
     public List<Shield> shields = new ArrayList<>();
+    public List<Chamber> chambers = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<Tab> tabs = List.of();
     public Hanging hanging = Hanging.USUAL;
@@ -223,6 +225,7 @@ public final class TestBody {
                 channels,
                 wires,
                 shields,
+                chambers,
                 contours,
                 tabs,
                 hanging,

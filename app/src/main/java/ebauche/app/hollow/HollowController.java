@@ -2,37 +2,50 @@ package ebauche.app.hollow;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.design.DesignKeeping;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
+import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.balance.Balance;
 import ebauche.core.balance.Hang;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
 import ebauche.core.hollow.Hollow;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.plan.Planner;
+import ebauche.exchange.design.ChamberElements;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What a hollow under a cap would take out of a body, what must stay and why, what that weighs, how it hangs, and whether the cap carries a thumb. */
 @Controller
 class HollowController {
     private final Bodies bodies;
+    private final DesignKeeping keeping;
 
-    HollowController(Bodies bodies) {
+    HollowController(Bodies bodies, DesignKeeping keeping) {
         this.bodies = bodies;
+        this.keeping = keeping;
     }
 
     /** Wood that stays: what for, and what could be taken out without it. */
@@ -55,6 +68,10 @@ class HollowController {
             String after,
             List<Kept> kept,
             List<Solved> solved,
+            List<Chamber> there,
+            boolean covered,
+            int base,
+            Map<String, String> asked,
             String drawing,
             String tradeOff) {}
 
@@ -66,15 +83,59 @@ class HollowController {
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        BuildPlan plan = current.plan();
+        BuildPlan plan = solid(current);
+        HollowQuestion question = new HollowQuestion(typed, fig);
+        page(current, plan, question, question.hollow(plan.build()), fig, model);
+        return "hollow/hollow";
+    }
+
+    /** Puts what is asked into the design, in the place of the chambers that it has. */
+    @PostMapping("/bodies/{id}/hollow")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        BuildPlan plan = solid(current);
         HollowQuestion question = new HollowQuestion(typed, fig);
         Hollow hollow = question.hollow(plan.build());
+        Optional<Chamber> chamber = question.chamber(plan.build(), hollow);
+        try {
+            if (chamber.isPresent()) {
+                ObjectNode file = DesignKeeping.file(current);
+                file.withObject("/design").putArray("chambers").add(ChamberElements.written(chamber.get()));
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:" + current.here() + "/hollow";
+            }
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        } catch (Stale stale) {
+            ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
+        }
+        page(current, plan, question, hollow, fig, model);
+        return "hollow/hollow";
+    }
+
+    /** The body as if no chamber were drawn: what is reckoned here takes their place. */
+    private static BuildPlan solid(Bodies.Current current) {
+        Build build = current.plan().build();
+        return build.design().chambers().isEmpty()
+                ? current.plan()
+                : Planner.plan(new Build(build.drawn().withChambers(List.of()), build.shop(), build.asBuilt()));
+    }
+
+    private static void page(
+            Bodies.Current current, BuildPlan plan, HollowQuestion question, Hollow hollow, Figures fig, Model model) {
         OptionalDouble target = question.target();
         Balance balance = Balance.of(plan);
         double wood = balance.guitar().wood().grams();
         Balance lighter =
                 hollow.centre().map(at -> balance.without(hollow.grams(), at)).orElse(balance);
         Optional<Reckoning> deflection = hollow.cap().map(CapPlate::deflection);
+        Build asDrawn = current.plan().build();
         PageModel.put(
                 model,
                 new HollowView(
@@ -93,9 +154,12 @@ class HollowController {
                                 .map(k -> new Kept(fig.said(k.feature()), k.why(), hollow.costs(k)))
                                 .toList(),
                         target.isPresent() ? solved(current, hollow, wood - target.getAsDouble(), fig) : List.of(),
+                        asDrawn.design().chambers(),
+                        asDrawn.topReaches().isPresent(),
+                        current.revision().number(),
+                        question.asked(),
                         HollowDrawing.of(hollow),
                         TradeOffDrawing.of(hollow, wood, fig)));
-        return "hollow/hollow";
     }
 
     private static String most(Balance balance, Figures fig) {

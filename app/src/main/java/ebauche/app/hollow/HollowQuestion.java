@@ -2,6 +2,7 @@ package ebauche.app.hollow;
 
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.Hollow;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Length;
@@ -16,6 +17,12 @@ import java.util.OptionalDouble;
 /** What a maker asks a hollow to be, as it was typed; what cannot be meant is told beside its field. */
 final class HollowQuestion {
     static final String TARGET = "target";
+
+    /** What the page calls its hollow in the design. */
+    private static final String CHAMBER = "hollow";
+
+    /** A cap that is off the top by less is the top, mm. */
+    private static final double NEAR = 0.1;
 
     private static final double GRAMS = 1000;
     private static final double HEAVIEST = 20;
@@ -34,7 +41,7 @@ final class HollowQuestion {
 
     /** The hollow that is asked for; the usual one where what was typed cannot be. */
     Hollow hollow(Build build) {
-        Hollow.Asked usual = Hollow.Asked.USUAL;
+        Hollow.Asked usual = usual(build);
         try {
             Hollow.Asked asked = new Hollow.Asked(
                     length("wall", usual.wall()),
@@ -50,6 +57,29 @@ final class HollowQuestion {
             troubles.put(refusal.field(), refusal.getMessage());
         }
         return Hollow.of(build, usual);
+    }
+
+    /** Under a top that the blank has, that top is the cap. */
+    private static Hollow.Asked usual(Build build) {
+        OptionalDouble top = build.topReaches();
+        return top.isPresent() && top.getAsDouble() >= 1
+                ? Hollow.Asked.USUAL.capped(top.getAsDouble())
+                : Hollow.Asked.USUAL;
+    }
+
+    /** The hollow as a chamber of the design; empty, and told beside its field, where nothing closes it or another cap is asked for. */
+    Optional<Chamber> chamber(Build build, Hollow hollow) {
+        OptionalDouble top = build.topReaches();
+        if (top.isEmpty()) {
+            troubles.put("cap", Words.say("hollow.no-top"));
+        } else if (Math.abs(hollow.asked().cap() - top.getAsDouble()) > NEAR) {
+            troubles.put("cap", Words.say("hollow.another-cap", fig.length(top.getAsDouble())));
+        } else if (hollow.parts().isEmpty()) {
+            troubles.put("wall", Words.say("hollow.takes-nothing"));
+        } else if (hollow.parts().size() > Chamber.MOST_PARTS) {
+            troubles.put("round", Words.say("hollow.too-many-holes", Chamber.MOST_PARTS));
+        }
+        return troubles.isEmpty() ? Optional.of(hollow.chamber(CHAMBER)) : Optional.empty();
     }
 
     private String text(String name) {
@@ -101,6 +131,17 @@ final class HollowQuestion {
 
     private Field field(String name, String label, String now) {
         return new Field(name, label, text(name).isEmpty() ? now : text(name), troubles.get(name));
+    }
+
+    /** What was typed of it, to be asked again. */
+    Map<String, String> asked() {
+        Map<String, String> asked = new LinkedHashMap<>();
+        for (String name : List.of("wall", "centre", "cap", "floor", "bit", "round")) {
+            if (!text(name).isEmpty()) {
+                asked.put(name, text(name));
+            }
+        }
+        return asked;
     }
 
     Map<String, String> troubles() {

@@ -11,6 +11,7 @@ import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.job.OwnBack;
 import ebauche.core.job.Rule;
+import ebauche.core.job.UnderTop;
 import ebauche.core.layout.Judgement;
 import ebauche.core.layout.Need;
 import ebauche.core.measure.Fact;
@@ -24,10 +25,6 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Gluing;
 import ebauche.core.station.Station;
-import ebauche.core.stock.Change;
-import ebauche.core.stock.Material;
-import ebauche.core.stock.Solid;
-import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Flaw;
 import java.util.ArrayList;
 import java.util.List;
@@ -48,8 +45,6 @@ public final class BlankStation implements Station {
     private static final Condition.Mark CORE_GLUED = new Condition.Mark(GLUE, "the core in one piece");
     private static final Condition.Mark TOP_GLUED =
             new Condition.Mark(StepKey.of(FEATURE, StepKind.TOP_GLUE), "the top in one piece");
-    private static final Condition.Mark LEVELLED =
-            new Condition.Mark(StepKey.of(FEATURE, StepKind.TOP_LEVEL), "core and top level for their glue");
 
     /** A top that finishes thinner than this is sanded through in places: common practice, mm. */
     private static final double THINNEST_TOP = 3;
@@ -262,19 +257,25 @@ public final class BlankStation implements Station {
                     .gives(TOP_GLUED)
                     .build());
         }
-        steps.add(Operation.of(
+        Operation.Builder level = Operation.of(
                         Work.BLANK, FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
                 .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
                 .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
                 .needs(ready)
-                .gives(LEVELLED)
+                .gives(UnderTop.LEVELLED)
                 .caution(Caution.of(build.thicknessing()))
                 .caution(Caution.DUST)
-                .takes(40, 0, 0.003)
-                .build());
-        steps.add(wholeBlank(build, glueUp(build, StepKind.TOP, "Glue the top on", 2))
-                .needs(LEVELLED)
-                .build());
+                .takes(40, 0, 0.003);
+        if (UnderTop.putsCore(build)
+                .filter(StepKey.of(FEATURE, StepKind.TOP_LEVEL)::equals)
+                .isPresent()) {
+            UnderTop.core(build).forEach(level::cuts);
+        }
+        steps.add(level.build());
+        Operation.Builder glued =
+                glueUp(build, StepKind.TOP, "Glue the top on", 2).needs(UnderTop.LEVELLED);
+        UnderTop.beforeItCloses(build).forEach(glued::needs);
+        steps.add(wholeBlank(build, glued).build());
     }
 
     private static Reckoning coreThickness(Blank blank) {
@@ -284,25 +285,13 @@ public final class BlankStation implements Station {
                 .is(blank.core().thickness(), "blank - top");
     }
 
-    /** The step after which the blank is whole: it puts all its wood on the bench. */
+    /** The step after which the blank is whole: it puts all its wood on the bench, or the top on a core that lies there. */
     private static Operation.Builder wholeBlank(Build build, Operation.Builder step) {
         Blank blank = build.design().blank();
+        boolean coreLies = UnderTop.putsCore(build).isPresent();
+        (coreLies ? UnderTop.top(build) : UnderTop.all(build)).forEach(step::cuts);
         double upper = -build.roughAboveFront();
-        double under = upper + blank.topThickness();
-        double lower = upper + blank.thickness();
-        blank.top().ifPresent(t -> layer(blank, t, upper, under).forEach(step::cuts));
-        layer(blank, blank.core(), under, lower).forEach(step::cuts);
-        return step.gives(new Condition.Wood(blank.plan(), upper, lower));
-    }
-
-    private static List<Change> layer(Blank blank, BlankLayer layer, double from, double to) {
-        return blank.stripes(layer).stream()
-                .<Change>map(s -> new Change.Add(
-                        FEATURE,
-                        Workpiece.BODY,
-                        Solid.Prism.between(s.plan(), from, to),
-                        new Material(s.species().key(), s.species().density().value())))
-                .toList();
+        return step.gives(new Condition.Wood(blank.plan(), upper, upper + blank.thickness()));
     }
 
     @Override

@@ -7,6 +7,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Cover;
@@ -38,6 +39,7 @@ import java.util.stream.Stream;
  * @param channels for wires
  * @param wires what is wired to what; none where it is the usual for these parts
  * @param shields spaces that are lined with paint or foil
+ * @param chambers hollows in the core, under the top
  * @param contours carved parts of front and back
  * @param tabs wood left outside the outline until everything is located
  * @param hanging what the guitar carries besides its wood, and its strap
@@ -61,6 +63,7 @@ public record BodyDesign(
         List<Channel> channels,
         List<Wire> wires,
         List<Shield> shields,
+        List<Chamber> chambers,
         List<Contour> contours,
         List<Tab> tabs,
         Hanging hanging,
@@ -90,6 +93,7 @@ public record BodyDesign(
         channels = List.copyOf(channels);
         wires = List.copyOf(wires);
         shields = List.copyOf(shields);
+        chambers = List.copyOf(chambers);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         tabs = List.copyOf(tabs);
@@ -126,21 +130,28 @@ public record BodyDesign(
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, contours, tabs, hanging, undecided);
+                templates, holes, channels, wires, shields, chambers, contours, tabs, hanging, undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
                 name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, contours, tabs, hanging, undecided);
+                templates, holes, channels, wires, shields, chambers, contours, tabs, hanging, undecided);
     }
 
     /** The same design with its channels elsewhere. */
     public BodyDesign withChannels(List<Channel> others) {
         return new BodyDesign(
                 name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, others, wires, shields, contours, tabs, hanging, undecided);
+                templates, holes, others, wires, shields, chambers, contours, tabs, hanging, undecided);
+    }
+
+    /** The same design with other hollows in its core. */
+    public BodyDesign withChambers(List<Chamber> others) {
+        return new BodyDesign(
+                name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
+                templates, holes, channels, wires, shields, others, contours, tabs, hanging, undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -168,6 +179,7 @@ public record BodyDesign(
                 channels,
                 wires,
                 shields,
+                chambers,
                 contours,
                 tabs,
                 hanging,

@@ -48,6 +48,7 @@ public enum FeatureKind {
     JACK("jack", Role.VOID, "jack hole", true),
     HOLE("hole", Role.VOID, "%s hole", "%s"),
     CHANNEL("channel", Role.VOID, "%s channel", "%s channel"),
+    CHAMBER("chamber", Role.VOID, null, false, "%s chamber", "%s chamber"),
 
     REPAIR("repair", Role.FILL, "%s repair", "%s repair"),
 
@@ -214,7 +215,7 @@ public enum FeatureKind {
     public Floor floor() {
         return switch (this) {
             case CAVITY -> Floor.THREADS;
-            case PICKUP, LEGS, VIBRATO, SPRINGS, SCRATCH_PLATE -> Floor.ROOM;
+            case PICKUP, LEGS, VIBRATO, SPRINGS, SCRATCH_PLATE, CHAMBER -> Floor.ROOM;
             default -> Floor.SEAT;
         };
     }

@@ -3,6 +3,7 @@ package ebauche.core.feature;
 /** Kinds of work on a body, each with a station of its own, and what belongs to none of them. */
 public enum Work {
     BLANK("blank"),
+    CHAMBER("chamber"),
     THICKNESS("thickness"),
     OUTLINE("outline"),
     NECK("neck"),

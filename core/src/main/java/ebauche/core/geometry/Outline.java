@@ -1,9 +1,11 @@
 package ebauche.core.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
@@ -43,6 +45,42 @@ public final class Outline {
     /** Reads path data; see {@link PathData}. */
     public static Outline parse(String path, double millimetresPerUnit) {
         return of(PathData.parse(path, millimetresPerUnit));
+    }
+
+    /** Reads path data of several closed lines, each begun with an absolute move, as {@link #writeAll} writes them. */
+    public static List<Outline> parseAll(String paths, double millimetresPerUnit) {
+        return Arrays.stream(paths.strip().split("(?=M)"))
+                .map(p -> parse(p, millimetresPerUnit))
+                .toList();
+    }
+
+    /** A circle. */
+    public static Outline circle(Point centre, double diameter) {
+        double r = diameter / 2;
+        Point west = centre.plus(-r, 0);
+        Point east = centre.plus(r, 0);
+        return parse(
+                "M" + west.x() + " " + west.y() + "A" + r + " " + r + " 0 0 1 " + east.x() + " " + east.y() + "A" + r
+                        + " " + r + " 0 0 1 " + west.x() + " " + west.y() + "Z",
+                1);
+    }
+
+    /** The rings of an area, outer and inner alike, each as straight pieces. */
+    public static List<Outline> rings(Region area) {
+        List<Outline> all = new ArrayList<>();
+        area.forEachRing(ring -> {
+            StringBuilder path = new StringBuilder();
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                path.append(i == 0 ? "M" : "L").append(ring[i]).append(' ').append(ring[i + 1]);
+            }
+            all.add(parse(path.append('Z').toString(), 1));
+        });
+        return all;
+    }
+
+    /** Path data of several closed lines, in millimetres. */
+    public static String writeAll(List<Outline> lines) {
+        return lines.stream().map(o -> PathData.write(o.segments())).collect(Collectors.joining(" "));
     }
 
     /**

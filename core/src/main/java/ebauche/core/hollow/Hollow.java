@@ -2,14 +2,18 @@ package ebauche.core.hollow;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The largest hollow that a body allows: its outline inset by the wall, less all that must stay, as far as the bit comes into its corners;
@@ -25,6 +29,9 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
 
     /** Wood between two round holes, mm: common practice. */
     private static final double WEB = 6;
+
+    /** Drawn into a design its line is off by no more, mm. */
+    private static final double DRAWN = 0.02;
 
     /** The wall is solved for so closely, g. */
     private static final double CLOSE = 0.5;
@@ -52,6 +59,11 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             Refusal.between(floor, 1, 60, "floor");
             Refusal.between(bit, 3, 60, "bit");
             round.ifPresent(r -> Refusal.between(r, 8, 120, "round"));
+        }
+
+        /** The same under another cap. */
+        public Asked capped(double other) {
+            return new Asked(wall, centre, other, floor, bit, round);
         }
 
         Asked walled(double other) {
@@ -105,6 +117,16 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         parts.removeIf(p -> p.area() < LEAST);
         parts.sort(Comparator.comparingDouble(Region::area).reversed());
         return parts;
+    }
+
+    /** As a chamber of the design: holes as circles, all else by its corners. */
+    public Chamber chamber(String id) {
+        List<Outline> lines = parts.stream()
+                .flatMap(p -> asked.round().isPresent()
+                        ? Stream.of(Outline.circle(p.centroid(), asked.round().get()))
+                        : Outline.rings(p.coarser(DRAWN)).stream())
+                .toList();
+        return new Chamber(id, lines, asked.floor(), Set.of());
     }
 
     /** Its depth, mm. */

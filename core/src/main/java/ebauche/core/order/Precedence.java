@@ -1,5 +1,6 @@
 package ebauche.core.order;
 
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
 import ebauche.core.memo.Memo;
@@ -29,7 +30,7 @@ import java.util.stream.IntStream;
 @SuppressWarnings("ReferenceEquality") // a step is not its own giver or spoiler; two that read alike are two
 public final class Precedence {
     private final List<Operation> operations;
-    /** What each of them does to the wood: finished steps count by what they really did. The blank's own wood is left out. */
+    /** What each of them does to the wood: finished steps count by what they really did. What the blank is made of is left out. */
     private final List<List<Cut>> cuts;
 
     private final List<Given> given;
@@ -72,9 +73,10 @@ public final class Precedence {
                 .toList();
     }
 
-    /** The blank's own wood, strip by strip, spoils nothing: all else is done on it. */
+    /** The blank's own wood, strip by strip, spoils nothing, nor what is hollowed out before it is whole: all else is done on it. */
     private static boolean isBlank(Change change) {
-        return change instanceof Change.Add add && add.isBlank();
+        return (change instanceof Change.Add add && add.isBlank())
+                || change.feature().is(FeatureKind.CHAMBER);
     }
 
     /** Which operations spoil a condition: by what they cut where it lies, or because they say so. */

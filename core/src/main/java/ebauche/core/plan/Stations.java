@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.blank.BlankStation;
 import ebauche.core.cavity.CavityStation;
+import ebauche.core.chamber.ChamberStation;
 import ebauche.core.channel.ChannelStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
@@ -24,6 +25,7 @@ import java.util.stream.Stream;
 public final class Stations {
     public static final List<Station> ALL = List.of(
             new BlankStation(),
+            new ChamberStation(),
             new ThicknessStation(),
             new OutlineStation(),
             new NeckStation(),

@@ -1,7 +1,9 @@
 package ebauche.core.routing;
 
 import ebauche.core.crib.Bit;
+import ebauche.core.crib.Crib;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Cutter;
@@ -20,7 +22,7 @@ import java.util.stream.Stream;
  * @param core where the bit goes
  * @param passes down to the depth at which the template takes over
  */
-record Freehand(Region core, List<Pass> passes) {
+public record Freehand(Region core, List<Pass> passes) {
     /** Kept between the freehand bit and the line, an eighth of an inch: common practice, mm. */
     static final double SHY = 3.2;
 
@@ -28,15 +30,45 @@ record Freehand(Region core, List<Pass> passes) {
     private static final double BITE = 0.5;
 
     /**
-     * Chooses the bit.
+     * The waste of a pocket.
      *
      * @param depth that the waste goes to
      * @param deepest that the shop takes in one pass
      */
     static Optional<Freehand> of(Region plan, double depth, Hardness hardness, double deepest, Stream<Cutter> cutters) {
-        return cutters.filter(c -> c.fits() && c.slowEnough() && isLed(c.bit(), depth) && c.projection() >= depth)
+        return chosen(plan, SHY, depth, hardness, deepest, cutters.filter(c -> isLed(c.bit(), depth)));
+    }
+
+    /**
+     * A hollow that nobody sees, routed to its line depth by depth on a wide base. There is room in it for a shank that is no wider than its
+     * cutter, so that the edges need reach no farther than one bite.
+     *
+     * @param depth that it goes to
+     */
+    public static Optional<Freehand> ofHollow(Build build, Region plan, double depth) {
+        Crib bench = build.shop().crib().tables(false);
+        double deepest = build.shop().limits().pocketPass();
+        return chosen(
+                plan,
+                0,
+                depth,
+                build.design().blank().cutAs(plan),
+                deepest,
+                bench.bits().stream()
+                        .flatMap(b -> bench.routers().stream().map(r -> new Cutter(b, r)))
+                        .filter(c -> isLedInHollow(c.bit())));
+    }
+
+    /** Hands-on minutes for what it takes out, down to a depth: 20 to 25 for a hollow, common practice. */
+    public int minutes(double depth) {
+        return PocketSteps.minutes(core, depth);
+    }
+
+    private static Optional<Freehand> chosen(
+            Region plan, double shy, double depth, Hardness hardness, double deepest, Stream<Cutter> cutters) {
+        return cutters.filter(c -> c.fits() && c.slowEnough() && c.projection() >= depth)
                 .flatMap(c -> {
-                    Region core = plan.grown(-SHY).opened(c.bit().diameter());
+                    Region core = plan.grown(-shy).opened(c.bit().diameter());
                     return core.isEmpty()
                             ? Stream.empty()
                             : Stream.of(new Freehand(core, passes(c, depth, hardness, deepest)));
@@ -52,6 +84,12 @@ record Freehand(Region core, List<Pass> passes) {
                 && bit.centreCutting()
                 && !bit.bearing().atTip()
                 && bit.cutterLength() >= depth;
+    }
+
+    /** As wide above its edges as they are, or narrower. */
+    private static boolean isLedInHollow(Bit bit) {
+        boolean floors = bit.profile() == Bit.Profile.STRAIGHT || bit.profile() == Bit.Profile.BOWL;
+        return floors && bit.centreCutting() && bit.bearing() == Bit.Bearing.NONE && bit.shank() <= bit.diameter();
     }
 
     private static List<Pass> passes(Cutter cutter, double depth, Hardness hardness, double deepest) {

@@ -3,10 +3,15 @@ package ebauche.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestTimber;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Shield;
 import ebauche.core.job.Build;
@@ -21,7 +26,9 @@ import ebauche.core.sheet.TemplateSheet;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Profile;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What every station has in common, and what plan and pages ask of it without naming one. */
@@ -34,6 +41,11 @@ class StationsTest {
                 "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
         body.channels.add(new Channel("wires", new Point(0, 210), 12, new Point(80, -30), 24, 8));
         body.shields.add(new Shield("controls", Cavity.ELDEST, Shield.By.PAINT));
+        BlankLayer core = BlankLayer.even(TestTimber.ALDER, 2, 340, 20);
+        BlankLayer cap = BlankLayer.even(TestTimber.ASH, 2, 340, 6);
+        body.blank = new Blank(340, 420, 0, 45, core, Optional.of(cap));
+        body.chambers.add(new Chamber(
+                "bass", List.of(Outline.parse("M -140 -60 L -80 -60 L -80 60 L -140 60 Z", 1)), 5, Set.of()));
         Build build = body.build();
         assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {

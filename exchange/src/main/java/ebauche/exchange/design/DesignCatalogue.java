@@ -44,6 +44,7 @@ public final class DesignCatalogue {
             CavityElements.CHANNELS,
             CavityElements.WIRES,
             CavityElements.SHIELDS,
+            ChamberElements.CHAMBERS,
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,

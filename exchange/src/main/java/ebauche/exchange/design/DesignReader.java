@@ -7,6 +7,7 @@ import ebauche.core.design.Hanging;
 import ebauche.core.design.Tab;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Control;
 import ebauche.core.hardware.PartHole;
@@ -49,6 +50,7 @@ public final class DesignReader {
                 distinct(spot, "channels", CavityElements::channel, Channel::id),
                 distinct(spot, "wires", CavityElements::wire, Wire::id),
                 distinct(spot, "shields", CavityElements::shield, Shield::id),
+                distinct(spot, "chambers", ChamberElements::chamber, Chamber::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),

@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -95,14 +96,15 @@ public final class Mirrored {
 
     private static void outline(ObjectNode outline) {
         LengthUnit unit = "in".equals(outline.path("unit").asString("")) ? LengthUnit.INCH : LengthUnit.MILLIMETRE;
-        Outline drawn = Outline.parse(outline.path("path").asString(""), 1);
+        int decimals = unit == LengthUnit.INCH ? 6 : 4;
         outline.put(
                 "path",
-                PathData.write(
-                        drawn.segments().stream()
+                Outline.parseAll(outline.path("path").asString(""), 1).stream()
+                        .map(o -> o.segments().stream()
                                 .map(s -> s.placed(Placing.fromTheBack()))
-                                .toList(),
-                        unit == LengthUnit.INCH ? 6 : 4));
+                                .toList())
+                        .map(o -> PathData.write(o, decimals))
+                        .collect(Collectors.joining(" ")));
     }
 
     /** A fault's two sides change places. */

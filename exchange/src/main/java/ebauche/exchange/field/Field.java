@@ -313,6 +313,17 @@ public final class Field<T> {
                 ref("outline"));
     }
 
+    /** Several closed lines in one path, each begun with an absolute move. */
+    public static Field<List<Outline>> outlines(String key, String pathLabel) {
+        Field<Outline> one = outline(key, pathLabel);
+        return of(key, (spot, k) -> spot.object(k, Field::outlines), true, one.inputs, one.schema);
+    }
+
+    private static List<Outline> outlines(JsonPlace spot) {
+        LengthUnit unit = spot.word("unit", UNITS);
+        return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parseAll(text, unit.millimetres()));
+    }
+
     private static Outline outline(JsonPlace spot) {
         LengthUnit unit = spot.word("unit", UNITS);
         return spot.parsed("path", Integer.MAX_VALUE, text -> Outline.parse(text, unit.millimetres()));

@@ -99,6 +99,8 @@ class SchemaWalkTest {
         Additions.add(design, "plate-rout");
         Additions.add(design, "tab");
         Additions.add(design, "channel");
+        Additions.add(design, "chamber");
+        ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
         ((ObjectNode) design.path("cavities").get(1)).putArray("joins").add("controls");
         design.putArray("undecided").add("jack");
         full.putObject("asBuilt").set("timeline", timeline());

@@ -1,0 +1,145 @@
+package ebauche.core.chamber;
+
+import ebauche.core.design.Measurand;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Chamber;
+import ebauche.core.hollow.CapPlate;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.job.UnderTop;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.station.Station;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Chambers: marked on the core, hollowed out depth by depth or drilled in rows, and closed by the top. */
+public final class ChamberStation implements Station {
+    @Override
+    public Work work() {
+        return Work.CHAMBER;
+    }
+
+    @Override
+    public List<Operation> operations(Build build) {
+        List<Operation> steps = new ArrayList<>();
+        for (Chamber chamber : UnderTop.chambers(build)) {
+            if (UnderTop.depth(build, chamber).value() > 0 && !isTooLate(build, chamber)) {
+                ChamberSteps of = new ChamberSteps(build, chamber);
+                steps.add(of.mark());
+                steps.add(of.hollow());
+            }
+        }
+        return steps;
+    }
+
+    @Override
+    public List<Reckoning> reckonings(Build build) {
+        return UnderTop.chambers(build).stream()
+                .map(c -> UnderTop.depth(build, c))
+                .toList();
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        List<Rule> rules = new ArrayList<>();
+        for (Chamber chamber : UnderTop.chambers(build)) {
+            cap(build, chamber).ifPresent(c -> rules.add(carriesAThumb(chamber, c)));
+            new ChamberSteps(build, chamber).spur().ifPresent(rules::add);
+        }
+        return rules;
+    }
+
+    /** What is left of the top over the widest span between walls and posts, with what the contours take there. */
+    private static Optional<CapPlate> cap(Build build, Chamber chamber) {
+        double reaches = build.topReaches().orElse(0);
+        return chamber.plan().parts().stream()
+                .filter(p -> reaches - build.finished(Face.FRONT).mostFall(p) > 0)
+                .map(p -> {
+                    double width = 2 * p.widest();
+                    double length = Math.max(width, Math.max(p.maxX() - p.minX(), p.maxY() - p.minY()));
+                    double thick = reaches - build.finished(Face.FRONT).mostFall(p);
+                    return new CapPlate(length, width, thick, CapPlate.ACROSS_THE_GRAIN);
+                })
+                .max(Comparator.comparingDouble(c -> c.deflection().value()));
+    }
+
+    private static Rule carriesAThumb(Chamber chamber, CapPlate cap) {
+        String cure = "Leave a post or a wider centre block under it, or take a thicker top.";
+        return Rule.of(Work.CHAMBER, "cap-bends", Rule.About.WOOD)
+                .on(chamber.feature())
+                .at(chamber.plan().inner())
+                .says("The top over the " + chamber.feature().said() + " carries a thumb.")
+                .atMost(cap.deflection(), CapPlate.FELT)
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.CHAMBER, "cap-bends")
+                        .on(chamber.feature())
+                        .at(chamber.plan().inner())
+                        .length("gives under a thumb", cap.deflection().value())
+                        .length("felt from", CapPlate.FELT)
+                        .says(
+                                "The top over the " + chamber.feature().said()
+                                        + " gives {0} under a thumb; from {1} on it is felt.",
+                                cure))
+                .build();
+    }
+
+    @Override
+    public List<Finding> check(Build build) {
+        List<Finding> found = new ArrayList<>();
+        boolean open = build.design().blank().top().isEmpty();
+        for (Chamber chamber : build.design().chambers()) {
+            if (open) {
+                found.add(finding(chamber, "chamber-open")
+                        .says(
+                                "Nothing closes the " + chamber.feature().said() + ": the blank has no top.",
+                                "Give the blank a top, or make it a cavity from the back with a cover."));
+            }
+        }
+        for (Chamber chamber : UnderTop.chambers(build)) {
+            double depth = UnderTop.depth(build, chamber).value();
+            if (!(depth > 0)) {
+                found.add(finding(chamber, "chamber-no-depth")
+                        .length("short by", -depth)
+                        .says(
+                                "With the floor that the " + chamber.feature().said()
+                                        + " leaves the core is all floor: {0} too much.",
+                                "Leave a thinner floor, or take a thicker core."));
+            } else if (isTooLate(build, chamber)) {
+                found.add(finding(chamber, "chamber-closed")
+                        .says(
+                                "The top is glued on, and the "
+                                        + chamber.feature().said() + " was never hollowed out.",
+                                "Leave it out, or reach it from the back as a cavity with a cover."));
+            } else {
+                new ChamberSteps(build, chamber).lacksBit().ifPresent(found::add);
+            }
+        }
+        return found;
+    }
+
+    private static Finding.Builder finding(Chamber chamber, String rule) {
+        Region plan = chamber.plan();
+        return Finding.stops(Work.CHAMBER, rule).on(chamber.feature()).at(plan.inner());
+    }
+
+    /** Whether the top was glued on before it was hollowed out. */
+    private static boolean isTooLate(Build build, Chamber chamber) {
+        return build.isDone(StepKey.of(Feature.of(FeatureKind.BLANK), StepKind.TOP))
+                && !build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
+    }
+
+    /** What is read of a chamber once it is hollowed out. */
+    static Measurand read(Chamber chamber) {
+        return new Measurand.DepthOf(chamber.feature());
+    }
+}

@@ -1,0 +1,150 @@
+package ebauche.core.job;
+
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Passage;
+import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Chamber;
+import ebauche.core.logbook.AsBuilt;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Material;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.Workpiece;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * The core before its top is glued over it: what the blank and the chambers that are routed into it must both know. Depths are the
+ * stock's, mm.
+ */
+public final class UnderTop {
+    private static final Feature BLANK = Feature.of(FeatureKind.BLANK);
+
+    private static final StepKey LEVEL = StepKey.of(BLANK, StepKind.TOP_LEVEL);
+
+    /** Holds once core and top have the thickness that they are glued with. */
+    public static final Condition.Mark LEVELLED = new Condition.Mark(LEVEL, "core and top level for their glue");
+
+    private UnderTop() {}
+
+    /** The chambers that are decided on and can be cut: those of a blank with a top. */
+    public static List<Chamber> chambers(Build build) {
+        return build.design().blank().top().isEmpty()
+                ? List.of()
+                : build.design().chambers().stream()
+                        .filter(c -> !build.design().undecided().contains(c.feature()))
+                        .toList();
+    }
+
+    /** Holds once a chamber is as deep as it is wanted. */
+    public static Condition.Mark hollowed(Feature chamber) {
+        return new Condition.Mark(StepKey.of(chamber, StepKind.ROUT), "the " + chamber.said() + " hollowed out");
+    }
+
+    /** The front of the core, under the glue. */
+    public static double front(Build build) {
+        return build.design().blank().topThickness() - build.roughAboveFront();
+    }
+
+    /** The back of the core, as it is glued. */
+    public static double back(Build build) {
+        return build.design().blank().thickness() - build.roughAboveFront();
+    }
+
+    /** Depth of a chamber from the core's front, with its sum: until the body is brought to thickness the core is thicker than it will be. */
+    public static Reckoning depth(Build build, Chamber chamber) {
+        double core = build.design().blank().core().thickness();
+        double off = back(build) - build.faces().backFinished();
+        String what = "off the back in all";
+        return Reckoning.of("depth of the " + chamber.feature().said(), Quantity.LENGTH)
+                .length("core", Fact.typed(core))
+                .length(what, off)
+                .length("floor of the chamber", Fact.typed(chamber.floor()))
+                .is(core - off - chamber.floor(), "core − " + what + " − floor of the chamber");
+    }
+
+    /**
+     * The step that puts the core on the bench by itself, where chambers are cut into it: its levelling, or, where that is done and has
+     * put no wood there, the marking of the first chamber. Empty where core and top come as one.
+     */
+    public static Optional<StepKey> putsCore(Build build) {
+        Optional<StepKey> did = build.asBuilt().steps().values().stream()
+                .filter(d ->
+                        d.operation().equals(LEVEL) || d.operation().feature().is(FeatureKind.CHAMBER))
+                .filter(d -> d.changes().stream().anyMatch(c -> c instanceof Change.Add add && add.isBlank()))
+                .map(AsBuilt.Done::operation)
+                .findFirst();
+        if (did.isPresent() || chambers(build).isEmpty() || build.isDone(StepKey.of(BLANK, StepKind.TOP))) {
+            return did;
+        }
+        return Optional.of(build.isDone(LEVEL) ? mark(chambers(build).get(0)) : LEVEL);
+    }
+
+    /** What the step that closes the chambers waits for: all are hollowed out, and every channel is drilled that is begun in one. */
+    public static List<Condition> beforeItCloses(Build build) {
+        List<Condition> all = new ArrayList<>();
+        Set<Feature> closed = new HashSet<>();
+        for (Chamber chamber : chambers(build)) {
+            closed.add(chamber.feature());
+            all.add(hollowed(chamber.feature()));
+        }
+        for (Passage passage : Passage.all(build.design())) {
+            if (passage.from().filter(s -> closed.contains(s.feature())).isPresent()) {
+                Feature channel = passage.channel().feature();
+                all.add(new Condition.Access(StepKey.of(channel, StepKind.DRILL), channel.said()));
+            }
+        }
+        return all;
+    }
+
+    /** The step that marks a chamber on the core. */
+    public static StepKey mark(Chamber chamber) {
+        return StepKey.of(chamber.feature(), StepKind.MARK);
+    }
+
+    /** The core's wood, strip by strip. */
+    public static List<Change> core(Build build) {
+        return wood(build.design().blank(), build.design().blank().core(), front(build), back(build));
+    }
+
+    /** The top's wood, strip by strip; none without one. */
+    public static List<Change> top(Build build) {
+        Blank blank = build.design().blank();
+        double upper = -build.roughAboveFront();
+        return blank.top().stream()
+                .flatMap(t -> wood(blank, t, upper, upper + blank.topThickness()).stream())
+                .toList();
+    }
+
+    /** All of the blank's wood. */
+    public static List<Change> all(Build build) {
+        return Stream.concat(top(build).stream(), core(build).stream()).toList();
+    }
+
+    private static List<Change> wood(Blank blank, BlankLayer layer, double from, double to) {
+        return blank.stripes(layer).stream()
+                .<Change>map(s -> new Change.Add(
+                        BLANK,
+                        Workpiece.BODY,
+                        Solid.Prism.between(s.plan(), from, to),
+                        new Material(s.species().key(), s.species().density().value())))
+                .toList();
+    }
+
+    /** The plane that a depth of a feature is measured from: a face as it is, or the core's front under a top. */
+    static double gaugedFrom(Build build, Feature feature, Face face) {
+        return feature.is(FeatureKind.CHAMBER) ? front(build) : build.faces().now(face);
+    }
+}
