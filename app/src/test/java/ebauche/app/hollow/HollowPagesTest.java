@@ -7,12 +7,19 @@ import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
 import ebauche.core.hollow.Hollow;
 import ebauche.core.plan.BuildPlan;
+import ebauche.exchange.json.JsonText;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The page of a hollow: what it takes, what must stay, a body solved for a mass, and what cannot be told beside its field. */
 class HollowPagesTest extends WithVisitor {
@@ -76,5 +83,58 @@ class HollowPagesTest extends WithVisitor {
         assertThat(told.find()).as(page).isTrue();
         assertThat(told.group(1)).isEqualTo(typed);
         assertThat(told.group(2)).contains(said);
+    }
+
+    /** A Sedge with ten millimetres of top over a core of forty. */
+    private String covered() {
+        ObjectNode file = fileOf("sedge");
+        file.remove("asBuilt");
+        ObjectNode blank = file.withObject("/design/blank");
+        blank.put("thickness", "40 mm").remove(List.of("strips", "flaws"));
+        blank.putObject("top").put("species", "maple").put("pieces", 2).put("thickness", "10 mm");
+        return takenOn(file);
+    }
+
+    private HttpResponse<String> keep(String here, Map<String, String> asked) {
+        Matcher base = Pattern.compile(
+                        "id=\"keep-hollow\"[^>]*>(?:<input[^>]*>)*?<input type=\"hidden\" name=\"base\" value=\"(\\d+)\"")
+                .matcher(me.get(here + "/hollow").body());
+        assertThat(base.find()).isTrue();
+        Map<String, String> form = new HashMap<>(asked);
+        form.put("base", base.group(1));
+        return me.post(here + "/hollow", here + "/hollow", form);
+    }
+
+    @Test
+    void drawn_into_the_design_it_becomes_steps_before_the_top() {
+        String here = covered();
+        assertThat(me.get(here + "/hollow").body())
+                .contains("Draw it into the design")
+                .doesNotContain("Nothing closes it");
+        assertThat(keep(here, Map.of("wall", "20 mm")).statusCode()).isEqualTo(302);
+        String page = me.get(here + "/hollow").body();
+        assertThat(page).contains("hollow chamber").contains("Draw it in their place");
+        assertThat(me.get(here).body())
+                .contains("Hollow out the hollow chamber")
+                .contains("Mark the hollow chamber");
+        assertThat(keep(here, Map.of("round", "1 in")).statusCode()).isEqualTo(302);
+        assertThat(me.get(here).body()).containsPattern("Drill the \\d+ holes of the hollow chamber");
+        ObjectNode kept =
+                (ObjectNode) JsonText.tree(me.get(here + "/file").body().getBytes(StandardCharsets.UTF_8));
+        assertThat(kept.at("/design/chambers")).hasSize(1);
+        assertThat(kept.at("/design/chambers/0/floor").asString()).isEqualTo("8 mm");
+    }
+
+    @Test
+    void nothing_is_drawn_that_nothing_closes() {
+        assertThat(page("sedge", "")).contains("Nothing closes it").doesNotContain("keep-hollow");
+        String here = covered();
+        HttpResponse<String> answer = keep(here, Map.of("cap", "4 mm"));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("The top of this body leaves");
+        assertThat(keep(here, Map.of("wall", "nine")).statusCode()).isEqualTo(422);
+        assertThat(me.post(here + "/hollow", here + "/hollow", Map.of("base", "0"))
+                        .statusCode())
+                .isEqualTo(409);
     }
 }

@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Chamber;
+import ebauche.core.measure.Decimals;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import java.util.List;
@@ -41,7 +42,7 @@ public final class ChamberElements {
     /** As a design's file has it. */
     public static ObjectNode written(Chamber chamber) {
         ObjectNode out = JsonNodeFactory.instance.objectNode();
-        out.put("id", chamber.id()).put("floor", chamber.floor() + " mm");
+        out.put("id", chamber.id()).put("floor", Decimals.plain(chamber.floor(), 3) + " mm");
         out.putObject("outline").put("unit", "mm").put("path", Outline.writeAll(chamber.parts()));
         if (!chamber.joins().isEmpty()) {
             ArrayNode joins = out.putArray("joins");
