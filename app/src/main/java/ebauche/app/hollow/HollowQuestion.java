@@ -19,7 +19,7 @@ final class HollowQuestion {
     static final String TARGET = "target";
 
     /** What the page calls its hollow in the design. */
-    private static final String CHAMBER = "hollow";
+    private static final String CHAMBER = "main";
 
     /** A cap that is off the top by less is the top, mm. */
     private static final double NEAR = 0.1;

@@ -113,12 +113,10 @@ class HollowPagesTest extends WithVisitor {
                 .doesNotContain("Nothing closes it");
         assertThat(keep(here, Map.of("wall", "20 mm")).statusCode()).isEqualTo(302);
         String page = me.get(here + "/hollow").body();
-        assertThat(page).contains("hollow chamber").contains("Draw it in their place");
-        assertThat(me.get(here).body())
-                .contains("Hollow out the hollow chamber")
-                .contains("Mark the hollow chamber");
+        assertThat(page).contains("main chamber").contains("Draw it in their place");
+        assertThat(me.get(here).body()).contains("Hollow out the main chamber").contains("Mark the main chamber");
         assertThat(keep(here, Map.of("round", "1 in")).statusCode()).isEqualTo(302);
-        assertThat(me.get(here).body()).containsPattern("Drill the \\d+ holes of the hollow chamber");
+        assertThat(me.get(here).body()).containsPattern("Drill the \\d+ holes of the main chamber");
         ObjectNode kept =
                 (ObjectNode) JsonText.tree(me.get(here + "/file").body().getBytes(StandardCharsets.UTF_8));
         assertThat(kept.at("/design/chambers")).hasSize(1);

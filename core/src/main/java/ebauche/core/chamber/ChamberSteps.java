@@ -98,7 +98,8 @@ record ChamberSteps(Build build, Chamber chamber) {
         return Operation.of(Work.CHAMBER, chamber.feature(), StepKind.ROUT, "Hollow out the " + said())
                 .set(new Setting.Routed(
                         tool,
-                        "by eye to the line, on a wide base; depth by depth, half a side at a time, chips out between",
+                        Setting.Routed.BY_EYE
+                                + " to the line, on a wide base; depth by depth, half a side at a time, chips out between",
                         Setting.Feed.CLOCKWISE,
                         depth(),
                         "deep from the core's front",

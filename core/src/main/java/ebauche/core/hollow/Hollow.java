@@ -2,10 +2,12 @@ package ebauche.core.hollow;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
+import ebauche.core.hardware.Channel;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
@@ -13,6 +15,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -119,14 +122,22 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         return parts;
     }
 
-    /** As a chamber of the design: holes as circles, all else by its corners. */
+    /** As a chamber of the design: holes as circles, all else by its corners. A channel that runs through it opens into it. */
     public Chamber chamber(String id) {
         List<Outline> lines = parts.stream()
                 .flatMap(p -> asked.round().isPresent()
                         ? Stream.of(Outline.circle(p.centroid(), asked.round().get()))
                         : Outline.rings(p.coarser(DRAWN)).stream())
                 .toList();
-        return new Chamber(id, lines, asked.floor(), Set.of());
+        Set<Feature> joins = build.design().channels().stream()
+                .filter(c -> parts.stream().anyMatch(p -> p.overlaps(shadow(c))))
+                .map(Channel::feature)
+                .collect(Collectors.toSet());
+        return new Chamber(id, lines, asked.floor(), joins);
+    }
+
+    private static Region shadow(Channel channel) {
+        return Region.alongLine(List.of(channel.from(), channel.to()), channel.diameter() / 2);
     }
 
     /** Its depth, mm. */

@@ -81,6 +81,9 @@ public sealed interface Setting {
     record Routed(
             String tool, String guide, Feed feed, Reckoning depth, String figureSays, List<Pass> passes, Travel travel)
             implements Setting {
+        /** So begins what guides a router that runs on nothing. */
+        public static final String BY_EYE = "by eye";
+
         @Override
         public String kind() {
             return "routed";
@@ -92,7 +95,7 @@ public sealed interface Setting {
 
         @Override
         public String with() {
-            if (passes.stream().anyMatch(p -> p.guide() == Pass.Guide.FREEHAND)) {
+            if (guide.startsWith(BY_EYE) || passes.stream().anyMatch(p -> p.guide() == Pass.Guide.FREEHAND)) {
                 return tool + ", " + guide;
             }
             return tool

@@ -26,6 +26,8 @@ public record Freehand(Region core, List<Pass> passes) {
     /** Kept between the freehand bit and the line, an eighth of an inch: common practice, mm. */
     static final double SHY = 3.2;
 
+    private static final double NOISE = 1e-9;
+
     /** Deepest that a bit is led freehand in one pass, in diameters: half of what a guide allows, common practice. */
     private static final double BITE = 0.5;
 
@@ -89,7 +91,11 @@ public record Freehand(Region core, List<Pass> passes) {
     /** As wide above its edges as they are, or narrower. */
     private static boolean isLedInHollow(Bit bit) {
         boolean floors = bit.profile() == Bit.Profile.STRAIGHT || bit.profile() == Bit.Profile.BOWL;
-        return floors && bit.centreCutting() && bit.bearing() == Bit.Bearing.NONE && bit.shank() <= bit.diameter();
+        boolean atTip = bit.bearing().atTip();
+        return floors
+                && bit.centreCutting()
+                && !atTip
+                && Math.max(bit.shank(), bit.bearingDiameter()) <= bit.diameter() + NOISE;
     }
 
     private static List<Pass> passes(Cutter cutter, double depth, Hardness hardness, double deepest) {

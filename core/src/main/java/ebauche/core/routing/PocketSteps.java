@@ -363,7 +363,7 @@ class PocketSteps {
         return cutting(StepKind.WASTE, "Rout out the waste of the " + of.noun() + " freehand")
                 .set(new Setting.Routed(
                         tool(StepKind.WASTE, freehand.passes()),
-                        "by eye, inside a pencil line",
+                        Setting.Routed.BY_EYE + ", inside a pencil line",
                         Setting.Feed.CLOCKWISE,
                         depth,
                         "deep from the " + of.face().word(),

@@ -21,6 +21,7 @@ import ebauche.core.measure.Refusal;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.routing.LayerChange;
 import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Locale;
@@ -280,6 +281,28 @@ class ChamberStationTest {
         body.chambers.set(0, holes.chamber("holes"));
         assertThat(step(body.plan(), "chamber-holes:rout").title())
                 .isEqualTo("Drill the " + holes.parts().size() + " holes of the holes chamber");
+    }
+
+    /** A long hole through it comes out in it and goes on: nothing breaks in. Nothing of the core's front changes colour. */
+    @Test
+    void a_channel_through_the_hollow_opens_into_it() {
+        TestBody body = body(8, BASS).wired();
+        body.chambers.clear();
+        Hollow.Asked asked = new Hollow.Asked(16, 40, 6, 8, 12.7, Optional.empty())
+                .capped(body.build().topReaches().orElseThrow());
+        Chamber chamber = Hollow.of(body.build(), asked).chamber("main");
+        assertThat(chamber.joins()).extracting(Feature::word).contains("channel-wires");
+        body.chambers.add(chamber);
+        BuildPlan plan = body.plan();
+        assertThat(plan.findings())
+                .filteredOn(f -> f.rule().equals("breaks-in"))
+                .extracting(f -> f.what())
+                .isEmpty();
+        assertThat(LayerChange.of(plan.build(), step(plan, "chamber-main:rout")))
+                .isEmpty();
+        assertThat(step(plan, "chamber-main:rout").setting().with())
+                .contains("by eye")
+                .doesNotContain("bearing");
     }
 
     @ParameterizedTest
