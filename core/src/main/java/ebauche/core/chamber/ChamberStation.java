@@ -8,6 +8,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
+import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -122,9 +123,30 @@ public final class ChamberStation implements Station {
                                 "Leave it out, or reach it from the back as a cavity with a cover."));
             } else {
                 new ChamberSteps(build, chamber).lacksBit().ifPresent(found::add);
+                stillStands(build, chamber).ifPresent(found::add);
             }
         }
         return found;
+    }
+
+    /** Drawn larger once it was hollowed out: told while it is open, and when nobody can reach it any more. */
+    private static Optional<Finding> stillStands(Build build, Chamber chamber) {
+        AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
+        Region rest = cut.isDone(StepKind.ROUT) ? cut.standing(chamber.plan()) : Region.EMPTY;
+        if (rest.isEmpty()) {
+            return Optional.empty();
+        }
+        String said = chamber.feature().said();
+        return Optional.of(Finding.thinkAgain(Work.CHAMBER, "chamber-lacks")
+                .on(chamber.feature())
+                .at(rest.inner())
+                .says(
+                        "The " + said + " is hollowed out, and " + Math.round(rest.area() / 100)
+                                + " cm² of what is drawn now still stand"
+                                + (isClosed(build) ? ", under the top." : "."),
+                        isClosed(build)
+                                ? "Draw it as it was cut: nobody reaches it any more."
+                                : "Take the rest out before the top is glued on, or draw it as it was cut."));
     }
 
     private static Finding.Builder finding(Chamber chamber, String rule) {
@@ -132,10 +154,13 @@ public final class ChamberStation implements Station {
         return Finding.stops(Work.CHAMBER, rule).on(chamber.feature()).at(plan.inner());
     }
 
+    private static boolean isClosed(Build build) {
+        return build.isDone(StepKey.of(Feature.of(FeatureKind.BLANK), StepKind.TOP));
+    }
+
     /** Whether the top was glued on before it was hollowed out. */
     private static boolean isTooLate(Build build, Chamber chamber) {
-        return build.isDone(StepKey.of(Feature.of(FeatureKind.BLANK), StepKind.TOP))
-                && !build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
+        return isClosed(build) && !build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
     }
 
     /** What is read of a chamber once it is hollowed out. */

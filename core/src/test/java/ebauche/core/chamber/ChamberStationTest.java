@@ -198,6 +198,26 @@ class ChamberStationTest {
         assertThat(wood(body)).isCloseTo(body.thickness, within(1e-3));
     }
 
+    @Test
+    void drawn_larger_once_it_is_cut_it_lacks_what_still_stands() {
+        TestBody body = body(8, BASS);
+        body.doneUpTo("chamber-bass:rout");
+        assertThat(body.rules()).doesNotContain("chamber-lacks");
+        body.chambers.set(
+                0, body(8, "M -140 -60 L -50 -60 L -50 60 L -140 60 Z").chambers.get(0));
+        assertThat(what(body)).contains("12 cm²").doesNotContain("under the top");
+        body.done("blank:top");
+        assertThat(what(body)).contains("under the top");
+    }
+
+    private static String what(TestBody body) {
+        return body.plan().findings().stream()
+                .filter(f -> f.rule().equals("chamber-lacks"))
+                .findFirst()
+                .orElseThrow()
+                .what();
+    }
+
     /** Levelled before anyone thought of a chamber: its marking puts the core on the bench, and the top comes over it. */
     @Test
     void a_chamber_may_still_be_thought_of_once_the_core_is_level() {
