@@ -1,7 +1,5 @@
 package ebauche.bench;
 
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 import ebauche.core.channel.BoreLook;
 import ebauche.core.channel.Finder;
 import ebauche.core.hardware.Channel;
@@ -15,6 +13,7 @@ import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.AuxCounters;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -26,6 +25,9 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A body with six channels beside the baseline of the same body without any; channels found; one that follows the hand looked at. */
 @State(Scope.Benchmark)
@@ -59,7 +61,8 @@ public class ChannelBench {
         ArrayNode drawn = (ArrayNode) design.get("channels").deepCopy();
         design.remove("channels");
         without = build(file);
-        List<Channel> own = BuildFile.read(DemoBodies.bytes(body)).build().design().channels();
+        List<Channel> own =
+                BuildFile.read(DemoBodies.bytes(body)).build().design().channels();
         for (int i = 0; drawn.size() < SIX; i++) {
             Channel one = own.get(i % own.size());
             ObjectNode again = (ObjectNode) drawn.get(i % own.size()).deepCopy();
@@ -99,6 +102,26 @@ public class ChannelBench {
     @Benchmark
     public BuildPlan planSix() {
         return plan(six);
+    }
+
+    /** What the two took in all, by turns: the machine's own changes of speed meet both alike. */
+    @State(Scope.Thread)
+    @AuxCounters(AuxCounters.Type.EVENTS)
+    public static class Turns {
+        public long nanosWithout;
+        public long nanosSix;
+    }
+
+    /** One of each after the other; the ratio of the two counters is what six channels cost. */
+    @Benchmark
+    @BenchmarkMode(Mode.AverageTime)
+    public void byTurns(Turns turns, Blackhole sink) {
+        long start = System.nanoTime();
+        sink.consume(plan(without));
+        long between = System.nanoTime();
+        sink.consume(plan(six));
+        turns.nanosWithout += between - start;
+        turns.nanosSix += System.nanoTime() - between;
     }
 
     /** The same two of a body that nobody planned before. */
