@@ -18,6 +18,7 @@ import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.station.Station;
+import ebauche.core.stock.FaceShape;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -63,14 +64,10 @@ public final class ChamberStation implements Station {
     /** What is left of the top over the widest span between walls and posts, with what the contours take there. */
     private static Optional<CapPlate> cap(Build build, Chamber chamber) {
         double reaches = build.topReaches().orElse(0);
+        FaceShape front = build.finished(Face.FRONT);
         return chamber.plan().parts().stream()
-                .filter(p -> reaches - build.finished(Face.FRONT).mostFall(p) > 0)
-                .map(p -> {
-                    double width = 2 * p.widest();
-                    double length = Math.max(width, Math.max(p.maxX() - p.minX(), p.maxY() - p.minY()));
-                    double thick = reaches - build.finished(Face.FRONT).mostFall(p);
-                    return new CapPlate(length, width, thick, CapPlate.ACROSS_THE_GRAIN);
-                })
+                .filter(p -> reaches > front.mostFall(p))
+                .map(p -> CapPlate.over(p, reaches - front.mostFall(p)))
                 .max(Comparator.comparingDouble(c -> c.deflection().value()));
     }
 

@@ -229,7 +229,13 @@ public final class Region {
 
     /** Radius of the largest circle that lies in it, mm. */
     public double widest() {
-        return new MaximumInscribedCircle(geometry, WIDEST).getRadiusLine().getLength();
+        return Memo.here()
+                .get(
+                        new Made('w', this, ""),
+                        () -> new MaximumInscribedCircle(geometry, WIDEST)
+                                .getRadiusLine()
+                                .getLength(),
+                        r -> 0);
     }
 
     /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */

@@ -1,5 +1,6 @@
 package ebauche.core.hollow;
 
+import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -32,6 +33,13 @@ public record CapPlate(double length, double width, double thickness, Fact stiff
         Refusal.positive(width, "width");
         Refusal.positive(thickness, "thickness");
         Refusal.unless(length >= width, "length", "the longer side comes first");
+    }
+
+    /** Over one part of a hollow: as wide as the largest circle that fits in, as long as the part is. */
+    public static CapPlate over(Region part, double thickness) {
+        double width = 2 * part.widest();
+        double length = Math.max(width, Math.max(part.maxX() - part.minX(), part.maxY() - part.minY()));
+        return new CapPlate(length, width, thickness, ACROSS_THE_GRAIN);
     }
 
     /** c of the table, between its lines straight; of a long one the last. */

@@ -187,14 +187,10 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         return Math.max(0, grams(parts(build.design(), inside, asked, others)) - grams());
     }
 
-    /** The cap over the widest span of its parts: as wide as the largest circle that fits in, as long as the part is. */
+    /** The cap over the part where it bends most. */
     public Optional<CapPlate> cap() {
         return parts.stream()
-                .map(p -> {
-                    double width = 2 * p.widest();
-                    double length = Math.max(width, Math.max(p.maxX() - p.minX(), p.maxY() - p.minY()));
-                    return new CapPlate(length, width, asked.cap(), CapPlate.ACROSS_THE_GRAIN);
-                })
+                .map(p -> CapPlate.over(p, asked.cap()))
                 .max(Comparator.comparingDouble(c -> c.deflection().value()));
     }
 
