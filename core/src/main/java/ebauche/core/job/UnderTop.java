@@ -2,7 +2,6 @@ package ebauche.core.job;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
@@ -18,11 +17,8 @@ import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -92,21 +88,11 @@ public final class UnderTop {
         return Optional.of(build.isDone(LEVEL) ? mark(chambers(build).get(0)) : LEVEL);
     }
 
-    /** What the step that closes the chambers waits for: all are hollowed out, and every channel is drilled that is begun in one. */
+    /** What the step that closes the chambers waits for: all are hollowed out. */
     public static List<Condition> beforeItCloses(Build build) {
-        List<Condition> all = new ArrayList<>();
-        Set<Feature> closed = new HashSet<>();
-        for (Chamber chamber : chambers(build)) {
-            closed.add(chamber.feature());
-            all.add(hollowed(chamber.feature()));
-        }
-        for (Passage passage : Passage.all(build.design())) {
-            if (passage.from().filter(s -> closed.contains(s.feature())).isPresent()) {
-                Feature channel = passage.channel().feature();
-                all.add(new Condition.Access(StepKey.of(channel, StepKind.DRILL), channel.said()));
-            }
-        }
-        return all;
+        return chambers(build).stream()
+                .<Condition>map(c -> hollowed(c.feature()))
+                .toList();
     }
 
     /** The step that marks a chamber on the core. */
