@@ -61,6 +61,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .set(
                         new Setting.ByHand(
                                 "centre line first, then pattern or rule from it; two pin holes in what is sawn away bring the top back to its place"))
+                .onCore()
                 .needs(UnderTop.LEVELLED)
                 .gives(marked())
                 .takes(10 + chamber.parts().size(), 0, 0.001);
@@ -77,6 +78,7 @@ record ChamberSteps(Build build, Chamber chamber) {
         return drill().map(this::drilled)
                 .orElseGet(() -> routed(plan, deep))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
+                .onCore()
                 .needs(marked())
                 .gives(UnderTop.hollowed(chamber.feature()))
                 .joins(chamber.joins())

@@ -148,9 +148,10 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
         AsBuilt record = build.asBuilt();
         return record.latest(new Measurand.DepthOf(feature)).map(reading -> {
             List<AsBuilt.Entry> standing = record.standing();
-            double since = feature.is(FeatureKind.CHAMBER) ? 0 : record.sandedOff(face, standing.indexOf(reading));
+            boolean inCore = UnderTop.isInCore(feature);
+            double since = inCore ? 0 : record.sandedOff(face, standing.indexOf(reading));
             double depthNow = reading.value() - since;
-            double from = UnderTop.gaugedFrom(build, feature, face);
+            double from = inCore ? UnderTop.front(build) : build.faces().now(face);
             double plane = face == Face.FRONT ? from + depthNow : from - depthNow;
             return new MeasuredFloor(reading, since, plane);
         });

@@ -4,7 +4,6 @@ import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
-import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
@@ -34,6 +33,11 @@ public final class UnderTop {
     public static final Condition.Mark LEVELLED = new Condition.Mark(LEVEL, "core and top level for their glue");
 
     private UnderTop() {}
+
+    /** Whether a feature is cut into the core before its top is glued on: its depth is gauged from the core's front, which nobody sands. */
+    public static boolean isInCore(Feature feature) {
+        return feature.is(FeatureKind.CHAMBER);
+    }
 
     /** The chambers that are decided on and can be cut: those of a blank with a top. */
     public static List<Chamber> chambers(Build build) {
@@ -78,7 +82,7 @@ public final class UnderTop {
     public static Optional<StepKey> putsCore(Build build) {
         Optional<StepKey> did = build.asBuilt().steps().values().stream()
                 .filter(d ->
-                        d.operation().equals(LEVEL) || d.operation().feature().is(FeatureKind.CHAMBER))
+                        d.operation().equals(LEVEL) || isInCore(d.operation().feature()))
                 .filter(d -> d.changes().stream().anyMatch(c -> c instanceof Change.Add add && add.isBlank()))
                 .map(AsBuilt.Done::operation)
                 .findFirst();
@@ -127,10 +131,5 @@ public final class UnderTop {
                         Solid.Prism.between(s.plan(), from, to),
                         new Material(s.species().key(), s.species().density().value())))
                 .toList();
-    }
-
-    /** The plane that a depth of a feature is measured from: a face as it is, or the core's front under a top. */
-    static double gaugedFrom(Build build, Feature feature, Face face) {
-        return feature.is(FeatureKind.CHAMBER) ? front(build) : build.faces().now(face);
     }
 }

@@ -30,6 +30,8 @@ import java.util.TreeSet;
  * @param places where it marks, drills or draws, in the order of marking
  * @param inspections what to measure
  * @param cautions what can go wrong
+ * @param ticks what is looked at and ticked before it may be called done, as nobody can look afterwards
+ * @param onCore whether it is done on the core, before its top: whatever is done on the whole blank comes after it, so it spoils none of that
  * @param habits small habits of the shop that its card reminds of
  * @param handsOnMinutes of work
  * @param waitMinutes before what follows may start
@@ -50,6 +52,8 @@ public record Operation(
         List<Place> places,
         List<Inspection> inspections,
         List<Caution> cautions,
+        List<String> ticks,
+        boolean onCore,
         List<Habit> habits,
         int handsOnMinutes,
         int waitMinutes,
@@ -64,6 +68,7 @@ public record Operation(
         places = List.copyOf(places);
         inspections = List.copyOf(inspections);
         cautions = List.copyOf(cautions);
+        ticks = List.copyOf(ticks);
         habits = List.copyOf(habits);
     }
 
@@ -133,6 +138,8 @@ public record Operation(
         step.places.addAll(places);
         step.inspections.addAll(inspections);
         step.cautions.addAll(cautions);
+        step.ticks.addAll(ticks);
+        step.onCore = onCore;
         step.habits.addAll(habits);
         return step.takes(handsOnMinutes, waitMinutes, risk);
     }
@@ -161,6 +168,8 @@ public record Operation(
         private final List<Place> places = new ArrayList<>();
         private final List<Inspection> inspections = new ArrayList<>();
         private final List<Caution> cautions = new ArrayList<>();
+        private final List<String> ticks = new ArrayList<>();
+        private boolean onCore;
         private final List<Habit> habits = new ArrayList<>();
         private int handsOn;
         private int wait;
@@ -232,6 +241,18 @@ public record Operation(
             return this;
         }
 
+        /** What is looked at and ticked before it may be called done. */
+        public Builder tick(List<String> said) {
+            ticks.addAll(said);
+            return this;
+        }
+
+        /** Done on the core, before its top. */
+        public Builder onCore() {
+            onCore = true;
+            return this;
+        }
+
         /** Minutes of work, minutes of waiting after it, and the chance of spoiling the body. */
         public Builder takes(int handsOnMinutes, int waitMinutes, double chance) {
             handsOn = handsOnMinutes;
@@ -258,6 +279,8 @@ public record Operation(
                     places,
                     inspections,
                     minded,
+                    ticks,
+                    onCore,
                     habits,
                     handsOn,
                     wait,

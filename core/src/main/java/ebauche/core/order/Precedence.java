@@ -1,6 +1,5 @@
 package ebauche.core.order;
 
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
 import ebauche.core.memo.Memo;
@@ -62,7 +61,8 @@ public final class Precedence {
         this.operations = operations;
         this.done = done.keySet();
         this.cuts = operations.stream()
-                .map(o -> done.getOrDefault(o.key(), o.changes()).stream()
+                .map(o -> o.onCore() ? List.<Change>of() : done.getOrDefault(o.key(), o.changes()))
+                .map(changes -> changes.stream()
                         .filter(c -> !isBlank(c))
                         .map(c -> new Cut(c, c.solid().plan()))
                         .toList())
@@ -73,10 +73,9 @@ public final class Precedence {
                 .toList();
     }
 
-    /** The blank's own wood, strip by strip, spoils nothing, nor what is hollowed out before it is whole: all else is done on it. */
+    /** The blank's own wood, strip by strip, spoils nothing: all else is done on it. */
     private static boolean isBlank(Change change) {
-        return (change instanceof Change.Add add && add.isBlank())
-                || change.feature().is(FeatureKind.CHAMBER);
+        return change instanceof Change.Add add && add.isBlank();
     }
 
     /** Which operations spoil a condition: by what they cut where it lies, or because they say so. */

@@ -1,7 +1,6 @@
 package ebauche.core.routing;
 
 import ebauche.core.design.Blank;
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Quantity;
@@ -20,14 +19,13 @@ import java.util.OptionalDouble;
  */
 public record LayerChange(Reckoning depth, String from, String to) {
 
-    /** Where a step's router or drill comes through it; empty where it does not, or where both layers are one timber, nor in the core before its top. */
+    /** Where a step's router or drill comes through it; empty where it does not, where both layers are one timber, and in the core before its top. */
     public static Optional<LayerChange> of(Build build, Operation step) {
         Blank blank = build.design().blank();
         OptionalDouble reaches = build.topReaches();
         boolean cuts = step.setting() instanceof Setting.Routed || step.setting() instanceof Setting.Drilled;
-        boolean closed = !step.feature().is(FeatureKind.CHAMBER);
         if (!cuts
-                || !closed
+                || step.onCore()
                 || blank.top().isEmpty()
                 || reaches.isEmpty()
                 || step.changes().isEmpty()) {
