@@ -115,7 +115,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule stations_do_not_know_each_other = slices().matching(
-                    "ebauche.core.(blank|thickness|outline|neck|cavity|channel|shielding|contour|sanding)..")
+                    "ebauche.core.(blank|chamber|thickness|outline|neck|cavity|channel|shielding|contour|sanding)..")
             .should()
             .notDependOnEachOther();
 

@@ -26,6 +26,7 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Gluing;
 import ebauche.core.station.Station;
 import ebauche.core.timber.Flaw;
+import ebauche.core.wires.Closing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -275,6 +276,7 @@ public final class BlankStation implements Station {
         Operation.Builder glued =
                 glueUp(build, StepKind.TOP, "Glue the top on", 2).needs(UnderTop.LEVELLED);
         UnderTop.beforeItCloses(build).forEach(glued::needs);
+        glued.tick(Closing.of(build).ticks());
         steps.add(wholeBlank(build, glued).build());
     }
 

@@ -1,8 +1,6 @@
 package ebauche.core.chamber;
 
 import ebauche.core.design.Measurand;
-import ebauche.core.feature.Feature;
-import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -140,8 +138,8 @@ public final class ChamberStation implements Station {
                 .says(
                         "The " + said + " is hollowed out, and " + Math.round(rest.area() / 100)
                                 + " cm² of what is drawn now still stand"
-                                + (isClosed(build) ? ", under the top." : "."),
-                        isClosed(build)
+                                + (UnderTop.isClosed(build) ? ", under the top." : "."),
+                        UnderTop.isClosed(build)
                                 ? "Draw it as it was cut: nobody reaches it any more."
                                 : "Take the rest out before the top is glued on, or draw it as it was cut."));
     }
@@ -151,13 +149,9 @@ public final class ChamberStation implements Station {
         return Finding.stops(Work.CHAMBER, rule).on(chamber.feature()).at(plan.inner());
     }
 
-    private static boolean isClosed(Build build) {
-        return build.isDone(StepKey.of(Feature.of(FeatureKind.BLANK), StepKind.TOP));
-    }
-
     /** Whether the top was glued on before it was hollowed out. */
     private static boolean isTooLate(Build build, Chamber chamber) {
-        return isClosed(build) && !build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
+        return UnderTop.isClosed(build) && !build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
     }
 
     /** What is read of a chamber once it is hollowed out. */

@@ -9,6 +9,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
+import ebauche.core.job.UnderTop;
 import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
@@ -60,7 +61,7 @@ final class Around {
             }
         }
         voids.forEach((feature, all) -> {
-            if (carriesWires(feature)) {
+            if (isForWires(feature)) {
                 plans.put(feature, plan(all));
             }
         });
@@ -93,6 +94,16 @@ final class Around {
                 || feature.equals(NeckJoint.FEATURE);
     }
 
+    /** The same, or a chamber whose hollow is in one piece. */
+    boolean isForWires(Feature feature) {
+        return carriesWires(feature)
+                || (UnderTop.isInCore(feature)
+                        && build.spaces().all().stream()
+                                        .filter(s -> s.feature().equals(feature))
+                                        .count()
+                                == 1);
+    }
+
     Region body() {
         return body;
     }
@@ -104,6 +115,11 @@ final class Around {
     /** Depth of the finished front. */
     double frontDepth() {
         return build.faces().frontFinished();
+    }
+
+    /** Depth of the core's front under its top. */
+    double coreFront() {
+        return UnderTop.front(build);
     }
 
     double backDepth() {

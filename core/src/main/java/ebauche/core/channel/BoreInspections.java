@@ -32,7 +32,7 @@ final class BoreInspections {
         Feature feature = drawn.feature();
         Passage asDrawn = drawn.equals(run.channel())
                 ? run.passage()
-                : Passage.of(run.build().design(), drawn);
+                : run.build().spaces().passage(drawn);
         Reckoning spread = BoreLook.spread(run);
         List<Inspection> all = new ArrayList<>();
         if (asDrawn.into().isPresent()) {

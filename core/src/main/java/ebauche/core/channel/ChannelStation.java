@@ -9,6 +9,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.job.Rule;
+import ebauche.core.job.UnderTop;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -37,6 +38,9 @@ public final class ChannelStation implements Station {
     public List<Operation> operations(Build build) {
         List<Operation> steps = new ArrayList<>();
         for (Run run : Run.all(build)) {
+            if (UnderTop.isLost(build, run.passage())) {
+                continue;
+            }
             steps.add(ChannelSteps.drill(run));
             if (run.passage().isPlugged()) {
                 steps.add(ChannelSteps.plug(run));
@@ -78,7 +82,9 @@ public final class ChannelStation implements Station {
 
     /** Those for which a drill is still to be held. */
     private static List<Run> toDrill(Build build) {
-        return Run.all(build).stream().filter(r -> !isDrilled(r)).toList();
+        return Run.all(build).stream()
+                .filter(r -> !isDrilled(r) && !UnderTop.isLost(build, r.passage()))
+                .toList();
     }
 
     private static boolean isDrilled(Run run) {
@@ -224,6 +230,16 @@ public final class ChannelStation implements Station {
         for (Run run : Run.all(build)) {
             Channel channel = run.channel();
             String said = channel.feature().said();
+            if (UnderTop.isLost(build, run.passage())) {
+                found.add(Finding.stops(Work.CHANNEL, "channel-closed")
+                        .on(channel.feature())
+                        .at(channel.from())
+                        .says(
+                                "The top is glued on, and the " + said
+                                        + ", whose drill was to stand in the "
+                                        + run.from().orElseThrow().feature().said() + ", was never drilled.",
+                                "Drill it the other way round, out of what it was to end in, or leave it out."));
+            }
             if (run.begun() == Begun.IN_WOOD) {
                 found.add(
                         Finding.stops(Work.CHANNEL, "channel-in-wood")

@@ -2,6 +2,7 @@ package ebauche.core.channel;
 
 import ebauche.core.crib.Fit;
 import ebauche.core.design.Passage.Begun;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -11,6 +12,7 @@ import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.job.Build;
+import ebauche.core.job.UnderTop;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -59,7 +61,7 @@ final class ChannelSteps {
                 .at(entry(run))
                 .at(exit(run))
                 .cuts(Change.Remove.fromBody(channel.feature(), run.bore()))
-                .gives(drilled(channel))
+                .gives(UnderTop.drilled(channel))
                 .joins(joins(run))
                 .caution(Caution.DRILL)
                 .caution(Caution.LONG_DRILL)
@@ -67,12 +69,7 @@ final class ChannelSteps {
         begun(run).forEach(step::needs);
         BoreInspections.of(run).forEach(step::inspect);
         step.opens(run.opening());
-        return step.build();
-    }
-
-    private static Condition drilled(Channel channel) {
-        return new Condition.Access(
-                StepKey.of(channel.feature(), StepKind.DRILL), channel.feature().said());
+        return (UnderTop.isOnCore(run.passage()) ? step.onCore() : step).build();
     }
 
     /** Closes its mouth at the edge: a dowel short enough to leave the way between the spaces free. */
@@ -101,7 +98,7 @@ final class ChannelSteps {
                                 front + channel.under(to),
                                 channel.diameter()),
                         new Material(species.key(), species.density().value())))
-                .needs(drilled(channel))
+                .needs(UnderTop.drilled(channel))
                 .gives(new Condition.Mark(
                         StepKey.of(channel.feature(), StepKind.PLUG),
                         "the mouth of the " + channel.feature().said() + " plugged"))
@@ -128,14 +125,20 @@ final class ChannelSteps {
                 down(run, "where it comes out", run.leavesAt()));
     }
 
-    /** From the front as it is now to its middle, so far along it. */
+    /** From the front as it is now, or from the core's, to its middle, so far along it. */
     private static Reckoning down(Run run, String where, double along) {
-        return run.build()
-                .fromAsItIs(
-                        Face.FRONT,
-                        "middle of the " + run.channel().feature().said() + " " + where,
-                        "its middle under the finished front",
-                        new Fact(run.channel().under(along), Source.COMPUTED, "the design"));
+        Build build = run.build();
+        String what = "middle of the " + run.channel().feature().said() + " " + where;
+        String under = "its middle under the finished front";
+        Fact middle = new Fact(run.channel().under(along), Source.COMPUTED, "the design");
+        if (!UnderTop.isOnCore(run.passage())) {
+            return build.fromAsItIs(Face.FRONT, what, under, middle);
+        }
+        double top = build.topReaches().orElseThrow();
+        return Reckoning.of(what, Quantity.LENGTH)
+                .length(under, middle)
+                .length("top in the finished body", top)
+                .is(middle.value() - top, under + " − top in the finished body");
     }
 
     private static String title(Run run) {
@@ -196,10 +199,17 @@ final class ChannelSteps {
         return joins;
     }
 
-    /** What must be there before the drill is set: all that it opens into is cut, so that no bearing falls into its hole. */
+    /**
+     * What must be there before the drill is set: all that it opens into is cut, so that no bearing falls into its hole. Out of a chamber
+     * it is drilled before its top, and what is not in the core opens into it later.
+     */
     private static List<Condition> begun(Run run) {
+        boolean onCore = UnderTop.isOnCore(run.passage());
         List<Condition> needs = new ArrayList<>();
-        run.spaces().forEach(s -> needs.add(cut(s.feature())));
+        run.spaces().stream()
+                .map(Space::feature)
+                .filter(f -> !onCore || UnderTop.isInCore(f))
+                .forEach(f -> needs.add(cut(f)));
         switch (run.begun()) {
             case IN_A_SPACE -> {}
             case AT_THE_EDGE -> needs.add(Datum.OUTLINE_ROUTED);
@@ -216,6 +226,9 @@ final class ChannelSteps {
     }
 
     private static Condition cut(Feature space) {
+        if (UnderTop.isInCore(space)) {
+            return UnderTop.hollowed(space);
+        }
         return space.equals(Jack.FEATURE) || space.equals(Bridge.STUDS)
                 ? new Condition.Access(StepKey.of(space, StepKind.DRILL), space.said())
                 : new Condition.Mark(StepKey.of(space, StepKind.ROUT), "the " + space.said() + " at depth");

@@ -76,7 +76,7 @@ public final class DishPlaces {
                 .outline()
                 .map(Outline::region)
                 .orElseGet(() -> dish.plan().grown(RIM));
-        this.deep = Space.of(design, dish.feature()).map(Space::bottom).orElse(design.thickness());
+        this.deep = build.spaces().of(dish.feature()).map(Space::bottom).orElse(design.thickness());
         this.room = design.outline().region().grown(-TO_EDGE).minus(taken());
     }
 

@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
+import ebauche.core.job.UnderTop;
 import ebauche.core.memo.Memo;
 import ebauche.core.stock.Solid;
 import java.util.List;
@@ -33,12 +34,17 @@ final class DrillRoom {
     private record Asked(
             Line line, List<Solid> begunIn, double wide, Region body, double frontDepth, double backDepth) {}
 
+    /** Depth of the front over which the drill is free: out of a chamber it is drilled before the top, so the core's. */
+    private double front(Optional<Feature> from) {
+        return from.filter(UnderTop::isInCore).isPresent() ? around.coreFront() : around.frontDepth();
+    }
+
     /** As {@link #heldOut}, and remembered: for a channel of the design, which is asked about by every plan. */
     OptionalDouble heldOutOfDrawn(Line line, Optional<Feature> from, double wide) {
         List<Solid> begunIn = from.map(around::of).orElse(List.of());
         return Memo.here()
                 .get(
-                        new Asked(line, begunIn, wide, around.body(), around.frontDepth(), around.backDepth()),
+                        new Asked(line, begunIn, wide, around.body(), front(from), around.backDepth()),
                         () -> heldOut(line, from, wide),
                         known -> 0);
     }
@@ -57,7 +63,7 @@ final class DrillRoom {
                 }
                 free = back + Around.STRIDE;
             }
-            if (isOut(at, depth, line)) {
+            if (isOut(at, depth, line, front(from))) {
                 break;
             }
         }
@@ -71,9 +77,11 @@ final class DrillRoom {
      */
     private boolean isFree(Point at, double depth, double radius, double lean, Optional<Feature> from, Beyond beyond) {
         double tall = radius * lean;
-        return depth <= around.frontDepth() - tall
+        return depth <= front(from) - tall
                 || depth >= around.backDepth() + tall
-                || from.stream().flatMap(f -> around.of(f).stream()).anyMatch(s -> isIn(s, at, depth, radius))
+                || from.stream()
+                        .flatMap(f -> around.of(f).stream())
+                        .anyMatch(s -> isIn(s, front(from), at, depth, radius))
                 || beyond.by(at, radius);
     }
 
@@ -93,8 +101,8 @@ final class DrillRoom {
     }
 
     /** Whether farther back all is free. */
-    private boolean isOut(Point at, double depth, Line line) {
-        boolean over = line.end() >= line.start() && depth < around.frontDepth() - CHUCK;
+    private boolean isOut(Point at, double depth, Line line, double front) {
+        boolean over = line.end() >= line.start() && depth < front - CHUCK;
         boolean under = line.end() <= line.start() && depth > around.backDepth() + CHUCK;
         Region body = around.body();
         boolean beside = at.x() < body.minX() - CHUCK
@@ -104,12 +112,12 @@ final class DrillRoom {
         return over || under || beside;
     }
 
-    private boolean isIn(Solid solid, Point at, double depth, double radius) {
+    private boolean isIn(Solid solid, double front, Point at, double depth, double radius) {
         double[] piece = Line.piece(solid, at);
         if (piece.length == 0) {
             return false;
         }
-        boolean openFront = piece[0] <= around.frontDepth() + 0.1;
+        boolean openFront = piece[0] <= front + 0.1;
         boolean openBack = piece[1] >= around.backDepth() - 0.1;
         boolean tall =
                 (openFront || depth - radius >= piece[0] - 0.01) && (openBack || depth + radius <= piece[1] + 0.01);

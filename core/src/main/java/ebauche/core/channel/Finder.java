@@ -14,6 +14,7 @@ import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Wire;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
+import ebauche.core.job.UnderTop;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.wires.ComingOut;
 import ebauche.core.wires.Run;
@@ -161,6 +162,8 @@ public final class Finder {
         sources.addAll(reached);
         sources.addAll(shut);
         sources.retainAll(around.features());
+        // No drill gets into a chamber under its top.
+        sources.removeIf(f -> UnderTop.isInCore(f) && (UnderTop.isClosed(build) || !around.isForWires(f)));
         return new Quest(
                 "wires" + (number == 0 ? "" : "-" + (number + 1)), width(USUAL, 3, 14), sources, reached, shut);
     }
@@ -294,6 +297,7 @@ public final class Finder {
         Set<Feature> targets = new LinkedHashSet<>(quest.shut());
         targets.addAll(quest.reached());
         targets.retainAll(around.features());
+        targets.removeIf(f -> UnderTop.isInCore(f) && !around.isForWires(f));
         List<Candidate> all = new ArrayList<>();
         for (Feature into : targets) {
             for (Feature from : quest.from()) {

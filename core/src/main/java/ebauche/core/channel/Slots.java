@@ -1,8 +1,8 @@
 package ebauche.core.channel;
 
-import ebauche.core.design.BodyDesign;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.Space;
+import ebauche.core.design.Spaces;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
@@ -99,10 +99,10 @@ public final class Slots {
         Set<Feature> shut = new LinkedHashSet<>(ways.shut().keySet());
         boolean more = true;
         while (more && !shut.isEmpty()) {
-            Optional<Slot> next = open(build.design(), reached)
-                    .flatMap(r -> open(build.design(), shut).flatMap(s -> between(r, s)))
+            Optional<Slot> next = open(build.spaces(), reached)
+                    .flatMap(r -> open(build.spaces(), shut).flatMap(s -> between(r, s)))
                     .sorted(Comparator.comparingDouble(Slot::wood))
-                    .filter(s -> isHidden(s, plate.get(), build.design()) && keepsClear(s, around, build))
+                    .filter(s -> isHidden(s, plate.get(), build.spaces()) && keepsClear(s, around, build))
                     .findFirst();
             next.ifPresent(s -> {
                 found.add(s);
@@ -116,8 +116,8 @@ public final class Slots {
     }
 
     /** The spaces of some features that hold wires. */
-    private static Stream<Space> open(BodyDesign design, Set<Feature> of) {
-        return Space.all(design).stream()
+    private static Stream<Space> open(Spaces spaces, Set<Feature> of) {
+        return spaces.all().stream()
                 .filter(s -> of.contains(s.feature()))
                 .filter(s -> s.feature().is(FeatureKind.PICKUP) || s.feature().is(FeatureKind.CAVITY));
     }
@@ -167,9 +167,9 @@ public final class Slots {
         return space.top() <= 0;
     }
 
-    private static boolean isHidden(Slot slot, Region plate, BodyDesign design) {
+    private static boolean isHidden(Slot slot, Region plate, Spaces spaces) {
         Region rest = slot.plan();
-        for (Space space : Space.all(design)) {
+        for (Space space : spaces.all()) {
             boolean its = space.feature().equals(slot.from()) || space.feature().equals(slot.into());
             if (its && isOpen(space)) {
                 rest = rest.minus(space.plan());

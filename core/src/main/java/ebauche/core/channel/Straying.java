@@ -2,7 +2,6 @@ package ebauche.core.channel;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.BoreRead;
-import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Channel.Held;
@@ -59,7 +58,7 @@ public final class Straying {
         return switch (sight) {
             case SLOPE -> Optional.of(value - drawn.pitch());
             case LOWER -> {
-                double across = Passage.of(build.design(), drawn).wood() * drawn.across() / drawn.length();
+                double across = build.spaces().passage(drawn).wood() * drawn.across() / drawn.length();
                 double slope = Math.toDegrees(Math.atan(Math.tan(Math.toRadians(drawn.pitch())) + value / across));
                 yield across > 0 ? Optional.of(slope - drawn.pitch()) : Optional.empty();
             }

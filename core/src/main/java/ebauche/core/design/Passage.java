@@ -40,21 +40,7 @@ public record Passage(
         IN_WOOD
     }
 
-    /** The passage of a channel among the spaces of a design. */
-    public static Passage of(BodyDesign design, Channel channel) {
-        return of(design, Space.all(design), channel);
-    }
-
-    /** The passages of all channels of a design that count. */
-    public static List<Passage> all(BodyDesign design) {
-        List<Space> spaces = Space.all(design);
-        return design.channels().stream()
-                .filter(c -> !design.undecided().contains(c.feature()))
-                .map(c -> of(design, spaces, c))
-                .toList();
-    }
-
-    private static Passage of(BodyDesign design, List<Space> spaces, Channel channel) {
+    static Passage of(BodyDesign design, List<Space> spaces, Channel channel) {
         Optional<Space> from = at(spaces, channel, 0);
         Optional<Space> into = at(spaces, channel, channel.length());
         List<Space> through = spaces.stream()

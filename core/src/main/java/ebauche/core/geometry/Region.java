@@ -439,6 +439,15 @@ public final class Region {
         return Memo.here().get(new Made('c', this, other), () -> prepared().covers(other.geometry), known -> 0);
     }
 
+    /** Whether a straight line lies in it from end to end. */
+    boolean containsLine(Point from, Point to) {
+        return contains(from)
+                && contains(to)
+                && prepared().covers(FACTORY.createLineString(new Coordinate[] {
+                    new Coordinate(from.x(), from.y()), new Coordinate(to.x(), to.y())
+                }));
+    }
+
     public boolean contains(Point p) {
         return prepared().covers(FACTORY.createPoint(new Coordinate(p.x(), p.y())));
     }

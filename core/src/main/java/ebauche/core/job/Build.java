@@ -7,6 +7,7 @@ import ebauche.core.design.EdgeReadings;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.Spaces;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.fit.Fitting;
@@ -50,6 +51,7 @@ public final class Build {
     private final AsBuilt asBuilt;
     private final Fitting fitting;
     private final FinishedFaces faces;
+    private final Spaces spaces;
     private final List<Contour.Laid> contours;
     private final Once once = new Once();
 
@@ -63,8 +65,9 @@ public final class Build {
         this.shop = Objects.requireNonNull(shop, "shop");
         this.asBuilt = Objects.requireNonNull(asBuilt, "asBuilt");
         this.fitting = new Fitting(asBuilt, shop.clearances());
-        this.design = withEdge(followed(fitting.fit(drawn), asBuilt), asBuilt);
-        this.faces = FinishedFaces.of(this);
+        this.faces = FinishedFaces.of(thicknessed(drawn, shop), shop, asBuilt);
+        this.design = withEdge(followed(asBuilt), asBuilt);
+        this.spaces = Spaces.of(design, topReaches());
         Refusal.unless(
                 faces.thickness() >= THINNEST,
                 "value",
@@ -74,9 +77,10 @@ public final class Build {
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
     }
 
-    /** What lies under plates, and the channels that were drilled, where they were read to lie. */
-    private static BodyDesign followed(BodyDesign fitted, AsBuilt asBuilt) {
-        return new ChannelReadings(new PlateReadings(fitted, asBuilt).followed(), asBuilt).followed();
+    /** What takes its parts as they are known, what lies under plates, and the channels that were drilled, where a record reads them to lie. */
+    private BodyDesign followed(AsBuilt record) {
+        BodyDesign fitted = new PlateReadings(fitting.fit(drawn), record).followed();
+        return new ChannelReadings(Spaces.of(fitted, topReaches()), record).followed();
     }
 
     /** Its outline as the edge was read against its template, where it was; where the edge stands proud it is still to come to its line. */
@@ -119,6 +123,11 @@ public final class Build {
         return faces;
     }
 
+    /** What is hollow in it for channels and wires. */
+    public Spaces spaces() {
+        return spaces;
+    }
+
     /** What others find out from it alone. */
     public Once once() {
         return once;
@@ -133,7 +142,7 @@ public final class Build {
     Optional<Channel> channelWhenDone(AsBuilt.Done done) {
         List<AsBuilt.Entry> standing = asBuilt.standing();
         AsBuilt until = new AsBuilt(standing.subList(0, standing.indexOf(done)));
-        return channel(followed(fitting.fit(drawn), until), done.operation().feature());
+        return channel(followed(until), done.operation().feature());
     }
 
     /** A channel as it is known to run. */
@@ -177,6 +186,10 @@ public final class Build {
 
     /** Thickness that the blank is brought to: finished plus both sanding allowances. */
     public double thicknessed() {
+        return thicknessed(drawn, shop);
+    }
+
+    private static double thicknessed(BodyDesign design, Shop shop) {
         return design.thickness()
                 + shop.practice().sanding(Face.FRONT)
                 + shop.practice().sanding(Face.BACK);
@@ -258,14 +271,14 @@ public final class Build {
 
     /** How deep under the finished front a glued-on top reaches, mm; nothing without one. */
     public OptionalDouble topReaches() {
-        return design.blank().top().isEmpty()
+        return drawn.blank().top().isEmpty()
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(design.blank().topThickness() - roughAboveFront() - faces.frontFinished());
+                : OptionalDouble.of(drawn.blank().topThickness() - roughAboveFront() - faces.frontFinished());
     }
 
     /** Rough wood over the first flattened front: half of what the blank has to spare. */
     public double roughAboveFront() {
-        return Math.max(0, (design.blank().thickness() - thicknessed()) / 2);
+        return Math.max(0, (drawn.blank().thickness() - thicknessed()) / 2);
     }
 
     /** The latest standing reading of a dimension, else what the design says. */

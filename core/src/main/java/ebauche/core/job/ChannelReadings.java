@@ -4,6 +4,7 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.BoreRead.Sight;
 import ebauche.core.design.Passage;
+import ebauche.core.design.Spaces;
 import ebauche.core.hardware.Channel;
 import ebauche.core.logbook.AsBuilt;
 import java.util.List;
@@ -14,7 +15,7 @@ import java.util.OptionalDouble;
  * there to where it came out, and one whose rod stands otherwise than drawn comes out by so much off. One that is not deep enough ends in
  * the wood, one that is deeper goes on.
  */
-record ChannelReadings(BodyDesign design, AsBuilt asBuilt) {
+record ChannelReadings(Spaces spaces, AsBuilt asBuilt) {
     /** The point of a drill and a little of its flutes lie beyond the end of the axis that is drawn, mm. */
     private static final double POINT = Channel.BEYOND;
 
@@ -22,6 +23,7 @@ record ChannelReadings(BodyDesign design, AsBuilt asBuilt) {
     private static final double NEARLY = 0.05;
 
     BodyDesign followed() {
+        BodyDesign design = spaces.design();
         List<Channel> channels = design.channels().stream().map(this::followed).toList();
         return channels.equals(design.channels()) ? design : design.withChannels(channels);
     }
@@ -34,7 +36,7 @@ record ChannelReadings(BodyDesign design, AsBuilt asBuilt) {
         if (lower.isEmpty() && aside.isEmpty() && slope.isEmpty() && deep.isEmpty()) {
             return drawn;
         }
-        Passage passage = Passage.of(design, drawn);
+        Passage passage = spaces.passage(drawn);
         double enters = passage.entersAt();
         double wood = passage.wood();
         // Where it came out counts before how a rod stands in it: it is what the slope leads to, and read nearer.

@@ -13,6 +13,7 @@ import ebauche.core.measure.Source;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
+import ebauche.core.shop.Shop;
 import java.util.List;
 import java.util.Optional;
 
@@ -34,11 +35,15 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
     /** Decimal noise under which a thickness counts as the limit itself, mm. */
     private static final double NOISE = 1e-9;
 
-    static FinishedFaces of(Build build) {
-        Practice practice = build.shop().practice();
-        AsBuilt record = build.asBuilt();
+    /**
+     * By a record.
+     *
+     * @param thicknessed thickness that the blank is brought to, mm
+     */
+    static FinishedFaces of(double thicknessed, Shop shop, AsBuilt record) {
+        Practice practice = shop.practice();
         double front = record.sandedOff(Face.FRONT, 0);
-        double back = backPlane(build);
+        double back = backPlane(thicknessed, shop, record);
         return new FinishedFaces(
                 front,
                 front + stillToSand(record, Face.FRONT, practice.sanding(Face.FRONT)),
@@ -63,18 +68,16 @@ public record FinishedFaces(double frontNow, double frontFinished, double backNo
                 .sum();
     }
 
-    private static double backPlane(Build build) {
-        AsBuilt record = build.asBuilt();
+    private static double backPlane(double wanted, Shop shop, AsBuilt record) {
         Optional<AsBuilt.Done> thicknessed = thicknessed(record);
         // Read on the way down, while thicknessing still has more to take, it is no fact about the body.
         Optional<AsBuilt.Reading> thickness = record.latest(Dimension.BODY_THICKNESS)
                 .filter(r -> thicknessed.isPresent()
-                        || r.value()
-                                <= build.thicknessed() + build.shop().bands().thickness() + NOISE);
+                        || r.value() <= wanted + shop.bands().thickness() + NOISE);
         if (thickness.isEmpty()) {
             double to = thicknessed
                     .map(d -> d.expected().get(Dimension.BODY_THICKNESS))
-                    .orElseGet(build::thicknessed);
+                    .orElse(wanted);
             return to - record.sandedOff(Face.BACK, 0);
         }
         int at = record.standing().indexOf(thickness.get());

@@ -2,9 +2,11 @@ package ebauche.core.job;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.hardware.Chamber;
+import ebauche.core.hardware.Channel;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -28,6 +30,9 @@ public final class UnderTop {
     private static final Feature BLANK = Feature.of(FeatureKind.BLANK);
 
     private static final StepKey LEVEL = StepKey.of(BLANK, StepKind.TOP_LEVEL);
+
+    /** The step that glues the top on. */
+    public static final StepKey CLOSES = StepKey.of(BLANK, StepKind.TOP);
 
     /** Holds once core and top have the thickness that they are glued with. */
     public static final Condition.Mark LEVELLED = new Condition.Mark(LEVEL, "core and top level for their glue");
@@ -86,17 +91,41 @@ public final class UnderTop {
                 .filter(d -> d.changes().stream().anyMatch(c -> c instanceof Change.Add add && add.isBlank()))
                 .map(AsBuilt.Done::operation)
                 .findFirst();
-        if (did.isPresent() || chambers(build).isEmpty() || build.isDone(StepKey.of(BLANK, StepKind.TOP))) {
+        if (did.isPresent() || chambers(build).isEmpty() || isClosed(build)) {
             return did;
         }
         return Optional.of(build.isDone(LEVEL) ? mark(chambers(build).get(0)) : LEVEL);
     }
 
-    /** What the step that closes the chambers waits for: all are hollowed out. */
+    /** What the step that closes the chambers waits for: all are hollowed out, and what is drilled out of one is drilled. */
     public static List<Condition> beforeItCloses(Build build) {
-        return chambers(build).stream()
-                .<Condition>map(c -> hollowed(c.feature()))
-                .toList();
+        Stream<Condition> hollowed = chambers(build).stream().map(c -> hollowed(c.feature()));
+        Stream<Condition> drilled =
+                build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
+        return Stream.concat(hollowed, drilled).toList();
+    }
+
+    /** Whether a channel is drilled on the core, before the top: its drill stands in a chamber. */
+    public static boolean isOnCore(Passage passage) {
+        return passage.from().filter(s -> isInCore(s.feature())).isPresent();
+    }
+
+    /** Whether a channel can never be drilled any more: the top lies over the chamber that its drill was to stand in. */
+    public static boolean isLost(Build build, Passage passage) {
+        return isOnCore(passage)
+                && isClosed(build)
+                && !build.isDone(StepKey.of(passage.channel().feature(), StepKind.DRILL));
+    }
+
+    /** Whether the top is glued on. */
+    public static boolean isClosed(Build build) {
+        return build.isDone(CLOSES);
+    }
+
+    /** Holds once a channel is drilled. */
+    public static Condition drilled(Channel channel) {
+        return new Condition.Access(
+                StepKey.of(channel.feature(), StepKind.DRILL), channel.feature().said());
     }
 
     /** The step that marks a chamber on the core. */

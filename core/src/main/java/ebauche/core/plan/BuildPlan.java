@@ -7,6 +7,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
 import ebauche.core.job.Rule;
+import ebauche.core.job.UnderTop;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
@@ -149,5 +150,15 @@ public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> ru
     /** A named number of the plan. */
     public Optional<Reckoning> reckoning(String what) {
         return reckonings.stream().filter(r -> r.what().equals(what)).findFirst();
+    }
+
+    /** What nobody can do any more once a step is done: what is still to be done on the core when its top is glued on. */
+    public List<Operation> lostWith(PlanStep step) {
+        return step.operation().key().equals(UnderTop.CLOSES)
+                ? steps().stream()
+                        .filter(s -> s.operation().onCore() && !s.done())
+                        .map(PlanStep::operation)
+                        .toList()
+                : List.of();
     }
 }

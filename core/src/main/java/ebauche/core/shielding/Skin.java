@@ -30,7 +30,7 @@ public record Skin(Build build, Shield shield, Space space, double lip, Region c
         BodyDesign design = build.design();
         List<Skin> all = new ArrayList<>();
         for (Shield shield : design.shields()) {
-            Optional<Space> space = Space.of(design, shield.space());
+            Optional<Space> space = build.spaces().of(shield.space());
             space.ifPresent(s -> {
                 Optional<Cavity> cavity = design.cavities().stream()
                         .filter(c -> c.feature().equals(shield.space()))

@@ -24,7 +24,7 @@ public record Run(Build build, Passage passage) {
         return build.once()
                 .of(
                         All.class,
-                        () -> new All(Passage.all(build.design()).stream()
+                        () -> new All(build.spaces().passages().stream()
                                 .map(p -> new Run(build, p))
                                 .toList()))
                 .runs();
@@ -34,7 +34,7 @@ public record Run(Build build, Passage passage) {
 
     /** The run of a channel as it is drawn. */
     public static Run of(Build build, Channel channel) {
-        return new Run(build, Passage.of(build.design(), channel));
+        return new Run(build, build.spaces().passage(channel));
     }
 
     public Channel channel() {

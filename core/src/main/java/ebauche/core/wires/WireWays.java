@@ -1,6 +1,7 @@
 package ebauche.core.wires;
 
 import ebauche.core.design.BodyDesign;
+import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.feature.Work;
@@ -30,6 +31,9 @@ public final class WireWays {
     /** A wire is cut to the next, mm. */
     private static final double ROUNDED = 5;
 
+    /** A cord that turns by less runs on by itself, degrees: common practice. */
+    private static final double TURN = 20;
+
     private final Build build;
     private final BodyDesign design;
     private final Openings openings;
@@ -44,7 +48,16 @@ public final class WireWays {
      * @param spots where it goes from one into the next, its ends too
      * @param cut how long it is to be cut
      */
-    public record Way(Wire wire, double diameter, List<Feature> through, List<Spot> spots, Reckoning cut) {}
+    public record Way(Wire wire, double diameter, List<Feature> through, List<Spot> spots, Reckoning cut) {
+        /** Places where a cord that is fished along it turns by more than {@link #TURN}. */
+        public int turns() {
+            int turns = 0;
+            for (int i = 1; i + 1 < spots.size(); i++) {
+                turns += spots.get(i).turn(spots.get(i - 1), spots.get(i + 1)) > TURN ? 1 : 0;
+            }
+            return turns;
+        }
+    }
 
     /**
      * How full a channel is.
@@ -225,5 +238,10 @@ public final class WireWays {
     /** A space and all that joins it, if only through others. */
     public Set<Feature> joinedWith(Feature space) {
         return openings.joinedWith(space);
+    }
+
+    /** Whether anything opens into a space. */
+    public boolean isOpen(Space space) {
+        return openings.isOpen(space);
     }
 }

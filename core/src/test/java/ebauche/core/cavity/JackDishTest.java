@@ -23,6 +23,7 @@ import ebauche.core.hardware.PartKind;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.hardware.Shield;
+import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
@@ -86,11 +87,10 @@ class JackDishTest {
                 .containsSubsequence("cavity-dish:locate", "cavity-dish:rout")
                 .contains("screws-dish:drill")
                 .doesNotContain("jack:drill", "recess-dish:rout");
-        assertThat(Space.of(plan.build().design(), ROUT).orElseThrow().bottom()).isCloseTo(34, within(1e-9));
+        assertThat(plan.build().spaces().of(ROUT).orElseThrow().bottom()).isCloseTo(34, within(1e-9));
         assertThat(body.rules()).doesNotContain("no-plate", "no-depth", "dish-tall", "two-jacks");
         body.read("size:recess-dish.below", 33.5);
-        assertThat(Space.of(body.plan().build().design(), ROUT).orElseThrow().bottom())
-                .isCloseTo(35.5, within(1e-9));
+        assertThat(body.plan().build().spaces().of(ROUT).orElseThrow().bottom()).isCloseTo(35.5, within(1e-9));
     }
 
     @Test
@@ -157,9 +157,9 @@ class JackDishTest {
     /** A channel that ends in the wood under the rout of the dish opens into nothing: its floor is known. */
     @Test
     void a_hole_under_its_floor_does_not_open_into_it() {
-        BodyDesign design = body().build().design();
-        Space rout = Space.of(design, ROUT).orElseThrow();
-        assertThat(rout.bottom()).isLessThan(design.thickness() - 5);
+        Build build = body().build();
+        Space rout = build.spaces().of(ROUT).orElseThrow();
+        assertThat(rout.bottom()).isLessThan(build.design().thickness() - 5);
     }
 
     /** The dish is metal and holds the sleeve: a shield of its rout is one with it by the dish's screws, and no lug is wanted. */

@@ -81,8 +81,8 @@ class FinderGridOutsideTest {
         WireWays ways = new WireWays(build);
         Set<Feature> shut = ways.shut().keySet();
         List<Tried> grid = new ArrayList<>();
-        for (Space from : Space.all(build.design())) {
-            for (Space into : Space.all(build.design())) {
+        for (Space from : build.spaces().all()) {
+            for (Space into : build.spaces().all()) {
                 boolean ends = !from.equals(into)
                         && !into.feature().equals(Jack.FEATURE)
                         && Around.carriesWires(into.feature());
