@@ -18,6 +18,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Quantity;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
@@ -42,6 +43,7 @@ import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -103,6 +105,7 @@ class BenchController {
             String entryId,
             List<Waiting> waits,
             Optional<AsBuilt.Asked> awaited,
+            List<Operation> lost,
             StepKey before,
             StepKey after) {}
 
@@ -124,6 +127,7 @@ class BenchController {
                         UUID.randomUUID().toString(),
                         waits(plan, step),
                         plan.build().asBuilt().awaited(step.operation().key()),
+                        step.done() ? List.of() : plan.lostWith(step),
                         index == 0
                                 ? null
                                 : plan.steps().get(index - 1).operation().key(),
@@ -252,9 +256,19 @@ class BenchController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam("entry") UUID entry,
-            @RequestParam String step) {
+            @RequestParam String step,
+            @RequestParam MultiValueMap<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         PlanStep done = current.plan().step(step).orElseThrow(NotHere::new);
+        Set<String> ticked = Set.copyOf(typed.getOrDefault("tick", List.of()));
+        Optional<String> tooEarly = done.done() ? Optional.empty() : tooEarly(current.plan(), done, ticked);
+        if (tooEarly.isPresent()) {
+            model.addAttribute("ticked", ticked);
+            return refused(current, step, "", "", tooEarly.get(), fig, model, response);
+        }
         store.logOnce(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()));
         String next = bodies.current(current.body())
                 .plan()
@@ -262,6 +276,18 @@ class BenchController {
                 .map(s -> s.operation().key().written())
                 .orElse(step);
         return "redirect:" + bench(id, next, entry.toString());
+    }
+
+    /** Why a step cannot be called done yet: it closes over what is still to be done, or something was not looked at. */
+    private static Optional<String> tooEarly(BuildPlan plan, PlanStep step, Set<String> ticked) {
+        List<Operation> lost = plan.lostWith(step);
+        if (!lost.isEmpty()) {
+            String first = lost.get(0).title();
+            return Optional.of(Words.say("bench-controller.closes-too-early", first, lost.size() - 1));
+        }
+        return ticked.containsAll(step.operation().ticks())
+                ? Optional.empty()
+                : Optional.of(Words.say("bench-controller.tick-each-first"));
     }
 
     @PostMapping("/mishaps")

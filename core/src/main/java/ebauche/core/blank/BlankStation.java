@@ -277,7 +277,7 @@ public final class BlankStation implements Station {
                 glueUp(build, StepKind.TOP, "Glue the top on", 2).needs(UnderTop.LEVELLED);
         UnderTop.beforeItCloses(build).forEach(glued::needs);
         glued.tick(Closing.of(build).ticks());
-        steps.add(wholeBlank(build, glued).build());
+        steps.add(wholeBlank(build, glued).gives(UnderTop.CLOSED).build());
     }
 
     private static Reckoning coreThickness(Blank blank) {

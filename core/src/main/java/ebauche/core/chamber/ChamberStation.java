@@ -6,6 +6,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
+import ebauche.core.hollow.Carrying;
 import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -15,6 +16,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.passes.BaseSupport;
 import ebauche.core.station.Station;
 import ebauche.core.stock.FaceShape;
 import java.util.ArrayList;
@@ -24,6 +26,9 @@ import java.util.Optional;
 
 /** Chambers: marked on the core, hollowed out depth by depth or drilled in rows, and closed by the top. */
 public final class ChamberStation implements Station {
+    /** What a bit may leave in corners and along walls before it counts as shut out, mm². */
+    private static final double NO_WAY = 300;
+
     @Override
     public Work work() {
         return Work.CHAMBER;
@@ -34,9 +39,7 @@ public final class ChamberStation implements Station {
         List<Operation> steps = new ArrayList<>();
         for (Chamber chamber : UnderTop.chambers(build)) {
             if (UnderTop.depth(build, chamber).value() > 0 && !isTooLate(build, chamber)) {
-                ChamberSteps of = new ChamberSteps(build, chamber);
-                steps.add(of.mark());
-                steps.add(of.hollow());
+                steps.addAll(new ChamberSteps(build, chamber).all());
             }
         }
         return steps;
@@ -54,7 +57,11 @@ public final class ChamberStation implements Station {
         List<Rule> rules = new ArrayList<>();
         for (Chamber chamber : UnderTop.chambers(build)) {
             cap(build, chamber).ifPresent(c -> rules.add(carriesAThumb(chamber, c)));
-            new ChamberSteps(build, chamber).spur().ifPresent(rules::add);
+            ChamberSteps steps = new ChamberSteps(build, chamber);
+            steps.spur().ifPresent(rules::add);
+            if (!build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT))) {
+                steps.carrying().ifPresent(c -> rules.add(keepsTheRouterUp(chamber, c)));
+            }
         }
         return rules;
     }
@@ -89,6 +96,27 @@ public final class ChamberStation implements Station {
                 .build();
     }
 
+    private static Rule keepsTheRouterUp(Chamber chamber, Carrying carrying) {
+        String cure =
+                "Leave supports in it that carry the base and are cut away afterwards, or put a wider base on the router.";
+        String said = chamber.feature().said();
+        return Rule.of(Work.CHAMBER, "router-falls-in", Rule.About.CAVITIES)
+                .on(chamber.feature())
+                .at(carrying.worst())
+                .says("The router's base is carried wherever its bit goes in the " + said + ".")
+                .atLeast(carrying.reckoning(said), BaseSupport.TIPS)
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.CHAMBER, "router-falls-in")
+                        .on(chamber.feature())
+                        .at(carrying.worst())
+                        .length("base", carrying.base())
+                        .says(
+                                "When most of the " + said + " is out, a router on a base of {0} "
+                                        + (carrying.stand() < 0 ? "falls into it." : "tips over its edge."),
+                                cure))
+                .build();
+    }
+
     @Override
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
@@ -117,17 +145,38 @@ public final class ChamberStation implements Station {
                                         + chamber.feature().said() + " was never hollowed out.",
                                 "Leave it out, or reach it from the back as a cavity with a cover."));
             } else {
-                new ChamberSteps(build, chamber).lacksBit().ifPresent(found::add);
+                ChamberSteps steps = new ChamberSteps(build, chamber);
+                steps.lacksBit().ifPresent(found::add);
+                noWay(build, chamber, steps).ifPresent(found::add);
                 stillStands(build, chamber).ifPresent(found::add);
             }
         }
         return found;
     }
 
+    /** Its supports leave the bit no way round them. */
+    private static Optional<Finding> noWay(Build build, Chamber chamber, ChamberSteps steps) {
+        boolean done = build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
+        double left = done || chamber.supports().isEmpty() ? 0 : steps.notReached();
+        return left < NO_WAY
+                ? Optional.empty()
+                : Optional.of(
+                        Finding.thinkAgain(Work.CHAMBER, "supports-in-the-way")
+                                .on(chamber.feature())
+                                .at(chamber.standing().inner())
+                                .says(
+                                        "The supports of the "
+                                                + chamber.feature().said() + " leave the bit no way to "
+                                                + Math.round(left / 100) + " cm² of it.",
+                                        "Move them farther from each other and from the walls, fewer of them, or take a narrower bit."));
+    }
+
     /** Drawn larger once it was hollowed out: told while it is open, and when nobody can reach it any more. */
     private static Optional<Finding> stillStands(Build build, Chamber chamber) {
         AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
-        Region rest = cut.isDone(StepKind.ROUT) ? cut.standing(chamber.plan()) : Region.EMPTY;
+        Region rest = cut.isDone(StepKind.ROUT)
+                ? cut.standing(cut.isDone(StepKind.SUPPORTS) ? chamber.plan() : chamber.routed())
+                : Region.EMPTY;
         if (rest.isEmpty()) {
             return Optional.empty();
         }

@@ -1,13 +1,19 @@
 package ebauche.core.chamber;
 
+import ebauche.core.crib.Aid;
 import ebauche.core.crib.Drill;
+import ebauche.core.crib.Router;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
+import ebauche.core.hollow.Carrying;
+import ebauche.core.hollow.RoundHoles;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.Rule;
 import ebauche.core.job.UnderTop;
 import ebauche.core.measure.Fact;
@@ -23,11 +29,16 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Travel;
+import ebauche.core.routing.Datum;
 import ebauche.core.routing.Freehand;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** The steps of one chamber, on the core before its top. */
@@ -42,6 +53,20 @@ record ChamberSteps(Build build, Chamber chamber) {
     private static final double TO_SET = 6;
 
     private static final double EACH = 1.5;
+
+    /** So much wood is worth drilling out before it is routed, mm³; so wide a drill is held in a shop's press, mm; so many holes at least. */
+    private static final double WORTH_DRILLING = 200_000;
+
+    private static final double WIDEST_DRILL = 40;
+    private static final int FEWEST = 4;
+
+    /** Wood that drilling leaves to the line, and between two holes for the spur, mm: common practice. */
+    private static final double SKIN = 3;
+
+    private static final double BESIDE = 2;
+
+    /** Flat wood round a sound hole for its lines, mm. */
+    private static final double EDGE = 10;
 
     private String said() {
         return chamber.feature().said();
@@ -71,15 +96,148 @@ record ChamberSteps(Build build, Chamber chamber) {
         return step.build();
     }
 
+    /** All of its steps, in the order in which they are thought of. */
+    List<Operation> all() {
+        List<Operation> steps = new ArrayList<>();
+        steps.add(mark());
+        hogged().map(this::waste).ifPresent(steps::add);
+        steps.add(hollow());
+        if (!chamber.supports().isEmpty()) {
+            steps.add(supportsAway());
+        }
+        if (!chamber.soundHoles().isEmpty()) {
+            steps.add(soundHoles());
+        }
+        return steps;
+    }
+
+    /**
+     * The waste of a large hollow, drilled out in rows before it is routed.
+     *
+     * @param stop of the drill, from the core's front
+     */
+    private record Hogged(Drill drill, List<Region> holes, double stop) {
+        double cubic() {
+            return holes.stream().mapToDouble(Region::area).sum() * stop;
+        }
+    }
+
+    /** Where the shop drills its waste, has a drill for it, and the hollow is large enough to be worth it. */
+    private Optional<Hogged> hogged() {
+        Practice practice = build.shop().practice();
+        Region plan = chamber.routed();
+        double deep = depth().value();
+        if (practice.waste() != Practice.Waste.DRILL || drill().isPresent() || plan.area() * deep < WORTH_DRILLING) {
+            return Optional.empty();
+        }
+        return build.shop().crib().forstner(WIDEST_DRILL).flatMap(d -> {
+            double stop = deep - practice.wasteShy() - d.spur();
+            List<Region> holes =
+                    stop > 0 ? RoundHoles.inRows(plan.grown(-SKIN), d.diameter(), BESIDE) : List.<Region>of();
+            return holes.size() < FEWEST ? Optional.empty() : Optional.of(new Hogged(d, holes, stop));
+        });
+    }
+
+    private Operation waste(Hogged hogged) {
+        Practice practice = build.shop().practice();
+        Drill drill = hogged.drill();
+        Reckoning depth = depth();
+        Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
+                .length(depth.what(), depth.asFact())
+                .length("the drill's spur", drill.spur())
+                .length("kept for the router", practice.wasteShy())
+                .is(hogged.stop(), depth.what() + " − the drill's spur − kept for the router");
+        double front = UnderTop.front(build);
+        Region holes = hogged.holes().stream().reduce(Region.EMPTY, Region::union);
+        int count = hogged.holes().size();
+        return Operation.of(
+                        Work.CHAMBER,
+                        chamber.feature(),
+                        StepKind.WASTE,
+                        "Drill out the waste of the " + said() + ", " + count + " holes in rows")
+                .set(new Setting.Drilled(drill.name(), stop, "deep from the core's front"))
+                .cuts(Change.Remove.fromBody(
+                        chamber.feature(), Solid.Prism.between(holes, front, front + hogged.stop())))
+                .onCore()
+                .needs(marked())
+                .gives(wasteOut())
+                .joins(chamber.joins())
+                .caution(Caution.drilling(drill.diameter()))
+                .caution(Caution.DUST)
+                .takes((int) Math.round(TO_SET + EACH * count), 0, 0.004)
+                .build();
+    }
+
+    private Condition.Mark wasteOut() {
+        return new Condition.Mark(
+                StepKey.of(chamber.feature(), StepKind.WASTE), "the waste of the " + said() + " drilled out");
+    }
+
+    /** Its supports: from the back, through a cavity that opens all of them, once the top is on; else before it. */
+    private Operation supportsAway() {
+        double front = UnderTop.front(build);
+        double floor = build.measuredFloor(chamber.feature(), Face.FRONT)
+                .map(FinishedFaces.MeasuredFloor::plane)
+                .orElse(front + depth().value());
+        Optional<Cavity> behind = UnderTop.behindSupports(build, chamber);
+        Operation.Builder step = Operation.of(
+                        Work.CHAMBER,
+                        chamber.feature(),
+                        StepKind.SUPPORTS,
+                        "Cut the supports of the " + said() + " away"
+                                + behind.map(c -> ", through the " + c.feature().said())
+                                        .orElse(""))
+                .face(behind.isPresent() ? Face.BACK : Face.FRONT)
+                .set(
+                        new Setting.ByHand(
+                                "saw or chisel across the grain, half way from either side; what is left to the floor with the router"))
+                .cuts(Change.Remove.fromBody(chamber.feature(), Solid.Prism.between(chamber.standing(), front, floor)))
+                .needs(UnderTop.hollowed(chamber.feature()))
+                .gives(UnderTop.supportsAway(chamber.feature()))
+                .joins(chamber.joins())
+                .caution(Caution.CHISEL, Caution.DUST)
+                .takes(5 + 4 * chamber.supports().size(), 0, 0.004);
+        behind.ifPresent(c -> step.needs(
+                new Condition.Mark(
+                        StepKey.of(c.feature(), StepKind.ROUT),
+                        "the " + c.feature().said() + " at depth"),
+                UnderTop.CLOSED));
+        return (behind.isPresent() ? step : step.onCore()).build();
+    }
+
+    /** Sawn through the top once it is on and its front is flat: from there to the hollow under it. */
+    private Operation soundHoles() {
+        int count = chamber.soundHoles().size();
+        Region open = chamber.open();
+        return Operation.of(
+                        Work.CHAMBER,
+                        chamber.opened(),
+                        StepKind.SAW,
+                        count == 1
+                                ? "Saw out the sound hole over the " + said()
+                                : "Saw out the " + count + " sound holes over the " + said())
+                .set(
+                        new Setting.ByHand(
+                                "lines from the centre line; drilled at the ends, sawn inside the line with a fine blade, filed to it"))
+                .cuts(Change.Remove.fromBody(
+                        chamber.opened(),
+                        Solid.Prism.between(open, build.faces().now(Face.FRONT), UnderTop.front(build))))
+                .needs(UnderTop.CLOSED, Datum.centreLine(Face.FRONT), Datum.flat(build, Face.FRONT, open.grown(EDGE)))
+                .joins(Set.of(chamber.feature()))
+                .caution(Caution.SAW, Caution.DUST)
+                .takes(20 * count, 0, 0.006)
+                .build();
+    }
+
     Operation hollow() {
-        Region plan = chamber.plan();
+        Region plan = chamber.routed();
         double deep = depth().value();
         Solid taken = Solid.Prism.between(plan, UnderTop.front(build), UnderTop.front(build) + deep);
         return drill().map(this::drilled)
                 .orElseGet(() -> routed(plan, deep))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
                 .onCore()
-                .needs(marked())
+                .needs(hogged().isPresent() ? wasteOut() : marked())
                 .gives(UnderTop.hollowed(chamber.feature()))
                 .joins(chamber.joins())
                 .inspect(new Inspection(
@@ -101,18 +259,58 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .set(new Setting.Routed(
                         tool,
                         Setting.Routed.BY_EYE
-                                + " to the line, on a wide base; depth by depth, half a side at a time, chips out between",
+                                + " to the line, on " + base().map(Base::said).orElse("a wide base")
+                                + "; depth by depth, half a side at a time, chips out between",
                         Setting.Feed.CLOCKWISE,
                         depth(),
                         "deep from the core's front",
                         freehand.map(Freehand::passes).orElse(List.of()),
                         new Travel(plan.perimeter(), plan.area())))
                 .caution(Caution.ROUTER, Caution.FREEHAND, Caution.DUST)
-                .takes(freehand.map(f -> f.minutes(deep)).orElse(20), 0, 0.01);
+                .takes(
+                        freehand.map(f -> f.minutes(
+                                        deep, hogged().map(Hogged::cubic).orElse(0.0)))
+                                .orElse(20),
+                        0,
+                        0.01);
+    }
+
+    /** What a router stands on over the hollow. */
+    record Base(String said, double diameter) {}
+
+    /** The widest that the shop has for the router that takes it out; empty where no bit of the crib does. */
+    Optional<Base> base() {
+        return freehand(chamber.routed(), depth().value()).map(f -> {
+            Router router = f.passes().get(0).cutter().router();
+            return build.shop().crib().aids().stream()
+                    .filter(a -> a.kind() == Aid.Kind.LARGE_BASE && a.size() > router.baseDiameter())
+                    .max(Comparator.comparingDouble(Aid::size))
+                    .map(a -> new Base("the " + a.name(), a.size()))
+                    .orElse(new Base("the base of the " + router.name(), router.baseDiameter()));
+        });
+    }
+
+    /** How that base stands where it stands worst; empty where it is drilled, or no bit of the crib takes it out. */
+    Optional<Carrying> carrying() {
+        Optional<Freehand> freehand =
+                drill().isPresent() ? Optional.empty() : freehand(chamber.routed(), depth().value());
+        return freehand.flatMap(f -> Carrying.of(
+                build.design().blank().plan(),
+                chamber.routed(),
+                f.passes().get(0).cutter().bit().diameter(),
+                base().orElseThrow().diameter()));
+    }
+
+    /** What the bit leaves standing between supports and walls, mm². */
+    double notReached() {
+        Region plan = chamber.routed();
+        return freehand(plan, depth().value())
+                .map(f -> plan.area() - f.core().area())
+                .orElse(0.0);
     }
 
     private Optional<Freehand> freehand(Region plan, double deep) {
-        return Freehand.ofHollow(build, plan, deep);
+        return deep > 0 ? Freehand.ofHollow(build, plan, deep) : Optional.empty();
     }
 
     private Operation.Builder drilled(Drill drill) {
@@ -178,7 +376,7 @@ record ChamberSteps(Build build, Chamber chamber) {
     Optional<Finding> lacksBit() {
         double deep = depth().value();
         boolean done = build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
-        if (done || drill().isPresent() || freehand(chamber.plan(), deep).isPresent()) {
+        if (done || drill().isPresent() || freehand(chamber.routed(), deep).isPresent()) {
             return Optional.empty();
         }
         return Optional.of(Finding.thinkAgain(Work.CHAMBER, "chamber-no-bit")

@@ -49,6 +49,7 @@ public enum FeatureKind {
     HOLE("hole", Role.VOID, "%s hole", "%s"),
     CHANNEL("channel", Role.VOID, "%s channel", "%s channel"),
     CHAMBER("chamber", Role.VOID, null, false, "%s chamber", "%s chamber"),
+    SOUND_HOLES("soundholes", CHAMBER, "%s chamber sound holes"),
 
     REPAIR("repair", Role.FILL, "%s repair", "%s repair"),
 

@@ -2,9 +2,10 @@ package ebauche.core.feed;
 
 import ebauche.core.crib.Aid;
 import ebauche.core.crib.Router;
-import ebauche.core.feed.BaseSupport.Footing;
-import ebauche.core.feed.BaseSupport.Place;
 import ebauche.core.geometry.Region;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.BaseSupport.Footing;
+import ebauche.core.passes.Foot;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -20,6 +21,9 @@ public record Steadying(String with, List<Place> places) {
 
     /** How far the edges of what carries may be off for it, mm. */
     private static final double COARSE = 0.25;
+
+    /** A place along an edge, and how the base stands there. */
+    public record Place(FeedMap.Edge edge, BaseSupport support) {}
 
     public Steadying {
         places = List.copyOf(places);
@@ -78,7 +82,16 @@ public record Steadying(String with, List<Place> places) {
             some.add(map.edges().get(i));
         }
         Region nearly = carries.coarser(COARSE);
-        return new Steadying(with, BaseSupport.along(new FeedMap(map.face(), some), nearly, bitDiameter, foot));
+        return new Steadying(with, along(new FeedMap(map.face(), some), nearly, bitDiameter, foot));
+    }
+
+    /** How a base stands all along an outline, the bit's axis a radius outside the guided edge. */
+    static List<Place> along(FeedMap map, Region carries, double bitDiameter, Foot foot) {
+        List<Place> places = new ArrayList<>();
+        for (FeedMap.Edge edge : map.edges()) {
+            places.add(new Place(edge, BaseSupport.at(carries, edge.outside(bitDiameter / 2), edge.outward(), foot)));
+        }
+        return places;
     }
 
     /** Length of the outline where it goes so, mm. */

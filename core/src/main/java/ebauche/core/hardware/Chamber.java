@@ -17,15 +17,33 @@ import java.util.Set;
  * @param parts seen from the front; none crosses another, and one that lies in another is a post that stays, which carries the top
  * @param floor wood left to the finished back, mm
  * @param joins features that it may break into, such as the cavity that its wires come from
+ * @param supports wood that stands in it while it is routed, to carry the router and the clamps, and is cut away afterwards
+ * @param soundHoles openings through the top over it
  */
-public record Chamber(String id, List<Outline> parts, double floor, Set<Feature> joins) {
+public record Chamber(
+        String id,
+        List<Outline> parts,
+        double floor,
+        Set<Feature> joins,
+        List<Outline> supports,
+        List<Outline> soundHoles) {
     /** So many holes are drilled for one chamber, and no more. */
     public static final int MOST_PARTS = 200;
+
+    /** A line that is off by less lies on another, mm. */
+    private static final double DRAWN = 0.1;
+
+    /** Of one without supports and sound holes. */
+    public Chamber(String id, List<Outline> parts, double floor, Set<Feature> joins) {
+        this(id, parts, floor, joins, List.of(), List.of());
+    }
 
     public Chamber {
         Refusal.between(floor, 1, 100, "floor");
         parts = List.copyOf(parts);
         joins = Set.copyOf(joins);
+        supports = List.copyOf(supports);
+        soundHoles = List.copyOf(soundHoles);
         Refusal.unless(
                 !parts.isEmpty() && parts.size() <= MOST_PARTS,
                 "outline",
@@ -38,14 +56,36 @@ public record Chamber(String id, List<Outline> parts, double floor, Set<Feature>
                 Refusal.unless(apart || post, "outline", "two parts of the chamber cross, or lie on each other");
             }
         }
+        Region plan = plan(parts);
+        inside(plan, supports, "supports", "a support stands beside the hollow, or reaches out of it");
+        inside(plan, soundHoles, "soundHoles", "a sound hole lies beside the hollow, or reaches out of it");
+    }
+
+    private static void inside(Region plan, List<Outline> lines, String field, String otherwise) {
+        for (int i = 0; i < lines.size(); i++) {
+            Region one = lines.get(i).region();
+            Refusal.unless(plan.grown(DRAWN).contains(one), field, otherwise);
+            for (Outline other : lines.subList(i + 1, lines.size())) {
+                Refusal.unless(!one.overlaps(other.region()), field, "two of them cross, or lie on each other");
+            }
+        }
     }
 
     public Feature feature() {
         return Feature.of(FeatureKind.CHAMBER, id);
     }
 
+    /** Its sound holes, as a feature of their own. */
+    public Feature opened() {
+        return Feature.of(FeatureKind.SOUND_HOLES, id);
+    }
+
     /** Its area, all parts together, without its posts. */
     public Region plan() {
+        return plan(parts);
+    }
+
+    private static Region plan(List<Outline> parts) {
         List<double[]> rings = new ArrayList<>();
         parts.forEach(p -> p.region().forEachRing(rings::add));
         return Region.ofRings(rings);
@@ -55,5 +95,24 @@ public record Chamber(String id, List<Outline> parts, double floor, Set<Feature>
     public boolean hasPosts() {
         return parts.stream()
                 .anyMatch(p -> parts.stream().anyMatch(o -> o != p && o.region().contains(p.region())));
+    }
+
+    /** What is routed out at first: all but its supports. */
+    public Region routed() {
+        return plan().minus(standing());
+    }
+
+    /** Its supports, all together. */
+    public Region standing() {
+        return union(supports);
+    }
+
+    /** Its sound holes, all together. */
+    public Region open() {
+        return union(soundHoles);
+    }
+
+    private static Region union(List<Outline> lines) {
+        return lines.stream().map(Outline::region).reduce(Region.EMPTY, Region::union);
     }
 }

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Round holes in rows, each row shifted by half a hole against the next, so that six stand round each: shifted and turned to where most fit in. */
-final class RoundHoles {
+public final class RoundHoles {
     /** Rows along the body and across it; each shifted by so many parts of a hole's room either way. */
     private static final double[] TURNS = {0, 90};
 
@@ -36,6 +36,16 @@ final class RoundHoles {
             }
         }
         return best.stream().map(p -> Region.disc(p, diameter)).toList();
+    }
+
+    /** Straight across from the lower left, as one drills waste: not the most that fit. */
+    public static List<Region> inRows(Region room, double diameter, double web) {
+        Region middles = room.grown(-diameter / 2);
+        return middles.isEmpty()
+                ? List.of()
+                : rows(middles, diameter + web, 0, 0, 0).stream()
+                        .map(p -> Region.disc(p, diameter))
+                        .toList();
     }
 
     /** The middles of one pattern that lie in a region. */

@@ -5,6 +5,9 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Passage;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hardware.Channel;
 import ebauche.core.logbook.AsBuilt;
@@ -33,6 +36,9 @@ public final class UnderTop {
 
     /** The step that glues the top on. */
     public static final StepKey CLOSES = StepKey.of(BLANK, StepKind.TOP);
+
+    /** Holds once the top is on. */
+    public static final Condition.Mark CLOSED = new Condition.Mark(CLOSES, "the top glued on");
 
     /** Holds once core and top have the thickness that they are glued with. */
     public static final Condition.Mark LEVELLED = new Condition.Mark(LEVEL, "core and top level for their glue");
@@ -99,10 +105,29 @@ public final class UnderTop {
 
     /** What the step that closes the chambers waits for: all are hollowed out, and what is drilled out of one is drilled. */
     public static List<Condition> beforeItCloses(Build build) {
-        Stream<Condition> hollowed = chambers(build).stream().map(c -> hollowed(c.feature()));
+        Stream<Condition> hollowed = chambers(build).stream()
+                .map(c -> c.supports().isEmpty() || behindSupports(build, c).isPresent()
+                        ? hollowed(c.feature())
+                        : supportsAway(c.feature()));
         Stream<Condition> drilled =
                 build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
         return Stream.concat(hollowed, drilled).toList();
+    }
+
+    /** The cavity in the back through which all supports of a chamber can be cut away once the top is on. */
+    public static Optional<Cavity> behindSupports(Build build, Chamber chamber) {
+        Region standing = chamber.standing();
+        return build.design().cavities().stream()
+                .filter(c -> c.face() == Face.BACK && !standing.isEmpty())
+                .filter(c -> chamber.joins().contains(c.feature()) || c.joins().contains(chamber.feature()))
+                .filter(c -> c.plan().contains(standing))
+                .findFirst();
+    }
+
+    /** Holds once the supports of a chamber are cut away. */
+    public static Condition.Mark supportsAway(Feature chamber) {
+        return new Condition.Mark(
+                StepKey.of(chamber, StepKind.SUPPORTS), "the supports of the " + chamber.said() + " cut away");
     }
 
     /** Whether a channel is drilled on the core, before the top: its drill stands in a chamber. */

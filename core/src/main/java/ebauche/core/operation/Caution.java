@@ -76,6 +76,8 @@ public record Caution(String name, String words) {
     public static final Caution CARVE = new Caution(
             "carve",
             "Cut toward the waste, never out over an edge that stays. Measure what is left before and during it.");
+    public static final Caution CHISEL =
+            new Caution("chisel", "The work clamped, both hands behind the edge, the chisel sharp.");
     public static final Caution LAST_OF_FLOOR = new Caution(
             "last-of-floor", "The floor becomes the top. Creep up on it, and measure before the last pass.");
 

@@ -50,6 +50,7 @@ public enum StepKind {
     BORE("bore"),
     SLOT("slot"),
     PLUG("plug"),
+    SUPPORTS("supports"),
     TRY("try"),
     TRIAL("trial"),
     TRY_PARTS("try-parts"),

@@ -61,9 +61,13 @@ public record Freehand(Region core, List<Pass> passes) {
                         .filter(c -> isLedInHollow(c.bit())));
     }
 
-    /** Hands-on minutes for what it takes out, down to a depth: 20 to 25 for a hollow, common practice. */
-    public int minutes(double depth) {
-        return PocketSteps.minutes(core, depth);
+    /**
+     * Hands-on minutes for what it takes out, down to a depth: 20 to 25 for a hollow, common practice.
+     *
+     * @param gone what is out already, mm³
+     */
+    public int minutes(double depth, double gone) {
+        return PocketSteps.minutes(Math.max(0, core.area() * depth - gone));
     }
 
     private static Optional<Freehand> chosen(

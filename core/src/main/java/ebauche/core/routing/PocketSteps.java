@@ -491,7 +491,12 @@ class PocketSteps {
     }
 
     static int minutes(Region area, double depth) {
-        double wood = area.area() * depth / 1000;
+        return minutes(area.area() * depth);
+    }
+
+    /** The same for so much wood, mm³. */
+    static int minutes(double cubic) {
+        double wood = cubic / 1000;
         double slow = Math.min(wood, POCKET_CUBIC_CM);
         return (int) Math.max(5, Math.round(5 + slow / CUBIC_CM_PER_MINUTE + (wood - slow) / OF_A_HOLLOW));
     }

@@ -52,7 +52,9 @@ public record Closing(List<WireWays.Way> fished, List<Sealed> sealed) {
             List<Space> hollows = build.spaces().all().stream()
                     .filter(s -> s.feature().equals(chamber.feature()))
                     .toList();
-            int shut = (int) hollows.stream().filter(s -> !ways.isOpen(s)).count();
+            int shut = (int) hollows.stream()
+                    .filter(s -> !ways.isOpen(s) && !chamber.open().overlaps(s.plan()))
+                    .count();
             if (shut > 0) {
                 sealed.add(new Sealed(chamber.feature(), shut, hollows.size()));
             }

@@ -8,6 +8,8 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.Foot;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -183,7 +185,7 @@ class FeedMapOutsideTest {
     void the_stand_round_a_body_agrees_with_jts() {
         Region body = HORNED.region();
         FeedMap map = map(HORNED, 0, Face.FRONT);
-        List<BaseSupport.Place> places = BaseSupport.along(map, body, 12.7, Foot.round(152.4));
+        List<Steadying.Place> places = Steadying.along(map, body, 12.7, Foot.round(152.4));
         assertThat(places).hasSameSizeAs(map.edges());
         GeometryFactory factory = new GeometryFactory();
         List<Coordinate> ring = new ArrayList<>();
@@ -218,10 +220,10 @@ class FeedMapOutsideTest {
         assertThat(places).anyMatch(p -> p.support().margin() < 4);
     }
 
-    private static BaseSupport worst(List<BaseSupport.Place> places, Predicate<BaseSupport.Place> where) {
+    private static BaseSupport worst(List<Steadying.Place> places, Predicate<Steadying.Place> where) {
         return places.stream()
                 .filter(where)
-                .map(BaseSupport.Place::support)
+                .map(Steadying.Place::support)
                 .min(Comparator.comparingDouble(BaseSupport::share))
                 .orElseThrow();
     }

@@ -15,6 +15,8 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.Foot;
 import ebauche.core.timber.Hardness;
 import ebauche.core.timber.Rings;
 import ebauche.core.timber.Side;
@@ -166,11 +168,11 @@ class FeedPlanTest {
         FeedMap map = FeedMap.of(FINGERED, List.of(Grain.even(0)), Face.FRONT);
         Region body = FINGERED.region();
         Foot plain = Foot.round(90);
-        double plainLength = tipping(BaseSupport.along(map, body, 12.7, plain));
+        double plainLength = tipping(Steadying.along(map, body, 12.7, plain));
         assertThat(plainLength).isGreaterThan(10);
         Region blocked = body.union(BaseSupport.block(body, 12.7, 60));
-        assertThat(tipping(BaseSupport.along(map, blocked, 12.7, plain))).isZero();
-        assertThat(tipping(BaseSupport.along(map, body, 12.7, Foot.offset(90, 110))))
+        assertThat(tipping(Steadying.along(map, blocked, 12.7, plain))).isZero();
+        assertThat(tipping(Steadying.along(map, body, 12.7, Foot.offset(90, 110))))
                 .isLessThan(plainLength);
         // The block leaves room for the bit all round.
         assertThat(BaseSupport.block(body, 12.7, 60).overlaps(body.grown(12.7))).isFalse();
@@ -208,7 +210,7 @@ class FeedPlanTest {
                 .isZero();
     }
 
-    private static double tipping(List<BaseSupport.Place> places) {
+    private static double tipping(List<Steadying.Place> places) {
         return places.stream()
                 .filter(p -> p.support().footing() == BaseSupport.Footing.TIPS)
                 .mapToDouble(p -> p.edge().length())

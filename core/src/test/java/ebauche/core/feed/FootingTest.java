@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.Foot;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;

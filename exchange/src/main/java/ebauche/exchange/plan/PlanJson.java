@@ -97,6 +97,10 @@ public final class PlanJson {
         op.cautions().forEach(c -> cautions.add(c.words()));
         ArrayNode before = out.putArray("beforeYouBegin");
         op.habits().forEach(h -> before.add(h.says()));
+        if (!op.ticks().isEmpty()) {
+            ArrayNode ticks = out.putArray("tickedFirst");
+            op.ticks().forEach(ticks::add);
+        }
         out.put("cannotBeTakenBack", op.cannotBeTakenBack());
         out.put("handsOnMinutes", op.handsOnMinutes()).put("waitMinutes", op.waitMinutes());
         out.putObject("slip")

@@ -1,4 +1,4 @@
-package ebauche.core.feed;
+package ebauche.core.passes;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -22,12 +22,13 @@ public record Foot(double diameter, double press, double knob) {
     }
 
     /** Its area, the bit's axis at a place and the work on one side of it; the hole for the bit is not taken off. */
-    Region over(Point axis, Point outward) {
+    public Region over(Point axis, Point outward) {
         Region disc = Region.disc(axis, diameter);
         return knob > 0 ? disc.hullWith(Region.disc(pressed(axis, outward), knob)) : disc;
     }
 
-    Point pressed(Point axis, Point outward) {
+    /** Where the inner hand presses. */
+    public Point pressed(Point axis, Point outward) {
         return axis.plus(-outward.x() * press, -outward.y() * press);
     }
 }

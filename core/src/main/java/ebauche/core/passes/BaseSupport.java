@@ -1,9 +1,7 @@
-package ebauche.core.feed;
+package ebauche.core.passes;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import java.util.ArrayList;
-import java.util.List;
 
 /**
  * How a router's base stands while its bit runs along an edge.
@@ -16,7 +14,7 @@ import java.util.List;
  */
 public record BaseSupport(double share, double margin, double stand) {
     /** Stand under which a base tips, and under which it wants care, mm: common practice, from what hands manage. */
-    private static final double TIPS = 10;
+    public static final double TIPS = 10;
 
     private static final double SHAKY = 14;
 
@@ -25,6 +23,8 @@ public record BaseSupport(double share, double margin, double stand) {
 
     /** A router is turned in the hands, so that the inner one comes over the broadest work: degrees off straight inward. */
     private static final double[] TURNS = {0, -35, 35, -70, 70};
+
+    private static final double[] ALL_ROUND = {0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330};
 
     /** How it goes there. */
     public enum Footing {
@@ -43,14 +43,16 @@ public record BaseSupport(double share, double margin, double stand) {
         }
     }
 
-    /** A place along an edge, and how the base stands there. */
-    public record Place(FeedMap.Edge edge, BaseSupport support) {}
-
     public Footing footing() {
         if (stand < TIPS) {
             return Footing.TIPS;
         }
         return stand < SHAKY ? Footing.SHAKY : Footing.STEADY;
+    }
+
+    /** With the axis at one point, the hands free to press on any side: as it stands best. */
+    public static BaseSupport at(Region carries, Point axis, Foot foot) {
+        return steadiest(carried(carries, foot.over(axis, new Point(0, 1))), axis, new Point(0, 1), foot, ALL_ROUND);
     }
 
     /**
@@ -97,15 +99,6 @@ public record BaseSupport(double share, double margin, double stand) {
         double c = Math.cos(Math.toRadians(degrees));
         double s = Math.sin(Math.toRadians(degrees));
         return new Point(way.x() * c - way.y() * s, way.x() * s + way.y() * c);
-    }
-
-    /** All along an outline, the bit's axis a radius outside the guided edge. */
-    public static List<Place> along(FeedMap map, Region carries, double bitDiameter, Foot foot) {
-        List<Place> places = new ArrayList<>();
-        for (FeedMap.Edge edge : map.edges()) {
-            places.add(new Place(edge, at(carries, edge.outside(bitDiameter / 2), edge.outward(), foot)));
-        }
-        return places;
     }
 
     /** Wood or board of the same height laid round the work, so near that the bit passes between. */
