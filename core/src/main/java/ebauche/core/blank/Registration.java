@@ -20,11 +20,15 @@ public record Registration(Point one, Point other, boolean inWaste) {
     /** Least distance at which two pins hold a direction: common practice, mm. */
     private static final double LEAST_APART = 60;
 
-    public static Registration of(Need whole, Region blank, double topThickness) {
+    /** Where they stand in a blank, off what is hollow under the top. */
+    public static Registration of(Need whole, Region blank, Region hollow, double topThickness) {
         List<Point> middles = new ArrayList<>();
         for (Pocket pocket : whole.pockets()) {
             if (pocket.top() <= 0.01 && pocket.bottom() > topThickness) {
-                middles.add(pocket.area().centroid());
+                Point middle = pocket.area().centroid();
+                if (!hollow.contains(middle)) {
+                    middles.add(middle);
+                }
             }
         }
         Registration best = null;

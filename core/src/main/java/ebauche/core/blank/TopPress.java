@@ -20,7 +20,7 @@ import java.util.Optional;
  * <p>Crowned cauls lie across, a clamp at each end: clamped down, their belly presses evenly along their length. Clamps
  * that are left stand round the edge, deep ones as far in as they reach. Each presses a strip or a square that widens at
  * 45 degrees through the top (and a pad); pressures add up on a grid of {@value #CELL} mm. A flat caul bends off in the
- * middle and counts as its two clamps only: common practice.
+ * middle and counts as its two clamps only: common practice. Over a hollow nothing is glued, and what presses there is borne beside it.
  */
 public final class TopPress {
     private static final double CELL = 5;
@@ -28,29 +28,53 @@ public final class TopPress {
     /** Thickness of the pad under a bare jaw, mm: common practice. */
     private static final double PAD = 18;
 
+    /** Round the rim of a hollow body a clamp every couple of inches, common practice, mm. */
+    private static final double RIM_PITCH = 50;
+
     private final Region plan;
+    private final Region joint;
     private final double topThickness;
     private final Gluing gluing;
     private final List<PlacedCaul> cauls = new ArrayList<>();
     private final List<Press> presses = new ArrayList<>();
+    private Optional<Spine> spine = Optional.empty();
+    private final boolean[][] glued;
     private final double[][] pressure;
     private final Point weakest;
 
     /** A caul across the blank with its two clamps. */
     public record PlacedCaul(Caul caul, double y, Clamp clamp) {}
 
+    /** A caul along the centre block with its two clamps. */
+    public record Spine(Caul caul, double x, Clamp clamp) {}
+
     /** A clamp on a pad. */
     public record Press(Clamp clamp, Point at) {}
 
+    /** Onto a core that is solid. */
     public TopPress(Region plan, double topThickness, Gluing gluing) {
+        this(plan, Region.EMPTY, topThickness, gluing);
+    }
+
+    /**
+     * Onto a core with hollows.
+     *
+     * @param hollow where nothing is glued: what presses there presses on what is glued beside it, or on nothing
+     */
+    public TopPress(Region plan, Region hollow, double topThickness, Gluing gluing) {
         this.plan = plan;
+        this.joint = plan.minus(hollow);
         this.topThickness = topThickness;
         this.gluing = gluing;
         List<Clamp> single = clampsByReach();
+        if (!hollow.isEmpty()) {
+            layAlongTheBlock(single);
+        }
         layCauls(single);
         standClamps(single);
         this.pressure = new double[(int) Math.ceil((plan.maxY() - plan.minY()) / CELL)]
                 [(int) Math.ceil((plan.maxX() - plan.minX()) / CELL)];
+        this.glued = glued();
         addUp();
         this.weakest = findWeakest();
     }
@@ -66,6 +90,31 @@ public final class TopPress {
         all.sort(Comparator.comparingDouble(Clamp::reach)
                 .thenComparing(Comparator.comparingDouble(Clamp::force).reversed()));
         return all;
+    }
+
+    private boolean[][] glued() {
+        boolean[][] all = new boolean[pressure.length][pressure.length == 0 ? 0 : pressure[0].length];
+        for (int row = 0; row < all.length; row++) {
+            for (int column = 0; column < all[row].length; column++) {
+                all[row][column] = joint.contains(new Point(x(column), y(row)));
+            }
+        }
+        return all;
+    }
+
+    /** Over the centre block one along it, flat or crowned: where the seam of the top lies it must not open. */
+    private void layAlongTheBlock(List<Clamp> clamps) {
+        double middle = (plan.minX() + plan.maxX()) / 2;
+        double along = plan.maxY() - plan.minY();
+        Optional<Caul> kind = gluing.cauls().stream()
+                .filter(c -> c.length() >= along * 0.9 && c.count() > 0)
+                .min(Comparator.comparing(Caul::crowned).reversed().thenComparingDouble(Caul::length));
+        boolean block = joint.contains(new Point(middle, (plan.minY() + plan.maxY()) / 2));
+        if (kind.isPresent() && block && clamps.size() >= 2) {
+            Clamp weaker = clamps.remove(0);
+            Clamp other = clamps.remove(0);
+            spine = Optional.of(new Spine(kind.get(), middle, weaker.force() < other.force() ? weaker : other));
+        }
     }
 
     private void layCauls(List<Clamp> clamps) {
@@ -98,11 +147,27 @@ public final class TopPress {
             double in = Math.min(c.reach(), middle - plan.minX());
             double x = i % 2 == 0 ? plan.minX() + in : plan.maxX() - in;
             int row = i / 2;
-            presses.add(new Press(c, new Point(x, plan.minY() + (row + 0.5) * pitch)));
+            Point at = new Point(x, plan.minY() + (row + 0.5) * pitch);
+            presses.add(new Press(c, joint.contains(at) ? at : onTheJoint(at)));
         }
     }
 
+    /** A clamp over a hollow only bends the top: it stands on the nearest wood that is glued. */
+    private Point onTheJoint(Point at) {
+        return joint.isEmpty() ? at : joint.nearest(Region.disc(at, 0.02))[0];
+    }
+
     private void addUp() {
+        double along = plan.maxY() - plan.minY();
+        spine.ifPresent(s -> {
+            double half = s.caul().width() / 2 + topThickness;
+            add(
+                    s.x() - half,
+                    s.x() + half,
+                    plan.minY(),
+                    plan.maxY(),
+                    2 * s.clamp().force() / (along * 2 * half));
+        });
         double across = plan.maxX() - plan.minX();
         for (PlacedCaul laid : cauls) {
             double half = laid.caul().width() / 2 + topThickness;
@@ -125,14 +190,26 @@ public final class TopPress {
         }
     }
 
+    /** Over a rectangle: where a part of it is hollow the rest takes its share. */
     private void add(double x0, double x1, double y0, double y1, double megapascals) {
-        for (int row = 0; row < pressure.length; row++) {
-            double y = y(row);
-            for (int column = 0; column < pressure[row].length && y >= y0 && y <= y1; column++) {
-                double x = x(column);
-                pressure[row][column] += x >= x0 && x <= x1 ? megapascals : 0;
+        int all = 0;
+        int carrying = 0;
+        for (int row = first(y0, plan.minY()); row < pressure.length && y(row) <= y1; row++) {
+            for (int column = first(x0, plan.minX()); column < pressure[row].length && x(column) <= x1; column++) {
+                all++;
+                carrying += glued[row][column] ? 1 : 0;
             }
         }
+        for (int row = first(y0, plan.minY()); row < pressure.length && y(row) <= y1; row++) {
+            for (int column = first(x0, plan.minX()); column < pressure[row].length && x(column) <= x1; column++) {
+                pressure[row][column] += glued[row][column] ? megapascals * all / carrying : 0;
+            }
+        }
+    }
+
+    /** The first row or column whose middle is not before a place. */
+    private static int first(double place, double from) {
+        return (int) Math.max(0, Math.ceil((place - from) / CELL - 0.5 - 1e-9));
     }
 
     private double x(int column) {
@@ -154,6 +231,9 @@ public final class TopPress {
                         Math.min(x(column) - plan.minX(), plan.maxX() - x(column)),
                         Math.min(y(row) - plan.minY(), plan.maxY() - y(row)));
                 double p = pressure[row][column];
+                if (!glued[row][column]) {
+                    continue;
+                }
                 if (p < least - 1e-12 || (p <= least + 1e-12 && inside > deepest)) {
                     least = p;
                     deepest = inside;
@@ -168,6 +248,25 @@ public final class TopPress {
         return List.copyOf(cauls);
     }
 
+    /** The caul along the centre block of a hollow body. */
+    public Optional<Spine> spine() {
+        return spine;
+    }
+
+    /** Clamps round the rim of a hollow body, as many as are wanted. */
+    public Reckoning rimClamps() {
+        double round = 2 * (plan.maxX() - plan.minX() + plan.maxY() - plan.minY());
+        return Reckoning.of("clamps round the rim", Quantity.NUMBER)
+                .length("round the blank", round)
+                .length("from one to the next", Fact.rule(RIM_PITCH, "every couple of inches, common practice"))
+                .is(Math.ceil(round / RIM_PITCH), "round the blank / from one to the next");
+    }
+
+    /** Whether the core is hollow. */
+    public boolean isHollow() {
+        return joint.area() < plan.area() - 1;
+    }
+
     public List<Press> presses() {
         return List.copyOf(presses);
     }
@@ -175,11 +274,12 @@ public final class TopPress {
     /** Force of everything over the area, MPa. */
     public Reckoning average() {
         double force = cauls.stream().mapToDouble(l -> 2 * l.clamp().force()).sum()
-                + presses.stream().mapToDouble(p -> p.clamp().force()).sum();
+                + presses.stream().mapToDouble(p -> p.clamp().force()).sum()
+                + spine.map(s -> 2 * s.clamp().force()).orElse(0.0);
         return Reckoning.of("pressure on average, MPa", Quantity.NUMBER)
                 .term("force of all clamps, kN", Fact.typed(force / 1000), Quantity.NUMBER)
-                .term("area, m²", Fact.typed(plan.area() * 1e-6), Quantity.NUMBER)
-                .is(force / plan.area(), "force / area");
+                .term("area, m²", Fact.typed(joint.area() * 1e-6), Quantity.NUMBER)
+                .is(force / joint.area(), "force / area");
     }
 
     /** Glue for the whole face, spread thin, g. */
@@ -194,9 +294,9 @@ public final class TopPress {
 
     private Reckoning glue(String what, double spread) {
         return Reckoning.of(what, Quantity.MASS)
-                .term("area, m²", Fact.typed(plan.area() * 1e-6), Quantity.NUMBER)
+                .term("area, m²", Fact.typed(joint.area() * 1e-6), Quantity.NUMBER)
                 .term("spread, g/m²", Fact.rule(spread, "common practice; the pot says more"), Quantity.NUMBER)
-                .is(plan.area() * 1e-6 * spread, "area x spread");
+                .is(joint.area() * 1e-6 * spread, "area x spread");
     }
 
     /** The least pressure anywhere, MPa. */
@@ -215,13 +315,13 @@ public final class TopPress {
     public double covered() {
         int cells = 0;
         int pressed = 0;
-        for (double[] row : pressure) {
-            for (double p : row) {
-                cells++;
-                pressed += p > 0 ? 1 : 0;
+        for (int row = 0; row < pressure.length; row++) {
+            for (int column = 0; column < pressure[row].length; column++) {
+                cells += glued[row][column] ? 1 : 0;
+                pressed += pressure[row][column] > 0 ? 1 : 0;
             }
         }
-        return (double) pressed / cells;
+        return (double) pressed / Math.max(1, cells);
     }
 
     /** What would help most, in words. */

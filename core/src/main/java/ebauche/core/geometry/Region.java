@@ -23,6 +23,7 @@ import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 
 /**
@@ -238,6 +239,12 @@ public final class Region {
                         r -> 0);
     }
 
+    /** The middle of the largest circle that lies in it. */
+    public Point middleOfWidest() {
+        Coordinate c = new MaximumInscribedCircle(geometry, WIDEST).getCenter().getCoordinate();
+        return new Point(c.x, c.y);
+    }
+
     /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */
     public Point inner() {
         Point known = inner;
@@ -289,6 +296,12 @@ public final class Region {
     /** The same area, its inside corners rounded to what a bit of this diameter can cut. */
     public Region opened(double bitDiameter) {
         return grown(-bitDiameter / 2).grown(bitDiameter / 2);
+    }
+
+    /** All of some together. */
+    public static Region union(List<Region> some) {
+        Geometry all = UnaryUnionOp.union(some.stream().map(r -> r.geometry).toList(), FACTORY);
+        return of(all);
     }
 
     public Region union(Region other) {

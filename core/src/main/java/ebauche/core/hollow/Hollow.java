@@ -12,11 +12,15 @@ import ebauche.core.job.Build;
 import ebauche.core.measure.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 
 /**
  * The largest hollow that a body allows: its outline inset by the wall, less all that must stay, as far as the bit comes into its corners;
@@ -50,8 +54,18 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
      * @param floor wood under it, mm
      * @param bit that routs it, mm: its corners are no sharper
      * @param round diameter of round holes, mm; empty for one large hollow
+     * @param number how many round holes at the most; empty for all that fit
+     * @param margins wood that stays round a feature where it is not the usual, mm
      */
-    public record Asked(double wall, double centre, double cap, double floor, double bit, Optional<Double> round) {
+    public record Asked(
+            double wall,
+            double centre,
+            double cap,
+            double floor,
+            double bit,
+            Optional<Double> round,
+            Optional<Integer> number,
+            Map<Feature, Double> margins) {
         /** Common practice. */
         public static final Asked USUAL = new Asked(16, 90, 6, 8, 12.7, Optional.empty());
 
@@ -62,19 +76,42 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             Refusal.between(floor, 1, 60, "floor");
             Refusal.between(bit, 3, 60, "bit");
             round.ifPresent(r -> Refusal.between(r, 8, 120, "round"));
+            number.ifPresent(n -> Refusal.between(n, 1, Chamber.MOST_PARTS, "number"));
+            margins = Map.copyOf(margins);
+            margins.forEach((f, m) -> Refusal.between(m, -100, 100, "margin-" + f.word()));
+        }
+
+        /** One with the usual margins and as many holes as fit. */
+        public Asked(double wall, double centre, double cap, double floor, double bit, Optional<Double> round) {
+            this(wall, centre, cap, floor, bit, round, Optional.empty(), Map.of());
         }
 
         /** The same under another cap. */
         public Asked capped(double other) {
-            return new Asked(wall, centre, other, floor, bit, round);
+            return new Asked(wall, centre, other, floor, bit, round, number, margins);
         }
 
         Asked walled(double other) {
-            return new Asked(other, centre, cap, floor, bit, round);
+            return new Asked(other, centre, cap, floor, bit, round, number, margins);
         }
 
         Asked floored(double other) {
-            return new Asked(wall, centre, cap, other, bit, round);
+            return new Asked(wall, centre, cap, other, bit, round, number, margins);
+        }
+
+        Asked numbered(int other) {
+            return new Asked(wall, centre, cap, floor, bit, round, Optional.of(other), margins);
+        }
+
+        /** The same with another margin round a feature. */
+        public Asked keeping(Feature feature, double margin) {
+            Map<Feature, Double> all = new HashMap<>(margins);
+            all.put(feature, margin);
+            return new Asked(wall, centre, cap, floor, bit, round, number, all);
+        }
+
+        private KeepOut kept(KeepOut usual) {
+            return margins.containsKey(usual.feature()) ? usual.within(margins.get(usual.feature())) : usual;
         }
     }
 
@@ -94,27 +131,38 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         Refusal.unless(deep > 0, "cap", "with that and the floor nothing is left to take out");
         Region inside = design.outline().region().grown(-asked.wall());
         Refusal.unless(!inside.isEmpty(), "wall", "the wall is wider than the body");
-        List<KeepOut> kept = KeepOut.of(
-                build, Math.min(asked.wall(), build.shop().limits().thinnestWall() * 2), asked.cap(), asked.floor());
+        List<KeepOut> kept = usual(build, asked).stream().map(asked::kept).toList();
         return new Hollow(build, asked, kept, parts(design, inside, asked, kept));
     }
 
+    /** What stays with the usual margins. */
+    private static List<KeepOut> usual(Build build, Asked asked) {
+        double wall = Math.min(asked.wall(), build.shop().limits().thinnestWall() * 2);
+        return build.once()
+                .of(Known.class, Known::new)
+                .kept
+                .computeIfAbsent(
+                        new Kept(wall, asked.cap(), asked.floor()),
+                        k -> KeepOut.of(build, k.wall(), k.cap(), k.floor()));
+    }
+
+    /** What is asked about a build again and again while a wall is dragged. */
+    private static final class Known {
+        private final Map<Kept, List<KeepOut>> kept = new ConcurrentHashMap<>();
+        private final Map<Curve, List<Traded>> curves = new ConcurrentHashMap<>();
+    }
+
+    private record Kept(double wall, double cap, double floor) {}
+
+    private record Curve(Asked asked, double thinnest, double step, int walls) {}
+
     private static List<Region> parts(BodyDesign design, Region inside, Asked asked, List<KeepOut> kept) {
-        Region left = inside;
-        if (asked.centre() > 0) {
-            double tall =
-                    design.outline().region().maxY() - design.outline().region().minY();
-            double middle = (design.outline().region().maxY()
-                            + design.outline().region().minY())
-                    / 2;
-            left = left.minus(Region.rectangle(new Point(0, middle), asked.centre(), tall + 2, 0, 0));
-        }
-        for (KeepOut out : kept) {
-            left = left.minus(out.region());
-        }
-        Region room = left.opened(asked.bit());
+        Region room = inside.minus(standing(design, asked, kept)).opened(asked.bit());
         if (asked.round().isPresent()) {
-            return RoundHoles.in(room, asked.round().get(), WEB);
+            List<Region> holes = RoundHoles.in(room, asked.round().get(), WEB);
+            return asked.number().isPresent()
+                    ? deepest(holes, room, asked.number().get())
+                    : holes;
         }
         List<Region> parts = new ArrayList<>(room.parts());
         parts.removeIf(p -> p.area() < LEAST);
@@ -122,18 +170,67 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         return parts;
     }
 
-    /** As a chamber of the design: holes as circles, all else by its corners. A channel that runs through it opens into it. */
-    public Chamber chamber(String id) {
-        List<Outline> lines = parts.stream()
-                .flatMap(p -> asked.round().isPresent()
-                        ? Stream.of(Outline.circle(p.centroid(), asked.round().get()))
-                        : Outline.rings(p.coarser(DRAWN)).stream())
+    /** The centre block and all that must stay. */
+    private static Region standing(BodyDesign design, Asked asked, List<KeepOut> kept) {
+        Region body = design.outline().region();
+        List<Region> all = new ArrayList<>();
+        if (asked.centre() > 0) {
+            double tall = body.maxY() - body.minY();
+            double middle = (body.maxY() + body.minY()) / 2;
+            all.add(Region.rectangle(new Point(0, middle), asked.centre(), tall + 2, 0, 0));
+        }
+        kept.forEach(k -> all.add(k.region()));
+        return Region.union(all);
+    }
+
+    /** So many of the holes, those with the most room round them. */
+    private static List<Region> deepest(List<Region> holes, Region room, int number) {
+        return holes.stream()
+                .sorted(Comparator.comparingDouble(h -> room.outside(h.centroid())))
+                .limit(number)
                 .toList();
-        Set<Feature> joins = build.design().channels().stream()
-                .filter(c -> parts.stream().anyMatch(p -> p.overlaps(shadow(c))))
+    }
+
+    /**
+     * As chambers of the design: round holes as one, of circles; of all else one each that is in one piece, by its corners. A channel that
+     * runs through one opens into it.
+     */
+    public List<Chamber> chambers() {
+        if (asked.round().isPresent()) {
+            List<Outline> circles = parts.stream()
+                    .map(p -> Outline.circle(p.centroid(), asked.round().get()))
+                    .toList();
+            return List.of(new Chamber("holes", circles, asked.floor(), through(parts)));
+        }
+        List<Chamber> all = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            Region part = parts.get(i);
+            List<Outline> lines = Outline.rings(part.coarser(DRAWN));
+            all.add(new Chamber(name(i), lines, asked.floor(), through(List.of(part))));
+        }
+        return all;
+    }
+
+    /** By its side of the centre line, seen from the front, the larger first. */
+    private String name(int i) {
+        if (parts.size() == 1) {
+            return "main";
+        }
+        boolean left = isLeft(parts.get(i));
+        long before =
+                parts.subList(0, i).stream().filter(p -> isLeft(p) == left).count();
+        return (left ? "left" : "right") + (before == 0 ? "" : "-" + (before + 1));
+    }
+
+    private static boolean isLeft(Region part) {
+        return part.centroid().x() < 0;
+    }
+
+    private Set<Feature> through(List<Region> some) {
+        return build.design().channels().stream()
+                .filter(c -> some.stream().anyMatch(p -> p.overlaps(shadow(c))))
                 .map(Channel::feature)
                 .collect(Collectors.toSet());
-        return new Chamber(id, lines, asked.floor(), joins);
     }
 
     private static Region shadow(Channel channel) {
@@ -183,8 +280,31 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
     /** How much more could be taken out if the wood of one keep-out need not stay, g. */
     public double costs(KeepOut out) {
         List<KeepOut> others = keepOuts.stream().filter(k -> !k.equals(out)).toList();
-        Region inside = build.design().outline().region().grown(-asked.wall());
-        return Math.max(0, grams(parts(build.design(), inside, asked, others)) - grams());
+        return Math.max(0, grams(parts(build.design(), inside(), asked, others)) - grams());
+    }
+
+    /** What a margin that is not the usual does: how much more it takes out, less than nought if less, g; nought where it is the usual. */
+    public double gains(KeepOut out) {
+        if (!asked.margins().containsKey(out.feature())) {
+            return 0;
+        }
+        List<KeepOut> before = keepOuts.stream()
+                .map(k -> k.equals(out) ? k.within(usualMargin(k)) : k)
+                .toList();
+        return grams() - grams(parts(build.design(), inside(), asked, before));
+    }
+
+    /** What a maker would leave round what stands or is cut there, mm. */
+    public double usualMargin(KeepOut out) {
+        return usual(build, asked).stream()
+                .filter(k -> k.feature().equals(out.feature()))
+                .findFirst()
+                .orElse(out)
+                .margin();
+    }
+
+    private Region inside() {
+        return build.design().outline().region().grown(-asked.wall());
     }
 
     /** The cap over the part where it bends most. */
@@ -243,5 +363,56 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         boolean possible = floor >= build.shop().limits().thinnestFloor()
                 && floor < build.design().thickness() - asked.cap();
         return possible ? Optional.of(of(build, asked.floored(Math.min(60, floor)))) : Optional.empty();
+    }
+
+    /** So many round holes that they take out a mass, as near as whole holes come; empty where all that fit take less, or none is round. */
+    public Optional<Hollow> byNumber(double grams) {
+        if (asked.round().isEmpty() || parts.isEmpty() || grams < 0) {
+            return Optional.empty();
+        }
+        Hollow all = asked.number().isEmpty()
+                ? this
+                : of(
+                        build,
+                        new Asked(
+                                asked.wall(),
+                                asked.centre(),
+                                asked.cap(),
+                                asked.floor(),
+                                asked.bit(),
+                                asked.round(),
+                                Optional.empty(),
+                                asked.margins()));
+        double each = all.grams() / all.parts().size();
+        int number = (int) Math.max(1, Math.round(grams / each));
+        return grams > all.grams() + each / 2
+                ? Optional.empty()
+                : Optional.of(
+                        of(build, asked.numbered(Math.min(number, all.parts().size()))));
+    }
+
+    /**
+     * What another wall would do.
+     *
+     * @param grams taken out with it
+     * @param deflection of the cap under a thumb, mm; empty where it takes nothing out
+     */
+    public record Traded(double wall, double grams, OptionalDouble deflection) {}
+
+    /** Mass against cap over the wall, from the thinnest wall, so many of them so far apart; of a build and what is asked else, once. */
+    public List<Traded> tradeOff(double thinnest, double step, int walls) {
+        return build.once()
+                .of(Known.class, Known::new)
+                .curves
+                .computeIfAbsent(
+                        new Curve(asked.walled(1), thinnest, step, walls),
+                        c -> IntStream.range(0, walls)
+                                .mapToObj(i -> walled(thinnest + i * step))
+                                .map(h -> new Traded(h.asked().wall(), h.grams(), h.bend()))
+                                .toList());
+    }
+
+    private OptionalDouble bend() {
+        return cap().map(c -> OptionalDouble.of(c.deflection().value())).orElse(OptionalDouble.empty());
     }
 }

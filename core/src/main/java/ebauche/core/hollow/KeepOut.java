@@ -25,9 +25,10 @@ import java.util.List;
  *
  * @param feature what needs it
  * @param why in the trade's words, such as {@code the bridge stands on it}
- * @param region the wood, its margin with it
+ * @param bare what stands on it or is cut there
+ * @param margin wood that stays round that, mm
  */
-public record KeepOut(Feature feature, String why, Region region) {
+public record KeepOut(Feature feature, String why, Region bare, double margin) {
     /** Wood round what stands or screws on the front, and round the joint that carries the strings, mm: common practice. */
     private static final double UNDER = 6;
 
@@ -47,63 +48,57 @@ public record KeepOut(Feature feature, String why, Region region) {
         BodyDesign design = build.design();
         List<KeepOut> all = new ArrayList<>();
         Bridge bridge = design.bridge();
-        all.add(new KeepOut(
-                Bridge.FEATURE, "the bridge stands on it", bridge.footprint().grown(UNDER)));
+        all.add(new KeepOut(Bridge.FEATURE, "the bridge stands on it", bridge.footprint(), UNDER));
         bridge.studs()
-                .ifPresent(s -> all.add(new KeepOut(
-                        Bridge.STUDS,
-                        "the studs pull on it",
-                        s.holes(bridge.offCentre()).grown(ROUND_SCREWS))));
+                .ifPresent(s -> all.add(
+                        new KeepOut(Bridge.STUDS, "the studs pull on it", s.holes(bridge.offCentre()), ROUND_SCREWS)));
         bridge.vibrato()
                 .ifPresent(v -> all.add(new KeepOut(
                         Bridge.SPRINGS,
                         "the vibrato's route and its springs",
-                        v.route(bridge.offCentre())
-                                .union(v.springs(bridge.offCentre()))
-                                .grown(wall))));
+                        v.route(bridge.offCentre()).union(v.springs(bridge.offCentre())),
+                        wall)));
         bridge.stringThrough()
-                .ifPresent(s -> all.add(new KeepOut(
-                        Bridge.FERRULES,
-                        "the strings pull through it",
-                        bridge.footprint().grown(ROUND_SCREWS))));
+                .ifPresent(s -> all.add(
+                        new KeepOut(Bridge.FERRULES, "the strings pull through it", bridge.footprint(), ROUND_SCREWS)));
         Region joint = design.neck().pocket();
         for (Point screw : design.neck().screws()) {
             joint = joint.union(Region.disc(screw, design.neck().screwHole()));
         }
-        all.add(new KeepOut(NeckJoint.FEATURE, "the neck is joined to it", joint.grown(JOINT)));
+        all.add(new KeepOut(NeckJoint.FEATURE, "the neck is joined to it", joint, JOINT));
         for (Pickup pickup : design.pickups()) {
-            all.add(new KeepOut(
-                    pickup.feature(),
-                    "the pickup's rout and its screws",
-                    pickup.rim().grown(wall)));
+            all.add(new KeepOut(pickup.feature(), "the pickup's rout and its screws", pickup.rim(), wall));
         }
         for (Cavity cavity : design.cavities()) {
             Region plan = cavity.cover().isLetIn() ? cavity.recessPlan() : cavity.plan();
-            all.add(new KeepOut(cavity.feature(), "its walls, and its cover's screws", plan.grown(wall)));
+            all.add(new KeepOut(cavity.feature(), "its walls, and its cover's screws", plan, wall));
         }
         for (Control control : design.controls()) {
-            all.add(new KeepOut(
-                    control.feature(),
-                    "its nut is tightened on it",
-                    control.passage().grown(ROUND_SCREWS)));
+            all.add(new KeepOut(control.feature(), "its nut is tightened on it", control.passage(), ROUND_SCREWS));
         }
         design.jack()
-                .ifPresent(j ->
-                        all.add(new KeepOut(Jack.FEATURE, "the jack is screwed into it", hole(j).grown(ROUND_SCREWS))));
+                .ifPresent(
+                        j -> all.add(new KeepOut(Jack.FEATURE, "the jack is screwed into it", hole(j), ROUND_SCREWS)));
         for (PartHole hole : design.holes()) {
-            all.add(new KeepOut(
-                    hole.feature(), "its screw holds in it", hole(hole).grown(ROUND_SCREWS)));
+            all.add(new KeepOut(hole.feature(), "its screw holds in it", hole(hole), ROUND_SCREWS));
         }
         for (Relief relief : build.surfaces()) {
             double wood = relief.face() == Face.FRONT ? over : under;
             Region deep = deeper(relief, wood - build.shop().limits().thinnestFloor());
-            all.add(new KeepOut(
-                    relief.feature(),
-                    "the contour leaves too little over a hollow",
-                    deep.isEmpty() ? deep : deep.grown(wall)));
+            all.add(new KeepOut(relief.feature(), "the contour leaves too little over a hollow", deep, wall));
         }
-        all.removeIf(k -> k.region().isEmpty() || design.undecided().contains(k.feature()));
+        all.removeIf(k -> k.bare().isEmpty() || design.undecided().contains(k.feature()));
         return all;
+    }
+
+    /** The wood, its margin with it. */
+    public Region region() {
+        return bare.grown(margin);
+    }
+
+    /** The same with another margin; less than nought lets the hollow under what stands there. */
+    KeepOut within(double other) {
+        return new KeepOut(feature, why, bare, other);
     }
 
     private static Region hole(Jack jack) {
@@ -126,7 +121,7 @@ public record KeepOut(Feature feature, String why, Region region) {
     }
 
     /** Where a contour takes more than so much. */
-    private static Region deeper(Relief relief, double most) {
+    static Region deeper(Relief relief, double most) {
         Profile profile = relief.profile();
         if (profile.depth() <= most) {
             return Region.EMPTY;

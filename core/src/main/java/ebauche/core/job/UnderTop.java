@@ -124,6 +124,13 @@ public final class UnderTop {
                 .findFirst();
     }
 
+    /** Where the core is hollow when its top is glued on: supports that go later still carry it. */
+    public static Region hollowWhenClosed(Build build) {
+        return Region.union(chambers(build).stream()
+                .map(c -> behindSupports(build, c).isPresent() ? c.routed() : c.plan())
+                .toList());
+    }
+
     /** Holds once the supports of a chamber are cut away. */
     public static Condition.Mark supportsAway(Feature chamber) {
         return new Condition.Mark(

@@ -119,8 +119,8 @@ class TopPressTest {
     /** Pins stand where pockets take them away: the two that lie farthest apart, through the top and open at the front. */
     @Test
     void pins_stand_in_pockets_as_far_apart_as_can_be() {
-        Registration pins =
-                Registration.of(need(pocket(0, 0, 0, 19), pocket(0, 70, 0, 19), pocket(0, 150, 0, 19)), BLANK, 6);
+        Registration pins = Registration.of(
+                need(pocket(0, 0, 0, 19), pocket(0, 70, 0, 19), pocket(0, 150, 0, 19)), BLANK, Region.EMPTY, 6);
         assertThat(pins.inWaste()).isFalse();
         assertThat(List.of(pins.one(), pins.other()))
                 .usingElementComparator((a, b) -> a.distance(b) < 1e-6 ? 0 : 1)
@@ -132,12 +132,67 @@ class TopPressTest {
     @CsvSource({"59, 0, 19, true", "60, 0, 19, false", "150, 0, 6, true", "150, 0, 6.1, false", "150, 3, 19, true"})
     void else_they_stand_in_the_waste(double apart, double top, double bottom, boolean inWaste) {
         List<Pocket> pockets = new ArrayList<>(List.of(pocket(0, 0, top, bottom), pocket(0, apart, top, bottom)));
-        Registration pins = Registration.of(need(pockets.toArray(new Pocket[0])), BLANK, 6);
+        Registration pins = Registration.of(need(pockets.toArray(new Pocket[0])), BLANK, Region.EMPTY, 6);
         assertThat(pins.inWaste()).isEqualTo(inWaste);
         if (inWaste) {
             assertThat(pins.one()).isEqualTo(new Point(-134, -144));
             assertThat(pins.other()).isEqualTo(new Point(154, 244));
         }
-        assertThat(Registration.of(need(), BLANK, 6).inWaste()).isTrue();
+        assertThat(Registration.of(need(), BLANK, Region.EMPTY, 6).inWaste()).isTrue();
+    }
+
+    /** 20 mm of rim round a hollow on either side of a block 60 wide. */
+    private static final Region HOLLOW = Region.rectangle(new Point(-75, 50), 90, 360, 0, 0)
+            .union(Region.rectangle(new Point(95, 50), 90, 360, 0, 0));
+
+    private static TopPress onHollow(List<Clamp> clamps, Caul... cauls) {
+        return new TopPress(
+                BLANK, HOLLOW, 10, new Gluing(Glue.PVA, Gluing.Edges.JOINTER, 0.1, true, clamps, List.of(cauls)));
+    }
+
+    /** The same force on less wood: on average it presses harder, by the share that is glued; no place of the hollow counts. */
+    @Test
+    void over_a_hollow_the_rest_bears_the_force() {
+        List<Clamp> many = List.of(new Clamp("many", 20, 400, 80, 30, 4000));
+        Caul crowned = new Caul("crowned", 9, 320, 40, 45, true);
+        TopPress solid = press(10, many, crowned);
+        TopPress hollow = onHollow(many, crowned);
+        double glued = BLANK.area() - HOLLOW.area();
+        assertThat(hollow.isHollow()).isTrue();
+        assertThat(solid.isHollow()).isFalse();
+        assertThat(hollow.average().value()).isCloseTo(solid.average().value() * BLANK.area() / glued, within(1e-9));
+        assertThat(hollow.covered()).isEqualTo(1);
+        assertThat(hollow.least()).isGreaterThan(solid.least());
+        assertThat(hollow.glueMost().value()).isCloseTo(glued * 1e-6 * Glue.PVA.spreadMost(), within(1e-9));
+        assertThat(HOLLOW.contains(hollow.weakest())).isFalse();
+    }
+
+    /** Every clamp stands where it presses glue; a caul as long as the blank lies along the block, on the first two clamps. */
+    @Test
+    void clamps_stand_off_the_hollow_and_a_caul_lies_along_the_block() {
+        TopPress press = onHollow(List.of(STRONG, WEAK), new Caul("long", 1, 400, 50, 45, false));
+        assertThat(press.spine()).hasValueSatisfying(s -> {
+            assertThat(s.x()).isEqualTo(10);
+            assertThat(s.caul().name()).isEqualTo("long");
+        });
+        assertThat(press.presses())
+                .isNotEmpty()
+                .allSatisfy(p -> assertThat(HOLLOW.grown(-0.1).contains(p.at())).isFalse());
+        assertThat(press(10, List.of(STRONG, WEAK), new Caul("long", 1, 400, 50, 45, false))
+                        .spine())
+                .isEmpty();
+    }
+
+    /** 2 (300 + 400) / 50. */
+    @Test
+    void round_the_rim_a_clamp_every_couple_of_inches() {
+        assertThat(onHollow(List.of(STRONG)).rimClamps().value()).isEqualTo(28);
+    }
+
+    @Test
+    void no_pin_stands_over_a_hollow() {
+        Need whole = need(pocket(-75, 0, 0, 19), pocket(10, 150, 0, 19), pocket(10, -50, 0, 19));
+        Registration pins = Registration.of(whole, BLANK, HOLLOW, 6);
+        assertThat(List.of(pins.one(), pins.other())).containsExactlyInAnyOrder(new Point(10, 150), new Point(10, -50));
     }
 }

@@ -285,14 +285,17 @@ class ChamberStationTest {
         Build build = body.build();
         Hollow.Asked asked = Hollow.Asked.USUAL.capped(build.topReaches().orElseThrow());
         Hollow hollow = Hollow.of(build, asked);
-        Chamber chamber = hollow.chamber("hollow");
-        assertThat(chamber.plan().area()).isCloseTo(hollow.area(), within(hollow.area() * 1e-3));
+        List<Chamber> chambers = hollow.chambers();
+        assertThat(chambers).extracting(Chamber::id).contains("left", "right").doesNotHaveDuplicates();
+        assertThat(chambers.stream().mapToDouble(c -> c.plan().area()).sum())
+                .isCloseTo(hollow.area(), within(hollow.area() * 1e-3));
         double before = body.plan().history().finished().balance().grams();
-        body.chambers.add(chamber);
+        body.chambers.addAll(chambers);
         double after = body.plan().history().finished().balance().grams();
         assertThat(before - after).isCloseTo(hollow.grams(), within(hollow.grams() * 0.003));
         Hollow holes = Hollow.of(build, new Hollow.Asked(16, 90, asked.cap(), 10, 12.7, Optional.of(25.4)));
-        body.chambers.set(0, holes.chamber("holes"));
+        body.chambers.clear();
+        body.chambers.addAll(holes.chambers());
         assertThat(step(body.plan(), "chamber-holes:rout").title())
                 .isEqualTo("Drill the " + holes.parts().size() + " holes of the holes chamber");
     }
@@ -304,17 +307,23 @@ class ChamberStationTest {
         body.chambers.clear();
         Hollow.Asked asked = new Hollow.Asked(16, 40, 6, 8, 12.7, Optional.empty())
                 .capped(body.build().topReaches().orElseThrow());
-        Chamber chamber = Hollow.of(body.build(), asked).chamber("main");
-        assertThat(chamber.joins()).extracting(Feature::word).contains("channel-wires");
-        body.chambers.add(chamber);
+        List<Chamber> chambers = Hollow.of(body.build(), asked).chambers();
+        assertThat(chambers)
+                .flatExtracting(Chamber::joins)
+                .extracting(Feature::word)
+                .contains("channel-wires");
+        body.chambers.addAll(chambers);
         BuildPlan plan = body.plan();
         assertThat(plan.findings())
                 .filteredOn(f -> f.rule().equals("breaks-in"))
                 .extracting(f -> f.what())
                 .isEmpty();
-        assertThat(LayerChange.of(plan.build(), step(plan, "chamber-main:rout")))
+        assertThat(LayerChange.of(
+                        plan.build(), step(plan, "chamber-" + chambers.get(0).id() + ":rout")))
                 .isEmpty();
-        assertThat(step(plan, "chamber-main:rout").setting().with())
+        assertThat(step(plan, "chamber-" + chambers.get(0).id() + ":rout")
+                        .setting()
+                        .with())
                 .contains("by eye")
                 .doesNotContain("bearing");
     }

@@ -141,6 +141,55 @@ class HollowOutsideTest {
         assertThat(hollow.costs(hollow.keepOuts().get(0))).isGreaterThan(20);
     }
 
+    /** Half the margin round the bridge lets the hollow nearer, and says what it gains; none of the others moves. */
+    @Test
+    void a_keep_out_is_moved_and_says_what_that_does() {
+        Build build = new TestBody().build();
+        Hollow usual = Hollow.of(build, asked(14, 0, 6, 8));
+        KeepOut bridge = usual.keepOuts().get(0);
+        Hollow moved = Hollow.of(build, usual.asked().keeping(bridge.feature(), bridge.margin() / 2));
+        KeepOut nearer = moved.keepOuts().get(0);
+        assertThat(nearer.margin()).isEqualTo(bridge.margin() / 2);
+        assertThat(moved.gains(nearer)).isPositive().isCloseTo(moved.grams() - usual.grams(), within(1e-6));
+        assertThat(moved.gains(moved.keepOuts().get(1))).isZero();
+        assertThat(moved.usualMargin(nearer)).isEqualTo(bridge.margin());
+        Hollow under = Hollow.of(build, usual.asked().keeping(bridge.feature(), -80));
+        assertThat(under.grams())
+                .as("nothing of it stays")
+                .isCloseTo(usual.grams() + usual.costs(bridge), within(1e-6));
+        assertThatThrownBy(() -> usual.asked().keeping(bridge.feature(), 300)).isInstanceOf(Refusal.class);
+    }
+
+    /** As many as come nearest to the mass, by whole holes; a scan over all numbers finds none that comes nearer. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.25, 0.5, 0.9})
+    void so_many_holes_as_a_mass_wants(double share) {
+        Build build = new TestBody().build();
+        Hollow all = Hollow.of(build, new Hollow.Asked(14, 60, 6, 8, 12.7, Optional.of(25.0)));
+        double wanted = all.grams() * share;
+        Hollow some = all.byNumber(wanted).orElseThrow();
+        double each = all.grams() / all.parts().size();
+        double nearest = Double.POSITIVE_INFINITY;
+        for (int n = 1; n <= all.parts().size(); n++) {
+            nearest = Math.min(nearest, Math.abs(n * each - wanted));
+        }
+        assertThat(Math.abs(some.grams() - wanted)).isCloseTo(nearest, within(0.5));
+        assertThat(all.parts()).containsAll(some.parts());
+        assertThat(all.byNumber(all.grams() * 2)).isEmpty();
+        assertThat(Hollow.of(build, asked(14, 60, 6, 8)).byNumber(wanted)).isEmpty();
+    }
+
+    @Test
+    void the_trade_off_is_what_each_wall_gives() {
+        Build build = new TestBody().build();
+        Hollow hollow = Hollow.of(build, asked(14, 60, 6, 8));
+        var curve = hollow.tradeOff(8, 6, 5);
+        assertThat(curve).extracting(Hollow.Traded::wall).containsExactly(8.0, 14.0, 20.0, 26.0, 32.0);
+        assertThat(curve.get(1).grams()).isCloseTo(hollow.grams(), within(1e-9));
+        assertThat(curve).isSortedAccordingTo((a, b) -> Double.compare(b.grams(), a.grams()));
+        assertThat(hollow.tradeOff(8, 6, 5)).isSameAs(curve);
+    }
+
     /** The widest circle of a disc is the disc, of a ring as wide as the ring. */
     @Test
     void the_span_is_that_of_the_largest_circle_inside() {

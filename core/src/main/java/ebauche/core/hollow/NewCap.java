@@ -1,0 +1,155 @@
+package ebauche.core.hollow;
+
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.History;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Refusal;
+import ebauche.core.stock.Bore;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Relief;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A new cap glued over the front of a body that is built already: what lies deeper under it, which holes it buries, where it overhangs an
+ * old carve, and where each buried cavity is found again: a window is drilled into the middle of its widest round, and its wall followed.
+ *
+ * @param planed wood that comes off the old front before, mm
+ * @param cap thickness of the new cap, mm
+ * @param deeper cavities of the front, the widest first
+ * @param buried holes from the front, all of a feature together
+ * @param overhung carves of the front that the cap would bridge
+ */
+public record NewCap(
+        Build build, double planed, double cap, List<Deeper> deeper, List<Buried> buried, List<Overhung> overhung) {
+    /** What is no larger than a round so wide is a hole, mm. */
+    private static final double HOLE = 30;
+
+    /** Kept between the window's drill and a cavity's wall, mm: common practice. */
+    private static final double BESIDE = 3;
+
+    /** A front that is off by less is the front, mm. */
+    private static final double NEARLY = 0.05;
+
+    /**
+     * A cavity under the cap.
+     *
+     * @param was its depth from the old front
+     * @param is from the new one, routed through the cap to its old floor
+     * @param window where a window is drilled to find it
+     * @param widest drill that opens nothing but the cavity there, mm
+     */
+    public record Deeper(Feature feature, Reckoning was, Reckoning is, Point window, double widest) {}
+
+    /** Holes under the cap: to be drilled anew through it, or plugged before. */
+    public record Buried(Feature feature, List<Point> places) {}
+
+    /**
+     * A carve under the cap.
+     *
+     * @param area over which the cap lies hollow, mm²
+     * @param deepest how far it would stand over the old wood, mm
+     */
+    public record Overhung(Feature feature, double area, double deepest) {}
+
+    /**
+     * Of a body as its history leaves it.
+     *
+     * @throws Refusal of a cap or a planing that cannot be
+     */
+    public static NewCap of(Build build, History history, double planed, double cap) {
+        Refusal.between(cap, 1, 30, "cap");
+        Refusal.between(planed, 0, 20, "planed");
+        Refusal.unless(planed < build.faces().thickness() - 1, "planed", "with that no body is left under the cap");
+        double front = build.faces().frontFinished();
+        Map<Feature, List<Solid>> voids = new LinkedHashMap<>();
+        for (History.Step step : history.steps()) {
+            for (Change change : step.changes()) {
+                boolean opensFront = change instanceof Change.Remove
+                        && change.feature().isVoid()
+                        && change.solid().shallowest() <= front + NEARLY;
+                if (opensFront) {
+                    voids.computeIfAbsent(change.feature(), f -> new ArrayList<>())
+                            .add(change.solid());
+                }
+            }
+        }
+        List<Deeper> deeper = new ArrayList<>();
+        List<Buried> buried = new ArrayList<>();
+        voids.forEach((feature, solids) -> {
+            Region plan = Region.union(solids.stream().map(Solid::plan).toList());
+            double floor = solids.stream().mapToDouble(Solid::deepest).max().orElse(front);
+            if (floor - front <= planed) {
+                return;
+            }
+            if (plan.parts().stream().allMatch(p -> 2 * p.widest() <= HOLE && isRound(p))
+                    || solids.stream().allMatch(Bore.class::isInstance)) {
+                buried.add(new Buried(
+                        feature, plan.parts().stream().map(Region::centroid).toList()));
+            } else {
+                deeper.add(deeper(feature, plan, floor - front, planed, cap));
+            }
+        });
+        deeper.sort(Comparator.comparingDouble(Deeper::widest).reversed());
+        return new NewCap(build, planed, cap, deeper, buried, overhung(build, planed));
+    }
+
+    /** A circle has the least edge for its area. */
+    private static boolean isRound(Region part) {
+        return part.area() > 0.9 * part.perimeter() * part.perimeter() / (4 * Math.PI);
+    }
+
+    private static Deeper deeper(Feature feature, Region plan, double was, double planed, double cap) {
+        Region widest = plan.parts().stream()
+                .max(Comparator.comparingDouble(Region::widest))
+                .orElse(plan);
+        Point middle = widest.middleOfWidest();
+        Reckoning before = Reckoning.of("depth of the " + feature.said() + " from the old front", Quantity.LENGTH)
+                .length("as it was cut", was)
+                .is(was, "as it was cut");
+        Reckoning after = Reckoning.of("depth of the " + feature.said() + " from the new front", Quantity.LENGTH)
+                .length("as it was cut", was)
+                .length("planed off the old front", Fact.typed(planed))
+                .length("cap", Fact.typed(cap))
+                .is(was - planed + cap, "as it was cut − planed off the old front + cap");
+        return new Deeper(feature, before, after, middle, Math.max(0, 2 * (widest.widest() - BESIDE)));
+    }
+
+    private static List<Overhung> overhung(Build build, double planed) {
+        List<Overhung> all = new ArrayList<>();
+        for (Relief relief : build.surfaces()) {
+            double deepest = relief.profile().depth() - planed;
+            if (relief.face() == Face.FRONT && deepest > 0) {
+                Region under = KeepOut.deeper(relief, planed)
+                        .intersection(build.design().outline().region());
+                all.add(new Overhung(relief.feature(), under.area(), deepest));
+            }
+        }
+        return all;
+    }
+
+    /** Thickness of the body under its new cap, before that is sanded. */
+    public Reckoning thickness() {
+        double now = build.faces().thickness();
+        return Reckoning.of("body with its new cap", Quantity.LENGTH)
+                .length("body as it was finished", now)
+                .length("planed off the old front", Fact.typed(planed))
+                .length("cap", Fact.typed(cap))
+                .is(now - planed + cap, "body as it was finished − planed off the old front + cap");
+    }
+
+    /** How much higher the front comes, and everything that stands on it with it: the neck's pocket and its angle follow, mm. */
+    public double higher() {
+        return cap - planed;
+    }
+}
