@@ -95,7 +95,7 @@ public final class ClampDrawing {
     }
 
     /** A top under cauls and clamps, with its pins and the place that is pressed least. */
-    public static String top(Blank blank, TopPress press, Registration pins, Figures fig) {
+    public static String top(Blank blank, Region hollow, TopPress press, Registration pins, Figures fig) {
         Region plan = blank.plan();
         Frame frame = frame(plan);
         double height = (plan.maxX() - plan.minX()) * frame.scale() + 2 * MARGIN;
@@ -114,6 +114,24 @@ public final class ClampDrawing {
                 blank.along() * frame.scale(),
                 blank.across() * frame.scale());
         svg.line("centre", frame.x(plan.minY()) - 16, frame.y(0), frame.x(plan.maxY()) + 16, frame.y(0));
+        if (!hollow.isEmpty()) {
+            svg.open("g");
+            svg.title(Words.say("clamp-drawing.hollow-nothing-is-glued"));
+            svg.path("void later", frame.path(hollow));
+            svg.close();
+        }
+        press.spine().ifPresent(s -> {
+            double w = s.caul().width() * frame.scale();
+            double over = (s.caul().length() - blank.along()) / 2 * frame.scale();
+            double x0 = frame.x(plan.minY()) - over;
+            svg.rect("caul", x0, frame.y(s.x()) - w / 2, s.caul().length() * frame.scale(), w);
+            jaw(svg, x0, frame.y(s.x()), s.clamp().jaw() * frame.scale());
+            jaw(
+                    svg,
+                    x0 + s.caul().length() * frame.scale(),
+                    frame.y(s.x()),
+                    s.clamp().jaw() * frame.scale());
+        });
         for (TopPress.PlacedCaul laid : press.cauls()) {
             double w = laid.caul().width() * frame.scale();
             double over = (laid.caul().length() - blank.across()) / 2 * frame.scale();

@@ -16,6 +16,9 @@ import ebauche.core.blank.SeamFit;
 import ebauche.core.blank.TopPress;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.geometry.Region;
+import ebauche.core.job.UnderTop;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
 import ebauche.core.timber.Climate;
@@ -137,11 +140,16 @@ class GlueUpController {
 
     private static void top(
             Bodies.Current current, Blank blank, BlankLayer top, Gluing gluing, Figures fig, Model model) {
-        TopPress press = new TopPress(blank.plan(), top.thickness(), gluing);
-        Registration pins = Registration.of(
-                BlankNeed.whole(current.plan().build(), current.plan().history()), blank.plan(), top.thickness());
+        BuildPlan plan = current.plan();
+        Region hollow = UnderTop.hollowWhenClosed(plan.build());
+        TopPress press = new TopPress(blank.plan(), hollow, top.thickness(), gluing);
+        Registration pins =
+                Registration.of(BlankNeed.whole(plan.build(), plan.history()), blank.plan(), hollow, top.thickness());
         model.addAttribute("press", press);
         model.addAttribute("pins", pins);
-        model.addAttribute("pressDrawing", ClampDrawing.top(blank, press, pins, fig));
+        model.addAttribute("pressDrawing", ClampDrawing.top(blank, hollow, press, pins, fig));
+        model.addAttribute(
+                "ticks",
+                plan.step(UnderTop.CLOSES).map(s -> s.operation().ticks()).orElse(List.of()));
     }
 }

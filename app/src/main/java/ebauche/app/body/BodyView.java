@@ -19,6 +19,7 @@ enum BodyView {
     PARTS(Group.SPEC, "/parts"),
     WHAT_IF(Group.SPEC, "/what-if"),
     HOLLOW(Group.SPEC, "/hollow"),
+    CAP(Group.SPEC, "/cap"),
 
     CHECK(Group.CHECK, "/check"),
     X_RAY(Group.CHECK, "/x-ray"),

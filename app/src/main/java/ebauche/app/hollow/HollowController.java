@@ -9,16 +9,18 @@ import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.balance.Balance;
+import ebauche.core.balance.Guitar;
 import ebauche.core.balance.Hang;
-import ebauche.core.hardware.Chamber;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.feature.Feature;
 import ebauche.core.hollow.CapPlate;
 import ebauche.core.hollow.Hollow;
+import ebauche.core.hollow.KeepOut;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
-import ebauche.exchange.design.ChamberElements;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -48,31 +50,58 @@ class HollowController {
         this.keeping = keeping;
     }
 
-    /** Wood that stays: what for, and what could be taken out without it. */
-    public record Kept(String what, String why, double grams) {}
+    /**
+     * Wood that stays: what for, how much round it, and what could be taken out without it.
+     *
+     * @param gains how much more another margin takes out than the usual one, g
+     */
+    public record Kept(
+            HollowQuestion.Field margin, String what, String why, double usual, double grams, double gains) {}
 
     /** A hollow that brings the body to the mass that is wanted, with the address that shows it; or that none does. */
     public record Solved(String said, String address) {}
 
-    private record HollowView(
-            Bodies.Current current,
-            BuildPlan plan,
+    /** What changes while the wall is dragged. */
+    private record Look(
             Hollow hollow,
-            List<HollowQuestion.Field> fields,
-            boolean wrong,
             double wood,
             double left,
             Optional<Reckoning> deflection,
             boolean soft,
             String before,
             String after,
+            String drawing) {
+        static Look of(BuildPlan plan, Hollow hollow, Figures fig) {
+            Balance balance = Balance.of(plan);
+            double wood = balance.guitar().wood().grams();
+            Balance lighter = hollow.centre()
+                    .map(at -> balance.without(hollow.grams(), at))
+                    .orElse(balance);
+            Optional<Reckoning> deflection = hollow.cap().map(CapPlate::deflection);
+            return new Look(
+                    hollow,
+                    wood,
+                    wood - hollow.grams(),
+                    deflection,
+                    deflection.filter(d -> d.value() > CapPlate.FELT).isPresent(),
+                    most(balance, fig),
+                    most(lighter, fig),
+                    HollowDrawing.of(hollow));
+        }
+    }
+
+    private record HollowView(
+            Bodies.Current current,
+            BuildPlan plan,
+            List<HollowQuestion.Field> fields,
+            boolean wrong,
+            boolean ofGuitar,
             List<Kept> kept,
             List<Solved> solved,
-            List<Chamber> there,
+            List<Feature> there,
             boolean covered,
             int base,
             Map<String, String> asked,
-            String drawing,
             String tradeOff) {}
 
     @GetMapping("/bodies/{id}/hollow")
@@ -89,7 +118,20 @@ class HollowController {
         return "hollow/hollow";
     }
 
-    /** Puts what is asked into the design, in the place of the chambers that it has. */
+    /** What the hollow would be with what is asked, while its wall is dragged: the drawing and its sums alone. */
+    @GetMapping("/bodies/{id}/hollow/look")
+    String look(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        BuildPlan plan = solid(bodies.current(maker.shop(), id));
+        PageModel.put(model, Look.of(plan, new HollowQuestion(typed, fig).hollow(plan.build()), fig));
+        return "hollow/hollow :: now";
+    }
+
+    /** Puts what is asked into the design, in the place of the hollows that it has: chambers under the top, or cavities under plates. */
     @PostMapping("/bodies/{id}/hollow")
     String keep(
             @AuthenticationPrincipal Maker maker,
@@ -103,11 +145,10 @@ class HollowController {
         BuildPlan plan = solid(current);
         HollowQuestion question = new HollowQuestion(typed, fig);
         Hollow hollow = question.hollow(plan.build());
-        Optional<Chamber> chamber = question.chamber(plan.build(), hollow);
         try {
-            if (chamber.isPresent()) {
+            if (question.canBeDrawn(plan.build(), hollow)) {
                 ObjectNode file = DesignKeeping.file(current);
-                file.withObject("/design").putArray("chambers").add(ChamberElements.written(chamber.get()));
+                HollowDrawn.into(file.withObject("/design"), plan.build(), hollow, question.drawn());
                 keeping.keep(current, base, file, maker.name());
                 return "redirect:" + current.here() + "/hollow";
             }
@@ -119,47 +160,60 @@ class HollowController {
         return "hollow/hollow";
     }
 
-    /** The body as if no chamber were drawn: what is reckoned here takes their place. */
+    /** The body as if no hollow were drawn: what is reckoned here takes their place. */
     private static BuildPlan solid(Bodies.Current current) {
         Build build = current.plan().build();
-        return build.design().chambers().isEmpty()
-                ? current.plan()
-                : Planner.plan(new Build(build.drawn().withChambers(List.of()), build.shop(), build.asBuilt()));
+        return build.once().of(Solid.class, () -> Solid.of(current.plan())).plan();
+    }
+
+    /** Planned once for each state of a body. */
+    private record Solid(BuildPlan plan) {
+        static Solid of(BuildPlan drawn) {
+            Build build = drawn.build();
+            BodyDesign without = HollowDrawn.without(build.drawn());
+            return new Solid(
+                    without.equals(build.drawn())
+                            ? drawn
+                            : Planner.plan(new Build(without, build.shop(), build.asBuilt())));
+        }
     }
 
     private static void page(
             Bodies.Current current, BuildPlan plan, HollowQuestion question, Hollow hollow, Figures fig, Model model) {
         OptionalDouble target = question.target();
-        Balance balance = Balance.of(plan);
-        double wood = balance.guitar().wood().grams();
-        Balance lighter =
-                hollow.centre().map(at -> balance.without(hollow.grams(), at)).orElse(balance);
-        Optional<Reckoning> deflection = hollow.cap().map(CapPlate::deflection);
+        Guitar guitar = Balance.of(plan).guitar();
+        double wood = guitar.wood().grams();
+        double wanted =
+                wood - target.orElse(wood) + (question.ofGuitar() && target.isPresent() ? guitar.grams() - wood : 0);
         Build asDrawn = current.plan().build();
+        PageModel.put(model, Look.of(plan, hollow, fig));
         PageModel.put(
                 model,
                 new HollowView(
                         current,
                         plan,
-                        hollow,
                         question.fields(hollow),
                         !question.troubles().isEmpty(),
-                        wood,
-                        wood - hollow.grams(),
-                        deflection,
-                        deflection.filter(d -> d.value() > CapPlate.FELT).isPresent(),
-                        most(balance, fig),
-                        most(lighter, fig),
+                        question.ofGuitar(),
                         hollow.keepOuts().stream()
-                                .map(k -> new Kept(fig.said(k.feature()), k.why(), hollow.costs(k)))
+                                .map(k -> kept(hollow, k, question, fig))
                                 .toList(),
-                        target.isPresent() ? solved(current, hollow, wood - target.getAsDouble(), fig) : List.of(),
-                        asDrawn.design().chambers(),
+                        target.isPresent() ? solved(current, hollow, wanted, fig) : List.of(),
+                        HollowDrawn.features(asDrawn.design()),
                         asDrawn.topReaches().isPresent(),
                         current.revision().number(),
                         question.asked(),
-                        HollowDrawing.of(hollow),
                         TradeOffDrawing.of(hollow, wood, fig)));
+    }
+
+    private static Kept kept(Hollow hollow, KeepOut out, HollowQuestion question, Figures fig) {
+        return new Kept(
+                question.margin(out, fig.said(out.feature())),
+                fig.said(out.feature()),
+                out.why(),
+                hollow.usualMargin(out),
+                hollow.costs(out),
+                hollow.gains(out));
     }
 
     private static String most(Balance balance, Figures fig) {
@@ -182,6 +236,9 @@ class HollowController {
         hollow.byFloor(grams)
                 .ifPresent(h -> all.add(new Solved(
                         Words.say("hollow.by-floor", fig.length(h.asked().floor())), address(current, h.asked()))));
+        hollow.byNumber(grams)
+                .ifPresent(h -> all.add(
+                        new Solved(Words.say("hollow.by-number", h.parts().size()), address(current, h.asked()))));
         return all.isEmpty() ? List.of(new Solved(Words.say("hollow.what-must-stay-weighs-more"), "")) : all;
     }
 
@@ -193,6 +250,8 @@ class HollowController {
                 .queryParam("floor", tenth(asked.floor()))
                 .queryParam("bit", tenth(asked.bit()));
         asked.round().ifPresent(r -> uri.queryParam("round", tenth(r)));
+        asked.number().ifPresent(n -> uri.queryParam("number", n));
+        asked.margins().forEach((f, m) -> uri.queryParam("margin-" + f.word(), tenth(m)));
         return uri.encode().build().toUriString();
     }
 

@@ -2,8 +2,10 @@ package ebauche.app.hollow;
 
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
+import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.Hollow;
+import ebauche.core.hollow.KeepOut;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
@@ -18,8 +20,8 @@ import java.util.OptionalDouble;
 final class HollowQuestion {
     static final String TARGET = "target";
 
-    /** What the page calls its hollow in the design. */
-    private static final String CHAMBER = "main";
+    private static final List<String> ASKED = List.of("wall", "centre", "cap", "floor", "bit", "round", "number");
+    private static final String MARGIN = "margin-";
 
     /** A cap that is off the top by less is the top, mm. */
     private static final double NEAR = 0.1;
@@ -49,7 +51,9 @@ final class HollowQuestion {
                     length("cap", usual.cap()),
                     length("floor", usual.floor()),
                     length("bit", usual.bit()),
-                    text("round").isEmpty() ? Optional.empty() : Optional.of(length("round", 0)));
+                    text("round").isEmpty() ? Optional.empty() : Optional.of(length("round", 0)),
+                    number(),
+                    margins());
             if (troubles.isEmpty()) {
                 return Hollow.of(build, asked);
             }
@@ -67,19 +71,64 @@ final class HollowQuestion {
                 : Hollow.Asked.USUAL;
     }
 
-    /** The hollow as a chamber of the design; empty, and told beside its field, where nothing closes it or another cap is asked for. */
-    Optional<Chamber> chamber(Build build, Hollow hollow) {
+    /** At the most so many holes; empty where none were typed. */
+    private Optional<Integer> number() {
+        String typedNumber = text("number");
+        if (typedNumber.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!typedNumber.matches("\\d{1,3}")) {
+            troubles.put("number", Words.say("hollow.is-no-number", typedNumber));
+            return Optional.empty();
+        }
+        return Optional.of(Integer.valueOf(typedNumber));
+    }
+
+    /** Those that were typed; what says what is usual changes nothing. */
+    private Map<Feature, Double> margins() {
+        Map<Feature, Double> all = new LinkedHashMap<>();
+        for (String name : typed.keySet()) {
+            String word = name.startsWith(MARGIN) ? name.substring(MARGIN.length()) : "";
+            if (Feature.isWord(word) && !text(name).isEmpty()) {
+                all.put(Feature.parse(word), length(name, 0));
+            }
+        }
+        return all;
+    }
+
+    /** One keep-out's margin, as it is asked for. */
+    Field margin(KeepOut out, String what) {
+        return field(
+                MARGIN + out.feature().word(), Words.say("hollow.margin-round", what), fig.exactText(out.margin()));
+    }
+
+    /** How it is to be drawn. */
+    HollowDrawn.How drawn() {
+        return new HollowDrawn.How(
+                "back".equals(text("school")), !text("supports").isEmpty());
+    }
+
+    /** Whether the mass that is wanted is the whole guitar's. */
+    boolean ofGuitar() {
+        return "guitar".equals(text("of"));
+    }
+
+    /** Whether it can be drawn; told beside its field where nothing closes it, where another cap is asked for, or where it is nothing. */
+    boolean canBeDrawn(Build build, Hollow hollow) {
         OptionalDouble top = build.topReaches();
-        if (top.isEmpty()) {
+        boolean back = drawn().fromTheBack();
+        if (back && hollow.asked().round().isPresent()) {
+            troubles.put("round", Words.say("hollow.no-plate-for-each"));
+        } else if (!back && top.isEmpty()) {
             troubles.put("cap", Words.say("hollow.no-top"));
-        } else if (Math.abs(hollow.asked().cap() - top.getAsDouble()) > NEAR) {
+        } else if (!back && Math.abs(hollow.asked().cap() - top.getAsDouble()) > NEAR) {
             troubles.put("cap", Words.say("hollow.another-cap", fig.length(top.getAsDouble())));
         } else if (hollow.parts().isEmpty()) {
             troubles.put("wall", Words.say("hollow.takes-nothing"));
         } else if (hollow.parts().size() > Chamber.MOST_PARTS) {
             troubles.put("round", Words.say("hollow.too-many-holes", Chamber.MOST_PARTS));
         }
-        return troubles.isEmpty() ? Optional.of(hollow.chamber(CHAMBER)) : Optional.empty();
+        return troubles.isEmpty();
     }
 
     private String text(String name) {
@@ -126,6 +175,10 @@ final class HollowQuestion {
                         "round",
                         Words.say("hollow.round"),
                         asked.round().map(fig::exactText).orElse("")),
+                field(
+                        "number",
+                        Words.say("hollow.number"),
+                        asked.number().map(String::valueOf).orElse("")),
                 field(TARGET, Words.say("hollow.target"), ""));
     }
 
@@ -136,11 +189,10 @@ final class HollowQuestion {
     /** What was typed of it, to be asked again. */
     Map<String, String> asked() {
         Map<String, String> asked = new LinkedHashMap<>();
-        for (String name : List.of("wall", "centre", "cap", "floor", "bit", "round")) {
-            if (!text(name).isEmpty()) {
-                asked.put(name, text(name));
-            }
-        }
+        typed.keySet().stream()
+                .filter(name -> ASKED.contains(name) || name.startsWith(MARGIN))
+                .filter(name -> !text(name).isEmpty())
+                .forEach(name -> asked.put(name, text(name)));
         return asked;
     }
 

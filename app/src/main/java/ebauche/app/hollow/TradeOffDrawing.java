@@ -3,8 +3,8 @@ package ebauche.app.hollow;
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
-import ebauche.core.hollow.CapPlate;
 import ebauche.core.hollow.Hollow;
+import java.util.List;
 import java.util.OptionalDouble;
 
 /** What the body weighs and how far its cap goes down, over the wall that is left. */
@@ -26,13 +26,10 @@ final class TradeOffDrawing {
         double most = 0;
         double[] left = new double[WALLS];
         OptionalDouble[] bend = new OptionalDouble[WALLS];
+        List<Hollow.Traded> curve = hollow.tradeOff(THINNEST, STEP, WALLS);
         for (int i = 0; i < WALLS; i++) {
-            Hollow tried = hollow.walled(THINNEST + i * STEP);
-            left[i] = wood - tried.grams();
-            bend[i] = tried.cap()
-                    .map(CapPlate::deflection)
-                    .map(d -> OptionalDouble.of(d.value()))
-                    .orElse(OptionalDouble.empty());
+            left[i] = wood - curve.get(i).grams();
+            bend[i] = curve.get(i).deflection();
             most = Math.max(most, bend[i].orElse(0));
         }
         for (int i = 0; i < WALLS; i++) {

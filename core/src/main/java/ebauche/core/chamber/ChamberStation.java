@@ -3,6 +3,7 @@ package ebauche.core.chamber;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
@@ -43,6 +44,16 @@ public final class ChamberStation implements Station {
             }
         }
         return steps;
+    }
+
+    /** A chamber with supports that carry the router which hollows it out, as far as rounds help; as it is where it stands without. */
+    public static Chamber supported(Build build, Chamber chamber) {
+        ChamberSteps steps = new ChamberSteps(build, chamber);
+        List<Outline> supports = steps.supports().stream()
+                .map(p -> Outline.circle(p, Carrying.SUPPORT))
+                .toList();
+        return new Chamber(
+                chamber.id(), chamber.parts(), chamber.floor(), chamber.joins(), supports, chamber.soundHoles());
     }
 
     @Override

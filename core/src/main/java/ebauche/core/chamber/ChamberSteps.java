@@ -6,6 +6,7 @@ import ebauche.core.crib.Router;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
@@ -288,6 +289,18 @@ record ChamberSteps(Build build, Chamber chamber) {
                     .map(a -> new Base("the " + a.name(), a.size()))
                     .orElse(new Base("the base of the " + router.name(), router.baseDiameter()));
         });
+    }
+
+    /** Where supports would carry it; none where it stands without, or nothing is routed. */
+    List<Point> supports() {
+        Optional<Freehand> freehand =
+                drill().isPresent() ? Optional.empty() : freehand(chamber.plan(), depth().value());
+        return freehand.map(f -> Carrying.supports(
+                        build.design().blank().plan(),
+                        chamber.plan(),
+                        f.passes().get(0).cutter().bit().diameter(),
+                        base().orElseThrow().diameter()))
+                .orElse(List.of());
     }
 
     /** How that base stands where it stands worst; empty where it is drilled, or no bit of the crib takes it out. */

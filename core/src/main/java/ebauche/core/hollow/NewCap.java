@@ -44,12 +44,13 @@ public record NewCap(
     /**
      * A cavity under the cap.
      *
+     * @param plan where it lies
      * @param was its depth from the old front
      * @param is from the new one, routed through the cap to its old floor
      * @param window where a window is drilled to find it
      * @param widest drill that opens nothing but the cavity there, mm
      */
-    public record Deeper(Feature feature, Reckoning was, Reckoning is, Point window, double widest) {}
+    public record Deeper(Feature feature, Region plan, Reckoning was, Reckoning is, Point window, double widest) {}
 
     /** Holes under the cap: to be drilled anew through it, or plugged before. */
     public record Buried(Feature feature, List<Point> places) {}
@@ -57,10 +58,10 @@ public record NewCap(
     /**
      * A carve under the cap.
      *
-     * @param area over which the cap lies hollow, mm²
+     * @param where the cap lies hollow over it
      * @param deepest how far it would stand over the old wood, mm
      */
-    public record Overhung(Feature feature, double area, double deepest) {}
+    public record Overhung(Feature feature, Region where, double deepest) {}
 
     /**
      * Of a body as its history leaves it.
@@ -122,7 +123,7 @@ public record NewCap(
                 .length("planed off the old front", Fact.typed(planed))
                 .length("cap", Fact.typed(cap))
                 .is(was - planed + cap, "as it was cut − planed off the old front + cap");
-        return new Deeper(feature, before, after, middle, Math.max(0, 2 * (widest.widest() - BESIDE)));
+        return new Deeper(feature, plan, before, after, middle, Math.max(0, 2 * (widest.widest() - BESIDE)));
     }
 
     private static List<Overhung> overhung(Build build, double planed) {
@@ -132,7 +133,7 @@ public record NewCap(
             if (relief.face() == Face.FRONT && deepest > 0) {
                 Region under = KeepOut.deeper(relief, planed)
                         .intersection(build.design().outline().region());
-                all.add(new Overhung(relief.feature(), under.area(), deepest));
+                all.add(new Overhung(relief.feature(), under, deepest));
             }
         }
         return all;

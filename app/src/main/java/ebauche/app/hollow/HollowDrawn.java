@@ -1,0 +1,90 @@
+package ebauche.app.hollow;
+
+import ebauche.core.chamber.ChamberStation;
+import ebauche.core.design.BodyDesign;
+import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Outline;
+import ebauche.core.hardware.Cavity;
+import ebauche.core.hardware.Chamber;
+import ebauche.core.hollow.Hollow;
+import ebauche.core.job.Build;
+import ebauche.core.measure.Decimals;
+import ebauche.exchange.design.ChamberElements;
+import java.util.List;
+import java.util.stream.Stream;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A hollow as a design's file has it: as chambers under its top, or as cavities in the back under plates of their own. */
+final class HollowDrawn {
+    /** How the ids of cavities begin that are drawn so. */
+    private static final String UNDER_PLATE = "hollow-";
+
+    /** Ledge that a plate lies on: common practice, mm. */
+    private static final double LEDGE = 6;
+
+    private HollowDrawn() {}
+
+    /**
+     * What is made of it.
+     *
+     * @param fromTheBack under plates let into the back, not under the top
+     * @param supported with supports that carry the router's base
+     */
+    record How(boolean fromTheBack, boolean supported) {}
+
+    private static boolean isHollow(Cavity cavity) {
+        return cavity.id().startsWith(UNDER_PLATE);
+    }
+
+    /** What a design has of such. */
+    static List<Feature> features(BodyDesign design) {
+        return Stream.concat(
+                        design.chambers().stream().map(Chamber::feature),
+                        design.cavities().stream().filter(HollowDrawn::isHollow).map(Cavity::feature))
+                .toList();
+    }
+
+    /** The same design without. */
+    static BodyDesign without(BodyDesign design) {
+        List<Cavity> others =
+                design.cavities().stream().filter(c -> !isHollow(c)).toList();
+        return design.withChambers(List.of())
+                .with(design.bridge(), design.pickups(), design.controls(), others, design.jack());
+    }
+
+    /** Puts it in the place of those that a design's file has. */
+    static void into(ObjectNode design, Build build, Hollow hollow, How how) {
+        design.remove("chambers");
+        ArrayNode cavities = design.withArray("cavities");
+        for (int i = cavities.size() - 1; i >= 0; i--) {
+            if (cavities.get(i).path("id").asString("").startsWith(UNDER_PLATE)) {
+                cavities.remove(i);
+            }
+        }
+        for (Chamber chamber : hollow.chambers()) {
+            if (how.fromTheBack()) {
+                cavities.add(underPlate(chamber, hollow));
+            } else {
+                design.withArray("chambers")
+                        .add(ChamberElements.written(
+                                how.supported() ? ChamberStation.supported(build, chamber) : chamber));
+            }
+        }
+    }
+
+    private static ObjectNode underPlate(Chamber chamber, Hollow hollow) {
+        ObjectNode out = ChamberElements.written(chamber);
+        out.remove("floor");
+        out.put("id", UNDER_PLATE + chamber.id());
+        out.putObject("outline")
+                .put("unit", "mm")
+                .put("path", Outline.writeAll(chamber.parts().subList(0, 1)));
+        out.put("woodOver", mm(hollow.asked().floor())).put("coverLip", mm(LEDGE));
+        return out.put("coverThickness", mm(hollow.asked().cap()));
+    }
+
+    private static String mm(double length) {
+        return Decimals.plain(length, 2) + " mm";
+    }
+}
