@@ -45,7 +45,7 @@ public record Resawing(Build build, double front, double back) {
     }
 
     private double blank() {
-        return build.design().blank().core().thickness();
+        return build.design().blank().thickness();
     }
 
     private double kerf() {

@@ -219,12 +219,24 @@ class ThroughChambersTest {
                 .toList();
     }
 
+    /** A hole that runs on beyond the hollow leaves its wire open in it: it is fished there too. */
+    @Test
+    void a_channel_across_a_hollow_is_fished_through_it() {
+        TestBody body = body(TREBLE);
+        body.chambers.set(0, new Chamber("main", body.chambers.get(0).parts(), 8, Set.of()));
+        body.channels.add(new Channel("through", new Point(30, 44), 12, new Point(80, -30), 20, 8));
+        assertThat(through(body, "pickup-bridge")).containsExactly("pickup-bridge", "channel-through", "controls");
+        assertThat(Closing.of(body.build()).fished())
+                .anySatisfy(
+                        f -> assertThat(f.through()).extracting(Feature::word).contains("chamber-main"));
+    }
+
     @Test
     void the_step_that_closes_asks_for_a_cord_in_every_way_and_names_what_is_shut_for_good() {
         TestBody body = outOfThePickup();
         assertThat(step(body.plan(), "blank:top").ticks())
                 .anySatisfy(t -> assertThat(t)
-                        .contains("bridge pickup cavity through the in channel and main chamber")
+                        .startsWith("A wire is fished through the main chamber later: bridge pickup to volume (")
                         .contains("turn"));
         assertThat(step(body.plan(), "blank:top").ticks()).noneMatch(t -> t.contains("Nothing opens"));
         body.chambers.add(new Chamber(
