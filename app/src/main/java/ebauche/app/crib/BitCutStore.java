@@ -63,7 +63,7 @@ public class BitCutStore {
                         .forEach(bit -> cuts.add(new EdgeUse.Cut(
                                 bit.getKey(),
                                 day,
-                                Length.parse(bit.getValue().asString()).millimetres())));
+                                Length.parseWay(bit.getValue().asString()).millimetres())));
             }
         }
         return List.copyOf(cuts);

@@ -19,6 +19,9 @@ public final class Length implements Comparable<Length> {
     /** No length in this craft comes near it; a larger one is a slip of the keyboard. */
     public static final double LARGEST_MM = 10_000;
 
+    /** The way that a tool goes in one step is no longer, such as a bit's through a hollow, depth by depth. */
+    public static final double FARTHEST_MM = 1_000_000;
+
     private static final Pattern WRITTEN = Pattern.compile("(?<sign>[-+−])?\\s*"
             + "(?:(?<decimal>\\d{1,9}(?:[.,]\\d{0,40})?|[.,]\\d{1,40})"
             + "|(?:(?<whole>\\d{1,9})(?:\\s+|\\s*-\\s*))?(?<top>\\d{1,9})\\s*[/⁄]\\s*(?<bottom>\\d{1,9}))"
@@ -60,6 +63,15 @@ public final class Length implements Comparable<Length> {
      * @throws LengthFormatException if the text is no length
      */
     public static Length parse(String text, LengthUnit bare) {
+        return parse(text, bare, LARGEST_MM);
+    }
+
+    /** Parses the way that a tool went: it may be longer than any part. */
+    public static Length parseWay(String text) {
+        return parse(text, null, FARTHEST_MM);
+    }
+
+    private static Length parse(String text, LengthUnit bare, double most) {
         String trimmed = Objects.requireNonNull(text, "text").strip();
         if (trimmed.isEmpty()) {
             throw new LengthFormatException(trimmed, "is empty, and a length is wanted here");
@@ -80,7 +92,7 @@ public final class Length implements Comparable<Length> {
         }
         double value = number * perUnit(unit, m.group("decimal") == null ? LengthUnit.INCH : bare);
         double signed = m.group("sign") == null || m.group("sign").equals("+") ? value : -value;
-        checkSize(signed, trimmed);
+        checkSize(signed, trimmed, most);
         return new Length(signed, kept);
     }
 
@@ -146,8 +158,12 @@ public final class Length implements Comparable<Length> {
     }
 
     private static void checkSize(double millimetres, String read) {
-        if (!(Math.abs(millimetres) <= LARGEST_MM)) {
-            throw new LengthFormatException(read, "is beyond " + Decimals.plain(LARGEST_MM, 0) + " mm");
+        checkSize(millimetres, read, LARGEST_MM);
+    }
+
+    private static void checkSize(double millimetres, String read, double most) {
+        if (!(Math.abs(millimetres) <= most)) {
+            throw new LengthFormatException(read, "is beyond " + Decimals.plain(most, 0) + " mm");
         }
     }
 }

@@ -101,4 +101,14 @@ class LengthTest {
                     .isEqualTo(mm, within(1e-4));
         }
     }
+
+    /** A bit that hollows a body out goes farther than any part is long. */
+    @Test
+    void the_way_of_a_tool_may_be_longer_than_a_part() {
+        assertThat(Length.parseWay("26556 mm").millimetres()).isEqualTo(26556);
+        assertThatThrownBy(() -> Length.parse("26556 mm")).isInstanceOf(LengthFormatException.class);
+        assertThatThrownBy(() -> Length.parseWay("2000000 mm"))
+                .isInstanceOf(LengthFormatException.class)
+                .hasMessageContaining("1000000 mm");
+    }
 }

@@ -125,7 +125,7 @@ public final class Timeline {
     private static Map<String, Double> routed(JsonPlace spot) {
         Map<String, Double> routed = new LinkedHashMap<>();
         for (String bit : spot.keys()) {
-            double way = spot.length(bit);
+            double way = spot.way(bit);
             if (way < 0) {
                 throw spot.at(bit).trouble("cannot be less than zero");
             }

@@ -155,13 +155,22 @@ public final class JsonPlace {
         return has(key) ? length(key) : otherwise;
     }
 
+    /** The way that a tool went, in millimetres. */
+    public double way(String key) {
+        return needed(key).asLength(Length::parseWay);
+    }
+
     public double asLength() {
+        return asLength(Length::parse);
+    }
+
+    private double asLength(Function<String, Length> parsed) {
         if (node.isNumber()) {
             throw trouble("is the bare number " + node.asString() + "; write it as text with its unit, like \""
                     + node.asString() + " mm\"");
         }
         try {
-            return Length.parse(asText(80)).millimetres();
+            return parsed.apply(asText(80)).millimetres();
         } catch (LengthFormatException e) {
             throw trouble(e.getMessage());
         }

@@ -186,7 +186,7 @@ class SchemaWalkTest {
                  {"id": "c", "kind": "withdrawn", "at": "2026-11-01T10:00:00Z", "by": "m", "entry": "b"},
                  {"id": "d", "kind": "done", "at": "2026-11-01T10:00:00Z", "by": "m", "operation": "neck:rout", "title": "t",
                   "face": "front", "expected": {"depth:neck": 20.123456789012345},
-                  "routed": {"pattern bit": "8420 mm"},
+                  "routed": {"pattern bit": "8420 mm", "bowl bit": "26556 mm"},
                   "changes": [
                     {"kind": "add", "feature": "neck", "workpiece": "cap", "species": "alder", "density": 400,
                      "solid": {"kind": "bore", "from": [0, 0], "to": [0, 20], "depth": 10, "toDepth": 14.5, "diameter": 5}},
