@@ -185,10 +185,12 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
 
     /** So many of the holes, those with the most room round them. */
     private static List<Region> deepest(List<Region> holes, Region room, int number) {
-        return holes.stream()
+        List<Region> kept = holes.stream()
                 .sorted(Comparator.comparingDouble(h -> room.outside(h.centroid())))
                 .limit(number)
                 .toList();
+        // In the order of their rows, as they are marked.
+        return holes.stream().filter(kept::contains).toList();
     }
 
     /**

@@ -9,7 +9,7 @@ import java.util.List;
 /** The bodies of the demo shop: the same files that stand in docs/format/examples. */
 public final class DemoBodies {
     /** Names of the files, in the order in which the shop took them on. */
-    public static final List<String> NAMES = List.of("tussock", "sedge", "shale", "marram");
+    public static final List<String> NAMES = List.of("tussock", "sedge", "shale", "marram", "fescue", "rush");
 
     private DemoBodies() {}
 
