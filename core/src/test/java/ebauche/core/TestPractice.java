@@ -22,7 +22,16 @@ public final class TestPractice {
         return with(p, p.holdDown(), p.edge(), skills);
     }
 
+    /** One whose hollows take so many minutes a litre. */
+    public static Practice hollowing(Practice p, double minutes) {
+        return with(p, p.holdDown(), p.edge(), p.skills(), minutes);
+    }
+
     private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills) {
+        return with(p, hold, edge, skills, p.hollowMinutes());
+    }
+
+    private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills, double hollow) {
         return new Practice(
                 p.thicknessing(),
                 hold,
@@ -32,6 +41,7 @@ public final class TestPractice {
                 p.wasteShy(),
                 p.lastPass(),
                 p.glueHours(),
+                hollow,
                 edge,
                 p.hand(),
                 skills,

@@ -117,7 +117,7 @@ public final class ClampDrawing {
         if (!hollow.isEmpty()) {
             svg.open("g");
             svg.title(Words.say("clamp-drawing.hollow-nothing-is-glued"));
-            svg.path("void later", frame.path(hollow));
+            svg.path("under-it", frame.path(hollow));
             svg.close();
         }
         press.spine().ifPresent(s -> {

@@ -99,6 +99,7 @@ class HollowController {
             List<Kept> kept,
             List<Solved> solved,
             List<Feature> there,
+            List<Feature> cut,
             boolean covered,
             int base,
             Map<String, String> asked,
@@ -166,7 +167,7 @@ class HollowController {
         return build.once().of(Solid.class, () -> Solid.of(current.plan())).plan();
     }
 
-    /** Planned once for each state of a body. */
+    /** Planned once for each state of a body: without what is drawn of hollows, and without what of them is cut already. */
     private record Solid(BuildPlan plan) {
         static Solid of(BuildPlan drawn) {
             Build build = drawn.build();
@@ -174,7 +175,7 @@ class HollowController {
             return new Solid(
                     without.equals(build.drawn())
                             ? drawn
-                            : Planner.plan(new Build(without, build.shop(), build.asBuilt())));
+                            : Planner.plan(new Build(without, build.shop(), HollowDrawn.uncut(build))));
         }
     }
 
@@ -200,6 +201,7 @@ class HollowController {
                                 .toList(),
                         target.isPresent() ? solved(current, hollow, wanted, fig) : List.of(),
                         HollowDrawn.features(asDrawn.design()),
+                        HollowDrawn.cut(asDrawn),
                         asDrawn.topReaches().isPresent(),
                         current.revision().number(),
                         question.asked(),

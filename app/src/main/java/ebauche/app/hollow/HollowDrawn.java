@@ -3,11 +3,15 @@ package ebauche.app.hollow;
 import ebauche.core.chamber.ChamberStation;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.Hollow;
+import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.exchange.design.ChamberElements;
 import java.util.List;
@@ -43,6 +47,22 @@ final class HollowDrawn {
                         design.chambers().stream().map(Chamber::feature),
                         design.cavities().stream().filter(HollowDrawn::isHollow).map(Cavity::feature))
                 .toList();
+    }
+
+    /** Those of them that are cut already, if only in part. */
+    static List<Feature> cut(Build build) {
+        return features(build.design()).stream()
+                .filter(f -> new AsCut(build, f, f.is(FeatureKind.CAVITY) ? Face.BACK : Face.FRONT).isBegun())
+                .toList();
+    }
+
+    /** The record as if no chamber of it were cut. */
+    static AsBuilt uncut(Build build) {
+        List<Feature> drawn = features(build.design());
+        return new AsBuilt(build.asBuilt().standing().stream()
+                .filter(e -> !(e instanceof AsBuilt.Done done
+                        && drawn.contains(done.operation().feature())))
+                .toList());
     }
 
     /** The same design without. */

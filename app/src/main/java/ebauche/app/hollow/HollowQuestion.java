@@ -38,8 +38,20 @@ final class HollowQuestion {
         this.fig = fig;
     }
 
-    /** One that is shown. */
-    public record Field(String name, String label, String value, String trouble) {}
+    /**
+     * One that is shown.
+     *
+     * @param empty what it means left empty
+     */
+    public record Field(String name, String label, String value, String empty, String trouble) {
+        Field(String name, String label, String value, String trouble) {
+            this(name, label, value, null, trouble);
+        }
+
+        Field meaning(String left) {
+            return new Field(name, label, value, left, trouble);
+        }
+    }
 
     /** The hollow that is asked for; the usual one where what was typed cannot be. */
     Hollow hollow(Build build) {
@@ -172,13 +184,15 @@ final class HollowQuestion {
                 field("floor", Words.say("hollow.floor"), fig.exactText(asked.floor())),
                 field("bit", Words.say("hollow.bit"), fig.exactText(asked.bit())),
                 field(
-                        "round",
-                        Words.say("hollow.round"),
-                        asked.round().map(fig::exactText).orElse("")),
+                                "round",
+                                Words.say("hollow.round"),
+                                asked.round().map(fig::exactText).orElse(""))
+                        .meaning(Words.say("hollow.one-large")),
                 field(
-                        "number",
-                        Words.say("hollow.number"),
-                        asked.number().map(String::valueOf).orElse("")),
+                                "number",
+                                Words.say("hollow.number"),
+                                asked.number().map(String::valueOf).orElse(""))
+                        .meaning(Words.say("hollow.all-that-fit")),
                 field(TARGET, Words.say("hollow.target"), ""));
     }
 

@@ -270,7 +270,9 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .caution(Caution.ROUTER, Caution.FREEHAND, Caution.DUST)
                 .takes(
                         freehand.map(f -> f.minutes(
-                                        deep, hogged().map(Hogged::cubic).orElse(0.0)))
+                                        deep,
+                                        hogged().map(Hogged::cubic).orElse(0.0),
+                                        build.shop().practice()))
                                 .orElse(20),
                         0,
                         0.01);

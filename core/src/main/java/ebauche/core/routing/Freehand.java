@@ -8,6 +8,7 @@ import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Rounding;
 import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
+import ebauche.core.shop.Practice;
 import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -66,8 +67,8 @@ public record Freehand(Region core, List<Pass> passes) {
      *
      * @param gone what is out already, mm³
      */
-    public int minutes(double depth, double gone) {
-        return PocketSteps.minutes(Math.max(0, core.area() * depth - gone));
+    public int minutes(double depth, double gone, Practice practice) {
+        return PocketSteps.minutes(Math.max(0, core.area() * depth - gone), practice);
     }
 
     private static Optional<Freehand> chosen(

@@ -19,6 +19,7 @@ import ebauche.core.passes.Pass;
 import ebauche.core.passes.PassPlan;
 import ebauche.core.passes.PassPlanner;
 import ebauche.core.passes.Travel;
+import ebauche.core.shop.Practice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,10 +30,9 @@ import java.util.stream.Collectors;
  * last light pass and to depth, template off where the passes want it off.
  */
 class PocketSteps {
-    /** A pocket's wood goes slowly, a hollow's with a bowl bit on a wide base fast: 20 to 25 min for one, common practice. */
+    /** A pocket's wood goes slowly, a hollow's with a bowl bit on a wide base fast, as the shop says: 20 to 25 min for one, common practice. */
     private static final double CUBIC_CM_PER_MINUTE = 12;
 
-    private static final double OF_A_HOLLOW = 50;
     private static final double POCKET_CUBIC_CM = 60;
     private static final double NEARLY = 1e-6;
 
@@ -490,14 +490,16 @@ class PocketSteps {
         return new Condition.Mark(StepKey.of(of.feature(), StepKind.OFF), "the " + of.template() + " off");
     }
 
-    static int minutes(Region area, double depth) {
-        return minutes(area.area() * depth);
+    /** Hands-on minutes for what is routed out of an area down to a depth. */
+    int minutes(Region area, double depth) {
+        return minutes(area.area() * depth, of.build().shop().practice());
     }
 
     /** The same for so much wood, mm³. */
-    static int minutes(double cubic) {
+    static int minutes(double cubic, Practice practice) {
         double wood = cubic / 1000;
         double slow = Math.min(wood, POCKET_CUBIC_CM);
-        return (int) Math.max(5, Math.round(5 + slow / CUBIC_CM_PER_MINUTE + (wood - slow) / OF_A_HOLLOW));
+        return (int) Math.max(
+                5, Math.round(5 + slow / CUBIC_CM_PER_MINUTE + (wood - slow) / 1000 * practice.hollowMinutes()));
     }
 }

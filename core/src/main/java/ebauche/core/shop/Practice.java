@@ -16,6 +16,7 @@ import java.util.Set;
  * @param wasteShy how far above the final floor the waste is drilled, beyond the drill's spur
  * @param lastPass depth of the last light pass of a pocket
  * @param glueHours from clamping to machining
+ * @param hollowMinutes that a litre of a hollow takes to rout, once the router is set up
  * @param edge how outlines are brought to the line
  * @param hand how steady the hand at the saw is
  * @param skills what its hands are trusted with where no machine does it
@@ -31,6 +32,7 @@ public record Practice(
         double wasteShy,
         double lastPass,
         double glueHours,
+        double hollowMinutes,
         EdgeSchool edge,
         Hand hand,
         Set<Skill> skills,
@@ -172,6 +174,7 @@ public record Practice(
         Refusal.between(wasteShy, 0, 10, "wasteShy");
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
+        Refusal.between(hollowMinutes, 1, 600, "hollowMinutes");
         skills = Set.copyOf(skills);
         habits = Set.copyOf(habits);
     }
@@ -211,6 +214,7 @@ public record Practice(
                 wasteShy,
                 lastPass,
                 glueHours,
+                hollowMinutes,
                 edge,
                 hand,
                 skills,

@@ -125,6 +125,7 @@ public record Shop(
                 0.5,
                 0.8,
                 24,
+                20,
                 Practice.EdgeSchool.HAND,
                 Practice.Hand.USUAL,
                 EnumSet.allOf(Practice.Skill.class),

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.TestTimber;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
@@ -179,5 +180,21 @@ class SupportsTest {
         });
         assertThat(drills.plan().history().finished().balance().grams())
                 .isCloseTo(routs.plan().history().finished().balance().grams(), within(0.5));
+    }
+
+    /** 20 to 25 minutes for a hollow of a litre or so, common practice; a shop that is twice as slow plans twice the time for what it routs. */
+    @Test
+    void its_minutes_are_the_shops_own() {
+        TestBody usual = body(List.of(POST), List.of());
+        usual.shop = usual.shop.with(usual.shop.practice().with(Practice.Waste.FREEHAND));
+        TestBody slow = body(List.of(POST), List.of());
+        slow.shop = usual.shop.with(TestPractice.hollowing(usual.shop.practice(), 40));
+        int before = step(usual.plan(), "chamber-bass:rout").handsOnMinutes();
+        int after = step(slow.plan(), "chamber-bass:rout").handsOnMinutes();
+        double litres = usual.chambers.get(0).routed().area()
+                * UnderTop.depth(usual.build(), usual.chambers.get(0)).value()
+                / 1e6;
+        assertThat(before).isBetween(18, 30);
+        assertThat(after - before).isCloseTo((int) Math.round(20 * (litres - 0.06)), within(1));
     }
 }

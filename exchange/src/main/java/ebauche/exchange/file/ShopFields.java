@@ -208,6 +208,7 @@ public final class ShopFields {
             Field.length("wasteShy", "").unasked(),
             Field.length("lastPass", "").unasked(),
             Field.number("glueHours", "", 0, 400).unasked(),
+            Field.number("hollowMinutes", "a litre of a hollow takes to rout, minutes", 1, 600),
             Field.words("skills", SKILL)
                     .described("what its hands are trusted with where no machine does it; all of them if left out"),
             Field.words("habits", HABIT).described("small habits that it keeps; all of them if left out"));
