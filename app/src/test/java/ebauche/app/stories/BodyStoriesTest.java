@@ -322,7 +322,7 @@ class BodyStoriesTest extends Story {
     void a_hollow_is_reckoned_and_its_balance_looked_at(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("tussock") + "/hollow");
-        page.getByLabel("body is to weigh, kg").fill("2.5");
+        page.getByLabel("it is to weigh, kg").fill("2.5");
         button("Reckon it").click();
         page.locator(".solved a").first().click();
         assertThat(page.locator(".card-of-step")).containsText("2.50 kg are left");
@@ -335,6 +335,61 @@ class BodyStoriesTest extends Story {
         view("Check", "Weight and balance");
         assertThat(page.locator(".hang .strap")).hasCount(2);
         assertThat(page.locator(".hang-says")).containsText("over level the neck stays by itself");
+        accessible();
+        fits();
+    }
+
+    /** The wall follows the hand: the drawing and its sums are reckoned as it moves, the page when it is let go; a margin says what it does. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void the_wall_of_a_hollow_is_dragged_and_a_margin_moved(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/hollow");
+        String before = page.locator("#hollow-sums strong").first().innerText();
+        page.getByLabel("Drag the wall").focus();
+        page.keyboard().press("PageUp");
+        assertThat(page.locator("#hollow-sums strong").first()).not().hasText(before);
+        assertThat(page).hasURL(Pattern.compile("wall="));
+        page.getByLabel("Wood round control cavity").fill("12 mm");
+        button("Reckon it").click();
+        assertThat(page.locator(".moved")).containsText("less go out");
+        accessible();
+        fits();
+    }
+
+    /** A hollow body half way: what is still to be done is reached from the step that closes it, and ticked off before it does. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_hollow_body_is_closed_when_all_is_seen_to(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("fescue") + "/bench?step=blank:top");
+        assertThat(page.locator(".closes")).containsText("nobody reaches it once this is");
+        accessible();
+        fits();
+        page.locator(".closes li a").first().click();
+        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+        for (int i = 0; i < 20 && page.locator(".closes").count() == 0; i++) {
+            button("Done, next step").click();
+        }
+        assertThat(page.locator(".closes input").first()).isVisible();
+        button("Done, next step").click();
+        assertThat(page.locator("#logged")).not().containsText("Glue the top on");
+        for (Locator tick : page.locator(".closes input").all()) {
+            tick.check();
+        }
+        button("Done, next step").click();
+        assertThat(page.locator("#logged")).containsText("Glue the top on");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void plates_and_caps_are_looked_at(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("marram") + "/hollow");
+        page.locator("#to-cap").click();
+        page.getByLabel("new cap on the old body").fill("4 mm");
+        button("Reckon it").click();
+        assertThat(page.locator(".cap-page")).containsText("4 mm higher");
         accessible();
         fits();
     }
