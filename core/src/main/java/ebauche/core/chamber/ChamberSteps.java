@@ -151,7 +151,7 @@ record ChamberSteps(Build build, Chamber chamber) {
         double front = UnderTop.front(build);
         Region holes = hogged.holes().stream().reduce(Region.EMPTY, Region::union);
         int count = hogged.holes().size();
-        return Operation.of(
+        Operation.Builder step = Operation.of(
                         Work.CHAMBER,
                         chamber.feature(),
                         StepKind.WASTE,
@@ -165,8 +165,10 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .joins(chamber.joins())
                 .caution(Caution.drilling(drill.diameter()))
                 .caution(Caution.DUST)
-                .takes((int) Math.round(TO_SET + EACH * count), 0, 0.004)
-                .build();
+                .takes((int) Math.round(TO_SET + EACH * count), 0, 0.004);
+        Place.numbered("hole", hogged.holes().stream().map(Region::centroid).toList())
+                .forEach(step::at);
+        return step.build();
     }
 
     private Condition.Mark wasteOut() {

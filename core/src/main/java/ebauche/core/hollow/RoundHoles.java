@@ -38,14 +38,18 @@ public final class RoundHoles {
         return best.stream().map(p -> Region.disc(p, diameter)).toList();
     }
 
-    /** Straight across from the lower left, as one drills waste: not the most that fit. */
+    /** Straight across about its middle, as one drills waste: not the most that fit. */
     public static List<Region> inRows(Region room, double diameter, double web) {
         Region middles = room.grown(-diameter / 2);
-        return middles.isEmpty()
-                ? List.of()
-                : rows(middles, diameter + web, 0, 0, 0).stream()
-                        .map(p -> Region.disc(p, diameter))
-                        .toList();
+        if (middles.isEmpty()) {
+            return List.of();
+        }
+        double apart = diameter + web;
+        double wide = middles.maxX() - middles.minX();
+        double beside = (wide - apart * Math.floor(wide / apart)) / 2;
+        return rows(middles, apart, 0, beside, 0).stream()
+                .map(p -> Region.disc(p, diameter))
+                .toList();
     }
 
     /** The middles of one pattern that lie in a region. */

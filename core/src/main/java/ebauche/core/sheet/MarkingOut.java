@@ -130,9 +130,9 @@ public record MarkingOut(
                 there(step.face(), places, before)));
     }
 
-    /** Where a step marks or drills; a pattern for the waste is laid out when somebody asks for it. */
+    /** Where a step marks or drills; a pattern for a pocket's waste is laid out when somebody asks for it. */
     public static List<Place> places(Build build, Operation step) {
-        if (!step.key().is(StepKind.WASTE)) {
+        if (!step.key().is(StepKind.WASTE) || !step.places().isEmpty()) {
             return step.places();
         }
         return Place.numbered(

@@ -24,7 +24,9 @@ class DemoFindingsTest {
         "tussock, neck-sanded-later second-way hot-tip",
         "sedge, neck-sanded-later second-way hot-tip",
         "shale, block-too-long heel-under-front",
-        "marram, channel-comes-out near-hardware"
+        "marram, channel-comes-out near-hardware",
+        "fescue, neck-sanded-later second-way hot-tip",
+        "rush, neck-sanded-later second-way hot-tip through-top"
     })
     void only_what_the_scenario_means_is_found(String name, String rules) {
         assertThat(Planner.plan(DemoBodies.read(name).build()).findings())
@@ -32,12 +34,13 @@ class DemoFindingsTest {
                 .containsExactlyInAnyOrder(rules.split(" "));
     }
 
-    /** Sanding is about half of the hands-on time: common practice. */
+    /** Sanding is about half of the hands-on time, what a hollow takes apart: common practice. */
     @ParameterizedTest
-    @ValueSource(strings = {"tussock", "sedge", "shale", "marram"})
+    @ValueSource(strings = {"tussock", "sedge", "shale", "marram", "fescue", "rush"})
     void sanding_takes_about_half_of_the_hands_on_time(String name) {
         List<Operation> steps = Planner.schedule(DemoBodies.read(name).build()).steps().stream()
                 .map(BuildPlan.PlanStep::operation)
+                .filter(o -> o.work() != Work.CHAMBER)
                 .toList();
         double all = steps.stream().mapToInt(Operation::handsOnMinutes).sum();
         double sanding = steps.stream()
@@ -49,6 +52,6 @@ class DemoFindingsTest {
 
     @Test
     void every_demo_body_is_held_to_its_findings() {
-        assertThat(DemoBodies.NAMES).containsExactlyInAnyOrder("tussock", "sedge", "shale", "marram");
+        assertThat(DemoBodies.NAMES).containsExactlyInAnyOrder("tussock", "sedge", "shale", "marram", "fescue", "rush");
     }
 }

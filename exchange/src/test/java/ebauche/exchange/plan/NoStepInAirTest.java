@@ -8,6 +8,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.History;
+import ebauche.core.job.UnderTop;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -122,15 +123,25 @@ class NoStepInAirTest {
                 .orElseThrow();
     }
 
+    /** How far under the front the face lies that a step works from: on the core its own front. */
+    private double under(Operation step) {
+        return step.onCore()
+                ? UnderTop.front(plan.build()) - plan.build().faces().frontNow()
+                : 0;
+    }
+
     private int checkRouted(Operation step, Stock before) {
-        Region area = pocket(step).plan();
+        Region area = step.onCore()
+                ? step.changes().get(0).solid().plan()
+                : pocket(step).plan();
+        double face = under(step);
         Region body = plan.build().design().outline().region();
         Region line = area.grown(2).minus(area).intersection(body);
         List<Pass> passes = step.setting().passes();
         for (Pass pass : passes) {
             wants(
                     "wood for pass " + pass.from() + " to " + pass.to() + " of " + step.key(),
-                    share(before, area.intersection(body), step.face(), pass.from(), pass.to()),
+                    share(before, area.intersection(body), step.face(), face + pass.from(), face + pass.to()),
                     PASS);
             wants("a bite worth its pass, of " + step.key(), pass.to() - pass.from(), BITE);
             double width = pass.cutter().bit().guideWidth();
@@ -157,7 +168,23 @@ class NoStepInAirTest {
         return passes.size();
     }
 
+    /** Drilled on the core: every hole has its wood, from the core's front down to the stop. */
+    private int checkWasteOnCore(Operation step, Stock before) {
+        double stop = step.setting().figure().orElseThrow().value();
+        List<Region> holes = step.changes().get(0).solid().plan().parts();
+        for (Region hole : holes) {
+            wants(
+                    "wood under the drill of " + step.key() + " at " + hole.centroid(),
+                    share(before, hole, step.face(), under(step), under(step) + stop),
+                    WASTE);
+        }
+        return holes.size();
+    }
+
     private int checkWaste(Operation step, Stock before) {
+        if (step.onCore()) {
+            return checkWasteOnCore(step, before);
+        }
         DrillPattern drilling = pocket(step).drilling().orElseThrow();
         double stop = step.setting().figure().orElseThrow().value();
         for (Point hole : drilling.holes()) {

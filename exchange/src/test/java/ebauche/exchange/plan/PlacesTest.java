@@ -9,6 +9,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
+import ebauche.core.job.UnderTop;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
@@ -104,13 +105,15 @@ class PlacesTest {
                 .findFirst()
                 .orElseThrow();
         double way = bore.from().distance(bore.to());
+        double front = channel.onCore()
+                ? UnderTop.front(plan.build())
+                : plan.build().faces().frontNow();
         for (Place place : channel.places()) {
             assertThat(bore.from().distance(place.at()) + place.at().distance(bore.to()))
                     .isCloseTo(way, within(1e-6));
             double share = bore.from().distance(place.at()) / way;
             place.wall()
-                    .ifPresent(w -> assertThat(
-                                    w.down().value() + plan.build().faces().frontNow())
+                    .ifPresent(w -> assertThat(w.down().value() + front)
                             .isCloseTo(bore.fromDepth() + share * (bore.toDepth() - bore.fromDepth()), within(1e-6)));
         }
         assertThat(run.into().orElseThrow().plan().outside(out.at())).isCloseTo(0, within(0.05));
