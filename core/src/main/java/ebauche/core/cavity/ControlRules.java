@@ -32,7 +32,8 @@ final class ControlRules {
     static List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
         List<Control> homeless = build.design().controls().stream()
-                .filter(c -> build.design().cavityOf(c).isEmpty())
+                .filter(c -> build.design().cavityOf(c).isEmpty()
+                        && build.design().chamberOf(c).isEmpty())
                 .toList();
         if (!homeless.isEmpty() && build.design().cavities().isEmpty()) {
             found.add(Finding.stops(Work.CAVITY, "no-cavity")

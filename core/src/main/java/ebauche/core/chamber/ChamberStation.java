@@ -43,6 +43,7 @@ public final class ChamberStation implements Station {
                 steps.addAll(new ChamberSteps(build, chamber).all());
             }
         }
+        InHollow.all(build).forEach(c -> steps.add(c.drill()));
         return steps;
     }
 
@@ -74,6 +75,7 @@ public final class ChamberStation implements Station {
                 steps.carrying().ifPresent(c -> rules.add(keepsTheRouterUp(chamber, c)));
             }
         }
+        InHollow.all(build).forEach(c -> rules.addAll(c.rules()));
         return rules;
     }
 
@@ -162,6 +164,7 @@ public final class ChamberStation implements Station {
                 stillStands(build, chamber).ifPresent(found::add);
             }
         }
+        InHollow.all(build).forEach(c -> c.noWayIn().ifPresent(found::add));
         return found;
     }
 

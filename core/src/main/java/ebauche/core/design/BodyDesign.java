@@ -186,8 +186,22 @@ public record BodyDesign(
                 undecided);
     }
 
-    /** The cavity that a control stands in: the one it names, else the one it is drawn in, else the first. */
+    /** The chamber that a pot or toggle stands in, mounted through the top: it names no cavity, and is drawn over the chamber and over no cavity. */
+    public Optional<Chamber> chamberOf(Control control) {
+        boolean elsewhere = control.cavity().isPresent()
+                || control.kind() == Control.Kind.BLADE_SWITCH
+                || blank.top().isEmpty()
+                || cavities.stream().anyMatch(c -> c.plan().contains(control.at()));
+        return elsewhere
+                ? Optional.empty()
+                : chambers.stream().filter(c -> c.plan().contains(control.at())).findFirst();
+    }
+
+    /** The cavity that a control stands in: the one it names, else the one it is drawn in, else the first; none where it stands in a chamber. */
     public Optional<Cavity> cavityOf(Control control) {
+        if (chamberOf(control).isPresent()) {
+            return Optional.empty();
+        }
         return control.cavity().isPresent() ? cavity(control.cavity().get()) : cavityAt(control.at());
     }
 

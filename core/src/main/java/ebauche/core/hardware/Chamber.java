@@ -5,6 +5,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.measure.Refusal;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -85,9 +86,17 @@ public record Chamber(
         return plan(parts);
     }
 
+    /** What the area of several lines is asked by. */
+    private record Lines(List<Region> each) {}
+
     private static Region plan(List<Outline> parts) {
+        Lines lines = new Lines(parts.stream().map(Outline::region).toList());
+        return Memo.here().get(lines, () -> evenOdd(lines.each()), r -> 0);
+    }
+
+    private static Region evenOdd(List<Region> each) {
         List<double[]> rings = new ArrayList<>();
-        parts.forEach(p -> p.region().forEachRing(rings::add));
+        each.forEach(r -> r.forEachRing(rings::add));
         return Region.ofRings(rings);
     }
 

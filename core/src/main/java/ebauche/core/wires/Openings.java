@@ -190,6 +190,13 @@ final class Openings {
     }
 
     private Optional<End> end(Control control) {
+        Optional<Space> hollow = design.chamberOf(control)
+                .flatMap(c -> of(c.feature()).stream()
+                        .filter(s -> s.plan().contains(control.at()))
+                        .findFirst());
+        if (hollow.isPresent()) {
+            return hollow.map(s -> new End(Room.of(s), new Spot(control.at(), s.top())));
+        }
         return design.cavityOf(control)
                 .map(c -> Room.of(c.feature()))
                 .map(spaces::get)
