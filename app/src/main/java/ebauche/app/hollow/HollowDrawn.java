@@ -1,6 +1,5 @@
 package ebauche.app.hollow;
 
-import ebauche.core.chamber.ChamberStation;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -13,6 +12,7 @@ import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
+import ebauche.core.plan.Stations;
 import ebauche.exchange.design.ChamberElements;
 import java.util.List;
 import java.util.stream.Stream;
@@ -87,8 +87,7 @@ final class HollowDrawn {
                 cavities.add(underPlate(chamber, hollow));
             } else {
                 design.withArray("chambers")
-                        .add(ChamberElements.written(
-                                how.supported() ? ChamberStation.supported(build, chamber) : chamber));
+                        .add(ChamberElements.written(how.supported() ? Stations.supported(build, chamber) : chamber));
             }
         }
     }

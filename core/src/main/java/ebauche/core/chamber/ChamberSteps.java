@@ -11,7 +11,6 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.Carrying;
-import ebauche.core.hollow.RoundHoles;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
@@ -32,7 +31,6 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Freehand;
-import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
@@ -49,22 +47,6 @@ record ChamberSteps(Build build, Chamber chamber) {
 
     /** A hole in a hollow may be off its drawn size by so much, mm: common practice. */
     private static final double LIKE = 0.5;
-
-    /** Hands-on minutes to set a press to its stop, and for each hole: common practice. */
-    private static final double TO_SET = 6;
-
-    private static final double EACH = 1.5;
-
-    /** So much wood is worth drilling out before it is routed, mm³; so wide a drill is held in a shop's press, mm; so many holes at least. */
-    private static final double WORTH_DRILLING = 200_000;
-
-    private static final double WIDEST_DRILL = 40;
-    private static final int FEWEST = 4;
-
-    /** Wood that drilling leaves to the line, and between two holes for the spur, mm: common practice. */
-    private static final double SKIN = 3;
-
-    private static final double BESIDE = 2;
 
     /** Flat wood round a sound hole for its lines, mm. */
     private static final double EDGE = 10;
@@ -101,9 +83,9 @@ record ChamberSteps(Build build, Chamber chamber) {
     List<Operation> all() {
         List<Operation> steps = new ArrayList<>();
         steps.add(mark());
-        hogged().map(this::waste).ifPresent(steps::add);
+        hogged().map(h -> h.step(marked())).ifPresent(steps::add);
         steps.add(hollow());
-        if (!chamber.supports().isEmpty()) {
+        if (UnderTop.hasSupports(build, chamber)) {
             steps.add(supportsAway());
         }
         if (!chamber.soundHoles().isEmpty()) {
@@ -112,68 +94,8 @@ record ChamberSteps(Build build, Chamber chamber) {
         return steps;
     }
 
-    /**
-     * The waste of a large hollow, drilled out in rows before it is routed.
-     *
-     * @param stop of the drill, from the core's front
-     */
-    private record Hogged(Drill drill, List<Region> holes, double stop) {
-        double cubic() {
-            return holes.stream().mapToDouble(Region::area).sum() * stop;
-        }
-    }
-
-    /** Where the shop drills its waste, has a drill for it, and the hollow is large enough to be worth it. */
-    private Optional<Hogged> hogged() {
-        Practice practice = build.shop().practice();
-        Region plan = chamber.routed();
-        double deep = depth().value();
-        if (practice.waste() != Practice.Waste.DRILL || drill().isPresent() || plan.area() * deep < WORTH_DRILLING) {
-            return Optional.empty();
-        }
-        return build.shop().crib().forstner(WIDEST_DRILL).flatMap(d -> {
-            double stop = deep - practice.wasteShy() - d.spur();
-            List<Region> holes =
-                    stop > 0 ? RoundHoles.inRows(plan.grown(-SKIN), d.diameter(), BESIDE) : List.<Region>of();
-            return holes.size() < FEWEST ? Optional.empty() : Optional.of(new Hogged(d, holes, stop));
-        });
-    }
-
-    private Operation waste(Hogged hogged) {
-        Practice practice = build.shop().practice();
-        Drill drill = hogged.drill();
-        Reckoning depth = depth();
-        Reckoning stop = Reckoning.of("depth stop for the waste", Quantity.LENGTH)
-                .length(depth.what(), depth.asFact())
-                .length("the drill's spur", drill.spur())
-                .length("kept for the router", practice.wasteShy())
-                .is(hogged.stop(), depth.what() + " − the drill's spur − kept for the router");
-        double front = UnderTop.front(build);
-        Region holes = hogged.holes().stream().reduce(Region.EMPTY, Region::union);
-        int count = hogged.holes().size();
-        Operation.Builder step = Operation.of(
-                        Work.CHAMBER,
-                        chamber.feature(),
-                        StepKind.WASTE,
-                        "Drill out the waste of the " + said() + ", " + count + " holes in rows")
-                .set(new Setting.Drilled(drill.name(), stop, "deep from the core's front"))
-                .cuts(Change.Remove.fromBody(
-                        chamber.feature(), Solid.Prism.between(holes, front, front + hogged.stop())))
-                .onCore()
-                .needs(marked())
-                .gives(wasteOut())
-                .joins(chamber.joins())
-                .caution(Caution.drilling(drill.diameter()))
-                .caution(Caution.DUST)
-                .takes((int) Math.round(TO_SET + EACH * count), 0, 0.004);
-        Place.numbered("hole", hogged.holes().stream().map(Region::centroid).toList())
-                .forEach(step::at);
-        return step.build();
-    }
-
-    private Condition.Mark wasteOut() {
-        return new Condition.Mark(
-                StepKey.of(chamber.feature(), StepKind.WASTE), "the waste of the " + said() + " drilled out");
+    private Optional<Hogging> hogged() {
+        return drill().isPresent() ? Optional.empty() : Hogging.of(build, chamber);
     }
 
     /** Its supports: from the back, through a cavity that opens all of them, once the top is on; else before it. */
@@ -240,7 +162,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .orElseGet(() -> routed(plan, deep))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
                 .onCore()
-                .needs(hogged().isPresent() ? wasteOut() : marked())
+                .needs(hogged().<Condition>map(Hogging::out).orElse(marked()))
                 .gives(UnderTop.hollowed(chamber.feature()))
                 .joins(chamber.joins())
                 .inspect(new Inspection(
@@ -273,7 +195,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .takes(
                         freehand.map(f -> f.minutes(
                                         deep,
-                                        hogged().map(Hogged::cubic).orElse(0.0),
+                                        hogged().map(Hogging::cubic).orElse(0.0),
                                         build.shop().practice()))
                                 .orElse(20),
                         0,
@@ -340,7 +262,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .set(new Setting.Drilled(drill.name(), depth(), "deep from the core's front"))
                 .caution(Caution.drilling(drill.diameter()))
                 .caution(Caution.DUST)
-                .takes((int) Math.round(TO_SET + EACH * holes), 0, 0.004);
+                .takes(Hogging.minutes(holes), 0, 0.004);
         int number = 1;
         for (Outline part : chamber.parts()) {
             step.at(new Place("hole " + number++, part.region().centroid()));

@@ -26,6 +26,9 @@ public record CapPlate(double length, double width, double thickness, Fact stiff
     /** More than this is felt, mm: common practice. */
     public static final double FELT = 0.3;
 
+    /** The span is told so closely, mm. */
+    private static final double NEARLY = 0.1;
+
     private static final double[] RATIOS = {1, 1.2, 1.4, 1.6, 2, 4};
     private static final double[] NUMBERS = {0.0056, 0.00647, 0.00691, 0.00712, 0.00722, 0.00725};
 
@@ -37,7 +40,7 @@ public record CapPlate(double length, double width, double thickness, Fact stiff
 
     /** Over one part of a hollow: as wide as the largest circle that fits in, as long as the part is. */
     public static CapPlate over(Region part, double thickness) {
-        double width = 2 * part.widest();
+        double width = 2 * part.coarser(NEARLY).widest();
         double length = Math.max(width, Math.max(part.maxX() - part.minX(), part.maxY() - part.minY()));
         return new CapPlate(length, width, thickness, ACROSS_THE_GRAIN);
     }

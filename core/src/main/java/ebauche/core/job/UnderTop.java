@@ -106,7 +106,7 @@ public final class UnderTop {
     /** What the step that closes the chambers waits for: all are hollowed out, and what is drilled out of one is drilled. */
     public static List<Condition> beforeItCloses(Build build) {
         Stream<Condition> hollowed = chambers(build).stream()
-                .map(c -> c.supports().isEmpty() || behindSupports(build, c).isPresent()
+                .map(c -> !hasSupports(build, c) || behindSupports(build, c).isPresent()
                         ? hollowed(c.feature())
                         : supportsAway(c.feature()));
         Stream<Condition> drilled =
@@ -129,6 +129,15 @@ public final class UnderTop {
         return Region.union(chambers(build).stream()
                 .map(c -> behindSupports(build, c).isPresent() ? c.routed() : c.plan())
                 .toList());
+    }
+
+    /** Whether supports stand in a chamber, or will: not where it was routed out whole before anyone drew them. */
+    public static boolean hasSupports(Build build, Chamber chamber) {
+        AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
+        return !chamber.supports().isEmpty()
+                && (!cut.isDone(StepKind.ROUT)
+                        || cut.isDone(StepKind.SUPPORTS)
+                        || !cut.standing(chamber.standing()).isEmpty());
     }
 
     /** Holds once the supports of a chamber are cut away. */

@@ -6,6 +6,7 @@ import ebauche.core.chamber.ChamberStation;
 import ebauche.core.channel.ChannelStation;
 import ebauche.core.contour.ContourStation;
 import ebauche.core.feature.Feature;
+import ebauche.core.hardware.Chamber;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.neck.NeckStation;
@@ -66,5 +67,10 @@ public final class Stations {
     /** Every template that the work wants: by station, then by the order of the design. */
     public static List<TemplateLine> templates(Build build) {
         return ALL.stream().flatMap(s -> s.templates(build).stream()).toList();
+    }
+
+    /** A chamber with supports that carry the router which hollows it out, as far as they help. */
+    public static Chamber supported(Build build, Chamber chamber) {
+        return ChamberStation.supported(build, chamber);
     }
 }

@@ -95,7 +95,9 @@ class InHollowTest {
                         Set.of(),
                         List.of(),
                         low.chambers.get(0).soundHoles()));
-        assertThat(low.plan().rules()).anyMatch(r -> r.name().equals("hollow-control-deep") && r.number().value() < 0);
+        assertThat(low.plan().rules())
+                .anyMatch(r ->
+                        r.name().equals("hollow-control-deep") && r.number().value() < 0);
     }
 
     /** Its wire ends in the hollow; a cavity that it names, or is drawn in, goes before. */

@@ -104,6 +104,16 @@ class SupportsTest {
         assertThat(Closing.of(body.build()).sealed()).isEmpty();
     }
 
+    /** Drawn once it was routed out whole, they never stood: nothing is to be cut away, and the top waits for nothing. */
+    @Test
+    void supports_drawn_too_late_are_none() {
+        TestBody body = body(List.of(), List.of());
+        body.doneUpTo("chamber-bass:rout");
+        body.chambers.set(0, body(List.of(POST), List.of()).chambers.get(0));
+        assertThat(keys(body.plan())).doesNotContain("chamber-bass:supports");
+        assertThat(body.rules()).doesNotContain("nobody-gives", "chamber-lacks");
+    }
+
     /** A base that falls into the open hollow is carried by a post in its middle. */
     @Test
     void a_base_that_falls_in_wants_a_support() {
