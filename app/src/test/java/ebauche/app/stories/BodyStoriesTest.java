@@ -14,6 +14,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.file.BuildFile;
+import ebauche.exchange.file.DemoBodies;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,7 +36,7 @@ class BodyStoriesTest extends Story {
         button("Open the demo shop").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Low Barn Bodies")))
                 .isVisible();
-        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(4);
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(DemoBodies.NAMES.size());
         Locator shale = page.getByRole(AriaRole.ARTICLE).filter(new Locator.FilterOptions().setHasText("Shale"));
         assertThat(shale).containsText("stops the build");
         assertThat(shale).containsText("stands 6 mm out of the back");
@@ -244,7 +245,9 @@ class BodyStoriesTest extends Story {
         go("/bodies/take-on");
         page.getByLabel("File").setInputFiles(file);
         button("Import it").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("No. 5 Tussock")))
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName("No. " + (DemoBodies.NAMES.size() + 1) + " Tussock")))
                 .isVisible();
         Path half = Files.write(folder.resolve("half.json"), java.util.Arrays.copyOf(Files.readAllBytes(file), 400));
         go("/bodies/take-on");
