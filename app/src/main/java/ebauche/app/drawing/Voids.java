@@ -5,6 +5,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.History;
+import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -56,12 +57,14 @@ public final class Voids {
         List<History.Step> steps = plan.history().steps();
         for (int i = 0; i < steps.size(); i++) {
             When when = i < step ? When.BEFORE : i == step ? When.NOW : When.LATER;
+            // Supports are cut away beside what was cut before: they do not take its place.
+            String beside = steps.get(i).operation().key().is(StepKind.SUPPORTS) ? "/supports/" : "/";
             int part = 0;
             for (Change change : steps.get(i).changes()) {
                 if (History.isVoid(change)) {
                     last.get(when)
                             .put(
-                                    change.feature() + "/" + part++,
+                                    change.feature() + beside + part++,
                                     one(change, when, body, faces, up, step == steps.size()));
                 }
             }

@@ -132,32 +132,47 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         Region inside = design.outline().region().grown(-asked.wall());
         Refusal.unless(!inside.isEmpty(), "wall", "the wall is wider than the body");
         List<KeepOut> kept = usual(build, asked).stream().map(asked::kept).toList();
-        return new Hollow(build, asked, kept, parts(design, inside, asked, kept));
+        Region standing = build.once()
+                .of(Known.class, Known::new)
+                .standing
+                .computeIfAbsent(
+                        new Standing(kept(build, asked), asked.margins(), asked.centre()),
+                        s -> standing(design, asked, kept));
+        return new Hollow(build, asked, kept, parts(inside, standing, asked));
     }
 
     /** What stays with the usual margins. */
     private static List<KeepOut> usual(Build build, Asked asked) {
-        double wall = Math.min(asked.wall(), build.shop().limits().thinnestWall() * 2);
         return build.once()
                 .of(Known.class, Known::new)
                 .kept
-                .computeIfAbsent(
-                        new Kept(wall, asked.cap(), asked.floor()),
-                        k -> KeepOut.of(build, k.wall(), k.cap(), k.floor()));
+                .computeIfAbsent(kept(build, asked), k -> KeepOut.of(build, k.wall(), k.cap(), k.floor()));
+    }
+
+    private static Kept kept(Build build, Asked asked) {
+        double wall = Math.min(asked.wall(), build.shop().limits().thinnestWall() * 2);
+        return new Kept(wall, asked.cap(), asked.floor());
     }
 
     /** What is asked about a build again and again while a wall is dragged. */
     private static final class Known {
         private final Map<Kept, List<KeepOut>> kept = new ConcurrentHashMap<>();
+        private final Map<Standing, Region> standing = new ConcurrentHashMap<>();
         private final Map<Curve, List<Traded>> curves = new ConcurrentHashMap<>();
     }
 
     private record Kept(double wall, double cap, double floor) {}
 
+    private record Standing(Kept usual, Map<Feature, Double> margins, double centre) {}
+
     private record Curve(Asked asked, double thinnest, double step, int walls) {}
 
     private static List<Region> parts(BodyDesign design, Region inside, Asked asked, List<KeepOut> kept) {
-        Region room = inside.minus(standing(design, asked, kept)).opened(asked.bit());
+        return parts(inside, standing(design, asked, kept), asked);
+    }
+
+    private static List<Region> parts(Region inside, Region standing, Asked asked) {
+        Region room = inside.minus(standing).opened(asked.bit());
         if (asked.round().isPresent()) {
             List<Region> holes = RoundHoles.in(room, asked.round().get(), WEB);
             return asked.number().isPresent()
