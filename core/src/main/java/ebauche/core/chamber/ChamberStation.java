@@ -8,7 +8,6 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
 import ebauche.core.hollow.Carrying;
-import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -187,24 +186,25 @@ public final class ChamberStation implements Station {
 
     /** Drawn larger once it was hollowed out: told while it is open, and when nobody can reach it any more. */
     private static Optional<Finding> stillStands(Build build, Chamber chamber) {
-        AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
-        Region rest = cut.isDone(StepKind.ROUT)
-                ? cut.standing(cut.isDone(StepKind.SUPPORTS) ? chamber.plan() : chamber.routed())
-                : Region.EMPTY;
+        Region rest = UnderTop.rest(build, chamber);
         if (rest.isEmpty()) {
             return Optional.empty();
         }
         String said = chamber.feature().said();
-        return Optional.of(Finding.thinkAgain(Work.CHAMBER, "chamber-lacks")
-                .on(chamber.feature())
-                .at(rest.inner())
-                .says(
-                        "The " + said + " is hollowed out, and " + Math.round(rest.area() / 100)
-                                + " cm² of what is drawn now still stand"
-                                + (UnderTop.isClosed(build) ? ", under the top." : "."),
-                        UnderTop.isClosed(build)
-                                ? "Draw it as it was cut: nobody reaches it any more."
-                                : "Take the rest out before the top is glued on, or draw it as it was cut."));
+        boolean closed = UnderTop.isClosed(build);
+        return Optional.of(
+                (closed
+                                ? Finding.thinkAgain(Work.CHAMBER, "chamber-lacks")
+                                : Finding.goodToKnow(Work.CHAMBER, "chamber-lacks"))
+                        .on(chamber.feature())
+                        .at(rest.inner())
+                        .says(
+                                "The " + said + " is hollowed out, and " + Math.round(rest.area() / 100)
+                                        + " cm² of what is drawn now still stand"
+                                        + (closed ? ", under the top." : "."),
+                                closed
+                                        ? "Draw it as it was cut: nobody reaches it any more."
+                                        : "Its plan has a step that takes the rest out before the top is glued on; or draw it as it was cut."));
     }
 
     private static Finding.Builder finding(Chamber chamber, String rule) {

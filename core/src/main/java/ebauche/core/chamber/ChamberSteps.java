@@ -85,6 +85,10 @@ record ChamberSteps(Build build, Chamber chamber) {
         steps.add(mark());
         hogged().map(h -> h.step(marked())).ifPresent(steps::add);
         steps.add(hollow());
+        Region rest = UnderTop.isClosed(build) ? Region.EMPTY : UnderTop.rest(build, chamber);
+        if (!rest.isEmpty()) {
+            steps.add(widen(rest));
+        }
         if (UnderTop.hasSupports(build, chamber)) {
             steps.add(supportsAway());
         }
@@ -101,9 +105,6 @@ record ChamberSteps(Build build, Chamber chamber) {
     /** Its supports: from the back, through a cavity that opens all of them, once the top is on; else before it. */
     private Operation supportsAway() {
         double front = UnderTop.front(build);
-        double floor = build.measuredFloor(chamber.feature(), Face.FRONT)
-                .map(FinishedFaces.MeasuredFloor::plane)
-                .orElse(front + depth().value());
         Optional<Cavity> behind = UnderTop.behindSupports(build, chamber);
         Operation.Builder step = Operation.of(
                         Work.CHAMBER,
@@ -116,7 +117,8 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .set(
                         new Setting.ByHand(
                                 "saw or chisel across the grain, half way from either side; what is left to the floor with the router"))
-                .cuts(Change.Remove.fromBody(chamber.feature(), Solid.Prism.between(chamber.standing(), front, floor)))
+                .cuts(Change.Remove.fromBody(
+                        chamber.feature(), Solid.Prism.between(chamber.standing(), front, floor())))
                 .needs(UnderTop.hollowed(chamber.feature()))
                 .gives(UnderTop.supportsAway(chamber.feature()))
                 .joins(chamber.joins())
@@ -159,7 +161,7 @@ record ChamberSteps(Build build, Chamber chamber) {
         double deep = depth().value();
         Solid taken = Solid.Prism.between(plan, UnderTop.front(build), UnderTop.front(build) + deep);
         return drill().map(this::drilled)
-                .orElseGet(() -> routed(plan, deep))
+                .orElseGet(() -> routed("Hollow out the " + said(), StepKind.ROUT, plan, deep))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
                 .onCore()
                 .needs(hogged().<Condition>map(Hogging::out).orElse(marked()))
@@ -173,14 +175,33 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .build();
     }
 
-    private Operation.Builder routed(Region plan, double deep) {
+    /** Drawn larger once it was cut: the rest comes out as deep as what is out already. */
+    private Operation widen(Region rest) {
+        double front = UnderTop.front(build);
+        return routed("Hollow out the rest of the " + said(), StepKind.WIDEN, rest, depth().value())
+                .cuts(Change.Remove.fromBody(chamber.feature(), Solid.Prism.between(rest, front, floor())))
+                .onCore()
+                .needs(UnderTop.hollowed(chamber.feature()))
+                .gives(UnderTop.widened(chamber.feature()))
+                .joins(chamber.joins())
+                .build();
+    }
+
+    /** Depth of its floor: as it was read, or as it is wanted. */
+    private double floor() {
+        return build.measuredFloor(chamber.feature(), Face.FRONT)
+                .map(FinishedFaces.MeasuredFloor::plane)
+                .orElse(UnderTop.front(build) + depth().value());
+    }
+
+    private Operation.Builder routed(String title, StepKind step, Region plan, double deep) {
         Optional<Freehand> freehand = freehand(plan, deep);
         String tool = freehand.map(f -> f.passes().stream()
                         .map(p -> p.cutter().bit().name())
                         .distinct()
                         .collect(Collectors.joining(", then ")))
                 .orElse("a bit that the crib lacks");
-        return Operation.of(Work.CHAMBER, chamber.feature(), StepKind.ROUT, "Hollow out the " + said())
+        return Operation.of(Work.CHAMBER, chamber.feature(), step, title)
                 .set(new Setting.Routed(
                         tool,
                         Setting.Routed.BY_EYE
@@ -195,7 +216,9 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .takes(
                         freehand.map(f -> f.minutes(
                                         deep,
-                                        hogged().map(Hogging::cubic).orElse(0.0),
+                                        step == StepKind.ROUT
+                                                ? hogged().map(Hogging::cubic).orElse(0.0)
+                                                : 0,
                                         build.shop().practice()))
                                 .orElse(20),
                         0,

@@ -109,9 +109,11 @@ public final class UnderTop {
                 .map(c -> !hasSupports(build, c) || behindSupports(build, c).isPresent()
                         ? hollowed(c.feature())
                         : supportsAway(c.feature()));
+        Stream<Condition> again =
+                chambers(build).stream().filter(c -> !rest(build, c).isEmpty()).map(c -> widened(c.feature()));
         Stream<Condition> drilled =
                 build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
-        return Stream.concat(hollowed, drilled).toList();
+        return Stream.of(hollowed, again, drilled).flatMap(s -> s).toList();
     }
 
     /** The cavity in the back through which all supports of a chamber can be cut away once the top is on. */
@@ -129,6 +131,20 @@ public final class UnderTop {
         return Region.union(chambers(build).stream()
                 .map(c -> behindSupports(build, c).isPresent() ? c.routed() : c.plan())
                 .toList());
+    }
+
+    /** What still stands of a chamber that is hollowed out, as it is drawn now; nothing of one that is not, and nothing of its supports. */
+    public static Region rest(Build build, Chamber chamber) {
+        AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
+        return cut.isDone(StepKind.ROUT)
+                ? cut.standing(cut.isDone(StepKind.SUPPORTS) ? chamber.plan() : chamber.routed())
+                : Region.EMPTY;
+    }
+
+    /** Holds once that is out. */
+    public static Condition.Mark widened(Feature chamber) {
+        return new Condition.Mark(
+                StepKey.of(chamber, StepKind.WIDEN), "the rest of the " + chamber.said() + " hollowed out");
     }
 
     /** Whether supports stand in a chamber, or will: not where it was routed out whole before anyone drew them. */

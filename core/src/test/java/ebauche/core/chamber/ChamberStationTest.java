@@ -200,8 +200,15 @@ class ChamberStationTest {
         body.chambers.set(
                 0, body(8, "M -140 -60 L -50 -60 L -50 60 L -140 60 Z").chambers.get(0));
         assertThat(what(body)).contains("12 cm²").doesNotContain("under the top");
+        TestBody again = body(8, "M -140 -60 L -50 -60 L -50 60 L -140 60 Z");
+        again.timeline.addAll(body.timeline);
+        assertThat(keys(again.plan())).containsSubsequence("chamber-bass:rout", "chamber-bass:widen", "blank:top");
+        again.done("chamber-bass:widen");
+        assertThat(again.rules()).doesNotContain("chamber-lacks");
+        assertThat(again.plan().history().finished().intervalsAt(-55, 0)).hasSize(4);
         body.done("blank:top");
         assertThat(what(body)).contains("under the top");
+        assertThat(keys(body.plan())).doesNotContain("chamber-bass:widen");
     }
 
     private static String what(TestBody body) {
