@@ -13,8 +13,10 @@ import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.plan.Stations;
+import ebauche.core.stock.Change;
 import ebauche.exchange.design.ChamberElements;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -56,13 +58,30 @@ final class HollowDrawn {
                 .toList();
     }
 
-    /** The record as if no chamber of it were cut. */
+    /** The record as if no hollow of it were cut; a chamber's step that put the core on the bench still does. */
     static AsBuilt uncut(Build build) {
         List<Feature> drawn = features(build.design());
         return new AsBuilt(build.asBuilt().standing().stream()
-                .filter(e -> !(e instanceof AsBuilt.Done done
-                        && drawn.contains(done.operation().feature())))
+                .map(e -> e instanceof AsBuilt.Done done
+                                && drawn.contains(done.operation().feature())
+                        ? uncut(done)
+                        : e)
                 .toList());
+    }
+
+    private static AsBuilt.Done uncut(AsBuilt.Done done) {
+        return new AsBuilt.Done(
+                done.id(),
+                done.at(),
+                done.by(),
+                done.operation(),
+                done.title(),
+                done.face(),
+                done.changes().stream()
+                        .filter(c -> !(c instanceof Change.Remove))
+                        .toList(),
+                Map.of(),
+                done.routed());
     }
 
     /** The same design without. */

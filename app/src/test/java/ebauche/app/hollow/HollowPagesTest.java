@@ -224,6 +224,35 @@ class HollowPagesTest extends WithVisitor {
         assertThat(page("sedge", "")).doesNotContain("Cut already");
     }
 
+    /** A chamber thought of once the core was level: its marking put the core on the bench, and the wood is all there without its cut. */
+    @Test
+    void what_is_cut_of_it_is_reckoned_as_if_it_stood() {
+        ObjectNode file = fileOf("fescue");
+        double whole = wood(takenOn(file));
+        file.remove("asBuilt");
+        ObjectNode design = file.withObject("/design");
+        var chambers = design.remove("chambers");
+        String here = takenOn(file);
+        while (!next(here).equals("blank:top")) {
+            post(here, here + "/bench", form(next(here)));
+        }
+        ObjectNode now =
+                (ObjectNode) JsonText.tree(me.get(here + "/file").body().getBytes(StandardCharsets.UTF_8));
+        now.withObject("/design").set("chambers", chambers);
+        String late = takenOn(now);
+        for (String next = next(late); next.startsWith("chamber-"); next = next(late)) {
+            post(late, late + "/bench", form(next));
+        }
+        assertThat(wood(late)).isCloseTo(whole, within(0.011));
+    }
+
+    private double wood(String here) {
+        Matcher wood = Pattern.compile("out of ([0-9.]+) kg of wood")
+                .matcher(me.get(here + "/hollow").body());
+        assertThat(wood.find()).isTrue();
+        return Double.parseDouble(wood.group(1));
+    }
+
     /** Closed while something on the core is not done, or nobody looked: refused, with what was ticked left so; then it is done, once. */
     @Test
     void the_top_is_glued_on_only_when_all_is_seen_to() {

@@ -74,6 +74,12 @@ public record KeepOut(Feature feature, String why, Region bare, double margin) {
             all.add(new KeepOut(cavity.feature(), "its walls, and its cover's screws", plan, wall));
         }
         for (Control control : design.controls()) {
+            // One that is drawn in no cavity will stand in the hollow, under the cap.
+            boolean inCavity = control.cavity().isPresent()
+                    || design.cavities().stream().anyMatch(c -> c.plan().contains(control.at()));
+            if (!inCavity) {
+                continue;
+            }
             all.add(new KeepOut(control.feature(), "its nut is tightened on it", control.passage(), ROUND_SCREWS));
         }
         design.jack()

@@ -141,6 +141,19 @@ class HollowOutsideTest {
         assertThat(hollow.costs(hollow.keepOuts().get(0))).isGreaterThan(20);
     }
 
+    /** A control that has no cavity stands in the hollow: no post is kept for it. */
+    @Test
+    void a_control_without_a_cavity_leaves_no_post() {
+        TestBody body = new TestBody();
+        assertThat(Hollow.of(body.build(), asked(14, 60, 6, 8)).keepOuts())
+                .extracting(k -> k.feature().word())
+                .contains("control-volume");
+        body.cavities.clear();
+        assertThat(Hollow.of(body.build(), asked(14, 60, 6, 8)).keepOuts())
+                .extracting(k -> k.feature().word())
+                .doesNotContain("control-volume", "controls");
+    }
+
     /** Half the margin round the bridge lets the hollow nearer, and says what it gains; none of the others moves. */
     @Test
     void a_keep_out_is_moved_and_says_what_that_does() {
