@@ -87,7 +87,9 @@ public final class WayInside {
         boolean[] settled = new boolean[n];
         int last = -1;
         double best = Double.POSITIVE_INFINITY;
-        for (int here = nearest(far, settled); here >= 0 && far[here] < best; here = nearest(far, settled)) {
+        for (int here = Dijkstra.nearest(far, settled);
+                here >= 0 && far[here] < best;
+                here = Dijkstra.nearest(far, settled)) {
             settled[here] = true;
             if (far[here] + home[here] < best) {
                 best = far[here] + home[here];
@@ -112,15 +114,5 @@ public final class WayInside {
         way.add(from);
         Collections.reverse(way);
         return List.copyOf(way);
-    }
-
-    private static int nearest(double[] far, boolean[] settled) {
-        int best = -1;
-        for (int i = 0; i < far.length; i++) {
-            if (!settled[i] && !Double.isInfinite(far[i]) && (best < 0 || far[i] < far[best])) {
-                best = i;
-            }
-        }
-        return best;
     }
 }

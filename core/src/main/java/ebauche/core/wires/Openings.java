@@ -5,6 +5,7 @@ import ebauche.core.design.NeckJoint;
 import ebauche.core.design.Passage.Begun;
 import ebauche.core.design.Space;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Dijkstra;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.WayInside;
@@ -283,7 +284,9 @@ final class Openings {
         }
         double best = from.room().equals(to.room()) ? far(from.room(), from.at(), to.at()) : Double.POSITIVE_INFINITY;
         int last = -1;
-        for (int here = nearest(far, settled); here >= 0 && far[here] < best; here = nearest(far, settled)) {
+        for (int here = Dijkstra.nearest(far, settled);
+                here >= 0 && far[here] < best;
+                here = Dijkstra.nearest(far, settled)) {
             settled[here] = true;
             Opening opening = all.get(here);
             if (opening.isOf(to.room())) {
@@ -306,16 +309,6 @@ final class Openings {
             }
         }
         return Double.isInfinite(best) ? Optional.empty() : Optional.of(path(from, to, last, before));
-    }
-
-    private static int nearest(double[] far, boolean[] settled) {
-        int best = -1;
-        for (int i = 0; i < far.length; i++) {
-            if (!settled[i] && !Double.isInfinite(far[i]) && (best < 0 || far[i] < far[best])) {
-                best = i;
-            }
-        }
-        return best;
     }
 
     private Path path(End from, End to, int last, int[] before) {
