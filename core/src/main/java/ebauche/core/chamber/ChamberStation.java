@@ -180,7 +180,9 @@ public final class ChamberStation implements Station {
                                 .says(
                                         "The supports of the "
                                                 + chamber.feature().said() + " leave the bit no way to "
-                                                + Math.round(left / 100) + " cm² of it.",
+                                                + Math.round(100
+                                                        * left
+                                                        / chamber.routed().area()) + " % of it.",
                                         "Move them farther from each other and from the walls, fewer of them, or take a narrower bit."));
     }
 
@@ -199,8 +201,11 @@ public final class ChamberStation implements Station {
                         .on(chamber.feature())
                         .at(rest.inner())
                         .says(
-                                "The " + said + " is hollowed out, and " + Math.round(rest.area() / 100)
-                                        + " cm² of what is drawn now still stand"
+                                "The " + said + " is hollowed out, and "
+                                        + Math.round(100
+                                                * rest.area()
+                                                / chamber.plan().area())
+                                        + " % of what is drawn now still stand"
                                         + (closed ? ", under the top." : "."),
                                 closed
                                         ? "Draw it as it was cut: nobody reaches it any more."

@@ -199,7 +199,7 @@ class ChamberStationTest {
         assertThat(body.rules()).doesNotContain("chamber-lacks");
         body.chambers.set(
                 0, body(8, "M -140 -60 L -50 -60 L -50 60 L -140 60 Z").chambers.get(0));
-        assertThat(what(body)).contains("12 cm²").doesNotContain("under the top");
+        assertThat(what(body)).as("10 of 90 by 120").contains("11 %").doesNotContain("under the top");
         TestBody again = body(8, "M -140 -60 L -50 -60 L -50 60 L -140 60 Z");
         again.timeline.addAll(body.timeline);
         assertThat(keys(again.plan())).containsSubsequence("chamber-bass:rout", "chamber-bass:widen", "blank:top");

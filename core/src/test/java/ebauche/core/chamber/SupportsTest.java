@@ -137,8 +137,8 @@ class SupportsTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(told.what())
-                .as("two strips of 5 by 120 beside it, and its corners")
-                .contains("13 cm²");
+                .as("two strips of 5 by 120 beside it and the corners, of 112 cm²")
+                .contains("11 %");
     }
 
     @ParameterizedTest
