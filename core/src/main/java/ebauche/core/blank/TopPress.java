@@ -253,6 +253,11 @@ public final class TopPress {
         return spine;
     }
 
+    /** Clamps that press it in all: two on every caul, and those that stand by themselves. */
+    public int clamps() {
+        return 2 * (cauls.size() + (spine.isPresent() ? 1 : 0)) + presses.size();
+    }
+
     /** Clamps round the rim of a hollow body, as many as are wanted. */
     public Reckoning rimClamps() {
         double round = 2 * (plan.maxX() - plan.minX() + plan.maxY() - plan.minY());

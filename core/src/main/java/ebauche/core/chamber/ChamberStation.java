@@ -48,10 +48,13 @@ public final class ChamberStation implements Station {
 
     /** A chamber with supports that carry the router which hollows it out, as far as rounds help; as it is where it stands without. */
     public static Chamber supported(Build build, Chamber chamber) {
-        ChamberSteps steps = new ChamberSteps(build, chamber);
-        List<Outline> supports = steps.supports().stream()
-                .map(p -> Outline.circle(p, Carrying.SUPPORT))
-                .toList();
+        // Where supports stand already they are thought of anew.
+        Chamber bare = new Chamber(chamber.id(), chamber.parts(), chamber.floor(), chamber.joins());
+        List<Outline> supports = new ChamberSteps(build, bare)
+                .routing().stream()
+                        .flatMap(r -> r.supports().stream())
+                        .map(p -> Outline.circle(p, Carrying.SUPPORT))
+                        .toList();
         return new Chamber(
                 chamber.id(), chamber.parts(), chamber.floor(), chamber.joins(), supports, chamber.soundHoles());
     }
@@ -71,7 +74,9 @@ public final class ChamberStation implements Station {
             ChamberSteps steps = new ChamberSteps(build, chamber);
             steps.spur().ifPresent(rules::add);
             if (!build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT))) {
-                steps.carrying().ifPresent(c -> rules.add(keepsTheRouterUp(chamber, c)));
+                steps.routing()
+                        .flatMap(HollowRouting::carrying)
+                        .ifPresent(c -> rules.add(keepsTheRouterUp(chamber, c)));
             }
         }
         InHollow.all(build).forEach(c -> rules.addAll(c.rules()));
@@ -170,7 +175,9 @@ public final class ChamberStation implements Station {
     /** Its supports leave the bit no way round them. */
     private static Optional<Finding> noWay(Build build, Chamber chamber, ChamberSteps steps) {
         boolean done = build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
-        double left = done || chamber.supports().isEmpty() ? 0 : steps.notReached();
+        double left = done || chamber.supports().isEmpty()
+                ? 0
+                : steps.routing().map(HollowRouting::notReached).orElse(0.0);
         return left < NO_WAY
                 ? Optional.empty()
                 : Optional.of(

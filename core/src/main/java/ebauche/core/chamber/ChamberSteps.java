@@ -1,16 +1,12 @@
 package ebauche.core.chamber;
 
-import ebauche.core.crib.Aid;
 import ebauche.core.crib.Drill;
-import ebauche.core.crib.Router;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
-import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
-import ebauche.core.hollow.Carrying;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
@@ -30,15 +26,12 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
-import ebauche.core.routing.Freehand;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** The steps of one chamber, on the core before its top. */
 record ChamberSteps(Build build, Chamber chamber) {
@@ -161,7 +154,7 @@ record ChamberSteps(Build build, Chamber chamber) {
         double deep = depth().value();
         Solid taken = Solid.Prism.between(plan, UnderTop.front(build), UnderTop.front(build) + deep);
         return drill().map(this::drilled)
-                .orElseGet(() -> routed("Hollow out the " + said(), StepKind.ROUT, plan, deep))
+                .orElseGet(() -> routed("Hollow out the " + said(), StepKind.ROUT, plan))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
                 .onCore()
                 .needs(hogged().<Condition>map(Hogging::out).orElse(marked()))
@@ -178,7 +171,7 @@ record ChamberSteps(Build build, Chamber chamber) {
     /** Drawn larger once it was cut: the rest comes out as deep as what is out already. */
     private Operation widen(Region rest) {
         double front = UnderTop.front(build);
-        return routed("Hollow out the rest of the " + said(), StepKind.WIDEN, rest, depth().value())
+        return routed("Hollow out the rest of the " + said(), StepKind.WIDEN, rest)
                 .cuts(Change.Remove.fromBody(chamber.feature(), Solid.Prism.between(rest, front, floor())))
                 .onCore()
                 .needs(UnderTop.hollowed(chamber.feature()))
@@ -194,85 +187,33 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .orElse(UnderTop.front(build) + depth().value());
     }
 
-    private Operation.Builder routed(String title, StepKind step, Region plan, double deep) {
-        Optional<Freehand> freehand = freehand(plan, deep);
-        String tool = freehand.map(f -> f.passes().stream()
-                        .map(p -> p.cutter().bit().name())
-                        .distinct()
-                        .collect(Collectors.joining(", then ")))
-                .orElse("a bit that the crib lacks");
+    private Operation.Builder routed(String title, StepKind step, Region plan) {
+        Optional<HollowRouting> routing = routing(plan);
+        double gone = step == StepKind.ROUT ? hogged().map(Hogging::cubic).orElse(0.0) : 0;
         return Operation.of(Work.CHAMBER, chamber.feature(), step, title)
                 .set(new Setting.Routed(
-                        tool,
+                        routing.map(HollowRouting::tool).orElse("a bit that the crib lacks"),
                         Setting.Routed.BY_EYE
-                                + " to the line, on " + base().map(Base::said).orElse("a wide base")
+                                + " to the line, on "
+                                + routing.map(r -> r.base().said()).orElse("a wide base")
                                 + "; depth by depth, half a side at a time, chips out between",
                         Setting.Feed.CLOCKWISE,
                         depth(),
                         "deep from the core's front",
-                        freehand.map(Freehand::passes).orElse(List.of()),
+                        routing.map(HollowRouting::passes).orElse(List.of()),
                         new Travel(plan.perimeter(), plan.area())))
                 .caution(Caution.ROUTER, Caution.FREEHAND, Caution.DUST)
-                .takes(
-                        freehand.map(f -> f.minutes(
-                                        deep,
-                                        step == StepKind.ROUT
-                                                ? hogged().map(Hogging::cubic).orElse(0.0)
-                                                : 0,
-                                        build.shop().practice()))
-                                .orElse(20),
-                        0,
-                        0.01);
+                .takes(routing.map(r -> r.minutes(gone)).orElse(20), 0, 0.01);
     }
 
-    /** What a router stands on over the hollow. */
-    record Base(String said, double diameter) {}
-
-    /** The widest that the shop has for the router that takes it out; empty where no bit of the crib does. */
-    Optional<Base> base() {
-        return freehand(chamber.routed(), depth().value()).map(f -> {
-            Router router = f.passes().get(0).cutter().router();
-            return build.shop().crib().aids().stream()
-                    .filter(a -> a.kind() == Aid.Kind.LARGE_BASE && a.size() > router.baseDiameter())
-                    .max(Comparator.comparingDouble(Aid::size))
-                    .map(a -> new Base("the " + a.name(), a.size()))
-                    .orElse(new Base("the base of the " + router.name(), router.baseDiameter()));
-        });
+    /** How a part of it is routed; empty where no bit of the crib does, or it is all drilled. */
+    private Optional<HollowRouting> routing(Region plan) {
+        return drill().isPresent() ? Optional.empty() : HollowRouting.of(build, plan, depth().value());
     }
 
-    /** Where supports would carry it; none where it stands without, or nothing is routed. */
-    List<Point> supports() {
-        Optional<Freehand> freehand =
-                drill().isPresent() ? Optional.empty() : freehand(chamber.plan(), depth().value());
-        return freehand.map(f -> Carrying.supports(
-                        build.design().blank().plan(),
-                        chamber.plan(),
-                        f.passes().get(0).cutter().bit().diameter(),
-                        base().orElseThrow().diameter()))
-                .orElse(List.of());
-    }
-
-    /** How that base stands where it stands worst; empty where it is drilled, or no bit of the crib takes it out. */
-    Optional<Carrying> carrying() {
-        Optional<Freehand> freehand =
-                drill().isPresent() ? Optional.empty() : freehand(chamber.routed(), depth().value());
-        return freehand.flatMap(f -> Carrying.of(
-                build.design().blank().plan(),
-                chamber.routed(),
-                f.passes().get(0).cutter().bit().diameter(),
-                base().orElseThrow().diameter()));
-    }
-
-    /** What the bit leaves standing between supports and walls, mm². */
-    double notReached() {
-        Region plan = chamber.routed();
-        return freehand(plan, depth().value())
-                .map(f -> plan.area() - f.core().area())
-                .orElse(0.0);
-    }
-
-    private Optional<Freehand> freehand(Region plan, double deep) {
-        return deep > 0 ? Freehand.ofHollow(build, plan, deep) : Optional.empty();
+    /** How what is routed of it at first is routed. */
+    Optional<HollowRouting> routing() {
+        return routing(chamber.routed());
     }
 
     private Operation.Builder drilled(Drill drill) {
@@ -336,15 +277,14 @@ record ChamberSteps(Build build, Chamber chamber) {
 
     /** Said where no bit of the crib reaches its floor. */
     Optional<Finding> lacksBit() {
-        double deep = depth().value();
         boolean done = build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
-        if (done || drill().isPresent() || freehand(chamber.routed(), deep).isPresent()) {
+        if (done || drill().isPresent() || routing().isPresent()) {
             return Optional.empty();
         }
         return Optional.of(Finding.thinkAgain(Work.CHAMBER, "chamber-no-bit")
                 .on(chamber.feature())
                 .at(chamber.plan().inner())
-                .length("deep", deep)
+                .length("deep", depth().value())
                 .says(
                         "No bit of the crib reaches the floor of the " + said()
                                 + ", {0} under the core's front, with nothing wider above its edges.",

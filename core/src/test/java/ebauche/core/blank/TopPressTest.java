@@ -175,6 +175,10 @@ class TopPressTest {
             assertThat(s.x()).isEqualTo(10);
             assertThat(s.caul().name()).isEqualTo("long");
         });
+        assertThat(press.clamps())
+                .as("two on the caul along the block, the rest by themselves: all four of the shop")
+                .isEqualTo(2 + press.presses().size())
+                .isEqualTo(4);
         assertThat(press.presses())
                 .isNotEmpty()
                 .allSatisfy(p -> assertThat(HOLLOW.grown(-0.1).contains(p.at())).isFalse());
