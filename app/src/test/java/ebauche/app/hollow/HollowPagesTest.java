@@ -325,4 +325,14 @@ class HollowPagesTest extends WithVisitor {
                 .contains("bridge pickup cavity")
                 .contains("up to");
     }
+
+    /** The top's glue-up says what is hollow under it, how many clamps press, and what is looked at before it closes. */
+    @Test
+    void the_glue_up_of_a_hollow_body_says_so() {
+        assertThat(me.get(shop.path("fescue") + "/glue-up").body())
+                .contains("Over the hollow")
+                .contains("press here")
+                .contains("fished through the right chamber");
+        assertThat(me.get(shop.path("marram") + "/glue-up").body()).doesNotContain("Over the hollow");
+    }
 }
