@@ -7,6 +7,8 @@ import ebauche.app.timber.Rack;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.CoverSlice;
 import ebauche.core.design.Blank;
+import ebauche.core.design.Sawn;
+import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Layout;
@@ -48,9 +50,11 @@ public class BlankPlanning {
      * @param coreNeed what the core is for, the whole body if there is no top
      * @param core empty if the rack gives none
      * @param topNeed empty without a top
+     * @param sawn plates that are sawn off the core, as they are designed
      */
     public record Planned(
             BlankChoice choice,
+            Sawn sawn,
             Need coreNeed,
             BlankPlanner.Answer coreAnswer,
             Optional<LaidOut> core,
@@ -72,7 +76,8 @@ public class BlankPlanning {
                     alone.middleX(),
                     alone.middleY(),
                     alone.core(),
-                    top.map(t -> Trimmed.to(alone, t)));
+                    top.map(t -> Trimmed.to(alone, t)),
+                    sawn);
         }
     }
 
@@ -80,6 +85,7 @@ public class BlankPlanning {
      * What a body asks of the rack.
      *
      * @param coreLayer thickness of the core as it goes under its top; empty where there is none
+     * @param sawn what is sawn off its boards first
      * @param top what its top asks, if it has one
      * @param right outline moved over the blank to the treble side, mm
      */
@@ -87,7 +93,7 @@ public class BlankPlanning {
             BlankChoice choice,
             BlankPlanner.Request core,
             OptionalDouble coreLayer,
-            double sliced,
+            LaidOut.SawnOff sawn,
             Optional<BlankPlanner.Request> top,
             double topLayer,
             double topFrontAt,
@@ -96,12 +102,12 @@ public class BlankPlanning {
 
         LaidOut coreOf(Layout layout) {
             return coreLayer.isPresent()
-                    ? LaidOut.of(layout, coreLayer.getAsDouble(), sliced, 0, right, towardsNeck)
-                    : LaidOut.of(layout, layout.thickness() - sliced, sliced, layout.frontAt(), right, towardsNeck);
+                    ? LaidOut.of(layout, coreLayer.getAsDouble(), sawn, 0, right, towardsNeck)
+                    : LaidOut.of(layout, layout.thickness() - sawn.takes(), sawn, layout.frontAt(), right, towardsNeck);
         }
 
         LaidOut topOf(Layout layout) {
-            return LaidOut.of(layout, topLayer, 0, topFrontAt, right, towardsNeck);
+            return LaidOut.of(layout, topLayer, LaidOut.SawnOff.NOTHING, topFrontAt, right, towardsNeck);
         }
     }
 
@@ -114,6 +120,7 @@ public class BlankPlanning {
                 asked.top().map(t -> cut.map(t::after).orElse(t)).map(this::answer);
         return new Planned(
                 choice,
+                asked.sawn().plates(),
                 asked.core().need(),
                 core,
                 cut.map(asked::coreOf),
@@ -181,6 +188,7 @@ public class BlankPlanning {
         Optional<Layout> top = layers.size() > 1 ? Optional.of(layers.get(1)) : Optional.empty();
         return new Planned(
                 of.choice(),
+                of.sawn().plates(),
                 of.core().need(),
                 only(layers.get(0)),
                 Optional.of(of.coreOf(layers.get(0))),
@@ -201,9 +209,12 @@ public class BlankPlanning {
         double towardsNeck = choice.towardsNeck(bare);
         String timber =
                 choice.timber() == null ? build.design().blank().species().key() : choice.timber();
+        // A top apart takes the place of a front that is sawn off; a back alone closes no hollow.
+        Sawn designed = build.design().blank().sawn();
+        Sawn sawn = topThickness.isPresent() ? designed.withoutFront() : designed.front() > 0 ? designed : Sawn.NONE;
         Need coreNeed = topThickness
-                .map(t -> BlankNeed.core(build, plan.history(), t))
-                .orElseGet(() -> BlankNeed.whole(build, plan.history()));
+                .map(t -> BlankNeed.core(build, plan.history(), t, sawn))
+                .orElseGet(() -> BlankNeed.whole(build, plan.history(), sawn));
         Cutting cutting = choice.margin(bare)
                 .map(build.shop().cutting()::withMargin)
                 .orElse(build.shop().cutting());
@@ -215,7 +226,7 @@ public class BlankPlanning {
                 topThickness.isPresent()
                         ? OptionalDouble.of(build.thicknessed() + LEVELLING - topLayer)
                         : OptionalDouble.empty(),
-                CoverSlice.takes(build),
+                new LaidOut.SawnOff(CoverSlice.takes(build), sawn, Resawing.between(build)),
                 topThickness.map(t -> request(
                         current,
                         choice,

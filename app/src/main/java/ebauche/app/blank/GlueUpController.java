@@ -16,7 +16,10 @@ import ebauche.core.blank.SeamFit;
 import ebauche.core.blank.TopPress;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Region;
+import ebauche.core.hollow.Resawing;
+import ebauche.core.job.Build;
 import ebauche.core.job.UnderTop;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.shop.Glue;
@@ -25,7 +28,9 @@ import ebauche.core.timber.Climate;
 import ebauche.exchange.file.ShopPart;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -56,6 +61,9 @@ class GlueUpController {
             return glueUp.fit();
         }
     }
+
+    /** What is pressed onto the core: how, pinned where, and what is looked at before. */
+    public record Pressed(String what, TopPress press, Registration pins, String drawing, List<String> ticks) {}
 
     /**
      * Shows the sheet.
@@ -111,7 +119,7 @@ class GlueUpController {
                 shops.cauls());
         Optional<Climate> climate = rack.air(current.body().shop()).map(ClimateStore.Reading::climate);
         List<Sheet> sheets = new ArrayList<>();
-        add(sheets, Words.say("glue-up-controller.the-blank"), blank, blank.core(), gluing, climate, fig);
+        ownWood(current.plan().build()).forEach((what, layer) -> add(sheets, what, blank, layer, gluing, climate, fig));
         blank.top()
                 .ifPresent(t -> add(sheets, Words.say("glue-up-controller.the-top"), blank, t, gluing, climate, fig));
         model.addAttribute("current", current);
@@ -121,7 +129,28 @@ class GlueUpController {
         model.addAttribute("glues", Glue.values());
         model.addAttribute("climate", climate.orElse(null));
         model.addAttribute("sheets", sheets);
-        blank.top().ifPresent(t -> top(current, blank, t, gluing, fig, model));
+        model.addAttribute("presses", presses(current, blank, gluing, fig));
+    }
+
+    /** The blank's own wood as its pieces are glued: core and plates each by itself where they are sawn off the pieces. */
+    private static Map<String, BlankLayer> ownWood(Build build) {
+        Blank blank = build.design().blank();
+        Sawn sawn = blank.sawn();
+        Map<String, BlankLayer> all = new LinkedHashMap<>();
+        if (sawn.isNone() || new Resawing(build, sawn).sawsTheBlank()) {
+            all.put(Words.say("glue-up-controller.the-blank"), blank.core());
+            return all;
+        }
+        all.put(Words.say("glue-up-controller.the-core"), blank.core().thick(blank.coreThickness()));
+        if (sawn.front() > 0) {
+            all.put(
+                    Words.say("glue-up-controller.the-front-plate"),
+                    blank.core().thick(sawn.front()));
+        }
+        if (sawn.back() > 0) {
+            all.put(Words.say("glue-up-controller.the-back-plate"), blank.core().thick(sawn.back()));
+        }
+        return all;
     }
 
     private static void add(
@@ -138,18 +167,51 @@ class GlueUpController {
         }
     }
 
-    private static void top(
-            Bodies.Current current, Blank blank, BlankLayer top, Gluing gluing, Figures fig, Model model) {
+    /** What is pressed onto the core: its back plate first, then what closes it. */
+    private static List<Pressed> presses(Bodies.Current current, Blank blank, Gluing gluing, Figures fig) {
+        Build build = current.plan().build();
+        List<Pressed> all = new ArrayList<>();
+        if (blank.sawn().back() > 0) {
+            all.add(pressed(
+                    Words.say("glue-up-controller.the-back-plate"),
+                    current,
+                    UnderTop.hollowWhenBacked(build),
+                    blank.sawn().back(),
+                    gluing,
+                    List.of(),
+                    fig));
+        }
+        if (blank.isCovered()) {
+            all.add(pressed(
+                    blank.sawn().front() > 0
+                            ? Words.say("glue-up-controller.the-front-plate")
+                            : Words.say("glue-up-controller.the-top"),
+                    current,
+                    UnderTop.hollowWhenClosed(build),
+                    blank.topThickness(),
+                    gluing,
+                    current.plan()
+                            .step(UnderTop.CLOSES)
+                            .map(s -> s.operation().ticks())
+                            .orElse(List.of()),
+                    fig));
+        }
+        return all;
+    }
+
+    private static Pressed pressed(
+            String what,
+            Bodies.Current current,
+            Region hollow,
+            double thickness,
+            Gluing gluing,
+            List<String> ticks,
+            Figures fig) {
         BuildPlan plan = current.plan();
-        Region hollow = UnderTop.hollowWhenClosed(plan.build());
-        TopPress press = new TopPress(blank.plan(), hollow, top.thickness(), gluing);
+        Blank blank = plan.build().design().blank();
+        TopPress press = new TopPress(blank.plan(), hollow, thickness, gluing);
         Registration pins =
-                Registration.of(BlankNeed.whole(plan.build(), plan.history()), blank.plan(), hollow, top.thickness());
-        model.addAttribute("press", press);
-        model.addAttribute("pins", pins);
-        model.addAttribute("pressDrawing", ClampDrawing.top(blank, hollow, press, pins, fig));
-        model.addAttribute(
-                "ticks",
-                plan.step(UnderTop.CLOSES).map(s -> s.operation().ticks()).orElse(List.of()));
+                Registration.of(BlankNeed.whole(plan.build(), plan.history()), blank.plan(), hollow, thickness);
+        return new Pressed(what, press, pins, ClampDrawing.top(blank, hollow, press, pins, fig), ticks);
     }
 }

@@ -2,6 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Sawn;
 import ebauche.core.design.Strip;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
@@ -31,17 +32,46 @@ public record LaidOut(Layout layout, BlankLayer layer, double frontAt, double dx
      * @param dx outline moved over the blank
      */
     static LaidOut of(BlankPlanner.Answer answer, int index, double thickness, double frontAt, double dx, double dy) {
-        return of(answer.layouts().get(Math.min(index, answer.layouts().size() - 1)), thickness, 0, frontAt, dx, dy);
+        return of(
+                answer.layouts().get(Math.min(index, answer.layouts().size() - 1)),
+                thickness,
+                SawnOff.NOTHING,
+                frontAt,
+                dx,
+                dy);
     }
 
-    /** The same, after a slice of its boards came off their backs. */
-    static LaidOut of(Layout layout, double thickness, double sliced, double frontAt, double dx, double dy) {
-        double off = Math.max(0, layout.thickness() - sliced - thickness) / 2;
+    /**
+     * What is sawn off its boards before they are a layer.
+     *
+     * @param slice off their backs, for covers, with its kerf, mm
+     * @param plates that are glued back on
+     * @param between lost between each plate and the core, mm
+     */
+    record SawnOff(double slice, Sawn plates, double between) {
+        static final SawnOff NOTHING = new SawnOff(0, Sawn.NONE, 0);
+
+        double takes() {
+            return slice + plates.plates() * between;
+        }
+
+        /** Where a depth of the boards lies when the plates are on again; what the saw took lies at the glue line. */
+        double moved(double depth, double thickness) {
+            double front = plates.front();
+            double under = front == 0 || depth <= front ? depth : Math.max(front, depth - between);
+            double glued = thickness - plates.back();
+            return plates.back() == 0 || under <= glued ? under : Math.max(glued, under - between);
+        }
+    }
+
+    /** The same, after covers and plates were sawn off its boards. */
+    static LaidOut of(Layout layout, double thickness, SawnOff sawn, double frontAt, double dx, double dy) {
+        double off = Math.max(0, layout.thickness() - sawn.takes() - thickness) / 2;
         List<Strip> strips = layout.pieces().stream().map(LaidOut::strip).toList();
         List<Flaw> flaws = new ArrayList<>();
         for (Flaw f : layout.flaws()) {
-            double top = Math.max(0, f.top() - off);
-            double bottom = Math.min(thickness, f.bottom() - off);
+            double top = Math.max(0, sawn.moved(f.top() - off, thickness));
+            double bottom = Math.min(thickness, sawn.moved(f.bottom() - off, thickness));
             if (bottom > top) {
                 flaws.add(new Flaw(f.kind(), f.minX(), f.maxX(), f.minY(), f.maxY(), top, bottom).moved(-dx, -dy));
             }

@@ -2,38 +2,54 @@ package ebauche.app.hollow;
 
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.design.DesignKeeping;
+import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
+import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.core.blank.BlankProgress;
+import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Point;
 import ebauche.core.hollow.NewCap;
 import ebauche.core.hollow.Resawing;
+import ebauche.core.job.Build;
+import ebauche.core.job.UnderTop;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
+import ebauche.exchange.json.BuildFileException;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Plates that are sawn off and glued back, and a new cap on a body that is built: what each takes and changes. */
 @Controller
 class CapController {
-    private static final Map<String, Double> USUAL = Map.of("front", 6.0, "back", 0.0, "planed", 0.0, "cap", 5.0);
+    private static final Map<String, Double> USUAL =
+            Map.of("sawnFront", 6.0, "sawnBack", 0.0, "planed", 0.0, "cap", 5.0);
 
     private final Bodies bodies;
 
-    CapController(Bodies bodies) {
+    private final DesignKeeping keeping;
+
+    CapController(Bodies bodies, DesignKeeping keeping) {
         this.bodies = bodies;
+        this.keeping = keeping;
     }
 
     /** Where a buried cavity's window is drilled. */
@@ -44,6 +60,8 @@ class CapController {
             BuildPlan plan,
             List<HollowQuestion.Field> fields,
             Optional<Resawing> resawing,
+            boolean asDesigned,
+            int base,
             Optional<NewCap> newCap,
             List<Window> windows,
             String drawing) {}
@@ -55,43 +73,133 @@ class CapController {
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
+        page(bodies.current(maker.shop(), id), typed, new LinkedHashMap<>(), fig, model);
+        return "hollow/cap";
+    }
+
+    /** Puts the plates that are asked for into the design, its blank as thick as it is when they are glued on again. */
+    @PostMapping("/bodies/{id}/cap")
+    String keep(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        BuildPlan plan = current.plan();
         Map<String, String> troubles = new LinkedHashMap<>();
-        Map<String, Double> asked = USUAL.keySet().stream()
-                .collect(Collectors.toMap(name -> name, name -> length(name, typed, fig, troubles)));
-        Optional<Resawing> resawing = tried(
-                troubles, () -> new Resawing(plan.build(), asked.get("front"), asked.get("back")), "front", "back");
-        Optional<NewCap> newCap = tried(
-                troubles,
-                () -> NewCap.of(plan.build(), plan.history(), asked.get("planed"), asked.get("cap")),
-                "planed",
-                "cap");
+        Optional<Resawing> resawing = resawing(current.plan().build(), typed, fig, troubles);
+        resawing.flatMap(CapController::tooLate).ifPresent(t -> troubles.put("sawnFront", t));
+        try {
+            if (resawing.isPresent() && troubles.isEmpty()) {
+                ObjectNode file = DesignKeeping.file(current);
+                plates(file.withObject("/design").withObject("/blank"), resawing.get());
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:" + current.here() + "/cap";
+            }
+        } catch (Stale stale) {
+            ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
+        } catch (BuildFileException refused) {
+            troubles.put(refused.place().endsWith("sawnBack") ? "sawnBack" : "sawnFront", refused.getMessage());
+        }
+        if (!troubles.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
+        page(current, typed, troubles, fig, model);
+        return "hollow/cap";
+    }
+
+    /** Why nothing can be sawn off any more; empty where it can. */
+    private static Optional<String> tooLate(Resawing resawing) {
+        Build build = resawing.build();
+        if (UnderTop.isClosed(build)) {
+            return Optional.of(Words.say("cap.closed-already"));
+        }
+        return BlankProgress.isGlued(build) && !resawing.sawsTheBlank()
+                ? Optional.of(Words.say("cap.glued-already"))
+                : Optional.empty();
+    }
+
+    private static void plates(ObjectNode blank, Resawing resawing) {
+        blank.put("thickness", mm(resawing.glued().value()));
+        plate(blank, "sawnFront", resawing.sawn().front());
+        plate(blank, "sawnBack", resawing.sawn().back());
+    }
+
+    private static void plate(ObjectNode blank, String key, double thickness) {
+        if (thickness > 0) {
+            blank.put(key, mm(thickness));
+        } else {
+            blank.remove(key);
+        }
+    }
+
+    private static String mm(double length) {
+        return Decimals.plain(length, 5) + " mm";
+    }
+
+    private static Optional<Resawing> resawing(
+            Build build, Map<String, String> typed, Figures fig, Map<String, String> troubles) {
+        double front = length("sawnFront", build, typed, fig, troubles);
+        double back = length("sawnBack", build, typed, fig, troubles);
+        return tried(troubles, () -> new Resawing(build, new Sawn(front, back)), "sawnFront", "sawnBack");
+    }
+
+    private static void page(
+            Bodies.Current current, Map<String, String> typed, Map<String, String> troubles, Figures fig, Model model) {
+        BuildPlan plan = current.plan();
+        Build build = plan.build();
+        Optional<Resawing> resawing = resawing(build, typed, fig, troubles);
+        double planed = length("planed", build, typed, fig, troubles);
+        double cap = length("cap", build, typed, fig, troubles);
+        Optional<NewCap> newCap =
+                tried(troubles, () -> NewCap.of(plan.build(), plan.history(), planed, cap), "planed", "cap");
         PageModel.put(
                 model,
                 new CapView(
                         current,
                         plan,
                         List.of(
-                                field("front", Words.say("cap.ask-front"), typed, troubles, fig),
-                                field("back", Words.say("cap.ask-back"), typed, troubles, fig),
-                                field("planed", Words.say("cap.ask-planed"), typed, troubles, fig),
-                                field("cap", Words.say("cap.ask-cap"), typed, troubles, fig)),
+                                field("sawnFront", Words.say("cap.ask-front"), build, typed, troubles, fig),
+                                field("sawnBack", Words.say("cap.ask-back"), build, typed, troubles, fig),
+                                field("planed", Words.say("cap.ask-planed"), build, typed, troubles, fig),
+                                field("cap", Words.say("cap.ask-cap"), build, typed, troubles, fig)),
                         resawing,
+                        resawing.filter(r ->
+                                        r.sawn().equals(build.design().blank().sawn()))
+                                .isPresent(),
+                        current.revision().number(),
                         newCap,
                         newCap.stream()
                                 .flatMap(c -> c.deeper().stream())
                                 .map(d -> new Window(d, side(d.window())))
                                 .toList(),
                         newCap.map(NewCapDrawing::of).orElse("")));
-        return "hollow/cap";
+    }
+
+    /** What stands in a field that nobody typed into: as it is designed, else what is usual. */
+    private static double usual(String name, Build build) {
+        Sawn sawn = build.design().blank().sawn();
+        return sawn.isNone()
+                ? USUAL.get(name)
+                : switch (name) {
+                    case "sawnFront" -> sawn.front();
+                    case "sawnBack" -> sawn.back();
+                    default -> USUAL.get(name);
+                };
     }
 
     private static HollowQuestion.Field field(
-            String name, String label, Map<String, String> typed, Map<String, String> troubles, Figures fig) {
+            String name,
+            String label,
+            Build build,
+            Map<String, String> typed,
+            Map<String, String> troubles,
+            Figures fig) {
         String text = typed.getOrDefault(name, "").strip();
         return new HollowQuestion.Field(
-                name, label, text.isEmpty() ? fig.exactText(USUAL.get(name)) : text, troubles.get(name));
+                name, label, text.isEmpty() ? fig.exactText(usual(name, build)) : text, troubles.get(name));
     }
 
     private static String side(Point at) {
@@ -115,16 +223,17 @@ class CapController {
         }
     }
 
-    private static double length(String name, Map<String, String> typed, Figures fig, Map<String, String> troubles) {
+    private static double length(
+            String name, Build build, Map<String, String> typed, Figures fig, Map<String, String> troubles) {
         String text = typed.getOrDefault(name, "").strip();
         if (text.isEmpty()) {
-            return USUAL.get(name);
+            return usual(name, build);
         }
         try {
             return Length.parse(text, fig.unit()).millimetres();
         } catch (LengthFormatException e) {
             troubles.put(name, e.getMessage());
-            return USUAL.get(name);
+            return usual(name, build);
         }
     }
 }

@@ -75,12 +75,13 @@ final class HollowQuestion {
         return Hollow.of(build, usual);
     }
 
-    /** Under a top that the blank has, that top is the cap. */
+    /** Under a top that the blank has, that top is the cap; over a back plate of its own, that plate is the floor. */
     private static Hollow.Asked usual(Build build) {
         OptionalDouble top = build.topReaches();
-        return top.isPresent() && top.getAsDouble() >= 1
-                ? Hollow.Asked.USUAL.capped(top.getAsDouble())
-                : Hollow.Asked.USUAL;
+        Hollow.Asked usual = Hollow.Asked.USUAL;
+        Hollow.Asked capped = top.isPresent() && top.getAsDouble() >= 1 ? usual.capped(top.getAsDouble()) : usual;
+        double plate = build.backReaches().orElse(0);
+        return plate >= 1 ? capped.floored(plate) : capped;
     }
 
     /** At the most so many holes; empty where none were typed. */

@@ -1,6 +1,8 @@
 package ebauche.core.blank;
 
+import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Region;
+import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.layout.Need;
@@ -17,10 +19,20 @@ public final class BlankNeed {
 
     private BlankNeed() {}
 
-    /** Of a body in one layer. */
+    /** Of a body as it is designed, in one layer. */
     public static Need whole(Build build, History history) {
+        return whole(build, history, build.design().blank().sawn());
+    }
+
+    /** What saw and plane take of its pieces before they are what the blank is made of, mm: covers and plates are sawn off them. */
+    public static double sawnOff(Build build, Sawn sawn) {
+        return CoverSlice.takes(build) + Resawing.takes(build, sawn);
+    }
+
+    /** Of a body in one layer, with plates sawn off it. */
+    public static Need whole(Build build, History history, Sawn sawn) {
         double finished = build.faces().thickness();
-        double rough = build.thicknessed() + build.shop().cutting().flattening() + CoverSlice.takes(build);
+        double rough = build.thicknessed() + build.shop().cutting().flattening() + sawnOff(build, sawn);
         return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
     }
 
@@ -28,10 +40,11 @@ public final class BlankNeed {
      * Of the core under a top.
      *
      * @param top thickness of the top in the finished body
+     * @param sawn plates that are sawn off it
      */
-    public static Need core(Build build, History history, double top) {
+    public static Need core(Build build, History history, double top, Sawn sawn) {
         double finished = Math.max(LEAST_CORE, build.faces().thickness() - top);
-        double rough = build.thicknessed() - top + build.shop().cutting().flattening() + CoverSlice.takes(build);
+        double rough = build.thicknessed() - top + build.shop().cutting().flattening() + sawnOff(build, sawn);
         List<Pocket> under = pockets(build, history).stream()
                 .filter(p -> p.bottom() > top)
                 .map(p -> new Pocket(p.area(), p.top() - top, p.bottom() - top))
@@ -44,10 +57,12 @@ public final class BlankNeed {
         return Math.max(finished, rough);
     }
 
-    /** Thickness of the designed top in the finished body, mm; empty without a top. */
+    /** Thickness of the designed top in the finished body, mm; empty without a top of wood apart. */
     public static OptionalDouble finishedTop(Build build) {
         OptionalDouble reaches = build.topReaches();
-        return reaches.isEmpty() ? reaches : OptionalDouble.of(Math.max(1, reaches.getAsDouble()));
+        return build.design().blank().top().isEmpty() || reaches.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.max(1, reaches.getAsDouble()));
     }
 
     /** Of the top. */

@@ -14,9 +14,14 @@ public final class BlankProgress {
 
     private BlankProgress() {}
 
+    /** Whether its pieces are glued edge to edge. */
+    public static boolean isGlued(Build build) {
+        return build.isDone(StepKey.of(BLANK, StepKind.GLUE));
+    }
+
     /** Such as {@code glued up already}; nothing if its boards are whole. */
     public static Optional<String> begun(Build build) {
-        if (build.isDone(StepKey.of(BLANK, StepKind.GLUE))) {
+        if (isGlued(build)) {
             return Optional.of("glued up already");
         }
         return build.asBuilt().standing().stream()

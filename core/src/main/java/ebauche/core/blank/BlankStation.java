@@ -77,17 +77,21 @@ public final class BlankStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>();
-        build.design().blank().top().ifPresent(top -> rules.add(topLeft(build, top)));
+        Blank blank = build.design().blank();
+        if (blank.isCovered()) {
+            rules.add(topLeft(build, blank.topThickness()));
+        }
         CoverSlice.of(build).ifPresent(slice -> rules.add(slice.reach()));
+        SawnPlates.of(build).ifPresent(plates -> rules.addAll(plates.rules()));
         return rules;
     }
 
-    private static Rule topLeft(Build build, BlankLayer top) {
+    private static Rule topLeft(Build build, double top) {
         double off = build.roughAboveFront() + build.faces().frontFinished();
         Reckoning finished = Reckoning.of("top in the finished body", Quantity.LENGTH)
-                .length("top as glued on", Fact.typed(top.thickness()))
+                .length("top as glued on", Fact.typed(top))
                 .length("off the front in all", off)
-                .is(top.thickness() - off, "top as glued on − off the front in all");
+                .is(top - off, "top as glued on − off the front in all");
         return Rule.of(Work.BLANK, "top-too-thin", Rule.About.BLANK)
                 .on(FEATURE)
                 .says("The top is thick enough to survive sanding.")
@@ -107,8 +111,7 @@ public final class BlankStation implements Station {
     @Override
     public List<Finding> review(Build build, History history) {
         Blank blank = build.design().blank();
-        double top = blank.topThickness();
-        if (top == 0) {
+        if (blank.top().isEmpty()) {
             Need need = BlankNeed.whole(build, history);
             return faults(
                     blank.core(), need, build.roughAboveFront() + build.faces().frontFinished());
@@ -117,7 +120,7 @@ public final class BlankStation implements Station {
         double finishedTop = BlankNeed.finishedTop(build).orElseThrow();
         List<Finding> found =
                 new ArrayList<>(faults(blank.top().orElseThrow(), BlankNeed.top(build, history, finishedTop), frontAt));
-        found.addAll(faults(blank.core(), BlankNeed.core(build, history, finishedTop), 0));
+        found.addAll(faults(blank.core(), BlankNeed.core(build, history, finishedTop, blank.sawn()), 0));
         return found;
     }
 
@@ -143,19 +146,44 @@ public final class BlankStation implements Station {
     public List<Operation> operations(Build build) {
         Blank blank = build.design().blank();
         List<Operation> steps = new ArrayList<>();
-        boolean covered = blank.top().isPresent();
-        boolean cutFirst = !allBoards(blank).isEmpty() && (covered || blank.pieces() > 1);
+        Optional<CoverSlice> slice = CoverSlice.of(build);
+        Optional<SawnPlates> plates = SawnPlates.of(build);
+        boolean inPieces = plates.filter(p -> !p.sawsTheBlank()).isPresent();
+        boolean cutFirst = !allBoards(blank).isEmpty() && (blank.top().isPresent() || blank.pieces() > 1 || inPieces);
         if (cutFirst) {
             steps.add(cutPieces(blank));
         }
-        Optional<CoverSlice> slice = CoverSlice.of(build);
         slice.ifPresent(s -> steps.add(s.step(needsPieces(blank, cutFirst))));
-        Condition[] ready = slice.isPresent() ? new Condition[] {OwnBack.SLICED} : new Condition[0];
+        List<Condition> ready = new ArrayList<>(slice.isPresent() ? List.of(OwnBack.SLICED) : List.of());
+        if (inPieces) {
+            List<Condition> before = new ArrayList<>(ready);
+            before.addAll(List.of(needsPieces(blank, cutFirst)));
+            steps.addAll(plates.get().saw(before));
+            ready.addAll(plates.get().allOff());
+        }
+        String pieces = blank.pieces() + (inPieces ? " pieces of core and plates" : " pieces");
+        steps.addAll(ownWood(build, pieces, cutFirst, ready));
+        if (!inPieces) {
+            plates.ifPresent(p -> {
+                steps.addAll(p.saw(List.of(CORE_GLUED)));
+                ready.addAll(p.allOff());
+            });
+        }
+        if (blank.isCovered()) {
+            addTop(build, steps, ready);
+        }
+        return steps;
+    }
+
+    /** What brings the blank's own wood into one piece. */
+    private static List<Operation> ownWood(Build build, String pieces, boolean cutFirst, List<Condition> ready) {
+        Blank blank = build.design().blank();
+        boolean covered = blank.isCovered();
+        List<Operation> steps = new ArrayList<>();
         if (blank.pieces() > 1) {
             steps.add(joint(build, blank.core(), StepKind.JOINT, "Joint the mating edges", needsPieces(blank))
-                    .needing(List.of(ready)));
-            Operation.Builder glue =
-                    glueUp(build, StepKind.GLUE, "Glue up the " + blank.pieces() + " pieces", blank.pieces());
+                    .needing(ready));
+            Operation.Builder glue = glueUp(build, StepKind.GLUE, "Glue up the " + pieces, blank.pieces());
             steps.add((covered ? glue.gives(CORE_GLUED) : wholeBlank(build, glue))
                     .needs(JOINTED)
                     .build());
@@ -163,13 +191,12 @@ public final class BlankStation implements Station {
             String from =
                     allBoards(blank).isEmpty() ? "its board" : allBoards(blank).get(0);
             Operation.Builder cut = Operation.of(Work.BLANK, FEATURE, StepKind.CUT, "Cut the blank from " + from)
-                    .needs(ready)
+                    .needs(ready.toArray(new Condition[0]))
                     .set(new Setting.CutOut("saw, square and rule", Reckoning.typed("blank width", blank.across())))
                     .caution(Caution.SAW, Caution.DUST)
                     .takes(20, 0, 0.001);
             steps.add((covered ? cut.gives(CORE_GLUED) : wholeBlank(build, cut)).build());
         }
-        blank.top().ifPresent(top -> addTop(build, top, steps, ready));
         return steps;
     }
 
@@ -189,7 +216,7 @@ public final class BlankStation implements Station {
 
     private static Operation cutPieces(Blank blank) {
         List<Condition> gives = new ArrayList<>(List.of(PIECES_CUT));
-        if (blank.top().isPresent() && blank.pieces() == 1) {
+        if (blank.isCovered() && blank.pieces() == 1) {
             gives.add(CORE_GLUED);
         }
         return Operation.of(
@@ -244,10 +271,11 @@ public final class BlankStation implements Station {
         return (int) Math.round(curing(build).value());
     }
 
-    private static void addTop(Build build, BlankLayer top, List<Operation> steps, Condition... ready) {
+    private static void addTop(Build build, List<Operation> steps, List<Condition> ready) {
         Blank blank = build.design().blank();
-        boolean jointed = top.strips().size() > 1;
-        if (jointed) {
+        boolean sawn = !blank.sawn().isNone();
+        List<Condition> inOnePiece = new ArrayList<>(List.of(CORE_GLUED));
+        blank.top().filter(t -> t.strips().size() > 1).ifPresent(top -> {
             steps.add(joint(build, top, StepKind.TOP_JOINT, "Joint the top's mating edges", needsPieces(blank)));
             steps.add(glueUp(
                             build,
@@ -257,34 +285,59 @@ public final class BlankStation implements Station {
                     .needs(TOP_JOINTED)
                     .gives(TOP_GLUED)
                     .build());
-        }
+            inOnePiece.add(TOP_GLUED);
+        });
         Operation.Builder level = Operation.of(
-                        Work.BLANK, FEATURE, StepKind.TOP_LEVEL, "Level the core's front and the top's underside")
+                        Work.BLANK,
+                        FEATURE,
+                        StepKind.TOP_LEVEL,
+                        sawn
+                                ? "Level the core and the sawn faces of its plates"
+                                : "Level the core's front and the top's underside")
                 .set(new Setting.Surfaced(build.thicknessing().words(), coreThickness(blank), "thick, the core"))
-                .needs(jointed ? new Condition[] {CORE_GLUED, TOP_GLUED} : new Condition[] {CORE_GLUED})
-                .needs(ready)
+                .needs(inOnePiece.toArray(new Condition[0]))
+                .needs(ready.toArray(new Condition[0]))
                 .gives(UnderTop.LEVELLED)
                 .caution(Caution.of(build.thicknessing()))
                 .caution(Caution.DUST)
-                .takes(40, 0, 0.003);
+                .takes(40 + 20 * blank.sawn().plates(), 0, 0.003);
         if (UnderTop.putsCore(build)
                 .filter(StepKey.of(FEATURE, StepKind.TOP_LEVEL)::equals)
                 .isPresent()) {
             UnderTop.core(build).forEach(level::cuts);
         }
         steps.add(level.build());
-        Operation.Builder glued =
-                glueUp(build, StepKind.TOP, "Glue the top on", 2).needs(UnderTop.LEVELLED);
+        if (blank.sawn().back() > 0) {
+            steps.add(backing(build));
+        }
+        String title = blank.sawn().front() > 0 ? "Glue the front plate on" : "Glue the top on";
+        Operation.Builder glued = glueUp(build, StepKind.TOP, title, 2).needs(UnderTop.LEVELLED);
         UnderTop.beforeItCloses(build).forEach(glued::needs);
         glued.tick(Closing.of(build).ticks());
         steps.add(wholeBlank(build, glued).gives(UnderTop.CLOSED).build());
     }
 
+    /** The back plate goes on first, while supports stand to be pressed on. */
+    private static Operation backing(Build build) {
+        Operation.Builder step = glueUp(build, StepKind.BACKING, "Glue the back plate on", 2)
+                .onCore()
+                .needs(UnderTop.LEVELLED)
+                .gives(UnderTop.BACKED);
+        UnderTop.beforeItIsBacked(build).forEach(step::needs);
+        if (UnderTop.putsCore(build).isPresent()) {
+            UnderTop.backPlate(build).forEach(step::cuts);
+        }
+        return step.build();
+    }
+
     private static Reckoning coreThickness(Blank blank) {
-        return Reckoning.of("core before its top", Quantity.LENGTH)
+        Reckoning.Builder sum = Reckoning.of("core before its top", Quantity.LENGTH)
                 .length("blank", Fact.typed(blank.thickness()))
-                .length("top", Fact.typed(blank.topThickness()))
-                .is(blank.core().thickness(), "blank - top");
+                .length("top", Fact.typed(blank.topThickness()));
+        double plate = blank.sawn().back();
+        return plate == 0
+                ? sum.is(blank.coreThickness(), "blank - top")
+                : sum.length("back plate", Fact.typed(plate)).is(blank.coreThickness(), "blank − top − back plate");
     }
 
     /** The step after which the blank is whole: it puts all its wood on the bench, or the top on a core that lies there. */

@@ -3,8 +3,10 @@ package ebauche.core.blank;
 import ebauche.core.design.Blank;
 import ebauche.core.design.Strip;
 import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
+import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.OwnBack;
@@ -61,11 +63,18 @@ public record CoverSlice(Build build, List<Cavity> cavities) {
         Blank blank = build.design().blank();
         double kerf = build.shop().cutting().resawKerf();
         double slice = thickness().value();
-        return Reckoning.of("piece before it is sliced", Quantity.LENGTH)
-                .length("piece in the blank", Fact.typed(blank.core().thickness()))
+        double own = blank.core().thickness();
+        double plates = Resawing.takes(build, blank.sawn());
+        Reckoning.Builder sum = Reckoning.of("piece before it is sliced", Quantity.LENGTH)
+                .length("piece in the blank", Fact.typed(own))
                 .length("slice", slice)
-                .length("kerf", Fact.usual(kerf, "the shop's resaw"))
-                .is(blank.core().thickness() + slice + kerf, "piece in the blank + slice + kerf");
+                .length("kerf", Fact.usual(kerf, "the shop's resaw"));
+        return plates == 0
+                ? sum.is(own + slice + kerf, "piece in the blank + slice + kerf")
+                : sum.length("lost where its plates are sawn off", plates)
+                        .is(
+                                own + slice + kerf + plates,
+                                "piece in the blank + slice + kerf + lost where its plates are sawn off");
     }
 
     /** Numbers of the core's pieces, from 1 at the left, that the covers lie over. */
@@ -103,7 +112,7 @@ public record CoverSlice(Build build, List<Cavity> cavities) {
     /** The step; the blank's next step waits for it. */
     Operation step(Condition... needs) {
         return Operation.of(Work.BLANK, BlankStation.FEATURE, StepKind.SLICE, words())
-                .set(new Setting.Resawn("band saw, on edge against a tall fence", thickness(), board()))
+                .set(new Setting.Resawn("band saw, on edge against a tall fence", Face.BACK, thickness(), board()))
                 .needs(needs)
                 .gives(OwnBack.SLICED)
                 .caution(Caution.SAW, Caution.DUST)

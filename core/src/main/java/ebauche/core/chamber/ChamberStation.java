@@ -4,6 +4,7 @@ import ebauche.core.design.Measurand;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
+import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.CapPlate;
@@ -50,13 +51,28 @@ public final class ChamberStation implements Station {
     public static Chamber supported(Build build, Chamber chamber) {
         // Where supports stand already they are thought of anew.
         Chamber bare = new Chamber(chamber.id(), chamber.parts(), chamber.floor(), chamber.joins());
-        List<Outline> supports = new ChamberSteps(build, bare)
-                .routing().stream()
-                        .flatMap(r -> r.supports().stream())
-                        .map(p -> Outline.circle(p, Carrying.SUPPORT))
-                        .toList();
+        List<Point> places = new ChamberSteps(build, bare)
+                .routing()
+                .map(HollowRouting::supports)
+                .orElse(List.of());
+        List<Outline> supports = UnderTop.isThrough(build, bare)
+                ? reachingTheWall(bare, places)
+                : places.stream().map(p -> Outline.circle(p, Carrying.SUPPORT)).toList();
         return new Chamber(
                 chamber.id(), chamber.parts(), chamber.floor(), chamber.joins(), supports, chamber.soundHoles());
+    }
+
+    /** Supports as wide as round ones that the nearest wall holds: one by itself falls out where the hollow goes through the core. */
+    private static List<Outline> reachingTheWall(Chamber chamber, List<Point> places) {
+        Region plan = chamber.plan();
+        Region held = Region.union(places.stream()
+                .map(p -> Region.disc(p, Carrying.SUPPORT))
+                .map(round -> round.hullWith(Region.disc(round.nearestToEdge(plan)[1], Carrying.SUPPORT)))
+                .toList());
+        return held.intersection(plan).parts().stream()
+                .filter(part -> places.stream().anyMatch(part::contains))
+                .map(part -> Outline.rings(part).get(0))
+                .toList();
     }
 
     @Override
@@ -70,7 +86,7 @@ public final class ChamberStation implements Station {
     public List<Rule> rules(Build build) {
         List<Rule> rules = new ArrayList<>();
         for (Chamber chamber : UnderTop.chambers(build)) {
-            cap(build, chamber).ifPresent(c -> rules.add(carriesAThumb(chamber, c)));
+            rules.addAll(carryAThumb(build, chamber));
             ChamberSteps steps = new ChamberSteps(build, chamber);
             steps.spur().ifPresent(rules::add);
             if (!build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT))) {
@@ -83,22 +99,33 @@ public final class ChamberStation implements Station {
         return rules;
     }
 
-    /** What is left of the top over the widest span between walls and posts, with what the contours take there. */
-    private static Optional<CapPlate> cap(Build build, Chamber chamber) {
-        double reaches = build.topReaches().orElse(0);
-        FaceShape front = build.finished(Face.FRONT);
+    /** The top over it, and the back plate under it where it goes through the core. */
+    private static List<Rule> carryAThumb(Build build, Chamber chamber) {
+        List<Rule> rules = new ArrayList<>();
+        cap(chamber, build.topReaches().orElse(0), build.finished(Face.FRONT))
+                .ifPresent(c -> rules.add(carriesAThumb(chamber, c, "top over")));
+        if (UnderTop.isThrough(build, chamber)) {
+            cap(chamber, build.backReaches().orElse(0), build.finished(Face.BACK))
+                    .ifPresent(c -> rules.add(carriesAThumb(chamber, c, "back plate under")));
+        }
+        return rules;
+    }
+
+    /** What is left of a plate over the widest span between walls and posts, with what the contours of its face take there. */
+    private static Optional<CapPlate> cap(Chamber chamber, double reaches, FaceShape face) {
         return chamber.plan().parts().stream()
-                .filter(p -> reaches > front.mostFall(p))
-                .map(p -> CapPlate.over(p, reaches - front.mostFall(p)))
+                .filter(p -> reaches > face.mostFall(p))
+                .map(p -> CapPlate.over(p, reaches - face.mostFall(p)))
                 .max(Comparator.comparingDouble(c -> c.deflection().value()));
     }
 
-    private static Rule carriesAThumb(Chamber chamber, CapPlate cap) {
-        String cure = "Leave a post or a wider centre block under it, or take a thicker top.";
+    private static Rule carriesAThumb(Chamber chamber, CapPlate cap, String plate) {
+        String cure = "Leave a post or a wider centre block in it, or take a thicker top or plate.";
+        String said = plate + " the " + chamber.feature().said();
         return Rule.of(Work.CHAMBER, "cap-bends", Rule.About.WOOD)
                 .on(chamber.feature())
                 .at(chamber.plan().inner())
-                .says("The top over the " + chamber.feature().said() + " carries a thumb.")
+                .says("The " + said + " carries a thumb.")
                 .atMost(cap.deflection(), CapPlate.FELT)
                 .cure(cure)
                 .fails(() -> Finding.thinkAgain(Work.CHAMBER, "cap-bends")
@@ -106,10 +133,7 @@ public final class ChamberStation implements Station {
                         .at(chamber.plan().inner())
                         .length("gives under a thumb", cap.deflection().value())
                         .length("felt from", CapPlate.FELT)
-                        .says(
-                                "The top over the " + chamber.feature().said()
-                                        + " gives {0} under a thumb; from {1} on it is felt.",
-                                cure))
+                        .says("The " + said + " gives {0} under a thumb; from {1} on it is felt.", cure))
                 .build();
     }
 
@@ -137,7 +161,7 @@ public final class ChamberStation implements Station {
     @Override
     public List<Finding> check(Build build) {
         List<Finding> found = new ArrayList<>();
-        boolean open = build.design().blank().top().isEmpty();
+        boolean open = !build.design().blank().isCovered();
         for (Chamber chamber : build.design().chambers()) {
             if (open) {
                 found.add(finding(chamber, "chamber-open")
@@ -166,9 +190,58 @@ public final class ChamberStation implements Station {
                 steps.lacksBit().ifPresent(found::add);
                 noWay(build, chamber, steps).ifPresent(found::add);
                 stillStands(build, chamber).ifPresent(found::add);
+                found.addAll(onItsPlate(build, chamber));
             }
         }
         InHollow.all(build).forEach(c -> c.noWayIn().ifPresent(found::add));
+        return found;
+    }
+
+    /** What a back plate under it makes of its floor and of what stands in it. */
+    private static List<Finding> onItsPlate(Build build, Chamber chamber) {
+        String said = chamber.feature().said();
+        List<Finding> found = new ArrayList<>();
+        double least = build.shop().limits().thinnestFloor();
+        boolean through = UnderTop.isThrough(build, chamber);
+        double web = through ? 0 : UnderTop.web(build, chamber).orElse(0);
+        if (web > 0 && web < least) {
+            found.add(Finding.thinkAgain(Work.CHAMBER, "chamber-web")
+                    .on(chamber.feature())
+                    .at(chamber.plan().inner())
+                    .length("left of the core", web)
+                    .length("thinnest floor", least)
+                    .says(
+                            "Before the back plate is on, the " + said
+                                    + " leaves only {0} of the core under it; under {1} it breaks through.",
+                            "Take it through the core, down to the plate, or leave a thicker floor."));
+        }
+        boolean done = build.isDone(StepKey.of(chamber.feature(), StepKind.ROUT));
+        Region loose = through && !done ? chamber.loose() : Region.EMPTY;
+        if (!loose.isEmpty()) {
+            found.add(Finding.stops(Work.CHAMBER, "support-falls-out")
+                    .on(chamber.feature())
+                    .at(loose.inner())
+                    .says(
+                            "The " + said
+                                    + " goes through the core, and a support in it is held by no wall: it falls out.",
+                            "Draw it out to a wall, or leave some of the core under the " + said + "."));
+        }
+        double asked = build.drawn().chambers().stream()
+                .filter(c -> c.id().equals(chamber.id()))
+                .mapToDouble(Chamber::floor)
+                .findFirst()
+                .orElse(chamber.floor());
+        if (asked < chamber.floor()) {
+            found.add(Finding.goodToKnow(Work.CHAMBER, "chamber-on-plate")
+                    .on(chamber.feature())
+                    .at(chamber.plan().inner())
+                    .length("back plate", chamber.floor())
+                    .length("asked", asked)
+                    .says(
+                            "The " + said
+                                    + " goes through the core: its floor is the back plate, {0} in the finished body, not the {1} asked for.",
+                            "Saw a thinner back off if the floor is to be thinner."));
+        }
         return found;
     }
 

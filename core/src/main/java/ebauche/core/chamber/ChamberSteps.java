@@ -113,6 +113,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .cuts(Change.Remove.fromBody(
                         chamber.feature(), Solid.Prism.between(chamber.standing(), front, floor())))
                 .needs(UnderTop.hollowed(chamber.feature()))
+                .needs(build.design().blank().sawn().back() > 0 ? new Condition[] {UnderTop.BACKED} : new Condition[0])
                 .gives(UnderTop.supportsAway(chamber.feature()))
                 .joins(chamber.joins())
                 .caution(Caution.CHISEL, Caution.DUST)
@@ -153,19 +154,24 @@ record ChamberSteps(Build build, Chamber chamber) {
         Region plan = chamber.routed();
         double deep = depth().value();
         Solid taken = Solid.Prism.between(plan, UnderTop.front(build), UnderTop.front(build) + deep);
-        return drill().map(this::drilled)
-                .orElseGet(() -> routed("Hollow out the " + said(), StepKind.ROUT, plan))
+        boolean through = UnderTop.isThrough(build, chamber);
+        String title = "Hollow out the " + said() + (through ? ", through the core into a spoil board" : "");
+        Operation.Builder step = drill().map(this::drilled)
+                .orElseGet(() -> routed(title, StepKind.ROUT, plan))
                 .cuts(Change.Remove.fromBody(chamber.feature(), taken))
                 .onCore()
                 .needs(hogged().<Condition>map(Hogging::out).orElse(marked()))
                 .gives(UnderTop.hollowed(chamber.feature()))
-                .joins(chamber.joins())
-                .inspect(new Inspection(
-                        ChamberStation.read(chamber),
-                        depth(),
-                        Band.either(build.floorBand(chamber.feature(), Face.FRONT)),
-                        "depth gauge from the core's front"))
-                .build();
+                .joins(chamber.joins());
+        return (through ? step : step.inspect(depthRead())).build();
+    }
+
+    private Inspection depthRead() {
+        return new Inspection(
+                ChamberStation.read(chamber),
+                depth(),
+                Band.either(build.floorBand(chamber.feature(), Face.FRONT)),
+                "depth gauge from the core's front");
     }
 
     /** Drawn larger once it was cut: the rest comes out as deep as what is out already. */
@@ -255,7 +261,7 @@ record ChamberSteps(Build build, Chamber chamber) {
 
     /** Whether the spur of the drill stays in the floor. */
     Optional<Rule> spur() {
-        return drill().map(drill -> {
+        return drill().filter(d -> !UnderTop.isThrough(build, chamber)).map(drill -> {
             Reckoning left = Reckoning.of("wood under the spur", Quantity.LENGTH)
                     .length("floor of the chamber", Fact.typed(chamber.floor()))
                     .length("spur", drill.spur())

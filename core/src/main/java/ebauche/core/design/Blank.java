@@ -13,18 +13,31 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * The rough blank that the body comes out of: a core, and perhaps a top glued over it before it is thicknessed.
+ * The rough blank that the body comes out of: its own wood, and perhaps a top glued over it before it is thicknessed. Plates may be
+ * sawn off its own wood and glued back, so that the core between them can be hollowed.
  *
  * @param across its width, along x
  * @param along its length, along y
  * @param middleX x of its middle
  * @param middleY y of its middle
+ * @param core its own wood, with the plates that are sawn off it; as thick as it is when those are glued on again
+ * @param top of wood apart, over it
+ * @param sawn the plates that are sawn off the core
  */
 public record Blank(
-        double across, double along, double middleX, double middleY, BlankLayer core, Optional<BlankLayer> top) {
+        double across,
+        double along,
+        double middleX,
+        double middleY,
+        BlankLayer core,
+        Optional<BlankLayer> top,
+        Sawn sawn) {
 
     /** Strips are cut to a tenth of a millimetre. */
     private static final double STRIPS_MISS = 0.1;
+
+    /** A core that is left between plates is no thinner, mm. */
+    private static final double LEAST_BETWEEN = 3;
 
     /** A cut that shares less with a strip does not meet it, mm². */
     private static final double TOUCH = 1;
@@ -37,6 +50,24 @@ public record Blank(
         fits(core, across, "strips");
         top.ifPresent(t -> fits(t, across, "top"));
         Refusal.between(core.thickness() + top.map(BlankLayer::thickness).orElse(0.0), 1, 120, "thickness");
+        Refusal.unless(
+                sawn.front() == 0 || top.isEmpty(),
+                "sawnFront",
+                "the blank has a top of its own wood apart: leave that out, or saw no front off");
+        Refusal.unless(
+                sawn.back() == 0 || sawn.front() > 0 || top.isPresent(),
+                "sawnBack",
+                "a hollow between plates is closed from the front too: saw a front off as well, or give the blank a top");
+        Refusal.unless(
+                sawn.isNone() || core.thickness() - sawn.thickness() >= LEAST_BETWEEN,
+                sawn.back() > 0 ? "sawnBack" : "sawnFront",
+                "the blank leaves no core between its plates");
+    }
+
+    /** One that no plate is sawn off. */
+    public Blank(
+            double across, double along, double middleX, double middleY, BlankLayer core, Optional<BlankLayer> top) {
+        this(across, along, middleX, middleY, core, top, Sawn.NONE);
     }
 
     private static void fits(BlankLayer layer, double across, String field) {
@@ -96,7 +127,7 @@ public record Blank(
 
     /** Rough, with its top, mm. */
     public double thickness() {
-        return core.thickness() + topThickness();
+        return core.thickness() + top.map(BlankLayer::thickness).orElse(0.0);
     }
 
     /** What it is made of, such as {@code red alder} or {@code true mahogany and sugar maple}. */
@@ -108,8 +139,19 @@ public record Blank(
                         .orElse("");
     }
 
+    /** What is glued over its core's front, a top or a front plate of its own, mm; nought where nothing is. */
     public double topThickness() {
-        return top.map(BlankLayer::thickness).orElse(0.0);
+        return top.map(BlankLayer::thickness).orElse(sawn.front());
+    }
+
+    /** Whether a top or a plate is glued over its core, so that it can be hollowed first. */
+    public boolean isCovered() {
+        return topThickness() > 0;
+    }
+
+    /** What lies on the bench to be hollowed: its own wood less the plates that are sawn off, mm. */
+    public double coreThickness() {
+        return core.thickness() - sawn.thickness();
     }
 
     public Region plan() {

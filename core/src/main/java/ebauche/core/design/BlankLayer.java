@@ -44,6 +44,11 @@ public record BlankLayer(Species species, List<Strip> strips, double thickness, 
         return strips.stream().mapToDouble(Strip::width).sum();
     }
 
+    /** Its strips in another thickness, mm; of its faults nothing is known there. */
+    public BlankLayer thick(double other) {
+        return new BlankLayer(species, strips, other, List.of());
+    }
+
     /** What a strip is made of. */
     public Species of(Strip strip) {
         return strip.species().orElse(species);

@@ -190,7 +190,7 @@ public record BodyDesign(
     public Optional<Chamber> chamberOf(Control control) {
         boolean elsewhere = control.cavity().isPresent()
                 || control.kind() == Control.Kind.BLADE_SWITCH
-                || blank.top().isEmpty()
+                || !blank.isCovered()
                 || cavities.stream().anyMatch(c -> c.plan().contains(control.at()));
         return elsewhere
                 ? Optional.empty()

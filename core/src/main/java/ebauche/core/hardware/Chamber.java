@@ -31,6 +31,9 @@ public record Chamber(
     /** So many holes are drilled for one chamber, and no more. */
     public static final int MOST_PARTS = 200;
 
+    /** A support that stops so short of the wall is not held by it, mm. */
+    private static final double HELD = 0.2;
+
     /** A line that is off by less lies on another, mm. */
     private static final double DRAWN = 0.1;
 
@@ -74,6 +77,17 @@ public record Chamber(
 
     public Feature feature() {
         return Feature.of(FeatureKind.CHAMBER, id);
+    }
+
+    /** The same with another floor, mm. */
+    public Chamber leaving(double wood) {
+        return new Chamber(id, parts, wood, joins, supports, soundHoles);
+    }
+
+    /** Supports that no wall holds: they fall out where it goes through the core. */
+    public Region loose() {
+        Region inside = plan().grown(-HELD);
+        return union(supports.stream().filter(s -> inside.contains(s.region())).toList());
     }
 
     /** Its sound holes, as a feature of their own. */

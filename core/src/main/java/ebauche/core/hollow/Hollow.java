@@ -95,7 +95,8 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             return new Asked(other, centre, cap, floor, bit, round, number, margins);
         }
 
-        Asked floored(double other) {
+        /** The same over another floor. */
+        public Asked floored(double other) {
             return new Asked(wall, centre, cap, other, bit, round, number, margins);
         }
 

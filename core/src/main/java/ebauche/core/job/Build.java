@@ -1,6 +1,7 @@
 package ebauche.core.job;
 
 import ebauche.core.crib.HoldDown;
+import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.EdgeReadings;
@@ -79,8 +80,18 @@ public final class Build {
 
     /** What takes its parts as they are known, what lies under plates, and the channels that were drilled, where a record reads them to lie. */
     private BodyDesign followed(AsBuilt record) {
-        BodyDesign fitted = new PlateReadings(fitting.fit(drawn), record).followed();
+        BodyDesign fitted = onBackPlate(new PlateReadings(fitting.fit(drawn), record).followed());
         return new ChannelReadings(Spaces.of(fitted, topReaches()), record).followed();
+    }
+
+    /** A chamber that is to leave less wood than the back plate leaves goes through the core, and the plate is its floor. */
+    private BodyDesign onBackPlate(BodyDesign fitted) {
+        double plate = backReaches().orElse(0);
+        return fitted.chambers().stream().allMatch(c -> c.floor() >= plate)
+                ? fitted
+                : fitted.withChambers(fitted.chambers().stream()
+                        .map(c -> c.leaving(Math.max(plate, c.floor())))
+                        .toList());
     }
 
     /** Its outline as the edge was read against its template, where it was; where the edge stands proud it is still to come to its line. */
@@ -271,9 +282,16 @@ public final class Build {
 
     /** How deep under the finished front a glued-on top reaches, mm; nothing without one. */
     public OptionalDouble topReaches() {
-        return drawn.blank().top().isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(drawn.blank().topThickness() - roughAboveFront() - faces.frontFinished());
+        return drawn.blank().isCovered()
+                ? OptionalDouble.of(drawn.blank().topThickness() - roughAboveFront() - faces.frontFinished())
+                : OptionalDouble.empty();
+    }
+
+    /** How much of a back plate is left in the finished body, mm; nothing where none is sawn off. */
+    public OptionalDouble backReaches() {
+        Blank blank = drawn.blank();
+        double glueLine = blank.thickness() - roughAboveFront() - blank.sawn().back();
+        return blank.sawn().back() > 0 ? OptionalDouble.of(faces.backFinished() - glueLine) : OptionalDouble.empty();
     }
 
     /** Rough wood over the first flattened front: half of what the blank has to spare. */

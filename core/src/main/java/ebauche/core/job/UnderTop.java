@@ -23,6 +23,7 @@ import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
@@ -40,6 +41,14 @@ public final class UnderTop {
     /** Holds once the top is on. */
     public static final Condition.Mark CLOSED = new Condition.Mark(CLOSES, "the top glued on");
 
+    private static final StepKey BACKING = StepKey.of(BLANK, StepKind.BACKING);
+
+    /** Holds once the back plate is on again. */
+    public static final Condition.Mark BACKED = new Condition.Mark(BACKING, "the back plate glued on");
+
+    /** A hollow that leaves less of the core than this leaves none, mm. */
+    private static final double THROUGH = 0.005;
+
     /** Holds once core and top have the thickness that they are glued with. */
     public static final Condition.Mark LEVELLED = new Condition.Mark(LEVEL, "core and top level for their glue");
 
@@ -52,11 +61,11 @@ public final class UnderTop {
 
     /** The chambers that are decided on and can be cut: those of a blank with a top. */
     public static List<Chamber> chambers(Build build) {
-        return build.design().blank().top().isEmpty()
-                ? List.of()
-                : build.design().chambers().stream()
+        return build.design().blank().isCovered()
+                ? build.design().chambers().stream()
                         .filter(c -> !build.design().undecided().contains(c.feature()))
-                        .toList();
+                        .toList()
+                : List.of();
     }
 
     /** Holds once a chamber is as deep as it is wanted. */
@@ -69,21 +78,46 @@ public final class UnderTop {
         return build.design().blank().topThickness() - build.roughAboveFront();
     }
 
-    /** The back of the core, as it is glued. */
+    /** The back of the core, as it lies under the back plate where one is sawn off. */
     public static double back(Build build) {
+        return front(build) + build.design().blank().coreThickness();
+    }
+
+    /** The back of the blank, its back plate with it. */
+    private static double blankBack(Build build) {
         return build.design().blank().thickness() - build.roughAboveFront();
     }
 
     /** Depth of a chamber from the core's front, with its sum: until the body is brought to thickness the core is thicker than it will be. */
     public static Reckoning depth(Build build, Chamber chamber) {
-        double core = build.design().blank().core().thickness();
-        double off = back(build) - build.faces().backFinished();
+        Blank blank = build.design().blank();
+        double core = blank.coreThickness();
+        double plate = blank.sawn().back();
+        double off = blankBack(build) - build.faces().backFinished();
         String what = "off the back in all";
-        return Reckoning.of("depth of the " + chamber.feature().said(), Quantity.LENGTH)
-                .length("core", Fact.typed(core))
-                .length(what, off)
+        String under = plate > 0 ? "core + back plate" : "core";
+        Reckoning.Builder sum = Reckoning.of("depth of the " + chamber.feature().said(), Quantity.LENGTH)
+                .length("core", Fact.typed(core));
+        if (plate > 0) {
+            sum.length("back plate", Fact.typed(plate));
+        }
+        return sum.length(what, off)
                 .length("floor of the chamber", Fact.typed(chamber.floor()))
-                .is(core - off - chamber.floor(), "core − " + what + " − floor of the chamber");
+                .is(core + plate - off - chamber.floor(), under + " − " + what + " − floor of the chamber");
+    }
+
+    /** What a chamber leaves of the core under it before the back plate is on, mm; no number where no plate is sawn off. */
+    public static OptionalDouble web(Build build, Chamber chamber) {
+        Blank blank = build.design().blank();
+        return blank.sawn().back() > 0
+                ? OptionalDouble.of(
+                        blank.coreThickness() - depth(build, chamber).value())
+                : OptionalDouble.empty();
+    }
+
+    /** Whether a chamber goes through the core, and the back plate is its floor. */
+    public static boolean isThrough(Build build, Chamber chamber) {
+        return web(build, chamber).orElse(Double.MAX_VALUE) < THROUGH;
     }
 
     /**
@@ -97,10 +131,33 @@ public final class UnderTop {
                 .filter(d -> d.changes().stream().anyMatch(c -> c instanceof Change.Add add && add.isBlank()))
                 .map(AsBuilt.Done::operation)
                 .findFirst();
-        if (did.isPresent() || chambers(build).isEmpty() || isClosed(build)) {
+        boolean apart =
+                !chambers(build).isEmpty() || build.design().blank().sawn().back() > 0;
+        if (did.isPresent() || !apart || isClosed(build)) {
             return did;
         }
-        return Optional.of(build.isDone(LEVEL) ? mark(chambers(build).get(0)) : LEVEL);
+        if (!build.isDone(LEVEL)) {
+            return Optional.of(LEVEL);
+        }
+        return chambers(build).stream().findFirst().map(UnderTop::mark);
+    }
+
+    /** What the step that glues the back plate on waits for: it is pressed on while supports stand. */
+    public static List<Condition> beforeItIsBacked(Build build) {
+        return chambers(build).stream()
+                .flatMap(c -> rest(build, c).isEmpty()
+                        ? Stream.of(hollowed(c.feature()))
+                        : Stream.of(hollowed(c.feature()), widened(c.feature())))
+                .map(Condition.class::cast)
+                .toList();
+    }
+
+    /** Where nothing carries the back plate when it is glued on. */
+    public static Region hollowWhenBacked(Build build) {
+        return Region.union(chambers(build).stream()
+                .filter(c -> isThrough(build, c))
+                .map(c -> hasSupports(build, c) ? c.routed() : c.plan())
+                .toList());
     }
 
     /** What the step that closes the chambers waits for: all are hollowed out, and what is drilled out of one is drilled. */
@@ -113,7 +170,8 @@ public final class UnderTop {
                 chambers(build).stream().filter(c -> !rest(build, c).isEmpty()).map(c -> widened(c.feature()));
         Stream<Condition> drilled =
                 build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
-        return Stream.of(hollowed, again, drilled).flatMap(s -> s).toList();
+        Stream<Condition> backed = build.design().blank().sawn().back() > 0 ? Stream.of(BACKED) : Stream.empty();
+        return Stream.of(backed, hollowed, again, drilled).flatMap(s -> s).toList();
     }
 
     /** The cavity in the back through which all supports of a chamber can be cut away once the top is on. */
@@ -190,27 +248,38 @@ public final class UnderTop {
         return StepKey.of(chamber.feature(), StepKind.MARK);
     }
 
-    /** The core's wood, strip by strip. */
+    /** The core's wood, strip by strip; with it the back plate, where that was glued on before the core lay by itself. */
     public static List<Change> core(Build build) {
-        return wood(build.design().blank(), build.design().blank().core(), front(build), back(build));
+        double to = build.isDone(BACKING)
+                        && putsCore(build).filter(k -> !build.isDone(k)).isPresent()
+                ? blankBack(build)
+                : back(build);
+        return wood(build, build.design().blank().core(), front(build), to);
     }
 
-    /** The top's wood, strip by strip; none without one. */
+    /** The back plate's wood, strip by strip; none where none is sawn off. */
+    public static List<Change> backPlate(Build build) {
+        return build.design().blank().sawn().back() > 0
+                ? wood(build, build.design().blank().core(), back(build), blankBack(build))
+                : List.of();
+    }
+
+    /** The wood of the top, or of the front plate, strip by strip; none without one. */
     public static List<Change> top(Build build) {
         Blank blank = build.design().blank();
-        double upper = -build.roughAboveFront();
-        return blank.top().stream()
-                .flatMap(t -> wood(blank, t, upper, upper + blank.topThickness()).stream())
-                .toList();
+        return blank.isCovered()
+                ? wood(build, blank.top().orElse(blank.core()), -build.roughAboveFront(), front(build))
+                : List.of();
     }
 
     /** All of the blank's wood. */
     public static List<Change> all(Build build) {
-        return Stream.concat(top(build).stream(), core(build).stream()).toList();
+        Stream<Change> own = wood(build, build.design().blank().core(), front(build), blankBack(build)).stream();
+        return Stream.concat(top(build).stream(), own).toList();
     }
 
-    private static List<Change> wood(Blank blank, BlankLayer layer, double from, double to) {
-        return blank.stripes(layer).stream()
+    private static List<Change> wood(Build build, BlankLayer layer, double from, double to) {
+        return build.design().blank().stripes(layer).stream()
                 .<Change>map(s -> new Change.Add(
                         BLANK,
                         Workpiece.BODY,

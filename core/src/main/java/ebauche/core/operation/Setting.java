@@ -1,6 +1,7 @@
 package ebauche.core.operation;
 
 import ebauche.core.crib.Fit;
+import ebauche.core.geometry.Face;
 import ebauche.core.measure.Division;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
@@ -189,9 +190,10 @@ public sealed interface Setting {
     /**
      * A slice sawn off a piece on edge.
      *
+     * @param off the face that it comes off
      * @param board how thick the piece is before
      */
-    record Resawn(String tool, Reckoning slice, Reckoning board) implements Setting {
+    record Resawn(String tool, Face off, Reckoning slice, Reckoning board) implements Setting {
         @Override
         public String kind() {
             return "resawn";
@@ -204,7 +206,7 @@ public sealed interface Setting {
 
         @Override
         public String figureSays() {
-            return "thick, off its back; mark where it lay and which end is the neck's";
+            return "thick, off its " + off.word() + "; mark where it lay and which end is the neck's";
         }
 
         @Override

@@ -15,7 +15,10 @@ public enum StepKind {
     GLUE("glue"),
     TOP_JOINT("top-joint"),
     TOP_GLUE("top-glue"),
+    SAW_FRONT("saw-front"),
+    SAW_BACK("saw-back"),
     TOP_LEVEL("top-level"),
+    BACKING("backing"),
     TOP("top"),
     // Faces and edge, brought to thickness or sanded.
     FRONT("front"),

@@ -1,6 +1,7 @@
 package ebauche.core.thickness;
 
 import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
@@ -305,24 +306,27 @@ public final class Ledger {
 
     /** A top's thickness when the front is flat: its passes all come off the top. Nothing without a top. */
     public Optional<Reckoning> topThen() {
-        return build.design().blank().top().map(top -> {
-            double off = frontTaken() + frontLeft();
-            return Reckoning.of("top before sanding", Quantity.LENGTH)
-                    .length("top as glued on", Fact.typed(top.thickness()))
-                    .length("off the front in all", off)
-                    .is(Math.max(0, top.thickness() - off), "top as glued on − off the front in all");
-        });
+        double top = build.design().blank().topThickness();
+        if (top == 0) {
+            return Optional.empty();
+        }
+        double off = frontTaken() + frontLeft();
+        return Optional.of(Reckoning.of("top before sanding", Quantity.LENGTH)
+                .length("top as glued on", Fact.typed(top))
+                .length("off the front in all", off)
+                .is(Math.max(0, top - off), "top as glued on − off the front in all"));
     }
 
     /** The blank's mass as it is now, at 12 %. */
     public Reckoning massNow() {
-        double top = build.design().blank().topThickness();
+        double top = build.design().blank().top().map(BlankLayer::thickness).orElse(0.0);
         return mass((highNow().value() + lowNow().value()) / 2, Math.max(0, top - frontTaken()));
     }
 
     /** Its mass when it has its thickness. */
     public Reckoning massThen() {
-        return mass(target(), topThen().map(Reckoning::value).orElse(0.0));
+        boolean apart = build.design().blank().top().isPresent();
+        return mass(target(), topThen().filter(t -> apart).map(Reckoning::value).orElse(0.0));
     }
 
     private Reckoning mass(double thickness, double top) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.job.Build;
@@ -30,7 +31,7 @@ class ResawingTest {
     void the_parts_and_what_is_lost_are_the_blank(double blank, double front, double back) {
         Build build = build(blank);
         Cutting cutting = build.shop().cutting();
-        Resawing resawing = new Resawing(build, front, back);
+        Resawing resawing = new Resawing(build, new Sawn(front, back));
         int plates = (front > 0 ? 1 : 0) + (back > 0 ? 1 : 0);
         double core = resawing.core().value();
         assertThat(front + core + back + plates * (cutting.resawKerf() + cutting.flattening()))
@@ -48,12 +49,12 @@ class ResawingTest {
     @Test
     void it_says_how_thick_a_blank_it_wants() {
         Build build = build(50);
-        Resawing both = new Resawing(build, 6, 5);
+        Resawing both = new Resawing(build, new Sawn(6, 5));
         assertThat(both.wants().value()).isCloseTo(build.thicknessed() + 2 + 2 * 3.6, within(1e-9));
         assertThat(both.lacks()).isPositive();
-        assertThat(new Resawing(build(60), 6, 5).lacks()).isNegative();
+        assertThat(new Resawing(build(60), new Sawn(6, 5)).lacks()).isNegative();
         assertThat(both.leavesACore()).isTrue();
-        assertThat(new Resawing(build, 30, 20).leavesACore()).isFalse();
+        assertThat(new Resawing(build, new Sawn(30, 20)).leavesACore()).isFalse();
         assertThat(both.sawOpens()).isTrue();
     }
 
@@ -61,7 +62,7 @@ class ResawingTest {
     @CsvSource({"0, 0", "2, 0", "50, 0", "6, 1"})
     void a_plate_that_cannot_be_is_refused(double front, double back) {
         Build build = build(50);
-        assertThatThrownBy(() -> new Resawing(build, front, back)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new Resawing(build, new Sawn(front, back))).isInstanceOf(Refusal.class);
     }
 
     /** A pickup's rout of 19 under a cap of 4 over 1 planed off is 22 deep; its window lies inside it, three millimetres off its walls. */

@@ -2,6 +2,7 @@ package ebauche.exchange.design;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Sawn;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Outline;
 import ebauche.core.timber.Flaw;
@@ -42,7 +43,8 @@ public final class BlankReader {
                 spot.length("middleX", 0),
                 spot.length("middleY", middle),
                 layer(spot, across, timbers),
-                spot.optionalObject("top", s -> layer(s, across, timbers)));
+                spot.optionalObject("top", s -> layer(s, across, timbers)),
+                new Sawn(spot.length("sawnFront", 0), spot.length("sawnBack", 0)));
     }
 
     private static BlankLayer layer(JsonPlace spot, double across, Timbers timbers) {
@@ -93,7 +95,15 @@ public final class BlankReader {
         out.put("across", length(blank.across())).put("along", length(blank.along()));
         out.put("middleX", length(blank.middleX())).put("middleY", length(blank.middleY()));
         blank.top().ifPresent(t -> write(t, out.putObject("top")));
+        writePlate(out, "sawnFront", blank.sawn().front());
+        writePlate(out, "sawnBack", blank.sawn().back());
         return out;
+    }
+
+    private static void writePlate(ObjectNode out, String key, double thickness) {
+        if (thickness > 0) {
+            out.put(key, length(thickness));
+        }
     }
 
     private static void write(BlankLayer layer, ObjectNode out) {

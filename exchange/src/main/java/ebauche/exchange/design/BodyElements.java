@@ -90,6 +90,14 @@ final class BodyElements {
                             .ifAny()),
                     Field.elsewhere(Field.length("middleY", "its middle from the saddle line (empty: the outline's)")
                             .ifAny()),
+                    Field.elsewhere(Field.length("sawnFront", "front plate, sawn off it and glued back (empty: none)")
+                            .described(
+                                    "thickness of the front plate as it is glued back: it closes the hollows of the core")
+                            .ifAny()),
+                    Field.elsewhere(Field.length("sawnBack", "back plate, sawn off it and glued back (empty: none)")
+                            .described(
+                                    "thickness of the back plate as it is glued back, before supports in the hollows are cut away")
+                            .ifAny()),
                     STRIPS,
                     FLAWS)
             .build();

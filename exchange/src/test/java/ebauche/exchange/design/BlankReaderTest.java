@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.Sawn;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -65,6 +66,21 @@ class BlankReaderTest {
     void a_laid_out_blank_is_read_back_as_it_was() {
         Blank blank = BuildFile.of(withBlank(laidOut())).build().design().blank();
         assertThat(blank).isEqualTo(laidOut());
+    }
+
+    @Test
+    void plates_that_are_sawn_off_are_read_back_and_refused_at_their_place() {
+        Blank laid = laidOut();
+        Blank sawn = new Blank(380, 480, 3, 48, laid.core(), Optional.empty(), new Sawn(6.35, 8));
+        assertThat(BuildFile.of(withBlank(sawn)).build().design().blank()).isEqualTo(sawn);
+        ObjectNode file = withBlank(sawn);
+        ((ObjectNode) file.at("/design/blank")).put("sawnBack", "2 mm");
+        assertThatThrownBy(() -> BuildFile.of(file))
+                .isInstanceOfSatisfying(
+                        BuildFileException.class, e -> assertThat(e.place()).isEqualTo("design.blank.sawnBack"))
+                .hasMessageContaining("between 3 and 40 mm");
+        ((ObjectNode) file.at("/design/blank")).put("sawnBack", "8 mm").put("sawnFront", "0 mm");
+        assertThatThrownBy(() -> BuildFile.of(file)).hasMessageContaining("closed from the front too");
     }
 
     @Test

@@ -81,6 +81,7 @@ class SchemaWalkTest {
         ObjectNode top = blank.putObject("top");
         top.put("species", "maple").put("thickness", "8 mm").put("pieces", 2);
         layered(top, across);
+        blank.put("sawnBack", "8 mm");
         design.withObject("/neck")
                 .putObject("scratchPlate")
                 .put("thickness", "2 mm")
@@ -120,6 +121,9 @@ class SchemaWalkTest {
                 .forEach(p -> ((ObjectNode) drawn.at("/design/contours/0")).set(p.getKey(), p.getValue()));
         drawn.withObject("/design/jack").put("diameter", "22 mm").remove("part");
         samples.add(drawn);
+        ObjectNode sawn = samples.get(0).deepCopy();
+        sawn.withObject("/design/blank").put("sawnFront", "1/4 in");
+        samples.add(sawn);
         return samples;
     }
 
