@@ -27,6 +27,9 @@ import java.util.Optional;
 
 /** Chambers: marked on the core, hollowed out depth by depth or drilled in rows, and closed by the top. */
 public final class ChamberStation implements Station {
+    /** A floor that is drawn so near to a plate is that plate, mm. */
+    private static final double DRAWN = 0.05;
+
     /** What a bit may leave in corners and along walls before it counts as shut out, mm². */
     private static final double NO_WAY = 300;
 
@@ -231,7 +234,7 @@ public final class ChamberStation implements Station {
                 .mapToDouble(Chamber::floor)
                 .findFirst()
                 .orElse(chamber.floor());
-        if (asked < chamber.floor()) {
+        if (asked < chamber.floor() - DRAWN) {
             found.add(Finding.goodToKnow(Work.CHAMBER, "chamber-on-plate")
                     .on(chamber.feature())
                     .at(chamber.plan().inner())

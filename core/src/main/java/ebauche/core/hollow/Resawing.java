@@ -87,7 +87,7 @@ public record Resawing(Build build, Sawn sawn) {
     /** How thick the wood is that a plate comes off; the front comes off first. */
     public Reckoning from(Face face) {
         boolean second = face == Face.BACK && sawn.front() > 0;
-        String what = "wood that the " + face.word() + " plate is sawn off";
+        String what = "wood that the " + face.word() + " plate is sawn from";
         if (!second) {
             return Reckoning.of(what, Quantity.LENGTH)
                     .length("blank", Fact.typed(blank()))

@@ -3,6 +3,7 @@ package ebauche.core.realism;
 import ebauche.core.balance.Balance;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
@@ -156,7 +157,16 @@ public record SpecSheet(
         int pieces = d.blank().pieces();
         return (pieces == 1 ? "one piece of " : pieces + " pieces of ")
                 + d.blank().core().words()
-                + d.blank().top().map(t -> ", a top of " + t.words()).orElse("");
+                + d.blank().top().map(t -> ", a top of " + t.words()).orElse("")
+                + sawn(d.blank().sawn());
+    }
+
+    private static String sawn(Sawn sawn) {
+        if (sawn.isNone()) {
+            return "";
+        }
+        String plates = sawn.front() == 0 ? "back" : sawn.back() == 0 ? "front" : "front and back";
+        return ", " + plates + " sawn off it and glued back";
     }
 
     private static Line neck(NeckJoint neck) {
