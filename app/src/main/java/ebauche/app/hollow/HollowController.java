@@ -13,6 +13,7 @@ import ebauche.core.balance.Guitar;
 import ebauche.core.balance.Hang;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
 import ebauche.core.hollow.CapPlate;
 import ebauche.core.hollow.Hollow;
 import ebauche.core.hollow.KeepOut;
@@ -101,6 +102,7 @@ class HollowController {
             List<Feature> there,
             List<Feature> cut,
             boolean covered,
+            boolean fromBack,
             int base,
             Map<String, String> asked,
             String tradeOff) {}
@@ -203,6 +205,7 @@ class HollowController {
                         HollowDrawn.features(asDrawn.design()),
                         HollowDrawn.cut(asDrawn),
                         asDrawn.topReaches().isPresent(),
+                        question.drawn().fromTheBack(),
                         current.revision().number(),
                         question.asked(),
                         TradeOffDrawing.of(hollow, wood, fig)));
@@ -251,6 +254,12 @@ class HollowController {
                 .queryParam("cap", tenth(asked.cap()))
                 .queryParam("floor", tenth(asked.floor()))
                 .queryParam("bit", tenth(asked.bit()));
+        if (asked.from() == Face.BACK) {
+            uri.queryParam("school", Face.BACK.word());
+        }
+        if (asked.edge() > 0) {
+            uri.queryParam("edge", tenth(asked.edge()));
+        }
         asked.round().ifPresent(r -> uri.queryParam("round", tenth(r)));
         asked.number().ifPresent(n -> uri.queryParam("number", n));
         asked.margins().forEach((f, m) -> uri.queryParam("margin-" + f.word(), tenth(m)));

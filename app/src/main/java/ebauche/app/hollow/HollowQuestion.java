@@ -3,6 +3,7 @@ package ebauche.app.hollow;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.hollow.Hollow;
 import ebauche.core.hollow.KeepOut;
@@ -20,7 +21,8 @@ import java.util.OptionalDouble;
 final class HollowQuestion {
     static final String TARGET = "target";
 
-    private static final List<String> ASKED = List.of("wall", "centre", "cap", "floor", "bit", "round", "number");
+    private static final List<String> ASKED =
+            List.of("wall", "centre", "cap", "floor", "bit", "edge", "round", "number", "school");
     private static final String MARGIN = "margin-";
 
     /** A cap that is off the top by less is the top, mm. */
@@ -65,7 +67,9 @@ final class HollowQuestion {
                     length("bit", usual.bit()),
                     text("round").isEmpty() ? Optional.empty() : Optional.of(length("round", 0)),
                     number(),
-                    margins());
+                    margins(),
+                    length("edge", 0),
+                    drawn().fromTheBack() ? Face.BACK : Face.FRONT);
             if (troubles.isEmpty()) {
                 return Hollow.of(build, asked);
             }
@@ -184,6 +188,8 @@ final class HollowQuestion {
                 field("cap", Words.say("hollow.cap"), fig.exactText(asked.cap())),
                 field("floor", Words.say("hollow.floor"), fig.exactText(asked.floor())),
                 field("bit", Words.say("hollow.bit"), fig.exactText(asked.bit())),
+                field("edge", Words.say("hollow.edge"), asked.edge() == 0 ? "" : fig.exactText(asked.edge()))
+                        .meaning(Words.say("hollow.no-edge")),
                 field(
                                 "round",
                                 Words.say("hollow.round"),

@@ -146,6 +146,10 @@ class HollowPagesTest extends WithVisitor {
     @Test
     void from_the_back_it_becomes_cavities_under_plates() {
         String here = shop.path("sedge");
+        assertThat(page("sedge", "?school=back&edge=10%20mm"))
+                .contains("Draw it from the back")
+                .contains("still to be rounded")
+                .contains("name=\"school\" value=\"back\"");
         assertThat(keep(here, Map.of("school", "back", "wall", "20 mm", "cap", "4 mm", "floor", "7 mm"))
                         .statusCode())
                 .isEqualTo(302);

@@ -7,6 +7,7 @@ import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Chamber;
+import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
@@ -81,6 +82,9 @@ record ChamberSteps(Build build, Chamber chamber) {
         Region rest = UnderTop.isClosed(build) ? Region.EMPTY : UnderTop.rest(build, chamber);
         if (!rest.isEmpty()) {
             steps.add(widen(rest));
+        }
+        if (isDeepened() || isToBeDeepened()) {
+            steps.add(deepen(rest));
         }
         if (UnderTop.hasSupports(build, chamber)) {
             steps.add(supportsAway());
@@ -186,9 +190,36 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .build();
     }
 
+    private boolean isDeepened() {
+        return build.isDone(StepKey.of(chamber.feature(), StepKind.DEEPEN));
+    }
+
+    /** Whether it is cut, still open, and wanted deeper. */
+    private boolean isToBeDeepened() {
+        return !isDeepened() && !UnderTop.isClosed(build) && UnderTop.isAgainDeeper(build, chamber);
+    }
+
+    /** Drawn deeper once it was cut: down to its new floor, wherever it is open. */
+    private Operation deepen(Region rest) {
+        boolean through = UnderTop.isThrough(build, chamber);
+        Region open = new AsCut(build, chamber.feature(), Face.FRONT).isDone(StepKind.SUPPORTS)
+                ? chamber.plan()
+                : chamber.routed();
+        double front = UnderTop.front(build);
+        Operation.Builder step = routed("Take the " + said() + " down to its new floor", StepKind.DEEPEN, open)
+                .cuts(Change.Remove.fromBody(
+                        chamber.feature(), Solid.Prism.between(open, front, front + depth().value())))
+                .onCore()
+                .needs(rest.isEmpty() ? UnderTop.hollowed(chamber.feature()) : UnderTop.widened(chamber.feature()))
+                .gives(UnderTop.deepened(chamber.feature()))
+                .joins(chamber.joins());
+        return (through ? step : step.inspect(depthRead())).build();
+    }
+
     /** Depth of its floor: as it was read, or as it is wanted. */
     private double floor() {
         return build.measuredFloor(chamber.feature(), Face.FRONT)
+                .filter(f -> !isToBeDeepened())
                 .map(FinishedFaces.MeasuredFloor::plane)
                 .orElse(UnderTop.front(build) + depth().value());
     }

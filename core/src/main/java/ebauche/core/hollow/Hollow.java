@@ -3,6 +3,7 @@ package ebauche.core.hollow;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -56,6 +57,8 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
      * @param round diameter of round holes, mm; empty for one large hollow
      * @param number how many round holes at the most; empty for all that fit
      * @param margins wood that stays round a feature where it is not the usual, mm
+     * @param edge how far in a round-over, bevel or binding will come that the design does not have yet, mm; nought for none
+     * @param from the face that it is cut from: the front under its top, or the back under plates; cap is what closes it, floor the wood that stays
      */
     public record Asked(
             double wall,
@@ -65,7 +68,9 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             double bit,
             Optional<Double> round,
             Optional<Integer> number,
-            Map<Feature, Double> margins) {
+            Map<Feature, Double> margins,
+            double edge,
+            Face from) {
         /** Common practice. */
         public static final Asked USUAL = new Asked(16, 90, 6, 8, 12.7, Optional.empty());
 
@@ -75,6 +80,7 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
             Refusal.between(cap, 1, 60, "cap");
             Refusal.between(floor, 1, 60, "floor");
             Refusal.between(bit, 3, 60, "bit");
+            Refusal.between(edge, 0, 60, "edge");
             round.ifPresent(r -> Refusal.between(r, 8, 120, "round"));
             number.ifPresent(n -> Refusal.between(n, 1, Chamber.MOST_PARTS, "number"));
             margins = Map.copyOf(margins);
@@ -83,32 +89,56 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
 
         /** One with the usual margins and as many holes as fit. */
         public Asked(double wall, double centre, double cap, double floor, double bit, Optional<Double> round) {
-            this(wall, centre, cap, floor, bit, round, Optional.empty(), Map.of());
+            this(wall, centre, cap, floor, bit, round, Optional.empty(), Map.of(), 0, Face.FRONT);
         }
 
         /** The same under another cap. */
         public Asked capped(double other) {
-            return new Asked(wall, centre, other, floor, bit, round, number, margins);
+            return new Asked(wall, centre, other, floor, bit, round, number, margins, edge, from);
         }
 
         Asked walled(double other) {
-            return new Asked(other, centre, cap, floor, bit, round, number, margins);
+            return new Asked(other, centre, cap, floor, bit, round, number, margins, edge, from);
         }
 
         /** The same over another floor. */
         public Asked floored(double other) {
-            return new Asked(wall, centre, cap, other, bit, round, number, margins);
+            return new Asked(wall, centre, cap, other, bit, round, number, margins, edge, from);
         }
 
         Asked numbered(int other) {
-            return new Asked(wall, centre, cap, floor, bit, round, Optional.of(other), margins);
+            return numbered(Optional.of(other));
+        }
+
+        private Asked numbered(Optional<Integer> other) {
+            return new Asked(wall, centre, cap, floor, bit, round, other, margins, edge, from);
         }
 
         /** The same with another margin round a feature. */
         public Asked keeping(Feature feature, double margin) {
             Map<Feature, Double> all = new HashMap<>(margins);
             all.put(feature, margin);
-            return new Asked(wall, centre, cap, floor, bit, round, number, all);
+            return new Asked(wall, centre, cap, floor, bit, round, number, all, edge, from);
+        }
+
+        /** The same with an edge to come. */
+        public Asked edged(double other) {
+            return new Asked(wall, centre, cap, floor, bit, round, number, margins, other, from);
+        }
+
+        /** The same cut from another face. */
+        public Asked cutFrom(Face other) {
+            return new Asked(wall, centre, cap, floor, bit, round, number, margins, edge, other);
+        }
+
+        /** Wood between the hollow and the finished front. */
+        private double over() {
+            return from == Face.FRONT ? cap : floor;
+        }
+
+        /** Wood between the hollow and the finished back, its plates counted. */
+        private double under() {
+            return from == Face.FRONT ? floor : cap;
         }
 
         private KeepOut kept(KeepOut usual) {
@@ -147,12 +177,12 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         return build.once()
                 .of(Known.class, Known::new)
                 .kept
-                .computeIfAbsent(kept(build, asked), k -> KeepOut.of(build, k.wall(), k.cap(), k.floor()));
+                .computeIfAbsent(kept(build, asked), k -> KeepOut.of(build, k.wall(), k.over(), k.under(), k.edge()));
     }
 
     private static Kept kept(Build build, Asked asked) {
         double wall = Math.min(asked.wall(), build.shop().limits().thinnestWall() * 2);
-        return new Kept(wall, asked.cap(), asked.floor());
+        return new Kept(wall, asked.over(), asked.under(), asked.edge());
     }
 
     /** What is asked about a build again and again while a wall is dragged. */
@@ -162,7 +192,7 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         private final Map<Curve, List<Traded>> curves = new ConcurrentHashMap<>();
     }
 
-    private record Kept(double wall, double cap, double floor) {}
+    private record Kept(double wall, double over, double under, double edge) {}
 
     private record Standing(Kept usual, Map<Feature, Double> margins, double centre) {}
 
@@ -388,19 +418,7 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         if (asked.round().isEmpty() || parts.isEmpty() || grams < 0) {
             return Optional.empty();
         }
-        Hollow all = asked.number().isEmpty()
-                ? this
-                : of(
-                        build,
-                        new Asked(
-                                asked.wall(),
-                                asked.centre(),
-                                asked.cap(),
-                                asked.floor(),
-                                asked.bit(),
-                                asked.round(),
-                                Optional.empty(),
-                                asked.margins()));
+        Hollow all = asked.number().isEmpty() ? this : of(build, asked.numbered(Optional.empty()));
         double each = all.grams() / all.parts().size();
         int number = (int) Math.max(1, Math.round(grams / each));
         return grams > all.grams() + each / 2

@@ -43,8 +43,9 @@ public record KeepOut(Feature feature, String why, Region bare, double margin) {
      *
      * @param wall least wood between the hollow and any other hollow, mm
      * @param over wood over the hollow, and under it, as the maker wants it, mm: a contour may take of it no more than it leaves
+     * @param edge how far in an edge will be taken that the design does not have yet, mm
      */
-    static List<KeepOut> of(Build build, double wall, double over, double under) {
+    static List<KeepOut> of(Build build, double wall, double over, double under, double edge) {
         BodyDesign design = build.design();
         List<KeepOut> all = new ArrayList<>();
         Bridge bridge = design.bridge();
@@ -92,6 +93,15 @@ public record KeepOut(Feature feature, String why, Region bare, double margin) {
             double wood = relief.face() == Face.FRONT ? over : under;
             Region deep = deeper(relief, wood - build.shop().limits().thinnestFloor());
             all.add(new KeepOut(relief.feature(), "the contour leaves too little over a hollow", deep, wall));
+        }
+        if (edge > 0) {
+            Region body = design.outline().region();
+            double least = build.shop().limits().thinnestWall();
+            all.add(new KeepOut(
+                    Feature.OUTLINE,
+                    "its edge is still to be rounded, bevelled or bound",
+                    body.minus(body.grown(-edge)),
+                    least));
         }
         all.removeIf(k -> k.bare().isEmpty() || design.undecided().contains(k.feature()));
         return all;

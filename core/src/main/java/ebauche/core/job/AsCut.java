@@ -97,7 +97,7 @@ public record AsCut(Build build, Feature feature, Face face) {
      * measured and s sanded off the face, it is m − s less what is still to be sanded.
      */
     public Optional<Reckoning> depth(String what) {
-        double toSand = build.faces().toSand(face);
+        double toSand = toSand();
         String since = "sanded off the " + face.word() + " since, s";
         String still = "still to be sanded off the " + face.word();
         Optional<FinishedFaces.MeasuredFloor> measured = build.measuredFloor(feature, face);
@@ -114,13 +114,22 @@ public record AsCut(Build build, Feature feature, Face face) {
         }
         return cut.map(done -> {
             double then = done.expected().get(new Measurand.DepthOf(feature));
-            double sanded = build.sandedSince(face, done);
+            double sanded = sandedSince(done);
             return Reckoning.of(what, Quantity.LENGTH)
                     .length("depth set when it was cut", new Fact(then, Source.COMPUTED, "the card of that day"))
                     .length(since, sanded)
                     .length(still, toSand)
                     .is(then - sanded - toSand, "depth set when it was cut − s − " + still);
         });
+    }
+
+    /** What is still to be sanded off the face that its depth is gauged from, mm: nothing off a core's front, which lies under the top. */
+    public double toSand() {
+        return UnderTop.isInCore(feature) ? 0 : build.faces().toSand(face);
+    }
+
+    private double sandedSince(AsBuilt.Entry entry) {
+        return UnderTop.isInCore(feature) ? 0 : build.sandedSince(face, entry);
     }
 
     /** Depth from the face as it is now to which a step brought it, if it is done: as read at that step, else as its card had it. */
@@ -133,10 +142,10 @@ public record AsCut(Build build, Feature feature, Face face) {
         }
         List<AsBuilt.Reading> read = build.asBuilt().readingsAt(done.get().operation(), depth);
         if (read.isEmpty()) {
-            return OptionalDouble.of(done.get().expected().get(depth) - build.sandedSince(face, done.get()));
+            return OptionalDouble.of(done.get().expected().get(depth) - sandedSince(done.get()));
         }
         AsBuilt.Reading last = read.get(read.size() - 1);
-        return OptionalDouble.of(last.value() - build.sandedSince(face, last));
+        return OptionalDouble.of(last.value() - sandedSince(last));
     }
 
     /** Depth from the face as it is now to which a cavity is routed that is not at depth yet; nought before it is begun. */

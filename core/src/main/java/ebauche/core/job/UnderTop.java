@@ -144,12 +144,7 @@ public final class UnderTop {
 
     /** What the step that glues the back plate on waits for: it is pressed on while supports stand. */
     public static List<Condition> beforeItIsBacked(Build build) {
-        return chambers(build).stream()
-                .flatMap(c -> rest(build, c).isEmpty()
-                        ? Stream.of(hollowed(c.feature()))
-                        : Stream.of(hollowed(c.feature()), widened(c.feature())))
-                .map(Condition.class::cast)
-                .toList();
+        return chambers(build).stream().flatMap(c -> atSize(build, c)).toList();
     }
 
     /** Where nothing carries the back plate when it is glued on. */
@@ -162,16 +157,14 @@ public final class UnderTop {
 
     /** What the step that closes the chambers waits for: all are hollowed out, and what is drilled out of one is drilled. */
     public static List<Condition> beforeItCloses(Build build) {
-        Stream<Condition> hollowed = chambers(build).stream()
-                .map(c -> !hasSupports(build, c) || behindSupports(build, c).isPresent()
-                        ? hollowed(c.feature())
-                        : supportsAway(c.feature()));
-        Stream<Condition> again =
-                chambers(build).stream().filter(c -> !rest(build, c).isEmpty()).map(c -> widened(c.feature()));
+        Stream<Condition> hollowed = chambers(build).stream().flatMap(c -> atSize(build, c));
+        Stream<Condition> away = chambers(build).stream()
+                .filter(c -> hasSupports(build, c) && behindSupports(build, c).isEmpty())
+                .map(c -> supportsAway(c.feature()));
         Stream<Condition> drilled =
                 build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
         Stream<Condition> backed = build.design().blank().sawn().back() > 0 ? Stream.of(BACKED) : Stream.empty();
-        return Stream.of(backed, hollowed, again, drilled).flatMap(s -> s).toList();
+        return Stream.of(backed, hollowed, away, drilled).flatMap(s -> s).toList();
     }
 
     /** The cavity in the back through which all supports of a chamber can be cut away once the top is on. */
@@ -197,6 +190,27 @@ public final class UnderTop {
         return cut.isDone(StepKind.ROUT)
                 ? cut.standing(cut.isDone(StepKind.SUPPORTS) ? chamber.plan() : chamber.routed())
                 : Region.EMPTY;
+    }
+
+    /** Whether a chamber that is hollowed out is wanted deeper than it was cut, or was taken deeper once. */
+    public static boolean isAgainDeeper(Build build, Chamber chamber) {
+        AsCut cut = new AsCut(build, chamber.feature(), Face.FRONT);
+        return cut.isDone(StepKind.DEEPEN)
+                || cut.isTooShallow(depth(build, chamber).value());
+    }
+
+    /** Holds once it is as deep. */
+    public static Condition.Mark deepened(Feature chamber) {
+        return new Condition.Mark(
+                StepKey.of(chamber, StepKind.DEEPEN), "the " + chamber.said() + " taken to its new depth");
+    }
+
+    /** What brings a chamber to its size and depth, or back to them where it is drawn larger or deeper once it is cut. */
+    private static Stream<Condition> atSize(Build build, Chamber chamber) {
+        Stream<Condition> first = Stream.of(hollowed(chamber.feature()));
+        Stream<Condition> wider = rest(build, chamber).isEmpty() ? Stream.of() : Stream.of(widened(chamber.feature()));
+        Stream<Condition> deeper = isAgainDeeper(build, chamber) ? Stream.of(deepened(chamber.feature())) : Stream.of();
+        return Stream.of(first, wider, deeper).flatMap(s -> s);
     }
 
     /** Holds once that is out. */

@@ -10,6 +10,7 @@ import ebauche.core.job.AsCut;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
+import ebauche.core.job.UnderTop;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -116,7 +117,7 @@ final class Shortfalls {
                 .flatMap(s -> s.inspections().stream())
                 .filter(i -> i.measurand().equals(depth))
                 .findFirst()
-                .map(i -> i.expected().value() - build.faces().toSand(cut.face()))
+                .map(i -> i.expected().value() - cut.toSand())
                 .filter(cut::isTooShallow)
                 .map(cut::lacks)
                 .ifPresent(lacks -> found.add(Finding.thinkAgain(Work.PLAN, "cut-too-shallow")
@@ -126,6 +127,8 @@ final class Shortfalls {
                                 "The " + feature.said() + " is cut, and it is wanted {0} deeper now.",
                                 planned
                                         ? "A step that deepens it is planned; or go back to the number it was cut to."
-                                        : "Take it down by that, or go back to the number it was cut to.")));
+                                        : UnderTop.isInCore(feature) && UnderTop.isClosed(build)
+                                                ? "Nobody reaches it any more: go back to the number it was cut to."
+                                                : "Take it down by that, or go back to the number it was cut to.")));
     }
 }

@@ -211,6 +211,47 @@ class ChamberStationTest {
         assertThat(keys(body.plan())).doesNotContain("chamber-bass:widen");
     }
 
+    /** Cut to a floor of 8 and then drawn with 5: three millimetres more in a step of its own while it is open, told once it is closed. */
+    @Test
+    void drawn_deeper_once_it_is_cut_it_is_taken_down_while_it_is_open() {
+        TestBody body = body(8, BASS);
+        body.doneUpTo("chamber-bass:rout");
+        double cut = body.figure("chamber-bass:rout");
+        body.chambers.set(0, body.chambers.get(0).leaving(5));
+        assertThat(keys(body.plan())).containsSubsequence("chamber-bass:rout", "chamber-bass:deepen", "blank:top");
+        assertThat(body.figure("chamber-bass:deepen")).isCloseTo(cut + 3, within(1e-6));
+        assertThat(wood(body)).isCloseTo(7.25 + 5, within(1e-3));
+        assertThat(body.rules()).contains("cut-too-shallow");
+        TestBody closed = body(8, BASS);
+        closed.timeline.addAll(body.timeline);
+        closed.done("blank:top");
+        closed.chambers.set(0, closed.chambers.get(0).leaving(5));
+        assertThat(keys(closed.plan())).doesNotContain("chamber-bass:deepen");
+        assertThat(closed.plan().findings())
+                .filteredOn(f -> f.rule().equals("cut-too-shallow"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.cure()).contains("Nobody reaches it"));
+        body.done("chamber-bass:deepen");
+        assertThat(body.rules()).doesNotContain("cut-too-shallow");
+        List<String> steps = keys(body.plan());
+        body.doneUpTo(steps.get(steps.size() - 1));
+        assertThat(body.rules()).doesNotContain("cut-too-shallow");
+        assertThat(wood(body)).isCloseTo(7.25 + 5, within(1e-3));
+    }
+
+    /** Its depth was read from the core's front, which lies under the top: what is sanded off the body's front takes nothing of it. */
+    @Test
+    void sanding_the_front_makes_no_chamber_shallower() {
+        TestBody body = body(8, BASS);
+        List<String> steps = keys(body.plan());
+        body.doneUpTo(steps.get(steps.size() - 1));
+        body.read("sanded-off:front", 1.5);
+        assertThat(body.plan().findings())
+                .filteredOn(f -> f.isOn(CHAMBER))
+                .extracting(f -> f.rule())
+                .doesNotContain("cut-too-shallow");
+    }
+
     private static String what(TestBody body) {
         return body.plan().findings().stream()
                 .filter(f -> f.rule().equals("chamber-lacks"))

@@ -5,18 +5,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.design.Contour;
 import ebauche.core.feature.Feature;
+import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Profile;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Stock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -221,5 +225,43 @@ class HollowOutsideTest {
                 .isInstanceOfSatisfying(
                         Refusal.class, r -> assertThat(r.field()).isEqualTo("cap"));
         assertThatThrownBy(() -> asked(14, 0, 0, 8)).isInstanceOf(Refusal.class);
+    }
+
+    /** An edge to come of twelve keeps the hollow twelve and the thinnest wall inside the outline, where the wall asked for is less. */
+    @Test
+    void an_edge_to_come_keeps_its_wood() {
+        Build build = new TestBody().build();
+        double least = build.shop().limits().thinnestWall();
+        Region body = build.design().outline().region();
+        Hollow.Asked asked = asked(8, 60, 6, 8);
+        Hollow plain = Hollow.of(build, asked);
+        Hollow edged = Hollow.of(build, asked.edged(12));
+        assertThat(plain.parts()).anyMatch(p -> !body.grown(-11.9 - least).contains(p));
+        assertThat(edged.parts()).allMatch(p -> body.grown(-11.9 - least).contains(p));
+        assertThat(edged.keepOuts())
+                .anyMatch(k -> k.feature().equals(Feature.OUTLINE) && k.why().contains("bound"));
+        assertThat(Hollow.of(build, asked(30, 60, 6, 8).edged(12)).grams())
+                .as("a wall that is wider than both keeps them anyhow")
+                .isCloseTo(Hollow.of(build, asked(30, 60, 6, 8)).grams(), within(0.1));
+    }
+
+    /** A contour of the front takes of the wood over a hollow: from the front that is the cap, from the back what is left standing. */
+    @Test
+    void from_the_back_a_contour_of_the_front_takes_of_the_wood_that_stays() {
+        TestBody body = new TestBody();
+        body.contours.add(new Contour(
+                "top", Face.FRONT, new Contour.Start.Round(40), 6, Profile.Shape.ROUND, OptionalDouble.empty()));
+        Hollow.Asked asked = asked(8, 60, 5, 14);
+        Build build = body.build();
+        assertThat(Hollow.of(build, asked).keepOuts())
+                .extracting(k -> k.feature().word())
+                .contains("contour-top");
+        assertThat(Hollow.of(build, asked.cutFrom(Face.BACK)).keepOuts())
+                .as("six of fourteen leaves eight")
+                .extracting(k -> k.feature().word())
+                .doesNotContain("contour-top");
+        assertThat(Hollow.of(build, asked(8, 60, 14, 5).cutFrom(Face.BACK)).keepOuts())
+                .extracting(k -> k.feature().word())
+                .contains("contour-top");
     }
 }
