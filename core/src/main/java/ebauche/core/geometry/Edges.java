@@ -114,6 +114,23 @@ final class Edges {
         return new Point(best[1], best[2]);
     }
 
+    /** Where the line x = at, or y = at, crosses them: its y, or its x, in order. */
+    double[] crossings(boolean upright, double at) {
+        List<Double> crossings = new ArrayList<>();
+        int across = upright ? 0 : 1;
+        for (double[] ring : rings()) {
+            for (int i = 0; i + 3 < ring.length; i += 2) {
+                double a = ring[i + across] - at;
+                double b = ring[i + 2 + across] - at;
+                if (a > 0 != b > 0) {
+                    double from = ring[i + 1 - across];
+                    crossings.add(from + (ring[i + 3 - across] - from) * a / (a - b));
+                }
+            }
+        }
+        return crossings.stream().mapToDouble(c -> c).sorted().toArray();
+    }
+
     /** Length, from edge to edge, of the line through a point inside. */
     double chord(Point through, double dx, double dy) {
         double[] ends = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};

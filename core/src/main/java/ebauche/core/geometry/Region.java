@@ -539,6 +539,11 @@ public final class Region {
         return most[0];
     }
 
+    /** From where to where the line x = at (upright), or y = at, runs inside: its y, or its x, by pairs. A line along an edge is not told. */
+    public double[] chords(boolean upright, double at) {
+        return edges.crossings(upright, at);
+    }
+
     /** Length within the region of the line through a point of it, from edge to edge, mm. */
     public double chord(Point through, double dx, double dy) {
         return edges.chord(through, dx, dy);

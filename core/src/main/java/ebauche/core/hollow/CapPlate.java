@@ -30,6 +30,9 @@ public record CapPlate(double length, double width, double thickness, Fact stiff
     private static final double NEARLY = 0.1;
 
     private static final double[] RATIOS = {1, 1.2, 1.4, 1.6, 2, 4};
+    /** From this length over width on the last number holds. */
+    private static final double LONG = 4;
+
     private static final double[] NUMBERS = {0.0056, 0.00647, 0.00691, 0.00712, 0.00722, 0.00725};
 
     public CapPlate {
@@ -43,6 +46,15 @@ public record CapPlate(double length, double width, double thickness, Fact stiff
         double width = 2 * part.coarser(NEARLY).widest();
         double length = Math.max(width, Math.max(part.maxX() - part.minX(), part.maxY() - part.minY()));
         return new CapPlate(length, width, thickness, ACROSS_THE_GRAIN);
+    }
+
+    /** What it bends at the most over a part, without looking where the largest circle fits: none is wider than the box or than its own area, mm. */
+    static double atMost(Region part, double thickness) {
+        double box = Math.min(part.maxX() - part.minX(), part.maxY() - part.minY());
+        double width = Math.min(box, 2 * Math.sqrt(part.area() / Math.PI));
+        return new CapPlate(LONG * width, width, thickness, ACROSS_THE_GRAIN)
+                .deflection()
+                .value();
     }
 
     /** c of the table, between its lines straight; of a long one the last. */

@@ -355,11 +355,20 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         return build.design().outline().region().grown(-asked.wall());
     }
 
-    /** The cap over the part where it bends most. */
+    /** The cap over the part where it bends most; round holes are all alike. */
     public Optional<CapPlate> cap() {
-        return parts.stream()
-                .map(p -> CapPlate.over(p, asked.cap()))
-                .max(Comparator.comparingDouble(c -> c.deflection().value()));
+        CapPlate most = null;
+        for (Region part : asked.round().isPresent() ? parts.stream().limit(1).toList() : parts) {
+            if (most == null
+                    || CapPlate.atMost(part, asked.cap()) > most.deflection().value()) {
+                CapPlate over = CapPlate.over(part, asked.cap());
+                most = most == null
+                                || over.deflection().value() > most.deflection().value()
+                        ? over
+                        : most;
+            }
+        }
+        return Optional.ofNullable(most);
     }
 
     /**

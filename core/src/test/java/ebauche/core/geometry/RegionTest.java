@@ -186,4 +186,17 @@ class RegionTest {
         }
         assertThat(onIt).isGreaterThan(50);
     }
+
+    /** Pythagoras in a disc with a hole: two chords across both, one across the outer alone. */
+    @Test
+    void chords_run_where_a_line_is_inside() {
+        Region ring = Region.disc(new Point(10, 20), 100).minus(Region.disc(new Point(10, 20), 60));
+        double[] both = ring.chords(false, 30);
+        assertThat(both).hasSize(4);
+        assertThat(both[1] - both[0]).isCloseTo(Math.sqrt(50 * 50 - 100) - Math.sqrt(30 * 30 - 100), within(0.1));
+        double[] outer = ring.chords(true, 50);
+        assertThat(outer).hasSize(2);
+        assertThat(outer[0]).isCloseTo(20 - Math.sqrt(50 * 50 - 40 * 40), within(0.1));
+        assertThat(ring.chords(true, 61)).isEmpty();
+    }
 }

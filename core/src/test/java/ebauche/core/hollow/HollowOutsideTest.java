@@ -264,4 +264,45 @@ class HollowOutsideTest {
                 .extracting(k -> k.feature().word())
                 .contains("contour-top");
     }
+
+    /** As many as any of the patterns holds when every place of every pattern is tried. */
+    @ParameterizedTest
+    @ValueSource(doubles = {16, 25.4, 40})
+    void the_best_pattern_is_found_as_if_all_were_tried(double diameter) {
+        Build build = new TestBody().build();
+        for (Region room : List.of(
+                Hollow.of(build, asked(14, 60, 6, 8)).parts().get(0),
+                Region.rectangle(new Point(3, 5), 150, 97, 0, 0),
+                Region.rectangle(new Point(0, 0), 4 * (diameter + 6) - 6, 2 * diameter + 7, 0, 0))) {
+            Region middles = room.grown(-diameter / 2);
+            int most = 0;
+            for (double turn : new double[] {0, 90}) {
+                for (int i = 0; i < 144; i++) {
+                    double apart = diameter + 6;
+                    most = Math.max(
+                            most,
+                            RoundHoles.rows(middles, apart, turn, apart * (i % 12) / 12, apart * (i / 12) / 12)
+                                    .size());
+                }
+            }
+            assertThat(RoundHoles.in(room, diameter, 6)).hasSize(most);
+        }
+    }
+
+    /** The part that bends most is told whichever comes first, and no part is passed over that bends more than one before it. */
+    @Test
+    void the_cap_is_told_over_the_part_where_it_bends_most() {
+        Build build = new TestBody().build();
+        for (double centre : new double[] {0, 60, 100, 140}) {
+            Hollow hollow = Hollow.of(build, asked(12, centre, 6, 8));
+            double most = hollow.parts().stream()
+                    .mapToDouble(p -> CapPlate.over(p, 6).deflection().value())
+                    .max()
+                    .orElseThrow();
+            assertThat(hollow.cap().orElseThrow().deflection().value()).isEqualTo(most);
+            assertThat(hollow.parts())
+                    .allMatch(p -> CapPlate.atMost(p, 6)
+                            >= CapPlate.over(p, 6).deflection().value());
+        }
+    }
 }
