@@ -9,6 +9,8 @@ import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
+import ebauche.core.design.Blank;
+import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Point;
 import ebauche.core.hollow.NewCap;
@@ -20,6 +22,8 @@ import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.Refusal;
 import ebauche.core.plan.BuildPlan;
+import ebauche.core.timber.Species;
+import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
@@ -64,6 +68,8 @@ class CapController {
             int base,
             Optional<NewCap> newCap,
             List<Window> windows,
+            List<Species> timbers,
+            Optional<CapSheet> sheet,
             String drawing) {}
 
     @GetMapping("/bodies/{id}/cap")
@@ -155,6 +161,8 @@ class CapController {
         double cap = length("cap", build, typed, fig, troubles);
         Optional<NewCap> newCap =
                 tried(troubles, () -> NewCap.of(plan.build(), plan.history(), planed, cap), "planed", "cap");
+        Timbers timbers = current.ways().timbers();
+        Species timber = timber(build.design().blank(), timbers, typed);
         PageModel.put(
                 model,
                 new CapView(
@@ -175,7 +183,18 @@ class CapController {
                                 .flatMap(c -> c.deeper().stream())
                                 .map(d -> new Window(d, side(d.window())))
                                 .toList(),
+                        timbers.all(),
+                        newCap.map(c -> CapSheet.of(plan, c, timber, fig)),
                         newCap.map(NewCapDrawing::of).orElse("")));
+    }
+
+    /** The timber that is asked for; else that of the top the body has, or its own. */
+    private static Species timber(Blank blank, Timbers timbers, Map<String, String> typed) {
+        String key = typed.getOrDefault("timber", "").strip();
+        return timbers.all().stream()
+                .filter(t -> t.key().equals(key))
+                .findFirst()
+                .orElseGet(() -> blank.top().map(BlankLayer::species).orElse(blank.species()));
     }
 
     /** What stands in a field that nobody typed into: as it is designed, else what is usual. */

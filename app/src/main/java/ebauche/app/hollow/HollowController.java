@@ -10,7 +10,6 @@ import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.balance.Balance;
 import ebauche.core.balance.Guitar;
-import ebauche.core.balance.Hang;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
@@ -85,8 +84,8 @@ class HollowController {
                     wood - hollow.grams(),
                     deflection,
                     deflection.filter(d -> d.value() > CapPlate.FELT).isPresent(),
-                    most(balance, fig),
-                    most(lighter, fig),
+                    CapSheet.stays(balance, fig),
+                    CapSheet.stays(lighter, fig),
                     HollowDrawing.of(hollow));
         }
     }
@@ -219,15 +218,6 @@ class HollowController {
                 hollow.usualMargin(out),
                 hollow.costs(out),
                 hollow.gains(out));
-    }
-
-    private static String most(Balance balance, Figures fig) {
-        return balance.hang().isEmpty()
-                ? ""
-                : balance.range()
-                        .map(Hang.Range::most)
-                        .map(m -> Words.say("hollow.neck-stays-to", fig.decimal(m, 0)))
-                        .orElseGet(() -> Words.say("hollow.neck-stays-nowhere"));
     }
 
     private static List<Solved> solved(Bodies.Current current, Hollow hollow, double grams, Figures fig) {

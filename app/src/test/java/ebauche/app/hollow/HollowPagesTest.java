@@ -327,7 +327,12 @@ class HollowPagesTest extends WithVisitor {
                 .contains("The blank is")
                 .contains("3 mm higher")
                 .contains("bridge pickup cavity")
-                .contains("up to");
+                .contains("up to")
+                .contains("of cap stay on")
+                .containsPattern("trim it flush with [^<]+, its bearing on the old edge")
+                .containsPattern("\\d+ clamps in all");
+        assertThat(me.get(shop.path("sedge") + "/cap?timber=maple").body())
+                .containsPattern("<option value=\"maple\" selected");
     }
 
     /** A Sedge of fifty-four millimetres in two halves, its plates sawn off them: by hand 54 less twice 3.6 are glued together again. */

@@ -1,5 +1,6 @@
 package ebauche.core.hollow;
 
+import ebauche.core.crib.Bit;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -14,11 +15,14 @@ import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Relief;
 import ebauche.core.stock.Solid;
+import ebauche.core.stock.Stock;
+import ebauche.core.timber.Species;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A new cap glued over the front of a body that is built already: what lies deeper under it, which holes it buries, where it overhangs an
@@ -137,6 +141,68 @@ public record NewCap(
             }
         }
         return all;
+    }
+
+    /**
+     * Wood that comes off or on.
+     *
+     * @param at its centre of mass on the plan
+     */
+    public record Wood(double grams, Point at) {}
+
+    /** What is planed off the old front; its wood is weighed as the body has it there. */
+    public Wood planedOff(History history) {
+        Stock before = history.finished();
+        double front = build.faces().frontFinished();
+        Region body = build.design().outline().region();
+        Stock after = planed == 0
+                ? before
+                : before.after(List.of(Change.Remove.fromBody(
+                        Feature.OUTLINE, Solid.Prism.between(body, front - NEARLY, front + planed))));
+        return difference(before.balance(), after.balance());
+    }
+
+    private static Wood difference(Stock.Balance before, Stock.Balance after) {
+        double grams = before.grams() - after.grams();
+        if (!(grams > 0)) {
+            return new Wood(0, before.at());
+        }
+        return new Wood(
+                grams,
+                new Point(
+                        (before.grams() * before.at().x()
+                                        - after.grams() * after.at().x())
+                                / grams,
+                        (before.grams() * before.at().y()
+                                        - after.grams() * after.at().y())
+                                / grams));
+    }
+
+    /** What the cap weighs once it is trimmed to the edge and opened over the cavities again. */
+    public Wood comesOn(Species timber) {
+        Region stays = opened();
+        double grams = stays.area() * cap * timber.density().value() * 1e-6;
+        return new Wood(grams, stays.centroid());
+    }
+
+    /** The cap as far as it stays, its cavities opened again. */
+    private Region opened() {
+        return build.design().outline().region().minus(cavities());
+    }
+
+    /** Where nothing is glued: the cavities under it. */
+    public Region cavities() {
+        return Region.union(deeper.stream().map(Deeper::plan).toList());
+    }
+
+    /**
+     * The bit that trims the cap flush, its bearing on the old edge under it: the shortest of the crib that reaches through the cap; empty
+     * where none does.
+     */
+    public Optional<Bit> trims() {
+        return build.shop().crib().bits().stream()
+                .filter(b -> b.copies() && b.bearing().atTip() && b.cutterLength() >= cap)
+                .min(Comparator.comparingDouble(Bit::cutterLength));
     }
 
     /** Thickness of the body under its new cap, before that is sanded. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestTimber;
 import ebauche.core.design.Sawn;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
@@ -98,6 +99,37 @@ class ResawingTest {
         });
         assertThat(NewCap.of(plan.build(), plan.history(), 19.9, 4).buried())
                 .noneMatch(b -> b.feature().word().equals("bridge-studs"));
+    }
+
+    /** Area by depth by density, by hand: what of the front is open is neither planed nor capped. */
+    @Test
+    void what_is_planed_off_and_what_comes_on_is_weighed() {
+        TestBody body = new TestBody();
+        BuildPlan plan = body.plan();
+        NewCap capped = NewCap.of(plan.build(), plan.history(), 1, 4);
+        Region front = plan.build().design().outline().region().minus(capped.cavities());
+        NewCap.Wood on = capped.comesOn(TestTimber.ASH);
+        assertThat(on.grams())
+                .isCloseTo(front.area() * 4 * TestTimber.ASH.density().value() * 1e-6, within(1e-6));
+        NewCap.Wood off = capped.planedOff(plan.history());
+        double planed = front.area() * 1 * TestTimber.ALDER.density().value() * 1e-6;
+        // Holes that are buried and the controls' are open as well.
+        assertThat(off.grams()).isLessThan(planed).isCloseTo(planed, within(planed * 0.03));
+        assertThat(off.at().y()).isCloseTo(front.centroid().y(), within(3.0));
+        assertThat(NewCap.of(plan.build(), plan.history(), 0, 4)
+                        .planedOff(plan.history())
+                        .grams())
+                .isZero();
+    }
+
+    /** Its bearing runs on the old edge, under the cap: at the tip, and the cutter reaches through. */
+    @Test
+    void a_bit_with_its_bearing_at_the_tip_trims_the_cap() {
+        BuildPlan plan = new TestBody().plan();
+        assertThat(NewCap.of(plan.build(), plan.history(), 0, 4).trims()).hasValueSatisfying(b -> {
+            assertThat(b.bearing().atTip()).isTrue();
+            assertThat(b.cutterLength()).isGreaterThanOrEqualTo(4);
+        });
     }
 
     @Test
