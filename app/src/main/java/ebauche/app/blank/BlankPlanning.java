@@ -7,7 +7,7 @@ import ebauche.app.timber.Rack;
 import ebauche.core.blank.BlankNeed;
 import ebauche.core.blank.CoverSlice;
 import ebauche.core.design.Blank;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
 import ebauche.core.layout.BlankPlanner;
@@ -54,7 +54,7 @@ public class BlankPlanning {
      */
     public record Planned(
             BlankChoice choice,
-            Sawn sawn,
+            Plates sawn,
             Need coreNeed,
             BlankPlanner.Answer coreAnswer,
             Optional<LaidOut> core,
@@ -210,8 +210,9 @@ public class BlankPlanning {
         String timber =
                 choice.timber() == null ? build.design().blank().species().key() : choice.timber();
         // A top apart takes the place of a front that is sawn off; a back alone closes no hollow.
-        Sawn designed = build.design().blank().sawn();
-        Sawn sawn = topThickness.isPresent() ? designed.withoutFront() : designed.front() > 0 ? designed : Sawn.NONE;
+        Plates designed = build.design().blank().sawn();
+        Plates sawn =
+                topThickness.isPresent() ? designed.withoutFront() : designed.front() > 0 ? designed : Plates.NONE;
         Need coreNeed = topThickness
                 .map(t -> BlankNeed.core(build, plan.history(), t, sawn))
                 .orElseGet(() -> BlankNeed.whole(build, plan.history(), sawn));

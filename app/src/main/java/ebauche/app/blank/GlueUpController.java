@@ -16,7 +16,7 @@ import ebauche.core.blank.SeamFit;
 import ebauche.core.blank.TopPress;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.geometry.Region;
 import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
@@ -135,7 +135,7 @@ class GlueUpController {
     /** The blank's own wood as its pieces are glued: core and plates each by itself where they are sawn off the pieces. */
     private static Map<String, BlankLayer> ownWood(Build build) {
         Blank blank = build.design().blank();
-        Sawn sawn = blank.sawn();
+        Plates sawn = blank.sawn();
         Map<String, BlankLayer> all = new LinkedHashMap<>();
         if (sawn.isNone() || new Resawing(build, sawn).sawsTheBlank()) {
             all.put(Words.say("glue-up-controller.the-blank"), blank.core());

@@ -2,7 +2,7 @@ package ebauche.app.blank;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.design.Strip;
 import ebauche.core.layout.BlankPlanner;
 import ebauche.core.layout.Judgement;
@@ -48,11 +48,11 @@ public record LaidOut(Layout layout, BlankLayer layer, double frontAt, double dx
      * @param plates that are glued back on
      * @param between lost between each plate and the core, mm
      */
-    record SawnOff(double slice, Sawn plates, double between) {
-        static final SawnOff NOTHING = new SawnOff(0, Sawn.NONE, 0);
+    record SawnOff(double slice, Plates plates, double between) {
+        static final SawnOff NOTHING = new SawnOff(0, Plates.NONE, 0);
 
         double takes() {
-            return slice + plates.plates() * between;
+            return slice + plates.count() * between;
         }
 
         /** Where a depth of the boards lies when the plates are on again; what the saw took lies at the glue line. */

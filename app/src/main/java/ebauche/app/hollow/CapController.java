@@ -11,7 +11,7 @@ import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.geometry.Point;
 import ebauche.core.hollow.NewCap;
 import ebauche.core.hollow.Resawing;
@@ -149,7 +149,7 @@ class CapController {
             Build build, Map<String, String> typed, Figures fig, Map<String, String> troubles) {
         double front = length("sawnFront", build, typed, fig, troubles);
         double back = length("sawnBack", build, typed, fig, troubles);
-        return tried(troubles, () -> new Resawing(build, new Sawn(front, back)), "sawnFront", "sawnBack");
+        return tried(troubles, () -> new Resawing(build, new Plates(front, back)), "sawnFront", "sawnBack");
     }
 
     private static void page(
@@ -199,7 +199,7 @@ class CapController {
 
     /** What stands in a field that nobody typed into: as it is designed, else what is usual. */
     private static double usual(String name, Build build) {
-        Sawn sawn = build.design().blank().sawn();
+        Plates sawn = build.design().blank().sawn();
         return sawn.isNone()
                 ? USUAL.get(name)
                 : switch (name) {

@@ -1,6 +1,6 @@
 package ebauche.core.blank;
 
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.geometry.Region;
 import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
@@ -25,12 +25,12 @@ public final class BlankNeed {
     }
 
     /** What saw and plane take of its pieces before they are what the blank is made of, mm: covers and plates are sawn off them. */
-    public static double sawnOff(Build build, Sawn sawn) {
+    public static double sawnOff(Build build, Plates sawn) {
         return CoverSlice.takes(build) + Resawing.takes(build, sawn);
     }
 
     /** Of a body in one layer, with plates sawn off it. */
-    public static Need whole(Build build, History history, Sawn sawn) {
+    public static Need whole(Build build, History history, Plates sawn) {
         double finished = build.faces().thickness();
         double rough = build.thicknessed() + build.shop().cutting().flattening() + sawnOff(build, sawn);
         return need(build, pockets(build, history), finished, atLeast(finished, rough), true, true);
@@ -42,7 +42,7 @@ public final class BlankNeed {
      * @param top thickness of the top in the finished body
      * @param sawn plates that are sawn off it
      */
-    public static Need core(Build build, History history, double top, Sawn sawn) {
+    public static Need core(Build build, History history, double top, Plates sawn) {
         double finished = Math.max(LEAST_CORE, build.faces().thickness() - top);
         double rough = build.thicknessed() - top + build.shop().cutting().flattening() + sawnOff(build, sawn);
         List<Pocket> under = pockets(build, history).stream()

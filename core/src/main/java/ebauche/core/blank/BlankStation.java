@@ -300,7 +300,7 @@ public final class BlankStation implements Station {
                 .gives(UnderTop.LEVELLED)
                 .caution(Caution.of(build.thicknessing()))
                 .caution(Caution.DUST)
-                .takes(40 + 20 * blank.sawn().plates(), 0, 0.003);
+                .takes(40 + 20 * blank.sawn().count(), 0, 0.003);
         if (UnderTop.putsCore(build)
                 .filter(StepKey.of(FEATURE, StepKind.TOP_LEVEL)::equals)
                 .isPresent()) {

@@ -1,6 +1,6 @@
 package ebauche.core.blank;
 
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.hollow.Resawing;
@@ -22,13 +22,13 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Plates sawn off the blank's own wood: off the whole blank where the saw opens for it, else off its pieces before they are glued. */
-record SawnPlates(Build build, Sawn sawn, Resawing resawing) {
+record SawnPlates(Build build, Plates sawn, Resawing resawing) {
     /** A back that finishes thinner than this is sanded through in places: common practice, mm. */
     private static final double THINNEST = 3;
 
     /** Empty where none is sawn off. */
     static Optional<SawnPlates> of(Build build) {
-        Sawn sawn = build.design().blank().sawn();
+        Plates sawn = build.design().blank().sawn();
         return sawn.isNone() ? Optional.empty() : Optional.of(new SawnPlates(build, sawn, new Resawing(build, sawn)));
     }
 

@@ -31,7 +31,7 @@ public record Blank(
         double middleY,
         BlankLayer core,
         Optional<BlankLayer> top,
-        Sawn sawn) {
+        Plates sawn) {
 
     /** Strips are cut to a tenth of a millimetre. */
     private static final double STRIPS_MISS = 0.1;
@@ -67,7 +67,7 @@ public record Blank(
     /** One that no plate is sawn off. */
     public Blank(
             double across, double along, double middleX, double middleY, BlankLayer core, Optional<BlankLayer> top) {
-        this(across, along, middleX, middleY, core, top, Sawn.NONE);
+        this(across, along, middleX, middleY, core, top, Plates.NONE);
     }
 
     private static void fits(BlankLayer layer, double across, String field) {

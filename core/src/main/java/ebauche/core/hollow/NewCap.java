@@ -2,6 +2,7 @@ package ebauche.core.hollow;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -97,8 +98,9 @@ public record NewCap(
             if (floor - front <= planed) {
                 return;
             }
-            if (plan.parts().stream().allMatch(p -> 2 * p.widest() <= HOLE && isRound(p))
-                    || solids.stream().allMatch(Bore.class::isInstance)) {
+            boolean holes = plan.parts().stream().allMatch(p -> 2 * p.widest() <= HOLE && isRound(p));
+            // A pickup's leg pockets are part of its cavity, however round they are.
+            if ((holes && !feature.is(FeatureKind.LEGS)) || solids.stream().allMatch(Bore.class::isInstance)) {
                 buried.add(new Buried(
                         feature, plan.parts().stream().map(Region::centroid).toList()));
             } else {

@@ -2,7 +2,7 @@ package ebauche.core.hollow;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
@@ -22,14 +22,14 @@ import ebauche.core.measure.Refusal;
  *
  * @param sawn the plates, as they are glued on again
  */
-public record Resawing(Build build, Sawn sawn) {
+public record Resawing(Build build, Plates sawn) {
     public Resawing {
         Refusal.unless(!sawn.isNone(), "sawnFront", "say how thick the front is to be, or the back");
     }
 
     /** What saw and plane take between plates and core, mm. */
-    public static double takes(Build build, Sawn sawn) {
-        return sawn.plates() * between(build);
+    public static double takes(Build build, Plates sawn) {
+        return sawn.count() * between(build);
     }
 
     /** What they take between one plate and the core, mm. */
@@ -112,7 +112,7 @@ public record Resawing(Build build, Sawn sawn) {
         return sum.length("outer faces planed", Fact.usual(planed(build), "the shop's allowances"))
                 .length("kerf", Fact.usual(kerf(build), "the shop's resaw"))
                 .length("planed", Fact.usual(planed(build), "the shop's allowances"))
-                .term("plates", Fact.typed(sawn.plates()), Quantity.NUMBER)
+                .term("plates", Fact.typed(sawn.count()), Quantity.NUMBER)
                 .is(
                         build.thicknessed() - top + planed(build) + takes(build, sawn),
                         "finished, with both sandings" + (top > 0 ? " − a top apart" : "")
@@ -133,7 +133,7 @@ public record Resawing(Build build, Sawn sawn) {
                 .length("blank", Fact.typed(blank()))
                 .length("kerf", Fact.usual(kerf(build), "the shop's resaw"))
                 .length("planed", Fact.usual(planed(build), "the shop's allowances"))
-                .term("plates", Fact.typed(sawn.plates()), Quantity.NUMBER);
+                .term("plates", Fact.typed(sawn.count()), Quantity.NUMBER);
     }
 
     /** How much thicker the blank would have to be, mm; nought or less where it gives it. */

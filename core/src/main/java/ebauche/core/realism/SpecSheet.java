@@ -3,7 +3,7 @@ package ebauche.core.realism;
 import ebauche.core.balance.Balance;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.Cavity;
@@ -161,7 +161,7 @@ public record SpecSheet(
                 + sawn(d.blank().sawn());
     }
 
-    private static String sawn(Sawn sawn) {
+    private static String sawn(Plates sawn) {
         if (sawn.isNone()) {
             return "";
         }

@@ -9,7 +9,7 @@ import ebauche.core.TestTimber;
 import ebauche.core.chamber.ChamberStation;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
@@ -43,7 +43,7 @@ class SawnPlatesTest {
     private static TestBody body(double front, double back, double floor, String... supports) {
         TestBody body = new TestBody();
         BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 2, 340, 50);
-        body.blank = new Blank(340, 420, 0, 45, wood, Optional.empty(), new Sawn(front, back));
+        body.blank = new Blank(340, 420, 0, 45, wood, Optional.empty(), new Plates(front, back));
         body.chambers.add(new Chamber(
                 "bass",
                 List.of(Outline.parse(BASS, 1)),
@@ -92,7 +92,7 @@ class SawnPlatesTest {
     void a_blank_that_the_saw_opens_for_is_sawn_when_it_is_glued_up() {
         TestBody body = body(9, 9, 4, HELD);
         BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 2, 290, 50);
-        body.blank = new Blank(290, 420, 0, 45, wood, Optional.empty(), new Sawn(9, 9));
+        body.blank = new Blank(290, 420, 0, 45, wood, Optional.empty(), new Plates(9, 9));
         assertThat(keys(body.plan()))
                 .containsSubsequence(
                         "blank:joint", "blank:glue", "blank:saw-front", "blank:saw-back", "blank:top-level");
@@ -102,7 +102,7 @@ class SawnPlatesTest {
     void a_piece_too_wide_for_the_saw_is_told() {
         TestBody body = body(9, 9, 4, HELD);
         BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 1, 340, 50);
-        body.blank = new Blank(340, 420, 0, 45, wood, Optional.empty(), new Sawn(9, 9));
+        body.blank = new Blank(340, 420, 0, 45, wood, Optional.empty(), new Plates(9, 9));
         assertThat(rules(body.plan())).contains("plate-too-wide");
     }
 
@@ -244,9 +244,9 @@ class SawnPlatesTest {
     void a_top_apart_and_a_front_sawn_off_are_not_both() {
         BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 2, 340, 45);
         BlankLayer top = BlankLayer.even(TestTimber.ASH, 2, 340, 6);
-        assertThatThrownBy(() -> new Blank(340, 420, 0, 45, wood, Optional.of(top), new Sawn(6, 0)))
+        assertThatThrownBy(() -> new Blank(340, 420, 0, 45, wood, Optional.of(top), new Plates(6, 0)))
                 .isInstanceOf(Refusal.class);
-        assertThat(new Blank(340, 420, 0, 45, wood, Optional.of(top), new Sawn(0, 9)).thickness())
+        assertThat(new Blank(340, 420, 0, 45, wood, Optional.of(top), new Plates(0, 9)).thickness())
                 .isEqualTo(51);
     }
 

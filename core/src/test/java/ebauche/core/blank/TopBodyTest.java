@@ -7,7 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
@@ -138,7 +138,7 @@ class TopBodyTest {
         double sanding = body.shop.practice().frontSanding();
         Need whole = BlankNeed.whole(plan.build(), plan.history());
         Need over = BlankNeed.top(plan.build(), plan.history(), top);
-        Need under = BlankNeed.core(plan.build(), plan.history(), top, Sawn.NONE);
+        Need under = BlankNeed.core(plan.build(), plan.history(), top, Plates.NONE);
         assertThat(whole.finished()).isEqualTo(body.thickness);
         assertThat(whole.rough()).isCloseTo(plan.build().thicknessed() + flattening, within(1e-9));
         assertThat(over.finished()).isEqualTo(top);

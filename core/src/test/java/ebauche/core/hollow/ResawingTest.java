@@ -6,7 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestTimber;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
 import ebauche.core.job.Build;
@@ -32,7 +33,7 @@ class ResawingTest {
     void the_parts_and_what_is_lost_are_the_blank(double blank, double front, double back) {
         Build build = build(blank);
         Cutting cutting = build.shop().cutting();
-        Resawing resawing = new Resawing(build, new Sawn(front, back));
+        Resawing resawing = new Resawing(build, new Plates(front, back));
         int plates = (front > 0 ? 1 : 0) + (back > 0 ? 1 : 0);
         double core = resawing.core().value();
         assertThat(front + core + back + plates * (cutting.resawKerf() + cutting.flattening()))
@@ -50,12 +51,12 @@ class ResawingTest {
     @Test
     void it_says_how_thick_a_blank_it_wants() {
         Build build = build(50);
-        Resawing both = new Resawing(build, new Sawn(6, 5));
+        Resawing both = new Resawing(build, new Plates(6, 5));
         assertThat(both.wants().value()).isCloseTo(build.thicknessed() + 2 + 2 * 3.6, within(1e-9));
         assertThat(both.lacks()).isPositive();
-        assertThat(new Resawing(build(60), new Sawn(6, 5)).lacks()).isNegative();
+        assertThat(new Resawing(build(60), new Plates(6, 5)).lacks()).isNegative();
         assertThat(both.leavesACore()).isTrue();
-        assertThat(new Resawing(build, new Sawn(30, 20)).leavesACore()).isFalse();
+        assertThat(new Resawing(build, new Plates(30, 20)).leavesACore()).isFalse();
         assertThat(both.sawOpens()).isTrue();
     }
 
@@ -63,7 +64,7 @@ class ResawingTest {
     @CsvSource({"0, 0", "2, 0", "50, 0", "6, 1"})
     void a_plate_that_cannot_be_is_refused(double front, double back) {
         Build build = build(50);
-        assertThatThrownBy(() -> new Resawing(build, new Sawn(front, back))).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new Resawing(build, new Plates(front, back))).isInstanceOf(Refusal.class);
     }
 
     /** A pickup's rout of 19 under a cap of 4 over 1 planed off is 22 deep; its window lies inside it, three millimetres off its walls. */
@@ -97,6 +98,9 @@ class ResawingTest {
             assertThat(b.feature().word()).isEqualTo("bridge-studs");
             assertThat(b.places()).hasSize(2);
         });
+        assertThat(NewCap.of(plan.build(), plan.history(), 1, 4).buried())
+                .as("a pickup's leg pockets are opened with it")
+                .noneMatch(b -> b.feature().is(FeatureKind.LEGS));
         assertThat(NewCap.of(plan.build(), plan.history(), 19.9, 4).buried())
                 .noneMatch(b -> b.feature().word().equals("bridge-studs"));
     }

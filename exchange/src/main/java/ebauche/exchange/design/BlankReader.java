@@ -2,7 +2,7 @@ package ebauche.exchange.design;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Outline;
 import ebauche.core.timber.Flaw;
@@ -44,7 +44,7 @@ public final class BlankReader {
                 spot.length("middleY", middle),
                 layer(spot, across, timbers),
                 spot.optionalObject("top", s -> layer(s, across, timbers)),
-                new Sawn(spot.length("sawnFront", 0), spot.length("sawnBack", 0)));
+                new Plates(spot.length("sawnFront", 0), spot.length("sawnBack", 0)));
     }
 
     private static BlankLayer layer(JsonPlace spot, double across, Timbers timbers) {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
-import ebauche.core.design.Sawn;
+import ebauche.core.design.Plates;
 import ebauche.core.design.Strip;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -71,7 +71,7 @@ class BlankReaderTest {
     @Test
     void plates_that_are_sawn_off_are_read_back_and_refused_at_their_place() {
         Blank laid = laidOut();
-        Blank sawn = new Blank(380, 480, 3, 48, laid.core(), Optional.empty(), new Sawn(6.35, 8));
+        Blank sawn = new Blank(380, 480, 3, 48, laid.core(), Optional.empty(), new Plates(6.35, 8));
         assertThat(BuildFile.of(withBlank(sawn)).build().design().blank()).isEqualTo(sawn);
         ObjectNode file = withBlank(sawn);
         ((ObjectNode) file.at("/design/blank")).put("sawnBack", "2 mm");

@@ -9,15 +9,15 @@ import ebauche.core.measure.Refusal;
  * @param front thickness of the front plate when it is glued back, mm; nought where none is sawn off
  * @param back the same of the back plate
  */
-public record Sawn(double front, double back) {
-    public static final Sawn NONE = new Sawn(0, 0);
+public record Plates(double front, double back) {
+    public static final Plates NONE = new Plates(0, 0);
 
     /** A plate that is sawn off is no thinner, and no thicker, mm: common practice. */
     private static final double THINNEST = 3;
 
     private static final double THICKEST = 40;
 
-    public Sawn {
+    public Plates {
         Refusal.unless(isPlate(front), "sawnFront", plate());
         Refusal.unless(isPlate(back), "sawnBack", plate());
     }
@@ -33,12 +33,12 @@ public record Sawn(double front, double back) {
     }
 
     /** How many plates are sawn off. */
-    public int plates() {
+    public int count() {
         return (front > 0 ? 1 : 0) + (back > 0 ? 1 : 0);
     }
 
     public boolean isNone() {
-        return plates() == 0;
+        return count() == 0;
     }
 
     public double thickness() {
@@ -46,7 +46,7 @@ public record Sawn(double front, double back) {
     }
 
     /** The back plate alone. */
-    public Sawn withoutFront() {
-        return new Sawn(0, back);
+    public Plates withoutFront() {
+        return new Plates(0, back);
     }
 }
