@@ -8,7 +8,6 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
 import ebauche.core.job.OwnBack;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
@@ -127,21 +126,13 @@ public record CoverSlice(Build build, List<Cavity> cavities) {
                         i -> build.design().blank().core().strips().get(i - 1).width())
                 .max()
                 .orElse(0);
-        double most = build.shop().cutting().resawHeight();
-        Reckoning wide = Reckoning.of("piece on edge", Quantity.LENGTH)
-                .length("its width", Fact.typed(widest))
-                .is(widest, "its width");
-        String cure = "Glue the blank of narrower pieces, or make the cover of other stock.";
-        return Rule.of(Work.BLANK, "slice-too-wide", Rule.About.BLANK)
-                .on(BlankStation.FEATURE)
-                .says("The saw reaches through the piece that the cover is sliced off.")
-                .atMost(wide, most)
-                .cure(cure)
-                .fails(() -> Finding.stops(Work.BLANK, "slice-too-wide")
-                        .on(BlankStation.FEATURE)
-                        .length("piece on edge", widest)
-                        .length("most the saw opens", most)
-                        .says("The piece that the cover is sliced off is {0} wide; the saw opens {1} on edge.", cure))
-                .build();
+        return new SawOpens(
+                        build,
+                        "slice-too-wide",
+                        widest,
+                        "The saw reaches through the piece that the cover is sliced off.",
+                        "The piece that the cover is sliced off",
+                        "Glue the blank of narrower pieces, or make the cover of other stock.")
+                .asRule();
     }
 }

@@ -93,22 +93,14 @@ record SawnPlates(Build build, Plates sawn, Resawing resawing) {
     }
 
     private Rule opens() {
-        double most = resawing.opens();
-        Reckoning wide = Reckoning.of("piece on edge", Quantity.LENGTH)
-                .length("its width", Fact.typed(resawing.widest()))
-                .is(resawing.widest(), "its width");
-        String cure = "Glue the blank of narrower pieces and saw them before, or give it a top of its own.";
-        return Rule.of(Work.BLANK, "plate-too-wide", Rule.About.BLANK)
-                .on(BlankStation.FEATURE)
-                .says("The saw reaches through the piece that the plates are sawn off.")
-                .atMost(wide, most)
-                .cure(cure)
-                .fails(() -> Finding.stops(Work.BLANK, "plate-too-wide")
-                        .on(BlankStation.FEATURE)
-                        .length("piece on edge", resawing.widest())
-                        .length("most the saw opens", most)
-                        .says("The piece that the plates are sawn off is {0} wide; the saw opens {1} on edge.", cure))
-                .build();
+        return new SawOpens(
+                        build,
+                        "plate-too-wide",
+                        resawing.widest(),
+                        "The saw reaches through the piece that the plates are sawn off.",
+                        "The piece that the plates are sawn off",
+                        "Glue the blank of narrower pieces and saw them before, or give it a top of its own.")
+                .asRule();
     }
 
     private Rule backLeft(double left) {
