@@ -36,6 +36,7 @@ class ArchitectureTest {
         core("cavity"),
         core("channel"),
         core("shielding"),
+        core("edge"),
         core("contour"),
         core("sanding")
     };

@@ -9,6 +9,7 @@ import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.RoundOver;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
 import ebauche.core.design.Tab;
@@ -99,6 +100,7 @@ public final class TestBody {
     public List<Shield> shields = new ArrayList<>();
     public List<Chamber> chambers = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
+    public List<RoundOver> roundOvers = new ArrayList<>();
     public List<Tab> tabs = List.of();
     public Hanging hanging = Hanging.USUAL;
     public Set<Feature> undecided = Set.of();
@@ -227,6 +229,7 @@ public final class TestBody {
                 shields,
                 chambers,
                 contours,
+                roundOvers,
                 tabs,
                 hanging,
                 undecided);

@@ -47,6 +47,7 @@ enum BodyView {
     SHIELDING(Group.WIRES, "/shielding", true),
 
     CONTOURS(Group.CONTOURS, "/contours"),
+    EDGES(Group.CONTOURS, "/edges"),
 
     BENCH(Group.BENCH, "/bench"),
 

@@ -41,6 +41,7 @@ import java.util.stream.Stream;
  * @param shields spaces that are lined with paint or foil
  * @param chambers hollows in the core, under the top
  * @param contours carved parts of front and back
+ * @param roundOvers corners between face and edge that are rounded
  * @param tabs wood left outside the outline until everything is located
  * @param hanging what the guitar carries besides its wood, and its strap
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -65,6 +66,7 @@ public record BodyDesign(
         List<Shield> shields,
         List<Chamber> chambers,
         List<Contour> contours,
+        List<RoundOver> roundOvers,
         List<Tab> tabs,
         Hanging hanging,
         Set<Feature> undecided) {
@@ -96,6 +98,7 @@ public record BodyDesign(
         chambers = List.copyOf(chambers);
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
+        roundOvers = List.copyOf(roundOvers);
         tabs = List.copyOf(tabs);
         undecided = Set.copyOf(undecided);
         for (Contour contour : contours) {
@@ -129,29 +132,113 @@ public record BodyDesign(
     /** The same design with another neck joint. */
     public BodyDesign with(NeckJoint otherNeck) {
         return new BodyDesign(
-                name, blank, thickness, outline, scale, otherNeck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, chambers, contours, tabs, hanging, undecided);
+                name,
+                blank,
+                thickness,
+                outline,
+                scale,
+                otherNeck,
+                strings,
+                bridge,
+                pickups,
+                controls,
+                cavities,
+                jack,
+                templates,
+                holes,
+                channels,
+                wires,
+                shields,
+                chambers,
+                contours,
+                roundOvers,
+                tabs,
+                hanging,
+                undecided);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
         return new BodyDesign(
-                name, blank, thickness, edge, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, chambers, contours, tabs, hanging, undecided);
+                name,
+                blank,
+                thickness,
+                edge,
+                scale,
+                neck,
+                strings,
+                bridge,
+                pickups,
+                controls,
+                cavities,
+                jack,
+                templates,
+                holes,
+                channels,
+                wires,
+                shields,
+                chambers,
+                contours,
+                roundOvers,
+                tabs,
+                hanging,
+                undecided);
     }
 
     /** The same design with its channels elsewhere. */
     public BodyDesign withChannels(List<Channel> others) {
         return new BodyDesign(
-                name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, others, wires, shields, chambers, contours, tabs, hanging, undecided);
+                name,
+                blank,
+                thickness,
+                outline,
+                scale,
+                neck,
+                strings,
+                bridge,
+                pickups,
+                controls,
+                cavities,
+                jack,
+                templates,
+                holes,
+                others,
+                wires,
+                shields,
+                chambers,
+                contours,
+                roundOvers,
+                tabs,
+                hanging,
+                undecided);
     }
 
     /** The same design with other hollows in its core. */
     public BodyDesign withChambers(List<Chamber> others) {
         return new BodyDesign(
-                name, blank, thickness, outline, scale, neck, strings, bridge, pickups, controls, cavities, jack,
-                templates, holes, channels, wires, shields, others, contours, tabs, hanging, undecided);
+                name,
+                blank,
+                thickness,
+                outline,
+                scale,
+                neck,
+                strings,
+                bridge,
+                pickups,
+                controls,
+                cavities,
+                jack,
+                templates,
+                holes,
+                channels,
+                wires,
+                shields,
+                others,
+                contours,
+                roundOvers,
+                tabs,
+                hanging,
+                undecided);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -181,6 +268,7 @@ public record BodyDesign(
                 shields,
                 chambers,
                 contours,
+                roundOvers,
                 tabs,
                 hanging,
                 undecided);

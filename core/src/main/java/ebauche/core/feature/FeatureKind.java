@@ -20,6 +20,7 @@ public enum FeatureKind {
     SANDING("sanding", Role.WHOLE_BODY, "sanding"),
 
     CONTOUR("contour", Role.SHAPE, null, false, "%s contour", "contour %s"),
+    ROUND_OVER("rounding", Role.SHAPE, null, false, "%s round-over", "round-over %s"),
 
     NECK("neck", Role.VOID, "neck pocket"),
     NECK_SCREWS("neck-screws", NECK, "neck screw holes"),

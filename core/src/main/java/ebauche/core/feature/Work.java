@@ -10,6 +10,7 @@ public enum Work {
     CAVITY("cavity"),
     CHANNEL("channel"),
     SHIELDING("shielding"),
+    EDGE("edge"),
     CONTOUR("contour"),
     SANDING("sanding"),
 

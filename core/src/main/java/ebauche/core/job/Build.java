@@ -8,6 +8,7 @@ import ebauche.core.design.EdgeReadings;
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.RoundOver;
 import ebauche.core.design.Spaces;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
@@ -32,6 +33,7 @@ import ebauche.core.shop.Shop;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
 import ebauche.core.stock.Relief;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -54,6 +56,7 @@ public final class Build {
     private final FinishedFaces faces;
     private final Spaces spaces;
     private final List<Contour.Laid> contours;
+    private final List<RoundOver.Laid> roundOvers;
     private final Once once = new Once();
 
     /**
@@ -76,6 +79,9 @@ public final class Build {
                         + " mm: no wood is left. Is a sanding logged twice, or in another unit?");
         this.contours =
                 design.contours().stream().map(c -> c.on(design.outline())).toList();
+        this.roundOvers = design.roundOvers().stream()
+                .map(r -> r.on(design.outline(), design.neck().pocket()))
+                .toList();
     }
 
     /** What takes its parts as they are known, what lies under plates, and the channels that were drilled, where a record reads them to lie. */
@@ -149,6 +155,11 @@ public final class Build {
         return contours;
     }
 
+    /** The round-overs, laid on the outline. */
+    public List<RoundOver.Laid> roundOvers() {
+        return roundOvers;
+    }
+
     /** A channel as it was known to run when its step was called done: what was read of it until then is in that step's cut. */
     Optional<Channel> channelWhenDone(AsBuilt.Done done) {
         List<AsBuilt.Entry> standing = asBuilt.standing();
@@ -169,7 +180,9 @@ public final class Build {
 
     /** Whatever shapes its faces, decided on or not. */
     public List<Relief> surfaces() {
-        return List.copyOf(contours);
+        List<Relief> all = new ArrayList<>(contours);
+        all.addAll(roundOvers);
+        return all;
     }
 
     /** A face as it will be when the body is finished, carves and all; an undecided one keeps its wood. */

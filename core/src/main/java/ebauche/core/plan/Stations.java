@@ -5,6 +5,9 @@ import ebauche.core.cavity.CavityStation;
 import ebauche.core.chamber.ChamberStation;
 import ebauche.core.channel.ChannelStation;
 import ebauche.core.contour.ContourStation;
+import ebauche.core.design.RoundOver;
+import ebauche.core.edge.EdgeStation;
+import ebauche.core.edge.EdgeZones;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.job.Build;
@@ -33,6 +36,7 @@ public final class Stations {
             new CavityStation(),
             new ChannelStation(),
             new ShieldingStation(),
+            new EdgeStation(),
             new ContourStation(),
             new SandingStation());
 
@@ -67,6 +71,11 @@ public final class Stations {
     /** Every template that the work wants: by station, then by the order of the design. */
     public static List<TemplateLine> templates(Build build) {
         return ALL.stream().flatMap(s -> s.templates(build).stream()).toList();
+    }
+
+    /** Where a corner is rounded over by hand, and why; empty where the crib has no bit for it. */
+    public static Optional<EdgeZones> zones(Build build, RoundOver.Laid laid) {
+        return EdgeStation.zones(build, laid);
     }
 
     /** A chamber with supports that carry the router which hollows it out, as far as they help. */

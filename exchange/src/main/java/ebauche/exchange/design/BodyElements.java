@@ -7,6 +7,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.RoundOver;
 import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
@@ -147,6 +148,26 @@ final class BodyElements {
             .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
             .build();
 
+    private static final Field<Double> ROUNDED = Field.length("radius", "radius");
+
+    static final Element ROUND_OVERS = Element.of("roundOvers", "Round-over")
+            .many()
+            .feature(FeatureKind.ROUND_OVER)
+            .described(
+                    "corners between a face and the edge, rounded over: all round but for the neck's mouth, or along a stretch")
+            .fields(ID, FACE, ROUNDED)
+            .begins("round-over", "round-over of an edge", """
+                    {"id": "front", "face": "front", "radius": "1/4 in"}""")
+            .build();
+
+    /** The part of the edge that a round-over runs along. */
+    static final Element ROUNDED_STRETCH = Element.of("roundOvers.stretch", "Stretch of the edge")
+            .asksNothing()
+            .optional()
+            .described("walked anticlockwise as seen from the front; beyond its ends the round-over fades out")
+            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
+            .build();
+
     static final Element TEMPLATES = Element.of("templates", "Template")
             .many()
             .asksNothing()
@@ -217,6 +238,11 @@ final class BodyElements {
 
     private static Contour.Start.Stretch stretch(JsonPlace spot) {
         return new Contour.Start.Stretch(spot.point("from"), spot.point("to"), FADE.of(spot));
+    }
+
+    static RoundOver roundOver(JsonPlace spot) {
+        return new RoundOver(
+                ID.of(spot), FACE.of(spot), ROUNDED.of(spot), spot.optionalObject("stretch", BodyElements::stretch));
     }
 
     /** A contour that can be laid on the outline; which one cannot is told at its place. */

@@ -48,6 +48,8 @@ public final class DesignCatalogue {
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,
+            BodyElements.ROUND_OVERS,
+            BodyElements.ROUNDED_STRETCH,
             BodyElements.TABS,
             BodyElements.HANGING,
             BodyElements.TEMPLATES);

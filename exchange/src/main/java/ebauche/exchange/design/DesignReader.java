@@ -4,6 +4,7 @@ import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
+import ebauche.core.design.RoundOver;
 import ebauche.core.design.Tab;
 import ebauche.core.geometry.Outline;
 import ebauche.core.hardware.Cavity;
@@ -52,6 +53,7 @@ public final class DesignReader {
                 distinct(spot, "shields", CavityElements::shield, Shield::id),
                 distinct(spot, "chambers", ChamberElements::chamber, Chamber::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
+                distinct(spot, "roundOvers", BodyElements::roundOver, RoundOver::id),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),
                 BodyElements.UNDECIDED.of(spot));

@@ -101,6 +101,9 @@ class SchemaWalkTest {
         Additions.add(design, "tab");
         Additions.add(design, "channel");
         Additions.add(design, "chamber");
+        Additions.add(design, "round-over");
+        ((ObjectNode) design.at("/roundOvers/0"))
+                .set("stretch", JsonText.tree(STRETCH).path("stretch"));
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
         ((ObjectNode) design.path("cavities").get(1)).putArray("joins").add("controls");
         design.putArray("undecided").add("jack");

@@ -1,0 +1,68 @@
+package ebauche.app.contour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ebauche.app.testing.WithVisitor;
+import ebauche.exchange.json.JsonText;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Corners rounded over, over the wire: tried, kept, removed; what cannot be is told beside its field. */
+class EdgesPagesTest extends WithVisitor {
+    private String edges(String query) {
+        return me.get(shop.path("tussock") + "/edges" + query).body();
+    }
+
+    private HttpResponse<String> post(String base, String act, String face, String radius) {
+        String here = shop.path("tussock") + "/edges";
+        return me.post(here, here, new HashMap<>(Map.of("base", base, "act", act, "face", face, "radius", radius)));
+    }
+
+    private JsonNode kept() {
+        return JsonText.tree(me.get(shop.path("tussock") + "/file").body().getBytes(StandardCharsets.UTF_8))
+                .at("/design/roundOvers");
+    }
+
+    private String base() {
+        String page = edges("?face=front&radius=6%20mm");
+        int at = page.indexOf("name=\"base\" value=\"") + "name=\"base\" value=\"".length();
+        return page.substring(at, page.indexOf('"', at));
+    }
+
+    @Test
+    void a_corner_is_tried_then_kept_then_removed() {
+        assertThat(edges("")).contains("No corner is rounded over");
+        assertThat(edges("?face=front&radius=1/4%20in"))
+                .contains("Tried, not saved.")
+                .contains("front round-over")
+                .contains("by hand");
+        assertThat(kept().isMissingNode()).isTrue();
+        String base = base();
+        assertThat(post(base, "keep", "front", "1/4 in").statusCode()).isEqualTo(302);
+        assertThat(kept().at("/0/radius").asString()).isEqualTo("1/4 in");
+        assertThat(post(base, "keep", "back", "6 mm").statusCode()).as("stale").isEqualTo(409);
+        assertThat(me.get(shop.path("tussock")).body()).contains("front round-over");
+        assertThat(post(base(), "keep", "front", "9 mm").statusCode()).isEqualTo(302);
+        assertThat(kept()).hasSize(1);
+        assertThat(post(base(), "remove", "front", "").statusCode()).isEqualTo(302);
+        assertThat(kept()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"front, 40 mm", "back, six", "front, 0 mm"})
+    void what_cannot_be_is_told_beside_its_field(String face, String radius) {
+        assertThat(edges("?face=" + face + "&radius=" + radius.replace(" ", "%20")))
+                .contains("id=\"edge-trouble\"")
+                .contains("value=\"" + radius + "\"");
+        HttpResponse<String> refused = post(base(), "keep", face, radius);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("id=\"edge-trouble\"");
+        assertThat(kept().isMissingNode()).isTrue();
+    }
+}

@@ -1,0 +1,283 @@
+package ebauche.core.edge;
+
+import ebauche.core.design.RoundOver;
+import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.passes.Travel;
+import ebauche.core.routing.Datum;
+import ebauche.core.station.Station;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Plane;
+import ebauche.core.stock.Solid;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Round-overs: by a bit whose bearing rides on the edge wherever it has wall and its base a face, by hand where not, and blended.
+ *
+ * <p>That they come before contours, as most shops do it, follows from what they need: wall for the bearing and flat for the base, which a
+ * contour takes. Carved first, the zones by hand are longer.
+ */
+public final class EdgeStation implements Station {
+    /** A bite of a round-over bit, mm: larger ones in several, the last light; common practice. */
+    private static final double BITE = 4;
+
+    /** What a base wants flat inside the edge, mm: common practice, half a small base. */
+    private static final double FLAT = 40;
+
+    /** Minutes to set the bit and try it on scrap, for a metre by router, for a metre by hand: common practice. */
+    private static final double SET = 8;
+
+    private static final double BY_ROUTER = 3;
+    private static final double BY_HAND = 35;
+
+    /** To blend what hands did into what the bit left, and scrape its marks, for a metre: common practice. */
+    private static final double BLEND = 6;
+
+    /** A band that hands keep straight between two corners, mm: common practice. */
+    private static final double BAND = 2;
+
+    /** Wood that a round-over leaves beside a jack's hole, mm: common practice. */
+    private static final double BESIDE_JACK = 2;
+
+    @Override
+    public Work work() {
+        return Work.EDGE;
+    }
+
+    private static Optional<RoundingBit> bit(Build build, RoundOver.Laid laid) {
+        return RoundingBit.of(build.shop().crib(), laid.roundOver().radius());
+    }
+
+    /** Where it is done by hand, and why; empty where the crib has no bit for it. */
+    public static Optional<EdgeZones> zones(Build build, RoundOver.Laid laid) {
+        return bit(build, laid).map(b -> EdgeZones.of(build, laid, b));
+    }
+
+    @Override
+    public List<Operation> operations(Build build) {
+        return build.roundOvers().stream().flatMap(laid -> steps(build, laid)).toList();
+    }
+
+    private static Stream<Operation> steps(Build build, RoundOver.Laid laid) {
+        Optional<RoundingBit> bit = bit(build, laid);
+        if (bit.isEmpty()) {
+            return Stream.of(byHand(build, laid, List.of(), laid.plan(), length(laid)));
+        }
+        EdgeZones zones = EdgeZones.of(build, laid, bit.get());
+        Region hands = Region.union(zones.byHand().stream()
+                        .map(z -> z.within(laid.roundOver().radius() * 1.5))
+                        .toList())
+                .intersection(laid.plan());
+        return Stream.of(
+                byRouter(build, laid, bit.get(), zones, laid.plan().minus(hands)),
+                byHand(build, laid, zones.byHand(), hands, zones.byHandLength()));
+    }
+
+    /** Length of a corner, by the area that it takes of the plan. */
+    private static double length(RoundOver.Laid laid) {
+        return laid.plan().area() / laid.roundOver().radius();
+    }
+
+    private static Condition.Mark routed(RoundOver.Laid laid) {
+        return new Condition.Mark(
+                StepKey.of(laid.feature(), StepKind.ROUT),
+                "the " + laid.feature().said() + " routed");
+    }
+
+    private static Operation byRouter(Build build, RoundOver.Laid laid, RoundingBit bit, EdgeZones zones, Region plan) {
+        double radius = laid.roundOver().radius();
+        int bites = (int) Math.ceil(radius / BITE);
+        double length = zones.length() - zones.byHandLength();
+        Region body = build.design().outline().region();
+        Reckoning deep = Reckoning.of("round-over under its face", Quantity.LENGTH)
+                .length("radius", Fact.typed(radius))
+                .is(radius, "radius");
+        return Operation.of(
+                        Work.EDGE,
+                        laid.feature(),
+                        StepKind.ROUT,
+                        "Round the " + laid.feature().said() + " over with the router")
+                .face(laid.face())
+                .set(new Setting.Routed(
+                        bit.bit().name(),
+                        "edge, the router flat on the " + laid.face().word() + "; "
+                                + (bites == 1
+                                        ? "one bite, tried on scrap first"
+                                        : bites + " bites, the last one light, tried on scrap first"),
+                        Setting.Feed.ANTICLOCKWISE,
+                        deep,
+                        "deep: deeper leaves an uneven curve, less a step",
+                        List.of(),
+                        new Travel(length, 0)))
+                .cuts(cut(build, laid, plan))
+                .needs(
+                        Datum.OUTLINE_ROUTED,
+                        Datum.flat(
+                                build,
+                                laid.face(),
+                                body.minus(body.grown(-FLAT)).intersection(near(laid))))
+                .gives(routed(laid))
+                .caution(Caution.ROUTER, Caution.DUST)
+                .takes((int) Math.round(SET + bites * BY_ROUTER * length / 1000), 0, 0.008)
+                .build();
+    }
+
+    /** The face beside the corner that carries the base. */
+    private static Region near(RoundOver.Laid laid) {
+        return laid.plan().grown(FLAT);
+    }
+
+    private static Operation byHand(
+            Build build, RoundOver.Laid laid, List<EdgeZones.Zone> zones, Region plan, double length) {
+        String said = laid.feature().said();
+        boolean all = zones.isEmpty() && !plan.isEmpty();
+        String title = all
+                ? "Round the " + said + " over by hand"
+                : zones.isEmpty()
+                        ? "Blend the " + said
+                        : "Round the " + said + " over by hand where the router does not go, and blend it";
+        Operation.Builder step = Operation.of(Work.EDGE, laid.feature(), StepKind.CARVE, title)
+                .face(laid.face())
+                .set(
+                        new Setting.ByHand(
+                                "two lines a radius off the corner, rasp to a flat between them, file it round, scraper and a strip of paper"))
+                .needs(all ? Datum.OUTLINE_ROUTED : routed(laid))
+                .gives(Datum.carved(laid.feature()))
+                .caution(Caution.DUST, Caution.CARVE)
+                .takes((int) Math.round(SET + BY_HAND * length / 1000 + BLEND * length(laid) / 1000), 0, 0.004);
+        if (!plan.isEmpty()) {
+            step.cuts(cut(build, laid, plan));
+        }
+        zones.forEach(z -> step.at(new Place(z.words(), z.middle())));
+        return step.build();
+    }
+
+    private static Change cut(Build build, RoundOver.Laid laid, Region plan) {
+        double now = build.faces().now(laid.face());
+        return Change.Remove.fromBody(
+                laid.feature(),
+                laid.face() == Face.FRONT
+                        ? new Solid.Prism(plan, Plane.at(now), laid.under(now))
+                        : new Solid.Prism(plan, laid.under(now), Plane.at(now)));
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        List<Rule> rules = new ArrayList<>();
+        for (RoundOver.Laid laid : build.roundOvers()) {
+            wallLeft(build, laid).ifPresent(rules::add);
+            besideTheJack(build, laid).ifPresent(rules::add);
+        }
+        return rules;
+    }
+
+    /** Between the two corners of an edge the bearing needs wall, and the eye a band. */
+    private static Optional<Rule> wallLeft(Build build, RoundOver.Laid laid) {
+        double other = build.roundOvers().stream()
+                .filter(r -> r.face() != laid.face() && r.plan().overlaps(laid.plan()))
+                .mapToDouble(r -> r.roundOver().radius())
+                .max()
+                .orElse(0);
+        if (laid.face() == Face.BACK && other > 0) {
+            // Told once, on the front's.
+            return Optional.empty();
+        }
+        double rides = bit(build, laid).map(RoundingBit::bearingWidth).orElse(BAND);
+        Reckoning left = Reckoning.of("edge left beside the " + laid.feature().said(), Quantity.LENGTH)
+                .length(
+                        "finished thickness",
+                        build.faces().thicknessReckoning(build).asFact())
+                .length("radius", Fact.typed(laid.roundOver().radius()))
+                .length("radius of the other corner", other)
+                .is(
+                        build.faces().thickness() - laid.roundOver().radius() - other,
+                        "finished thickness − radius − radius of the other corner");
+        String cure = "Take smaller radii, or round one corner by hand.";
+        return Optional.of(Rule.of(Work.EDGE, "edge-wall", Rule.About.CONTOURS)
+                .on(laid.feature())
+                .at(laid.plan().inner())
+                .says("Wall stays on the edge beside the " + laid.feature().said() + " for the bearing to ride on.")
+                .atLeast(left, rides)
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.EDGE, "edge-wall")
+                        .on(laid.feature())
+                        .length("edge left", left.value())
+                        .length("bearing", rides)
+                        .says("The round-overs leave {0} of edge between them; the bearing is {1} wide.", cure))
+                .build());
+    }
+
+    private static Optional<Rule> besideTheJack(Build build, RoundOver.Laid laid) {
+        return build.design()
+                .jack()
+                .filter(j -> laid.course().across(j.entry().x(), j.entry().y()) > 0
+                        || laid.plan().outside(j.entry()) < j.diameter())
+                .map(jack -> {
+                    double from = laid.face() == Face.FRONT
+                            ? jack.fromFront()
+                            : build.faces().thickness() - jack.fromFront();
+                    Reckoning left = Reckoning.of("flat edge over the jack's hole", Quantity.LENGTH)
+                            .length("its axis from the face", from)
+                            .length("its hole", Fact.typed(jack.diameter()))
+                            .length("radius", Fact.typed(laid.roundOver().radius()))
+                            .is(
+                                    from
+                                            - jack.diameter() / 2
+                                            - laid.roundOver().radius(),
+                                    "its axis from the face − its hole / 2 − radius");
+                    String cure =
+                            "A smaller radius, a stretch that fades out before the jack, or the jack farther from the face.";
+                    return Rule.of(Work.EDGE, "edge-into-jack", Rule.About.CONTOURS)
+                            .on(laid.feature())
+                            .at(jack.entry())
+                            .says("The " + laid.feature().said() + " keeps clear of the jack's hole.")
+                            .atLeast(left, BESIDE_JACK)
+                            .cure(cure)
+                            .fails(() -> Finding.thinkAgain(Work.EDGE, "edge-into-jack")
+                                    .on(laid.feature())
+                                    .at(jack.entry())
+                                    .length("left", left.value())
+                                    .length("wanted", BESIDE_JACK)
+                                    .says(
+                                            "The " + laid.feature().said()
+                                                    + " leaves {0} of flat edge over the jack's hole; {1} is wanted.",
+                                            cure))
+                            .build();
+                });
+    }
+
+    @Override
+    public List<Finding> check(Build build) {
+        List<Finding> found = new ArrayList<>();
+        for (RoundOver.Laid laid : build.roundOvers()) {
+            boolean done = build.isDone(StepKey.of(laid.feature(), StepKind.CARVE));
+            if (!done && bit(build, laid).isEmpty()) {
+                found.add(Finding.goodToKnow(Work.EDGE, "edge-no-bit")
+                        .on(laid.feature())
+                        .length("radius", laid.roundOver().radius())
+                        .says(
+                                "No sound round-over bit of the crib has a radius of {0}: the "
+                                        + laid.feature().said() + " is planned by hand.",
+                                "Put such a bit into the crib, or take a radius that it has."));
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,223 @@
+package ebauche.core.edge;
+
+import ebauche.core.design.RoundOver;
+import ebauche.core.geometry.EdgeWalk;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.hardware.Jack;
+import ebauche.core.hardware.PartSize;
+import ebauche.core.job.Build;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.Foot;
+import ebauche.core.stock.Relief;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Where a router rounds a corner over and where hands do, place by place along the edge: its bearing needs wall to ride on, and its base a
+ * face that carries it.
+ *
+ * @param byHand the stretches that are left to hands, in the order of the walk
+ * @param length of the corner in all, mm
+ */
+public record EdgeZones(List<Zone> byHand, double length) {
+    /** It is looked at every so far along the edge, mm. */
+    private static final double STEP = 3;
+
+    /** A base is looked at at every so many of those: it is much larger. */
+    private static final int BASES = 4;
+
+    /** A bearing that stands off the edge by less rides on it, mm. */
+    private static final double RIDES = 0.05;
+
+    /** A face that has fallen by less carries a base, mm. */
+    private static final double LEVEL = 0.5;
+
+    /** What carries a base is taken so coarse, mm. */
+    private static final double COARSE = 0.25;
+
+    /** Why a router does not go there. */
+    public enum Why {
+        JOINT("the neck enters there"),
+        HOLE("the bearing would fall into a hole"),
+        NO_WALL("a contour of the other face has taken the wall under the bearing"),
+        CARVED("the face is carved there, and the base rocks"),
+        TURN("the edge turns in tighter than the bearing"),
+        TIPS("the router's base tips over so narrow a part");
+
+        private final String words;
+
+        Why(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * A stretch that hands round over.
+     *
+     * @param line its places on the edge
+     */
+    public record Zone(Set<Why> why, List<Point> line) {
+        public Point middle() {
+            return line.get(line.size() / 2);
+        }
+
+        public double length() {
+            return line.size() * STEP;
+        }
+
+        /** The area within a reach of it, mm. */
+        public Region within(double reach) {
+            return line.size() == 1 ? Region.disc(line.get(0), 2 * reach) : Region.alongLine(line, reach);
+        }
+
+        public String words() {
+            return String.join("; ", why.stream().map(Why::words).toList());
+        }
+    }
+
+    public EdgeZones {
+        byHand = List.copyOf(byHand);
+    }
+
+    /** What of it hands round over, mm. */
+    public double byHandLength() {
+        return byHand.stream().mapToDouble(Zone::length).sum();
+    }
+
+    /** Of a corner, with the bit that rounds it over and the router's base. */
+    static EdgeZones of(Build build, RoundOver.Laid laid, RoundingBit bit) {
+        return new Look(build, laid, bit).along();
+    }
+
+    /** What is asked at each place. */
+    private static final class Look {
+        private final Build build;
+        private final RoundOver.Laid laid;
+        private final RoundingBit bit;
+        private final Region body;
+        private final Region carries;
+        private final Region joint;
+        private final EdgeWalk walk;
+        private final double bearing;
+
+        Look(Build build, RoundOver.Laid laid, RoundingBit bit) {
+            this.build = build;
+            this.laid = laid;
+            this.bit = bit;
+            this.body = build.design().outline().region();
+            this.carries = body.coarser(COARSE);
+            this.bearing = bit.bearing() / 2;
+            this.joint = build.design().neck().pocket().grown(bearing);
+            this.walk = new EdgeWalk(body);
+        }
+
+        EdgeZones along() {
+            List<Zone> zones = new ArrayList<>();
+            List<Point> line = new ArrayList<>();
+            Set<Why> why = EnumSet.noneOf(Why.class);
+            int places = (int) Math.floor(walk.length() / STEP);
+            Set<Why> base = EnumSet.noneOf(Why.class);
+            double rounded = 0;
+            for (int i = 0; i < places; i++) {
+                double way = i * STEP;
+                Point at = walk.at(way, 0);
+                boolean runs = laid.course().across(at.x(), at.y()) > 0;
+                rounded += runs ? STEP : 0;
+                if (i % BASES == 0) {
+                    base = base(way);
+                }
+                Set<Why> here = runs ? here(way, at) : EnumSet.noneOf(Why.class);
+                if (runs) {
+                    here.addAll(base);
+                }
+                if (here.isEmpty() && !line.isEmpty()) {
+                    zones.add(new Zone(EnumSet.copyOf(why), List.copyOf(line)));
+                    line.clear();
+                    why.clear();
+                }
+                if (!here.isEmpty()) {
+                    line.add(at);
+                    why.addAll(here);
+                }
+            }
+            if (!line.isEmpty()) {
+                zones.add(new Zone(EnumSet.copyOf(why), List.copyOf(line)));
+            }
+            return new EdgeZones(zones, rounded);
+        }
+
+        private Set<Why> base(double way) {
+            Point axis = walk.at(way, bearing);
+            Point on = walk.at(way, 0);
+            Point outward = new Point((axis.x() - on.x()) / bearing, (axis.y() - on.y()) / bearing);
+            boolean tips = BaseSupport.at(carries, axis, outward, Foot.round(bit.base()))
+                            .footing()
+                    == BaseSupport.Footing.TIPS;
+            return tips ? EnumSet.of(Why.TIPS) : EnumSet.noneOf(Why.class);
+        }
+
+        private Set<Why> here(double way, Point at) {
+            Set<Why> here = EnumSet.noneOf(Why.class);
+            if (joint.contains(at)) {
+                here.add(Why.JOINT);
+            }
+            if (inHole(at)) {
+                here.add(Why.HOLE);
+            }
+            if (body.outside(walk.at(way, bearing)) < bearing - RIDES) {
+                here.add(Why.TURN);
+            }
+            for (Relief relief : build.contours()) {
+                boolean done = build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
+                double fall = done ? relief.under(0).fall(at) : 0;
+                if (relief.face() == laid.face() && fall > LEVEL) {
+                    here.add(Why.CARVED);
+                } else if (relief.face() != laid.face() && fall > wallToSpare()) {
+                    here.add(Why.NO_WALL);
+                }
+            }
+            return here;
+        }
+
+        /** Wall beyond what the bearing rides on, mm. */
+        private double wallToSpare() {
+            return build.faces().thickness() - laid.roundOver().radius() - bit.bearingWidth();
+        }
+
+        /** Whether the bearing would lie over the mouth of a hole in the edge. */
+        private boolean inHole(Point at) {
+            boolean jack = build.design()
+                    .jack()
+                    .filter(j -> isOpen(j.entry(), j.diameter(), fromFace(j), at))
+                    .isPresent();
+            return jack
+                    || build.design().holes().stream()
+                            .filter(h -> h.aim().isPresent())
+                            .anyMatch(h -> isOpen(
+                                    h.at(),
+                                    h.part().get(PartSize.HOLE),
+                                    build.faces().thickness() / 2,
+                                    at));
+        }
+
+        private double fromFace(Jack jack) {
+            return laid.face() == Face.FRONT ? jack.fromFront() : build.faces().thickness() - jack.fromFront();
+        }
+
+        private boolean isOpen(Point mouth, double diameter, double fromFace, Point at) {
+            double upper = laid.roundOver().radius();
+            boolean high = fromFace - diameter / 2 < upper + bit.bearingWidth() && fromFace + diameter / 2 > 0;
+            return high && mouth.distance(at) < diameter / 2 + bearing;
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Corners between faces and edge, rounded over. */
+package ebauche.core.edge;
