@@ -48,6 +48,7 @@ class EarlierDataTest {
             "/depths",
             "/cavity",
             "/contours",
+            "/edges",
             "/record");
 
     @TempDir

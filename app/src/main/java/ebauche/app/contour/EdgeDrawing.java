@@ -23,7 +23,7 @@ final class EdgeDrawing {
     static String of(Build build, List<EdgesController.Shown> shown) {
         Region body = build.design().outline().region();
         Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
-        Svg svg = new Svg(WIDTH, frame.height(body, MARGIN), "xray edge-map", Words.say("edges.drawn"));
+        Svg svg = new Svg(WIDTH, frame.height(body, MARGIN), "xray hollow-map edge-map", Words.say("edges.drawn"));
         svg.path("body-wood", frame.path(body));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
         for (EdgesController.Shown one : shown) {

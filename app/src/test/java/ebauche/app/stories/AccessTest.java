@@ -55,6 +55,7 @@ class AccessTest extends Story {
             shop.path("tussock") + "/cavity",
             shop.path("tussock") + "/contours",
             shop.path("marram") + "/contours?add=belly",
+            shop.path("tussock") + "/edges?face=front&radius=1/4%20in",
             shop.path("shale") + "/check",
             shop.path("shale") + "/one-page",
             shop.path("tussock") + "/balance",
