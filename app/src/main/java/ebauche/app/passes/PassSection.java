@@ -96,6 +96,7 @@ public final class PassSection {
                             case WALL -> Words.say("pass-section.template-off");
                             case FAR_WALL -> "flipped";
                             case FREEHAND -> "freehand";
+                            case EDGE -> "on the edge";
                         }));
         svg.figure(
                 "caption",

@@ -8,8 +8,10 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
+import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Rounding;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
@@ -17,6 +19,8 @@ import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.passes.Cutter;
+import ebauche.core.passes.Pass;
 import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.station.Station;
@@ -113,7 +117,7 @@ public final class EdgeStation implements Station {
                         Work.EDGE,
                         laid.feature(),
                         StepKind.ROUT,
-                        "Round the " + laid.feature().said() + " over with the router")
+                        "Rout the " + laid.feature().said())
                 .face(laid.face())
                 .set(new Setting.Routed(
                         bit.bit().name(),
@@ -124,7 +128,7 @@ public final class EdgeStation implements Station {
                         Setting.Feed.ANTICLOCKWISE,
                         deep,
                         "deep: deeper leaves an uneven curve, less a step",
-                        List.of(),
+                        passes(bit, radius, bites),
                         new Travel(length, 0)))
                 .cuts(cut(build, laid, plan))
                 .needs(
@@ -139,6 +143,19 @@ public final class EdgeStation implements Station {
                 .build();
     }
 
+    /** Bite by bite down to the radius; the last one takes what is left. */
+    private static List<Pass> passes(RoundingBit bit, double radius, int bites) {
+        Cutter cutter = new Cutter(bit.bit(), bit.router());
+        List<Pass> passes = new ArrayList<>();
+        double from = 0;
+        for (int i = 1; i <= bites; i++) {
+            double to = i == bites ? radius : Gauge.settable(Math.min(i * BITE, radius), Rounding.LESS);
+            passes.add(new Pass(cutter, Pass.Guide.EDGE, 0, from, to, to, radius));
+            from = to;
+        }
+        return passes;
+    }
+
     /** The face beside the corner that carries the base. */
     private static Region near(RoundOver.Laid laid) {
         return laid.plan().grown(FLAT);
@@ -149,10 +166,10 @@ public final class EdgeStation implements Station {
         String said = laid.feature().said();
         boolean all = zones.isEmpty() && !plan.isEmpty();
         String title = all
-                ? "Round the " + said + " over by hand"
+                ? "Shape the " + said + " by hand"
                 : zones.isEmpty()
                         ? "Blend the " + said
-                        : "Round the " + said + " over by hand where the router does not go, and blend it";
+                        : "Shape the " + said + " by hand where the router does not go, and blend it";
         Operation.Builder step = Operation.of(Work.EDGE, laid.feature(), StepKind.CARVE, title)
                 .face(laid.face())
                 .set(

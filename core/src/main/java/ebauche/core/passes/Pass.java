@@ -21,6 +21,7 @@ public record Pass(
         TEMPLATE("template on"),
         WALL("template off, bearing on the wall just cut"),
         FREEHAND("freehand, inside the line"),
+        EDGE("tip bearing on the edge under the corner"),
         FAR_WALL("flipped, tip bearing on the wall cut from the other face");
 
         private final String words;

@@ -127,6 +127,11 @@ class EdgeStationTest {
         Setting.Routed set = (Setting.Routed) step(plan, "rounding-front:rout").setting();
         assertThat(set.feed()).isEqualTo(Setting.Feed.ANTICLOCKWISE);
         assertThat(set.depth().value()).isEqualTo(6.35);
+        assertThat(set.passes())
+                .as("bites of four at most, the last one to the radius")
+                .hasSize(2)
+                .allMatch(p -> p.bite() <= 4);
+        assertThat(set.passes().get(1).to()).isEqualTo(6.35);
     }
 
     /** Carved first, the router no longer goes where the face has fallen or the wall under the bearing is gone. */

@@ -118,7 +118,16 @@ class FeatureTest {
                 .filteredOn(k -> k.role() != Role.VOID)
                 .extracting(FeatureKind::word)
                 .containsExactlyInAnyOrder(
-                        "front", "back", "edge", "blank", "thickness", "outline", "sanding", "contour", "repair");
+                        "front",
+                        "back",
+                        "edge",
+                        "blank",
+                        "thickness",
+                        "outline",
+                        "sanding",
+                        "contour",
+                        "rounding",
+                        "repair");
         assertThat(Feature.EDGE.isFace()).isTrue();
         assertThat(Feature.parse("outline").isFace()).isFalse();
         assertThat(Feature.parse("contour-top").isVoid()).isFalse();

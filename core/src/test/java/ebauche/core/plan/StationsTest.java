@@ -7,6 +7,7 @@ import ebauche.core.TestTimber;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
+import ebauche.core.design.RoundOver;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -39,6 +40,7 @@ class StationsTest {
         body.thickness = 20;
         body.contours.add(new Contour(
                 "top", Face.FRONT, new Contour.Start.Round(40), 12, Profile.Shape.ROUND, OptionalDouble.empty()));
+        body.roundOvers.add(new RoundOver("back", Face.BACK, 6, Optional.empty()));
         body.channels.add(new Channel("wires", new Point(0, 210), 12, new Point(80, -30), 24, 8));
         body.shields.add(new Shield("controls", Cavity.ELDEST, Shield.By.PAINT));
         BlankLayer core = BlankLayer.even(TestTimber.ALDER, 2, 340, 20);
