@@ -10,8 +10,6 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Build;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
-import ebauche.core.passes.BaseSupport;
-import ebauche.core.passes.Foot;
 import ebauche.core.stock.Relief;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -29,17 +27,11 @@ public record EdgeZones(List<Zone> byHand, double length) {
     /** It is looked at every so far along the edge, mm. */
     private static final double STEP = 3;
 
-    /** A base is looked at at every so many of those: it is much larger. */
-    private static final int BASES = 4;
-
     /** A bearing that stands off the edge by less rides on it, mm. */
     private static final double RIDES = 0.05;
 
     /** A face that has fallen by less carries a base, mm. */
     private static final double LEVEL = 0.5;
-
-    /** What carries a base is taken so coarse, mm. */
-    private static final double COARSE = 0.25;
 
     /** Why a router does not go there. */
     public enum Why {
@@ -105,7 +97,7 @@ public record EdgeZones(List<Zone> byHand, double length) {
         private final RoundOver.Laid laid;
         private final RoundingBit bit;
         private final Region body;
-        private final Region carries;
+        private final Bases bases;
         private final Region joint;
         private final EdgeWalk walk;
         private final double bearing;
@@ -115,8 +107,8 @@ public record EdgeZones(List<Zone> byHand, double length) {
             this.laid = laid;
             this.bit = bit;
             this.body = build.design().outline().region();
-            this.carries = body.coarser(COARSE);
             this.bearing = bit.bearing() / 2;
+            this.bases = Bases.along(body, bearing, bit.base());
             this.joint = build.design().neck().pocket().grown(bearing);
             this.walk = new EdgeWalk(body);
         }
@@ -126,20 +118,13 @@ public record EdgeZones(List<Zone> byHand, double length) {
             List<Point> line = new ArrayList<>();
             Set<Why> why = EnumSet.noneOf(Why.class);
             int places = (int) Math.floor(walk.length() / STEP);
-            Set<Why> base = EnumSet.noneOf(Why.class);
             double rounded = 0;
             for (int i = 0; i < places; i++) {
                 double way = i * STEP;
                 Point at = walk.at(way, 0);
                 boolean runs = laid.course().across(at.x(), at.y()) > 0;
                 rounded += runs ? STEP : 0;
-                if (i % BASES == 0) {
-                    base = base(way);
-                }
                 Set<Why> here = runs ? here(way, at) : EnumSet.noneOf(Why.class);
-                if (runs) {
-                    here.addAll(base);
-                }
                 if (here.isEmpty() && !line.isEmpty()) {
                     zones.add(new Zone(EnumSet.copyOf(why), List.copyOf(line)));
                     line.clear();
@@ -156,16 +141,6 @@ public record EdgeZones(List<Zone> byHand, double length) {
             return new EdgeZones(zones, rounded);
         }
 
-        private Set<Why> base(double way) {
-            Point axis = walk.at(way, bearing);
-            Point on = walk.at(way, 0);
-            Point outward = new Point((axis.x() - on.x()) / bearing, (axis.y() - on.y()) / bearing);
-            boolean tips = BaseSupport.at(carries, axis, outward, Foot.round(bit.base()))
-                            .footing()
-                    == BaseSupport.Footing.TIPS;
-            return tips ? EnumSet.of(Why.TIPS) : EnumSet.noneOf(Why.class);
-        }
-
         private Set<Why> here(double way, Point at) {
             Set<Why> here = EnumSet.noneOf(Why.class);
             if (joint.contains(at)) {
@@ -176,6 +151,9 @@ public record EdgeZones(List<Zone> byHand, double length) {
             }
             if (body.outside(walk.at(way, bearing)) < bearing - RIDES) {
                 here.add(Why.TURN);
+            }
+            if (bases.tipsAt(way)) {
+                here.add(Why.TIPS);
             }
             for (Relief relief : build.contours()) {
                 boolean done = build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));

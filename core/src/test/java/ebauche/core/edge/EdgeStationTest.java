@@ -197,6 +197,17 @@ class EdgeStationTest {
         assertThat(hands(body).byHand()).anyMatch(z -> z.why().contains(EdgeZones.Why.TURN));
     }
 
+    /** A horn of 24 by 90: no base stands at its end; along the broad side of the body every one does. */
+    @Test
+    void round_a_narrow_horn_the_base_tips() {
+        TestBody body = body(round(Face.FRONT, 6.35));
+        body.outline = "M -160 -150 L 160 -150 L 160 200 L 134 200 L 134 290 L 110 290 L 110 200 L -160 200 Z";
+        assertThat(hands(body).byHand())
+                .filteredOn(z -> z.why().contains(EdgeZones.Why.TIPS))
+                .isNotEmpty()
+                .allSatisfy(z -> assertThat(z.middle().y()).isGreaterThan(150));
+    }
+
     @Test
     void without_a_bit_all_of_it_is_by_hand_and_told() {
         TestBody body = new TestBody();
