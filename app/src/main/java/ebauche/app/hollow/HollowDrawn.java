@@ -78,7 +78,8 @@ final class HollowDrawn {
                 done.title(),
                 done.face(),
                 done.changes().stream()
-                        .filter(c -> !(c instanceof Change.Remove))
+                        .filter(c ->
+                                !(c instanceof Change.Remove) || c.feature().is(FeatureKind.BLANK))
                         .toList(),
                 Map.of(),
                 done.routed());

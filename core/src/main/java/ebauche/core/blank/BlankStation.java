@@ -71,6 +71,13 @@ public final class BlankStation implements Station {
                             "The outline runs off the blank of {0} by {1}.",
                             "Take a larger blank, or slide it: its middle is where the blank's x and y say."));
         }
+        if (SawnPlates.isTooLate(build)) {
+            found.add(Finding.stops(Work.BLANK, "plates-too-late")
+                    .on(FEATURE)
+                    .says(
+                            "The body is glued together, and the plates that are drawn were never sawn off it.",
+                            "Leave them out of the design: draw the blank as it was glued."));
+        }
         return found;
     }
 
@@ -307,7 +314,7 @@ public final class BlankStation implements Station {
             UnderTop.core(build).forEach(level::cuts);
         }
         steps.add(level.build());
-        if (blank.sawn().back() > 0) {
+        if (UnderTop.isBacked(build)) {
             steps.add(backing(build));
         }
         String title = blank.sawn().front() > 0 ? "Glue the front plate on" : "Glue the top on";

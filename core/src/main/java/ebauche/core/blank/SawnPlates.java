@@ -7,6 +7,7 @@ import ebauche.core.hollow.Resawing;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
+import ebauche.core.job.UnderTop;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -26,10 +27,20 @@ record SawnPlates(Build build, Plates sawn, Resawing resawing) {
     /** A back that finishes thinner than this is sanded through in places: common practice, mm. */
     private static final double THINNEST = 3;
 
-    /** Empty where none is sawn off. */
+    /** Empty where none is sawn off, or none can be any more. */
     static Optional<SawnPlates> of(Build build) {
         Plates sawn = build.design().blank().sawn();
-        return sawn.isNone() ? Optional.empty() : Optional.of(new SawnPlates(build, sawn, new Resawing(build, sawn)));
+        return sawn.isNone() || isTooLate(build)
+                ? Optional.empty()
+                : Optional.of(new SawnPlates(build, sawn, new Resawing(build, sawn)));
+    }
+
+    /** Whether the body is closed, and what is drawn to be sawn off it never was. */
+    static boolean isTooLate(Build build) {
+        Plates sawn = build.design().blank().sawn();
+        return UnderTop.isClosed(build)
+                && ((sawn.front() > 0 && !build.isDone(off(Face.FRONT).by()))
+                        || (sawn.back() > 0 && !build.isDone(off(Face.BACK).by())));
     }
 
     boolean sawsTheBlank() {

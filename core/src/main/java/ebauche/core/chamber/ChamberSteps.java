@@ -117,7 +117,7 @@ record ChamberSteps(Build build, Chamber chamber) {
                 .cuts(Change.Remove.fromBody(
                         chamber.feature(), Solid.Prism.between(chamber.standing(), front, floor())))
                 .needs(UnderTop.hollowed(chamber.feature()))
-                .needs(build.design().blank().sawn().back() > 0 ? new Condition[] {UnderTop.BACKED} : new Condition[0])
+                .needs(UnderTop.isBacked(build) ? new Condition[] {UnderTop.BACKED} : new Condition[0])
                 .gives(UnderTop.supportsAway(chamber.feature()))
                 .joins(chamber.joins())
                 .caution(Caution.CHISEL, Caution.DUST)

@@ -24,6 +24,7 @@ import ebauche.core.stock.Workpiece;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -45,6 +46,9 @@ public final class UnderTop {
 
     /** Holds once the back plate is on again. */
     public static final Condition.Mark BACKED = new Condition.Mark(BACKING, "the back plate glued on");
+
+    /** The steps that put a blank on the bench which has neither top nor plates. */
+    private static final Set<StepKey> WHOLE = Set.of(StepKey.of(BLANK, StepKind.GLUE), StepKey.of(BLANK, StepKind.CUT));
 
     /** A hollow that leaves less of the core than this leaves none, mm. */
     private static final double THROUGH = 0.005;
@@ -147,6 +151,11 @@ public final class UnderTop {
         return chambers(build).stream().flatMap(c -> atSize(build, c)).toList();
     }
 
+    /** Whether a back plate goes on, or did: not where the body was closed before anyone drew one. */
+    public static boolean isBacked(Build build) {
+        return build.design().blank().sawn().back() > 0 && (!isClosed(build) || build.isDone(BACKING));
+    }
+
     /** Where nothing carries the back plate when it is glued on. */
     public static Region hollowWhenBacked(Build build) {
         return Region.union(chambers(build).stream()
@@ -163,7 +172,7 @@ public final class UnderTop {
                 .map(c -> supportsAway(c.feature()));
         Stream<Condition> drilled =
                 build.spaces().passages().stream().filter(UnderTop::isOnCore).map(p -> drilled(p.channel()));
-        Stream<Condition> backed = build.design().blank().sawn().back() > 0 ? Stream.of(BACKED) : Stream.empty();
+        Stream<Condition> backed = isBacked(build) ? Stream.of(BACKED) : Stream.empty();
         return Stream.of(backed, hollowed, away, drilled).flatMap(s -> s).toList();
     }
 
@@ -268,7 +277,23 @@ public final class UnderTop {
                         && putsCore(build).filter(k -> !build.isDone(k)).isPresent()
                 ? blankBack(build)
                 : back(build);
-        return wood(build, build.design().blank().core(), front(build), to);
+        return Stream.concat(
+                        aside(build).stream(),
+                        wood(build, build.design().blank().core(), front(build), to).stream())
+                .toList();
+    }
+
+    /**
+     * The blank's wood as it lies whole by the record, taken away: it was glued up before anyone thought of a top or of plates, and what
+     * lies on the bench from now on is put there anew.
+     */
+    private static List<Change> aside(Build build) {
+        return build.asBuilt().steps().values().stream()
+                .filter(d -> WHOLE.contains(d.operation()))
+                .flatMap(d -> d.changes().stream())
+                .filter(c -> c instanceof Change.Add add && add.isBlank())
+                .<Change>map(c -> Change.Remove.fromBody(BLANK, c.solid()))
+                .toList();
     }
 
     /** The back plate's wood, strip by strip; none where none is sawn off. */
@@ -289,7 +314,8 @@ public final class UnderTop {
     /** All of the blank's wood. */
     public static List<Change> all(Build build) {
         Stream<Change> own = wood(build, build.design().blank().core(), front(build), blankBack(build)).stream();
-        return Stream.concat(top(build).stream(), own).toList();
+        Stream<Change> before = build.design().blank().isCovered() ? aside(build).stream() : Stream.empty();
+        return Stream.of(before, top(build).stream(), own).flatMap(s -> s).toList();
     }
 
     private static List<Change> wood(Build build, BlankLayer layer, double from, double to) {

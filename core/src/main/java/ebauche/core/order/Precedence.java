@@ -1,5 +1,6 @@
 package ebauche.core.order;
 
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
 import ebauche.core.memo.Memo;
@@ -75,7 +76,7 @@ public final class Precedence {
 
     /** The blank's own wood, strip by strip, spoils nothing: all else is done on it. */
     private static boolean isBlank(Change change) {
-        return change instanceof Change.Add add && add.isBlank();
+        return change.feature().is(FeatureKind.BLANK);
     }
 
     /** Which operations spoil a condition: by what they cut where it lies, or because they say so. */

@@ -263,4 +263,39 @@ class SawnPlatesTest {
         body.read("body-thickness", 43);
         assertThat(rules(body.plan())).doesNotContain("nobody-gives", "circle");
     }
+
+    /** Thought of once the blank is glued up whole: a narrow one is still sawn, and comes out as if it had been planned so. */
+    @Test
+    void a_blank_that_is_glued_up_already_is_sawn_if_the_saw_opens_for_it() {
+        TestBody body = body(9, 9, 4, HELD);
+        BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 2, 290, 50);
+        Blank sawn = new Blank(290, 420, 0, 45, wood, Optional.empty(), new Plates(9, 9));
+        body.blank = sawn;
+        double planned = body.plan().history().finished().balance().grams();
+        List<String> told = body.rules();
+        List<Chamber> chambers = List.copyOf(body.chambers);
+        body.chambers.clear();
+        body.blank = new Blank(290, 420, 0, 45, BlankLayer.even(TestTimber.ALDER, 2, 290, 57.2), Optional.empty());
+        body.doneUpTo("blank:glue");
+        body.blank = sawn;
+        body.chambers.addAll(chambers);
+        assertThat(body.plan().history().finished().balance().grams()).isCloseTo(planned, within(0.5));
+        assertThat(body.rules())
+                .as("nothing is told that was not told of the one planned so")
+                .isSubsetOf(told);
+    }
+
+    /** Drawn once the top is on: told, and no step saws at it any more. */
+    @Test
+    void plates_of_a_body_that_is_closed_are_told() {
+        TestBody body = body(9, 9, 4, HELD);
+        body.chambers.clear();
+        BlankLayer wood = BlankLayer.even(TestTimber.ALDER, 2, 340, 45);
+        BlankLayer top = BlankLayer.even(TestTimber.ASH, 2, 340, 6);
+        body.blank = new Blank(340, 420, 0, 45, wood, Optional.of(top));
+        body.doneUpTo("blank:top");
+        body.blank = new Blank(340, 420, 0, 45, wood, Optional.of(top), new Plates(0, 9));
+        assertThat(body.rules()).contains("plates-too-late").doesNotContain("nobody-gives", "circle");
+        assertThat(keys(body.plan())).doesNotContain("blank:saw-back", "blank:backing");
+    }
 }
