@@ -131,114 +131,22 @@ public record BodyDesign(
 
     /** The same design with another neck joint. */
     public BodyDesign with(NeckJoint otherNeck) {
-        return new BodyDesign(
-                name,
-                blank,
-                thickness,
-                outline,
-                scale,
-                otherNeck,
-                strings,
-                bridge,
-                pickups,
-                controls,
-                cavities,
-                jack,
-                templates,
-                holes,
-                channels,
-                wires,
-                shields,
-                chambers,
-                contours,
-                roundOvers,
-                tabs,
-                hanging,
-                undecided);
+        return changed(outline, otherNeck, bridge, pickups, controls, cavities, jack, channels, chambers);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
-        return new BodyDesign(
-                name,
-                blank,
-                thickness,
-                edge,
-                scale,
-                neck,
-                strings,
-                bridge,
-                pickups,
-                controls,
-                cavities,
-                jack,
-                templates,
-                holes,
-                channels,
-                wires,
-                shields,
-                chambers,
-                contours,
-                roundOvers,
-                tabs,
-                hanging,
-                undecided);
+        return changed(edge, neck, bridge, pickups, controls, cavities, jack, channels, chambers);
     }
 
     /** The same design with its channels elsewhere. */
     public BodyDesign withChannels(List<Channel> others) {
-        return new BodyDesign(
-                name,
-                blank,
-                thickness,
-                outline,
-                scale,
-                neck,
-                strings,
-                bridge,
-                pickups,
-                controls,
-                cavities,
-                jack,
-                templates,
-                holes,
-                others,
-                wires,
-                shields,
-                chambers,
-                contours,
-                roundOvers,
-                tabs,
-                hanging,
-                undecided);
+        return changed(outline, neck, bridge, pickups, controls, cavities, jack, others, chambers);
     }
 
     /** The same design with other hollows in its core. */
     public BodyDesign withChambers(List<Chamber> others) {
-        return new BodyDesign(
-                name,
-                blank,
-                thickness,
-                outline,
-                scale,
-                neck,
-                strings,
-                bridge,
-                pickups,
-                controls,
-                cavities,
-                jack,
-                templates,
-                holes,
-                channels,
-                wires,
-                shields,
-                others,
-                contours,
-                roundOvers,
-                tabs,
-                hanging,
-                undecided);
+        return changed(outline, neck, bridge, pickups, controls, cavities, jack, channels, others);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -248,13 +156,28 @@ public record BodyDesign(
             List<Control> otherControls,
             List<Cavity> otherCavities,
             Optional<Jack> otherJack) {
+        return changed(
+                outline, neck, otherBridge, otherPickups, otherControls, otherCavities, otherJack, channels, chambers);
+    }
+
+    /** The same design with what others may change of it in their places. */
+    private BodyDesign changed(
+            Outline otherEdge,
+            NeckJoint otherNeck,
+            Bridge otherBridge,
+            List<Pickup> otherPickups,
+            List<Control> otherControls,
+            List<Cavity> otherCavities,
+            Optional<Jack> otherJack,
+            List<Channel> otherChannels,
+            List<Chamber> otherChambers) {
         return new BodyDesign(
                 name,
                 blank,
                 thickness,
-                outline,
+                otherEdge,
                 scale,
-                neck,
+                otherNeck,
                 strings,
                 otherBridge,
                 otherPickups,
@@ -263,10 +186,10 @@ public record BodyDesign(
                 otherJack,
                 templates,
                 holes,
-                channels,
+                otherChannels,
                 wires,
                 shields,
-                chambers,
+                otherChambers,
                 contours,
                 roundOvers,
                 tabs,
