@@ -38,7 +38,8 @@ class ArchitectureTest {
         core("shielding"),
         core("edge"),
         core("contour"),
-        core("sanding")
+        core("sanding"),
+        core("cap")
     };
 
     /** From the top downwards: a row may use those below it. */

@@ -9,6 +9,7 @@ import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Heel;
 import ebauche.core.design.NeckJoint;
+import ebauche.core.design.Recap;
 import ebauche.core.design.RoundOver;
 import ebauche.core.design.ScratchPlate;
 import ebauche.core.design.StringSetup;
@@ -101,6 +102,9 @@ public final class TestBody {
     public List<Chamber> chambers = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<RoundOver> roundOvers = new ArrayList<>();
+
+    public Optional<Recap> recap = Optional.empty();
+
     public List<Tab> tabs = List.of();
     public Hanging hanging = Hanging.USUAL;
     public Set<Feature> undecided = Set.of();
@@ -230,6 +234,7 @@ public final class TestBody {
                 chambers,
                 contours,
                 roundOvers,
+                recap,
                 tabs,
                 hanging,
                 undecided);

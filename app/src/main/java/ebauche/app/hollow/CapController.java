@@ -9,9 +9,10 @@ import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
-import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Plates;
+import ebauche.core.design.Recap;
 import ebauche.core.geometry.Point;
 import ebauche.core.hollow.NewCap;
 import ebauche.core.hollow.Resawing;
@@ -70,6 +71,7 @@ class CapController {
             List<Window> windows,
             List<Species> timbers,
             Optional<CapSheet> sheet,
+            boolean aJob,
             String drawing) {}
 
     @GetMapping("/bodies/{id}/cap")
@@ -108,6 +110,48 @@ class CapController {
             ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
         } catch (BuildFileException refused) {
             troubles.put(refused.place().endsWith("sawnBack") ? "sawnBack" : "sawnFront", refused.getMessage());
+        }
+        if (!troubles.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
+        page(current, typed, troubles, fig, model);
+        return "hollow/cap";
+    }
+
+    /** Puts a new cap into the design: from then on it is a job with steps, after all else. */
+    @PostMapping("/bodies/{id}/cap/new")
+    String keepCap(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Build build = current.plan().build();
+        Map<String, String> troubles = new LinkedHashMap<>();
+        double planed = length("planed", build, typed, fig, troubles);
+        double cap = length("cap", build, typed, fig, troubles);
+        Species timber = timber(build.design(), current.ways().timbers(), typed);
+        if (NewCap.isGlued(build)) {
+            troubles.put("cap", Words.say("cap.cap-glued-already"));
+        }
+        tried(troubles, () -> NewCap.of(build, current.plan().history(), planed, cap), "planed", "cap");
+        try {
+            if (troubles.isEmpty()) {
+                ObjectNode file = DesignKeeping.file(current);
+                file.withObject("/design/newCap")
+                        .put("species", timber.key())
+                        .put("planed", mm(planed))
+                        .put("cap", mm(cap));
+                keeping.keep(current, base, file, maker.name());
+                return "redirect:" + current.here() + "/cap";
+            }
+        } catch (Stale stale) {
+            ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
+        } catch (BuildFileException refused) {
+            troubles.put(refused.place().endsWith("planed") ? "planed" : "cap", refused.getMessage());
         }
         if (!troubles.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -162,7 +206,7 @@ class CapController {
         Optional<NewCap> newCap =
                 tried(troubles, () -> NewCap.of(plan.build(), plan.history(), planed, cap), "planed", "cap");
         Timbers timbers = current.ways().timbers();
-        Species timber = timber(build.design().blank(), timbers, typed);
+        Species timber = timber(build.design(), timbers, typed);
         PageModel.put(
                 model,
                 new CapView(
@@ -185,28 +229,37 @@ class CapController {
                                 .toList(),
                         timbers.all(),
                         newCap.map(c -> CapSheet.of(plan, c, timber, fig)),
+                        newCap.flatMap(c -> build.design()
+                                        .recap()
+                                        .filter(r -> r.equals(new Recap(c.planed(), c.cap(), timber))))
+                                .isPresent(),
                         newCap.map(NewCapDrawing::of).orElse("")));
     }
 
-    /** The timber that is asked for; else that of the top the body has, or its own. */
-    private static Species timber(Blank blank, Timbers timbers, Map<String, String> typed) {
+    /** The timber that is asked for; else that of the new cap or the top which the body has, or its own. */
+    private static Species timber(BodyDesign design, Timbers timbers, Map<String, String> typed) {
         String key = typed.getOrDefault("timber", "").strip();
         return timbers.all().stream()
                 .filter(t -> t.key().equals(key))
                 .findFirst()
-                .orElseGet(() -> blank.top().map(BlankLayer::species).orElse(blank.species()));
+                .orElseGet(() -> design.recap()
+                        .map(Recap::timber)
+                        .orElseGet(() -> design.blank()
+                                .top()
+                                .map(BlankLayer::species)
+                                .orElse(design.blank().species())));
     }
 
     /** What stands in a field that nobody typed into: as it is designed, else what is usual. */
     private static double usual(String name, Build build) {
         Plates sawn = build.design().blank().sawn();
-        return sawn.isNone()
-                ? USUAL.get(name)
-                : switch (name) {
-                    case "sawnFront" -> sawn.front();
-                    case "sawnBack" -> sawn.back();
-                    default -> USUAL.get(name);
-                };
+        Optional<Recap> recap = build.design().recap();
+        return switch (name) {
+            case "sawnFront" -> sawn.isNone() ? USUAL.get(name) : sawn.front();
+            case "sawnBack" -> sawn.isNone() ? USUAL.get(name) : sawn.back();
+            case "planed" -> recap.map(Recap::planed).orElse(USUAL.get(name));
+            default -> recap.map(Recap::cap).orElse(USUAL.get(name));
+        };
     }
 
     private static HollowQuestion.Field field(

@@ -97,6 +97,7 @@ public final class PassSection {
                             case FAR_WALL -> "flipped";
                             case FREEHAND -> "freehand";
                             case EDGE -> "on the edge";
+                            case UNDER -> "on the old wood";
                         }));
         svg.figure(
                 "caption",

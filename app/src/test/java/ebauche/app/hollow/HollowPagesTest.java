@@ -311,67 +311,6 @@ class HollowPagesTest extends WithVisitor {
         return me.postAll(page, here + "/done", form);
     }
 
-    @ParameterizedTest
-    @CsvSource({"sawnFront, 1 mm", "sawnBack, 50 mm", "cap, 0 mm", "planed, 43 mm", "sawnFront, six"})
-    void a_plate_that_cannot_be_is_told_beside_its_field(String field, String typed) {
-        String page = me.get(shop.path("sedge") + "/cap?" + field + "=" + typed.replace(" ", "%20"))
-                .body();
-        assertThat(page).containsPattern("id=\"cap-trouble-" + field + "\"").contains("value=\"" + typed + "\"");
-    }
-
-    @Test
-    void plates_and_a_new_cap_are_reckoned() {
-        String page = me.get(shop.path("sedge") + "/cap?sawnFront=6%20mm&sawnBack=5%20mm&cap=4%20mm&planed=1%20mm")
-                .body();
-        assertThat(page)
-                .contains("The blank is")
-                .contains("3 mm higher")
-                .contains("bridge pickup cavity")
-                .contains("up to")
-                .contains("of cap stay on")
-                .containsPattern("trim it flush with [^<]+, its bearing on the old edge")
-                .containsPattern("\\d+ clamps in all");
-        assertThat(me.get(shop.path("sedge") + "/cap?timber=maple").body())
-                .containsPattern("<option value=\"maple\" selected");
-    }
-
-    /** A Sedge of fifty-four millimetres in two halves, its plates sawn off them: by hand 54 less twice 3.6 are glued together again. */
-    @Test
-    void plates_put_into_the_design_become_steps_and_a_hollow_between_them() {
-        ObjectNode file = fileOf("sedge");
-        file.remove("asBuilt");
-        file.withObject("/design/blank").put("thickness", "60 mm").remove(List.of("strips", "flaws"));
-        String here = takenOn(file);
-        assertThat(me.get(here + "/cap").body()).contains("Put these plates into the design");
-        Map<String, String> asked = new HashMap<>(Map.of("base", "1", "sawnFront", "9 mm", "sawnBack", "1 mm"));
-        HttpResponse<String> refused = me.post(here + "/cap", here + "/cap", asked);
-        assertThat(refused.statusCode()).isEqualTo(422);
-        assertThat(refused.body()).contains("id=\"cap-trouble-sawnBack\"").contains("value=\"1 mm\"");
-        asked.put("sawnBack", "10 mm");
-        assertThat(me.post(here + "/cap", here + "/cap", asked).statusCode()).isEqualTo(302);
-        assertThat(me.post(here + "/cap", here + "/cap", asked).statusCode())
-                .as("pressed twice")
-                .isEqualTo(409);
-        assertThat(me.get(here + "/cap").body())
-                .contains("The design has these plates")
-                .contains("value=\"10 mm\"")
-                .doesNotContain("Put these plates into the design");
-        ObjectNode kept =
-                (ObjectNode) JsonText.tree(me.get(here + "/file").body().getBytes(StandardCharsets.UTF_8));
-        assertThat(kept.at("/design/blank/thickness").asString()).isEqualTo("52.8 mm");
-        assertThat(keep(here, Map.of("supports", "on")).statusCode()).isEqualTo(302);
-        assertThat(me.get(here).body())
-                .contains("Saw the front plate off each piece of the blank")
-                .contains("through the core into a spoil board")
-                .contains("Glue the back plate on");
-        assertThat(me.get(here + "/glue-up").body())
-                .contains("The back plate onto the core")
-                .contains("The front plate onto the core")
-                .contains("Over the hollow");
-        me.get(here + "/blank");
-        assertThat(me.get(here + "/design").body()).contains("sawnBack");
-    }
-
     /** The top's glue-up says what is hollow under it, how many clamps press, and what is looked at before it closes. */
     @Test
     void the_glue_up_of_a_hollow_body_says_so() {

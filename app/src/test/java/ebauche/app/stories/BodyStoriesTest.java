@@ -383,17 +383,4 @@ class BodyStoriesTest extends Story {
         button("Done, next step").click();
         assertThat(page.locator("#logged")).containsText("Glue the top on");
     }
-
-    @ParameterizedTest
-    @EnumSource(Screen.class)
-    void plates_and_caps_are_looked_at(Screen screen) {
-        open(screen, LengthUnit.MILLIMETRE);
-        go(shop.path("marram") + "/hollow");
-        page.locator("#to-cap").click();
-        page.getByLabel("new cap on the old body").fill("4 mm");
-        button("Reckon it").click();
-        assertThat(page.locator(".cap-page")).containsText("4 mm higher");
-        accessible();
-        fits();
-    }
 }

@@ -1,5 +1,6 @@
 package ebauche.app.testing;
 
+import ebauche.exchange.json.JsonText;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Somebody with a browser and no script: reads pages, sends their forms. */
 public final class Visitor {
@@ -106,6 +108,20 @@ public final class Visitor {
     /** What the app has given to know this visitor by. */
     List<HttpCookie> cookies() {
         return cookies.getCookieStore().getCookies();
+    }
+
+    /** A body's file as it is downloaded, to be changed and taken on. */
+    public ObjectNode fileOf(String body) {
+        return (ObjectNode) JsonText.tree(get(body + "/file").body().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Takes a file on as a new body: its address. */
+    public String takenOn(ObjectNode file) {
+        return upload("/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^https?://[^/]+", "");
     }
 
     private static String token(String page) {

@@ -1,8 +1,6 @@
 package ebauche.app.testing;
 
 import ebauche.core.measure.LengthUnit;
-import ebauche.exchange.json.JsonText;
-import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -24,16 +22,11 @@ public abstract class WithVisitor extends WithApp {
 
     /** A body's file as it is downloaded, to be changed and taken on. */
     protected ObjectNode fileOf(String body) {
-        return (ObjectNode)
-                JsonText.tree(me.get(shop.path(body) + "/file").body().getBytes(StandardCharsets.UTF_8));
+        return me.fileOf(shop.path(body));
     }
 
     /** Takes a file on as a new body: its address. */
     protected String takenOn(ObjectNode file) {
-        return me.upload("/bodies/take-on", "/bodies/from-file", file.toString().getBytes(StandardCharsets.UTF_8))
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst("^https?://[^/]+", "");
+        return me.takenOn(file);
     }
 }

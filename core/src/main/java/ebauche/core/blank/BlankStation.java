@@ -258,24 +258,13 @@ public final class BlankStation implements Station {
 
     private static Setting glued(Build build) {
         Gluing gluing = build.shop().gluing();
-        return new Setting.Glued(gluing.glue().words() + ", clamps and cauls as the glue-up sheet says", curing(build));
-    }
-
-    /** The longer of what the shop waits and what its glue wants. */
-    static Reckoning curing(Build build) {
-        double practice = build.shop().practice().glueHours();
-        double glue = build.shop().gluing().glue().waitHours();
-        String wants = "hours that " + build.shop().gluing().glue().words() + " wants";
-        return Reckoning.of("wait before machining", Quantity.TIME)
-                .term("hours by the shop's habit", Fact.usual(practice, "the shop's practice"), Quantity.NUMBER)
-                .term(wants, Fact.rule(glue, "common practice"), Quantity.NUMBER)
-                .is(
-                        Math.max(practice, glue) * 60,
-                        "60 × the larger of (hours by the shop's habit) and (" + wants + ")");
+        return new Setting.Glued(
+                gluing.glue().words() + ", clamps and cauls as the glue-up sheet says",
+                build.shop().curing());
     }
 
     private static int waitMinutes(Build build) {
-        return (int) Math.round(curing(build).value());
+        return (int) Math.round(build.shop().curing().value());
     }
 
     private static void addTop(Build build, List<Operation> steps, List<Condition> ready) {
@@ -360,7 +349,7 @@ public final class BlankStation implements Station {
     public List<Reckoning> reckonings(Build build) {
         List<Reckoning> sums = new ArrayList<>();
         if (build.design().blank().pieces() > 1) {
-            sums.add(curing(build));
+            sums.add(build.shop().curing());
         }
         CoverSlice.of(build).ifPresent(slice -> sums.add(slice.board()));
         return sums;

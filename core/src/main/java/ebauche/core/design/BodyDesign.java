@@ -42,6 +42,7 @@ import java.util.stream.Stream;
  * @param chambers hollows in the core, under the top
  * @param contours carved parts of front and back
  * @param roundOvers corners between face and edge that are rounded
+ * @param recap a new cap for when it is built
  * @param tabs wood left outside the outline until everything is located
  * @param hanging what the guitar carries besides its wood, and its strap
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
@@ -67,6 +68,7 @@ public record BodyDesign(
         List<Chamber> chambers,
         List<Contour> contours,
         List<RoundOver> roundOvers,
+        Optional<Recap> recap,
         List<Tab> tabs,
         Hanging hanging,
         Set<Feature> undecided) {
@@ -101,6 +103,8 @@ public record BodyDesign(
         roundOvers = List.copyOf(roundOvers);
         tabs = List.copyOf(tabs);
         undecided = Set.copyOf(undecided);
+        recap.ifPresent(
+                r -> Refusal.unless(r.planed() < thickness - 1, "planed", "with that no body is left under the cap"));
         for (Contour contour : contours) {
             Refusal.unless(
                     contour.depth() < thickness,
@@ -192,6 +196,7 @@ public record BodyDesign(
                 otherChambers,
                 contours,
                 roundOvers,
+                recap,
                 tabs,
                 hanging,
                 undecided);

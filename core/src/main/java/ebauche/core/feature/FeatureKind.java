@@ -18,6 +18,7 @@ public enum FeatureKind {
     THICKNESS("thickness", Role.WHOLE_BODY, "thickness"),
     OUTLINE("outline", Role.WHOLE_BODY, "outline"),
     SANDING("sanding", Role.WHOLE_BODY, "sanding"),
+    NEW_CAP("new-cap", Role.WHOLE_BODY, "new cap"),
 
     CONTOUR("contour", Role.SHAPE, null, false, "%s contour", "contour %s"),
     ROUND_OVER("rounding", Role.SHAPE, null, false, "%s round-over", "round-over %s"),

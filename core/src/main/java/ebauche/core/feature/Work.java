@@ -13,6 +13,7 @@ public enum Work {
     EDGE("edge"),
     CONTOUR("contour"),
     SANDING("sanding"),
+    CAP("cap"),
 
     /** What only the whole plan can tell. */
     PLAN("plan"),

@@ -1,6 +1,7 @@
 package ebauche.core.hollow;
 
 import ebauche.core.crib.Bit;
+import ebauche.core.design.Recap;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
@@ -8,10 +9,13 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Refusal;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Relief;
@@ -24,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A new cap glued over the front of a body that is built already: what lies deeper under it, which holes it buries, where it overhangs an
@@ -43,6 +48,11 @@ public record NewCap(
     /** Kept between the window's drill and a cavity's wall, mm: common practice. */
     private static final double BESIDE = 3;
 
+    private static final StepKey GLUES = StepKey.of(Recap.FEATURE, StepKind.TOP);
+
+    /** A cavity that takes no wider drill has no window: it is opened by knife and chisel, mm. */
+    public static final double NARROWEST = 8;
+
     /** A front that is off by less is the front, mm. */
     private static final double NEARLY = 0.05;
 
@@ -57,8 +67,13 @@ public record NewCap(
      */
     public record Deeper(Feature feature, Region plan, Reckoning was, Reckoning is, Point window, double widest) {}
 
-    /** Holes under the cap: to be drilled anew through it, or plugged before. */
-    public record Buried(Feature feature, List<Point> places) {}
+    /**
+     * Holes under the cap: to be drilled anew through it.
+     *
+     * @param plan all of them
+     * @param places their middles
+     */
+    public record Buried(Feature feature, Region plan, List<Point> places) {}
 
     /**
      * A carve under the cap.
@@ -69,25 +84,69 @@ public record NewCap(
     public record Overhung(Feature feature, Region where, double deepest) {}
 
     /**
-     * Of a body as its history leaves it.
+     * Of a body as its history leaves it before any cap.
      *
      * @throws Refusal of a cap or a planing that cannot be
      */
     public static NewCap of(Build build, History history, double planed, double cap) {
+        return of(
+                build,
+                history.steps().stream()
+                        .filter(s -> !isOfTheCap(s.operation().feature()))
+                        .flatMap(s -> s.changes().stream())
+                        .toList(),
+                planed,
+                cap);
+    }
+
+    /** The cap that a design wants over what of the body is cut by now, or that lies on it already; empty where it wants none. */
+    public static Optional<NewCap> overWhatIsCut(Build build) {
+        List<AsBuilt.Done> done = build.asBuilt().standing().stream()
+                .filter(AsBuilt.Done.class::isInstance)
+                .map(AsBuilt.Done.class::cast)
+                .toList();
+        List<Change> cut = done.stream()
+                .filter(d -> !isOfTheCap(d.operation().feature()))
+                .flatMap(d -> build.changes(d).stream())
+                .toList();
+        double front = build.faces().frontFinished();
+        return build.design()
+                .recap()
+                .map(wanted -> glued(done)
+                        .map(on -> of(build, cut, on.deepest() - front, on.deepest() - on.shallowest()))
+                        .orElseGet(() -> of(build, cut, wanted.planed(), wanted.cap())));
+    }
+
+    /** Whether a cap is glued on: from then on it is a fact, whatever the design says. */
+    public static boolean isGlued(Build build) {
+        return build.isDone(GLUES);
+    }
+
+    private static Optional<Solid> glued(List<AsBuilt.Done> done) {
+        return done.stream()
+                .filter(d -> d.operation().equals(GLUES))
+                .flatMap(d -> d.changes().stream())
+                .filter(Change.Add.class::isInstance)
+                .map(Change::solid)
+                .findFirst();
+    }
+
+    private static boolean isOfTheCap(Feature feature) {
+        return feature.equals(Recap.FEATURE);
+    }
+
+    private static NewCap of(Build build, List<Change> cut, double planed, double cap) {
         Refusal.between(cap, 1, 30, "cap");
         Refusal.between(planed, 0, 20, "planed");
         Refusal.unless(planed < build.faces().thickness() - 1, "planed", "with that no body is left under the cap");
         double front = build.faces().frontFinished();
         Map<Feature, List<Solid>> voids = new LinkedHashMap<>();
-        for (History.Step step : history.steps()) {
-            for (Change change : step.changes()) {
-                boolean opensFront = change instanceof Change.Remove
-                        && change.feature().isVoid()
-                        && change.solid().shallowest() <= front + NEARLY;
-                if (opensFront) {
-                    voids.computeIfAbsent(change.feature(), f -> new ArrayList<>())
-                            .add(change.solid());
-                }
+        for (Change change : cut) {
+            boolean opensFront = change instanceof Change.Remove
+                    && change.feature().isVoid()
+                    && change.solid().shallowest() <= front + NEARLY;
+            if (opensFront) {
+                voids.computeIfAbsent(change.feature(), f -> new ArrayList<>()).add(change.solid());
             }
         }
         List<Deeper> deeper = new ArrayList<>();
@@ -102,7 +161,9 @@ public record NewCap(
             // A pickup's leg pockets are part of its cavity, however round they are.
             if ((holes && !feature.is(FeatureKind.LEGS)) || solids.stream().allMatch(Bore.class::isInstance)) {
                 buried.add(new Buried(
-                        feature, plan.parts().stream().map(Region::centroid).toList()));
+                        feature,
+                        plan,
+                        plan.parts().stream().map(Region::centroid).toList()));
             } else {
                 deeper.add(deeper(feature, plan, floor - front, planed, cap));
             }
@@ -154,7 +215,9 @@ public record NewCap(
 
     /** What is planed off the old front; its wood is weighed as the body has it there. */
     public Wood planedOff(History history) {
-        Stock before = history.finished();
+        Stock before = history.before((int) history.steps().stream()
+                .takeWhile(s -> !isOfTheCap(s.operation().feature()))
+                .count());
         double front = build.faces().frontFinished();
         Region body = build.design().outline().region();
         Stock after = planed == 0
@@ -202,9 +265,22 @@ public record NewCap(
      * where none does.
      */
     public Optional<Bit> trims() {
+        return follows().min(Comparator.comparingDouble(Bit::cutterLength));
+    }
+
+    /** The bit that opens the cap over its cavities, its bearing on the old walls: the widest that goes into all but those found by hand. */
+    public Optional<Bit> opens() {
+        double narrowest = deeper.stream()
+                .mapToDouble(Deeper::widest)
+                .filter(w -> w >= NARROWEST)
+                .min()
+                .orElse(0);
+        return follows().filter(b -> b.diameter() <= narrowest).max(Comparator.comparingDouble(Bit::diameter));
+    }
+
+    private Stream<Bit> follows() {
         return build.shop().crib().bits().stream()
-                .filter(b -> b.copies() && b.bearing().atTip() && b.cutterLength() >= cap)
-                .min(Comparator.comparingDouble(Bit::cutterLength));
+                .filter(b -> b.copies() && b.bearing().atTip() && b.bearingSound() && b.cutterLength() >= cap);
     }
 
     /** Thickness of the body under its new cap, before that is sanded. */

@@ -72,7 +72,7 @@ public record AsCut(Build build, Feature feature, Face face) {
                 for (Change change : build.changes(done)) {
                     if (change instanceof Change.Remove cut && cut.feature().equals(feature)) {
                         all = all.union(cut.solid().plan());
-                    } else if (change instanceof Change.Add put && !put.isBlank() && reachesFace(put.solid())) {
+                    } else if (change instanceof Change.Add put && put.fills() && reachesFace(put.solid())) {
                         all = all.minus(put.solid().plan());
                     }
                 }

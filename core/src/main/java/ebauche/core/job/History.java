@@ -155,7 +155,7 @@ public final class History {
                 joins::joined);
         for (Step step : cut) {
             for (Change change : step.changes()) {
-                if (change instanceof Change.Add add && !add.isBlank()) {
+                if (change instanceof Change.Add add && add.fills()) {
                     left.fill(add.solid());
                 } else if (isVoid(change)) {
                     left.add(

@@ -22,6 +22,7 @@ public record Pass(
         WALL("template off, bearing on the wall just cut"),
         FREEHAND("freehand, inside the line"),
         EDGE("tip bearing on the edge under the corner"),
+        UNDER("tip bearing on the old wood under the cap"),
         FAR_WALL("flipped, tip bearing on the wall cut from the other face");
 
         private final String words;

@@ -61,7 +61,7 @@ final class Contradictions {
                             .flatMap(t -> compare(build, planned, fact, t).stream())
                             .findFirst()
                             .ifPresent(f -> found.put(taken.feature(), f));
-                } else if (change instanceof Change.Add add && !add.isBlank()) {
+                } else if (change instanceof Change.Add add && add.fills()) {
                     putBack.add(add.solid());
                 }
             }

@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.blank.BlankStation;
+import ebauche.core.cap.CapStation;
 import ebauche.core.cavity.CavityStation;
 import ebauche.core.chamber.ChamberStation;
 import ebauche.core.channel.ChannelStation;
@@ -38,7 +39,8 @@ public final class Stations {
             new ShieldingStation(),
             new EdgeStation(),
             new ContourStation(),
-            new SandingStation());
+            new SandingStation(),
+            new CapStation());
 
     private Stations() {}
 

@@ -5,6 +5,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
+import ebauche.core.job.FinishedFaces;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
@@ -37,6 +38,11 @@ public final class Datum {
             new Condition.Mark(outline(StepKind.FINISH), "the outline cut to its line");
     public static final Condition.Mark BRIDGE_MARKED = new Condition.Mark(
             StepKey.of(Feature.of(FeatureKind.NECK), StepKind.BRIDGE), "the bridge's place marked from the neck");
+
+    /** Holds once a face has its finish sanding. */
+    public static Condition.Mark sanded(Face face) {
+        return new Condition.Mark(FinishedFaces.finish(face), "the " + face.word() + " sanded");
+    }
 
     /** What shapes a face carved: nothing more comes off the face there but sanding. */
     public static Condition.Mark carved(Feature shape) {

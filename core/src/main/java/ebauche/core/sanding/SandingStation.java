@@ -120,6 +120,7 @@ public final class SandingStation implements Station {
                         allowance,
                         new Band(sandingBand(build, face, false), sandingBand(build, face, true)),
                         "calliper against the last thickness"))
+                .gives(Datum.sanded(face))
                 .caution(Caution.DUST)
                 .takes(minutes(body.area(), MINUTES_OF_FACE), 0, 0.003);
         for (FaceShape.Carved carved : build.finished(face).carves()) {

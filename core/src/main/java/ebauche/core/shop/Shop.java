@@ -9,6 +9,9 @@ import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
@@ -82,6 +85,17 @@ public record Shop(
     /** The same shop with other limits. */
     public Shop with(Limits other) {
         return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles);
+    }
+
+    /** The longer of what the shop waits and what its glue wants. */
+    public Reckoning curing() {
+        double habit = practice.glueHours();
+        double glue = gluing.glue().waitHours();
+        String wants = "hours that " + gluing.glue().words() + " wants";
+        return Reckoning.of("wait before machining", Quantity.TIME)
+                .term("hours by the shop's habit", Fact.usual(habit, "the shop's practice"), Quantity.NUMBER)
+                .term(wants, Fact.rule(glue, "common practice"), Quantity.NUMBER)
+                .is(Math.max(habit, glue) * 60, "60 × the larger of (hours by the shop's habit) and (" + wants + ")");
     }
 
     /**

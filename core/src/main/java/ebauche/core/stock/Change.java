@@ -29,5 +29,10 @@ public sealed interface Change {
         public boolean isBlank() {
             return feature.is(FeatureKind.BLANK);
         }
+
+        /** Whether it fills what was cut: a plug, a shim; a new cap lies over that, and is opened again. */
+        public boolean fills() {
+            return !isBlank() && !feature.is(FeatureKind.NEW_CAP);
+        }
     }
 }

@@ -99,7 +99,7 @@ class TopBodyTest {
                         .value())
                 .isEqualTo(40);
         assertThat(step(plan, "blank:glue").waitMinutes())
-                .isEqualTo((int) Math.round(BlankStation.curing(plan.build()).value()));
+                .isEqualTo((int) Math.round(plan.build().shop().curing().value()));
         assertThat(step(plan, "blank:glue").cautions()).as("PVA is water").isEmpty();
     }
 

@@ -125,6 +125,7 @@ class FeatureTest {
                         "thickness",
                         "outline",
                         "sanding",
+                        "new-cap",
                         "contour",
                         "rounding",
                         "repair");

@@ -63,7 +63,7 @@ final class PassRules {
         check(wrong, bite <= cut.deepest() + NEARLY, "deeper than the shop takes in a pass: " + bite);
         double outOfSole = switch (p.guide()) {
             case TEMPLATE -> p.to() + p.spacer() + cut.template();
-            case WALL, FAR_WALL, FREEHAND, EDGE -> p.to();
+            case WALL, FAR_WALL, FREEHAND, EDGE, UNDER -> p.to();
         };
         check(wrong, Math.abs(outOfSole - p.projection()) < NEARLY, "another projection than said");
         check(
@@ -75,7 +75,7 @@ final class PassRules {
                 overlap(cutterTop - bit.guideWidth(), cutterTop, -p.spacer() - cut.template(), -p.spacer());
             case WALL -> overlap(cutterTop - bit.guideWidth(), cutterTop, 0, done);
             case FAR_WALL -> overlap(p.to(), p.to() + bit.guideWidth(), cut.work() - done, cut.work());
-            case FREEHAND, EDGE -> throw new AssertionError("a guided cut is led by template or wall");
+            case FREEHAND, EDGE, UNDER -> throw new AssertionError("a guided cut is led by template or wall");
         };
         check(wrong, contact >= 2 - NEARLY, "only " + contact + " of the bearing runs on its guide");
         boolean right = p.guide() == Guide.FAR_WALL

@@ -7,6 +7,7 @@ import ebauche.core.TestTimber;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.Contour;
+import ebauche.core.design.Recap;
 import ebauche.core.design.RoundOver;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
@@ -48,6 +49,7 @@ class StationsTest {
         body.blank = new Blank(340, 420, 0, 45, core, Optional.of(cap));
         body.chambers.add(new Chamber(
                 "bass", List.of(Outline.parse("M -140 -60 L -80 -60 L -80 60 L -140 60 Z", 1)), 5, Set.of()));
+        body.recap = Optional.of(new Recap(1, 5, TestTimber.ASH));
         Build build = body.build();
         assertThat(Stations.ALL).flatExtracting(s -> s.rules(build)).isNotEmpty();
         for (Station station : Stations.ALL) {

@@ -48,7 +48,7 @@ public final class BlankReader {
     }
 
     private static BlankLayer layer(JsonPlace spot, double across, Timbers timbers) {
-        Species species = spot.parsed("species", MOST_TEXT, timbers::of);
+        Species species = species(spot, timbers);
         List<Strip> strips =
                 spot.list("strips", BlankLayer.MOST_STRIPS, s -> s.asObject(strip -> strip(strip, timbers)));
         int pieces = strips.isEmpty() || spot.has("pieces") ? spot.whole("pieces") : strips.size();
@@ -64,6 +64,10 @@ public final class BlankReader {
                         species, strips, thickness, spot.list("flaws", MOST_FLAWS, s -> s.asObject(BlankReader::flaw)));
     }
 
+    static Species species(JsonPlace spot, Timbers timbers) {
+        return spot.parsed("species", MOST_TEXT, timbers::of);
+    }
+
     private static Strip strip(JsonPlace spot, Timbers timbers) {
         return new Strip(
                 spot.length("width"),
@@ -74,7 +78,7 @@ public final class BlankReader {
                 spot.has("heart") ? Optional.of(spot.word("heart", HEART_UP)) : Optional.empty(),
                 spot.has("planed") ? spot.word("planed", PLANED) : 0,
                 spot.number("grainAngle", 0),
-                spot.has("species") ? Optional.of(spot.parsed("species", MOST_TEXT, timbers::of)) : Optional.empty());
+                spot.has("species") ? Optional.of(species(spot, timbers)) : Optional.empty());
     }
 
     private static Flaw flaw(JsonPlace spot) {

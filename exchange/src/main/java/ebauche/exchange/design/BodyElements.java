@@ -7,6 +7,7 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.design.Recap;
 import ebauche.core.design.RoundOver;
 import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
@@ -20,6 +21,7 @@ import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.stock.Profile;
+import ebauche.core.timber.Timbers;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
@@ -168,6 +170,18 @@ final class BodyElements {
             .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
             .build();
 
+    private static final Field<Double> PLANED = Field.length("planed", "planed off the old front");
+    private static final Field<Double> CAP = Field.length("cap", "thickness when it goes on");
+
+    static final Element NEW_CAP = Element.of("newCap", "New cap on the built body")
+            .optional()
+            .feature(FeatureKind.NEW_CAP)
+            .described("a new cap glued over the front when the body is built already")
+            .fields(SPECIES, PLANED, CAP)
+            .begins("new-cap", "new cap on the built body", """
+                    {"species": "maple", "planed": "0 mm", "cap": "5 mm"}""")
+            .build();
+
     static final Element TEMPLATES = Element.of("templates", "Template")
             .many()
             .asksNothing()
@@ -238,6 +252,10 @@ final class BodyElements {
 
     private static Contour.Start.Stretch stretch(JsonPlace spot) {
         return new Contour.Start.Stretch(spot.point("from"), spot.point("to"), FADE.of(spot));
+    }
+
+    static Recap recap(JsonPlace spot, Timbers timbers) {
+        return new Recap(PLANED.of(spot), CAP.of(spot), BlankReader.species(spot, timbers));
     }
 
     static RoundOver roundOver(JsonPlace spot) {

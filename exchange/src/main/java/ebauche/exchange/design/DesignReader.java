@@ -54,6 +54,7 @@ public final class DesignReader {
                 distinct(spot, "chambers", ChamberElements::chamber, Chamber::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "roundOvers", BodyElements::roundOver, RoundOver::id),
+                spot.optionalObject("newCap", s -> BodyElements.recap(s, timbers)),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),
                 BodyElements.UNDECIDED.of(spot));

@@ -102,6 +102,7 @@ class SchemaWalkTest {
         Additions.add(design, "channel");
         Additions.add(design, "chamber");
         Additions.add(design, "round-over");
+        Additions.add(design, "new-cap");
         ((ObjectNode) design.at("/roundOvers/0"))
                 .set("stretch", JsonText.tree(STRETCH).path("stretch"));
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
