@@ -32,6 +32,8 @@ import org.openjdk.jmh.infra.Blackhole;
 @Measurement(iterations = 4, time = 3)
 @Fork(value = 1, jvmArgsAppend = "-Xmx1g")
 public class HollowBench {
+    private static final long ROOM = 256L << 20;
+
     @Param({"fescue", "rush"})
     public String body;
 
@@ -43,7 +45,7 @@ public class HollowBench {
 
     @Setup
     public void read() {
-        memo = Memo.of(256L << 20);
+        memo = Memo.of(ROOM);
         Build read = DemoBodies.read(body).build();
         hollow = new Build(read.drawn(), read.shop(), AsBuilt.NOTHING_YET);
         solid = new Build(read.drawn().withChambers(List.of()), read.shop(), hollow.asBuilt());
@@ -52,19 +54,28 @@ public class HollowBench {
 
     /** Of a build that knows nothing of itself yet, as each request has one. */
     private BuildPlan plan(Build build) {
+        return plan(build, memo);
+    }
+
+    private static BuildPlan plan(Build build, Memo memo) {
         return memo.during(() -> Planner.plan(new Build(build.drawn(), build.shop(), build.asBuilt())));
     }
 
-    /** What the three took in all, by turns: the machine's own changes of speed meet all alike. */
+    /** What each took in all, by turns: the machine's own changes of speed meet all alike. */
     @State(Scope.Thread)
     @AuxCounters(AuxCounters.Type.EVENTS)
     public static class Turns {
         public long nanosSolid;
         public long nanosHollow;
         public long nanosDrag;
+        public long nanosSolidFirst;
+        public long nanosHollowFirst;
     }
 
-    /** One of each after the other; the ratios of the counters are what chambers cost, and what a wall costs that is dragged. */
+    /**
+     * One of each after the other; the ratios of the counters are what chambers cost in a plan, what a wall costs that is dragged, and what
+     * they cost in the first plan of all, with nothing remembered.
+     */
     @Benchmark
     @BenchmarkMode(Mode.AverageTime)
     public void byTurns(Turns turns, Blackhole sink) {
@@ -76,7 +87,13 @@ public class HollowBench {
         sink.consume(drag());
         turns.nanosSolid += between - start;
         turns.nanosHollow += then - between;
-        turns.nanosDrag += System.nanoTime() - then;
+        long done = System.nanoTime();
+        sink.consume(plan(solid, Memo.of(ROOM)));
+        long first = System.nanoTime();
+        sink.consume(plan(hollow, Memo.of(ROOM)));
+        turns.nanosDrag += done - then;
+        turns.nanosSolidFirst += first - done;
+        turns.nanosHollowFirst += System.nanoTime() - first;
     }
 
     /** The largest region, its mass and its cap, with a wall that it did not have before. */

@@ -44,8 +44,8 @@ final class SectionDrawing {
 
     /** From the face of the rough blank that is up, drawing units. */
     private double depth(double stockDepth) {
-        double top = -plan.build().roughAboveFront();
-        double bottom = top + plan.build().design().blank().thickness();
+        double top = plan.build().frontmost();
+        double bottom = plan.build().design().blank().thickness() - plan.build().roughAboveFront();
         return Math.abs(stockDepth - (frame.up() == Face.FRONT ? top : bottom)) * frame.scale();
     }
 

@@ -12,6 +12,7 @@ import ebauche.app.xray.XrayDrawing.Cut;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hollow.NewCap;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
@@ -70,7 +71,13 @@ class XrayController {
             Stock stock = plan.history().before(Math.min(step + 1, plan.steps().size()));
             return new State(
                     stock.balance(),
-                    stock.flat(finished ? faces.frontFinished() : faces.frontNow(), true),
+                    stock.flat(
+                            NewCap.front(
+                                    plan.build(),
+                                    plan.history(),
+                                    step,
+                                    finished ? faces.frontFinished() : faces.frontNow()),
+                            true),
                     stock.flat(finished ? faces.backFinished() : faces.backNow(), false));
         }
     }

@@ -12,6 +12,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.hollow.NewCap;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.measure.Decimals;
 import ebauche.core.plan.BuildPlan;
@@ -176,12 +177,13 @@ public final class XrayDrawing {
 
     private String section(Cut cut) {
         FinishedFaces faces = plan.build().faces();
-        double top = Math.min(faces.frontNow(), -plan.build().roughAboveFront());
-        double bottom =
-                Math.max(faces.backNow(), top + plan.build().design().blank().thickness());
+        double top = plan.build().frontmost();
+        double bottom = Math.max(
+                faces.backNow(),
+                plan.build().design().blank().thickness() - plan.build().roughAboveFront());
         boolean finished = step >= plan.steps().size();
         if (finished) {
-            top = faces.frontFinished();
+            top = NewCap.front(plan.build(), plan.history(), step, faces.frontFinished());
             bottom = faces.backFinished();
         }
         double length = cut.a().distance(cut.b());

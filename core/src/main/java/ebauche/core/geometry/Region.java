@@ -513,6 +513,14 @@ public final class Region {
                 .convexHull());
     }
 
+    /** The smallest convex region that holds some points; empty where they lie on one line. */
+    public static Region hullOf(List<Point> points) {
+        Geometry hull = FACTORY.createMultiPointFromCoords(
+                        points.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new))
+                .convexHull();
+        return hull instanceof Polygon ? of(hull) : EMPTY;
+    }
+
     /** The smallest convex region that holds it. */
     public Region hull() {
         return of(geometry.convexHull());

@@ -9,6 +9,7 @@ import ebauche.core.memo.Memo;
 import ebauche.core.passes.BaseSupport;
 import ebauche.core.passes.Foot;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -53,14 +54,35 @@ public record Carrying(double base, Point worst, double stand) {
     }
 
     private static Optional<Carrying> worst(Region carries, Region axes, double base) {
+        Foot foot = Foot.round(base);
+        List<Point> corners = corners(carries);
         Carrying worst = null;
-        for (Point at : grid(axes)) {
-            double stand = BaseSupport.at(carries, at, Foot.round(base)).stand();
+        for (Looked each : grid(axes).stream()
+                .map(at -> new Looked(at, BaseSupport.atLeast(carries, corners, at, foot)))
+                .sorted(Comparator.comparingDouble(Looked::atLeast))
+                .toList()) {
+            if (worst != null && each.atLeast() >= worst.stand()) {
+                break;
+            }
+            double stand = BaseSupport.at(carries, each.at(), foot).stand();
             if (worst == null || stand < worst.stand()) {
-                worst = new Carrying(base, at, stand);
+                worst = new Carrying(base, each.at(), stand);
             }
         }
         return Optional.ofNullable(worst);
+    }
+
+    /** A place, and what a base stands by there at least: those that may be worse are looked at first, the rest never. */
+    private record Looked(Point at, double atLeast) {}
+
+    private static List<Point> corners(Region region) {
+        List<Point> corners = new ArrayList<>();
+        region.forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                corners.add(new Point(ring[i], ring[i + 1]));
+            }
+        });
+        return corners;
     }
 
     private static List<Point> grid(Region axes) {

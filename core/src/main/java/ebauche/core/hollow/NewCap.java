@@ -117,6 +117,22 @@ public record NewCap(
                         .orElseGet(() -> of(build, cut, wanted.planed(), wanted.cap())));
     }
 
+    /**
+     * Where the front lies after a step: that of the new cap once it is on.
+     *
+     * @param old where it lies without one, mm
+     */
+    public static double front(Build build, History history, int step, double old) {
+        boolean isOn = history.steps().stream()
+                .limit(step + 1L)
+                .anyMatch(s -> s.operation().key().equals(GLUES));
+        return isOn
+                ? overWhatIsCut(build)
+                        .map(c -> build.faces().frontFinished() - c.higher())
+                        .orElse(old)
+                : old;
+    }
+
     /** Whether a cap is glued on: from then on it is a fact, whatever the design says. */
     public static boolean isGlued(Build build) {
         return build.isDone(GLUES);

@@ -312,6 +312,14 @@ public final class Build {
         return Math.max(0, (drawn.blank().thickness() - thicknessed()) / 2);
     }
 
+    /** The least depth that wood ever lies at: the rough blank's front, or that of a new cap over it, mm. */
+    public double frontmost() {
+        double blank = Math.min(-roughAboveFront(), faces.frontNow());
+        return drawn.recap()
+                .map(r -> Math.min(blank, faces.frontFinished() + r.planed() - r.cap()))
+                .orElse(blank);
+    }
+
     /** The latest standing reading of a dimension, else what the design says. */
     public Fact fact(Dimension dimension, double designed) {
         return fitting.fact(dimension, designed);

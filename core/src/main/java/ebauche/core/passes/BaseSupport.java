@@ -2,6 +2,8 @@ package ebauche.core.passes;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * How a router's base stands while its bit runs along an edge.
@@ -25,6 +27,11 @@ public record BaseSupport(double share, double margin, double stand) {
     private static final double[] TURNS = {0, -35, 35, -70, 70};
 
     private static final double[] ALL_ROUND = {0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330};
+
+    /** Points round a base's rim that are tried, and how far inside it, mm. */
+    private static final int RIM = 24;
+
+    private static final double WITHIN = 0.1;
 
     /** How it goes there. */
     public enum Footing {
@@ -53,6 +60,29 @@ public record BaseSupport(double share, double margin, double stand) {
     /** With the axis at one point, the hands free to press on any side: as it stands best. */
     public static BaseSupport at(Region carries, Point axis, Foot foot) {
         return steadiest(carried(carries, foot.over(axis, new Point(0, 1))), axis, new Point(0, 1), foot, ALL_ROUND);
+    }
+
+    /**
+     * What a round base stands by at least, the hands free to press on any side, told by points of what carries it alone: those of its
+     * corners that lie under the base, and round the base's rim. No more than {@link #at(Region, Point, Foot)} finds, and sooner found.
+     */
+    public static double atLeast(Region carries, List<Point> corners, Point axis, Foot foot) {
+        double reach = foot.diameter() / 2 - WITHIN;
+        List<Point> on = new ArrayList<>();
+        for (Point corner : corners) {
+            if (corner.distance(axis) < reach) {
+                on.add(corner);
+            }
+        }
+        for (int i = 0; i < RIM; i++) {
+            double turn = 2 * Math.PI * i / RIM;
+            Point at = axis.plus(reach * Math.cos(turn), reach * Math.sin(turn));
+            if (carries.contains(at)) {
+                on.add(at);
+            }
+        }
+        return steadiest(new Carried(0, Region.hullOf(on)), axis, new Point(0, 1), foot, ALL_ROUND)
+                .stand();
     }
 
     /**

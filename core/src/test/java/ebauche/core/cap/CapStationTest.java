@@ -155,6 +155,21 @@ class CapStationTest {
         assertThat(NewCap.isGlued(capped().build())).isFalse();
     }
 
+    /** Its front is a face like another: flat but where it is opened. */
+    @Test
+    void the_front_is_that_of_the_cap_once_it_is_on() {
+        BuildPlan plan = capped().plan();
+        int last = plan.steps().size() - 1;
+        double front = NewCap.front(plan.build(), plan.history(), last, 0);
+        assertThat(front).isCloseTo(plan.build().faces().frontFinished() - (CAP - PLANED), within(1e-9));
+        assertThat(front).isEqualTo(plan.build().frontmost());
+        NewCap cap = NewCap.overWhatIsCut(plan.build()).orElseThrow();
+        double flat =
+                plan.build().design().outline().region().minus(cap.cavities()).area();
+        assertThat(plan.history().finished().flat(front, true)).isCloseTo(flat, within(flat * 0.002));
+        assertThat(NewCap.front(plan.build(), plan.history(), 0, 7)).isEqualTo(7);
+    }
+
     /** Wood that is left under it is told as it was: the cap fills no cavity. */
     @Test
     void floors_and_walls_are_those_of_the_old_body() {

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.passes.BaseSupport;
+import ebauche.core.passes.Foot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -58,6 +60,31 @@ class CarryingOutsideTest {
                 assertThat(stand(hollow, at, base, random)).isGreaterThan(carrying.stand() - 7);
             }
         }
+    }
+
+    /** What corners and rim promise is kept everywhere, so that no worse place is passed over. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void what_is_promised_quickly_is_no_more_than_what_is(long seed) {
+        Random random = new Random(seed);
+        Region carries = BLANK.minus(hollow(60 + 120 * random.nextDouble(), 200))
+                .union(Region.disc(new Point(10, -20), Carrying.SUPPORT));
+        List<Point> corners = new ArrayList<>();
+        carries.forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                corners.add(new Point(ring[i], ring[i + 1]));
+            }
+        });
+        int near = 0;
+        for (int i = 0; i < 200; i++) {
+            Point at = new Point(120 - 240 * random.nextDouble(), 120 - 240 * random.nextDouble());
+            Foot foot = Foot.round(100 + 100 * random.nextDouble());
+            double promised = BaseSupport.atLeast(carries, corners, at, foot);
+            double is = BaseSupport.at(carries, at, foot).stand();
+            assertThat(promised).isLessThanOrEqualTo(is + 1e-6);
+            near += promised > is - 3 ? 1 : 0;
+        }
+        assertThat(near).as("and seldom much less").isGreaterThan(120);
     }
 
     private static double stand(Region hollow, Point axis, double base, Random random) {
