@@ -150,3 +150,17 @@ for (const timer of document.querySelectorAll(".timer")) {
 for (const button of page.querySelectorAll("[data-key], #wrong, #gauge[data-can=true]")) {
   button.disabled = false;
 }
+
+// What is ticked of a ledger stays so on this device until the step is called done.
+const ledgers = () => document.querySelectorAll("[data-ledger]");
+for (const ledger of ledgers()) {
+  const key = `ledger ${ledger.dataset.ledger}`;
+  const kept = new Set(JSON.parse(localStorage.getItem(key) ?? "[]"));
+  for (const box of ledger.querySelectorAll("[data-row]")) {
+    box.checked = kept.has(box.dataset.row);
+    box.addEventListener("change", () => {
+      box.checked ? kept.add(box.dataset.row) : kept.delete(box.dataset.row);
+      localStorage.setItem(key, JSON.stringify([...kept]));
+    });
+  }
+}

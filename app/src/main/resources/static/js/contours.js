@@ -19,8 +19,11 @@ function draw(end, dx, dy) {
   const n = end.dataset.end === "from" ? 1 : 2;
   const grip = end.querySelector(".grip");
   end.setAttribute("transform", `translate(${dy * scale} ${dx * scale})`);
-  line.setAttribute(`x${n}`, +grip.getAttribute("cx") + dy * scale);
-  line.setAttribute(`y${n}`, +grip.getAttribute("cy") + dx * scale);
+  // A curve is drawn anew by the server when its handle is let go.
+  if (line.tagName === "line") {
+    line.setAttribute(`x${n}`, +grip.getAttribute("cx") + dy * scale);
+    line.setAttribute(`y${n}`, +grip.getAttribute("cy") + dx * scale);
+  }
 }
 
 async function tryIt(form, focus) {

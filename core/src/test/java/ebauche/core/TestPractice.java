@@ -31,6 +31,25 @@ public final class TestPractice {
         return with(p, hold, edge, skills, p.hollowMinutes());
     }
 
+    /** One that allows so much for sanding each face. */
+    public static Practice sanding(Practice p, double each) {
+        return new Practice(
+                p.thicknessing(),
+                p.holdDown(),
+                each,
+                each,
+                p.sawAllowance(),
+                p.wasteShy(),
+                p.lastPass(),
+                p.glueHours(),
+                p.hollowMinutes(),
+                p.edge(),
+                p.hand(),
+                p.skills(),
+                p.habits(),
+                p.waste());
+    }
+
     private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills, double hollow) {
         return new Practice(
                 p.thicknessing(),

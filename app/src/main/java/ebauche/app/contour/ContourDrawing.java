@@ -13,6 +13,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Decimals;
+import java.util.List;
 
 /**
  * A body's contours from the front: where each begins, and its depth in bands like a chart of a sea; those of the back are
@@ -105,12 +106,37 @@ public final class ContourDrawing {
                     tried ? "start-line tried" : "start-line",
                     "data-contour",
                     laid.contour().id());
-            svg.line(
-                    "mark", frame.x(across.from()), frame.y(across.from()), frame.x(across.to()), frame.y(across.to()));
+            if (across.through().isEmpty()) {
+                svg.line(
+                        "mark",
+                        frame.x(across.from()),
+                        frame.y(across.from()),
+                        frame.x(across.to()),
+                        frame.y(across.to()));
+            } else {
+                svg.path("mark", curve(across.line()));
+            }
             end("from", across.from(), laid.contour().id());
             end("to", across.to(), laid.contour().id());
+            for (int i = 0; i < across.through().size(); i++) {
+                end(
+                        ContourForm.THROUGH + i,
+                        across.through().get(i),
+                        laid.contour().id());
+            }
             svg.close();
         }
+    }
+
+    private String curve(List<Point> line) {
+        StringBuilder data = new StringBuilder();
+        for (Point p : line) {
+            data.append(data.isEmpty() ? 'M' : 'L')
+                    .append(Svg.n(frame.x(p)))
+                    .append(' ')
+                    .append(Svg.n(frame.y(p)));
+        }
+        return data.toString();
     }
 
     private void end(String name, Point at, String of) {
@@ -118,9 +144,11 @@ public final class ContourDrawing {
         svg.attribute("data-x", Svg.n(at.x())).attribute("data-y", Svg.n(at.y()));
         svg.attribute(
                 "aria-label",
-                name.equals("from")
-                        ? Words.say("contour-drawing.one-end-of-the-contours-line", of)
-                        : Words.say("contour-drawing.other-end-of-the-contours-line", of));
+                switch (name) {
+                    case "from" -> Words.say("contour-drawing.one-end-of-the-contours-line", of);
+                    case "to" -> Words.say("contour-drawing.other-end-of-the-contours-line", of);
+                    default -> Words.say("contour-drawing.a-handle-of-the-contours-line", of);
+                });
         svg.circle("grab", frame.x(at), frame.y(at), 24);
         svg.circle("grip", frame.x(at), frame.y(at), 8);
         svg.close();

@@ -5,6 +5,9 @@ import ebauche.app.web.TypedValues;
 import ebauche.app.words.Words;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Point;
+import ebauche.core.measure.Length;
+import ebauche.core.measure.LengthFormatException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +26,9 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
     /** Fields of a stretch of the edge begin with it. */
     static final String STRETCH = "along-";
 
+    /** Fields of a place that the line is pulled through begin with it. */
+    static final String THROUGH = "through";
+
     private static final String ID = "[a-z0-9][a-z0-9-]{0,29}";
 
     /** A contour as the design's file has it, in the maker's own writing. */
@@ -35,6 +41,20 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         ends(typed, "", contour.path("line"));
         ends(typed, STRETCH, contour.path("stretch"));
         typed.put("fade", contour.at("/stretch/fade").asString(""));
+        typed.put("by", contour.path("by").asString(""));
+        JsonNode line = contour.path("line");
+        typed.put("along", line.path("along").asString("wedge"));
+        typed.put("even-fade", line.path("fade").asString(""));
+        typed.put(
+                "lean",
+                line.path("lean").isMissingNode() ? "" : line.path("lean").asString());
+        List<String> depths = new ArrayList<>();
+        line.path("depths").forEach(d -> depths.add(d.asString()));
+        typed.put("depths", String.join("; ", depths));
+        for (int i = 0; i < line.path("through").size(); i++) {
+            typed.put(THROUGH + i + "x", line.path("through").path(i).path("x").asString(""));
+            typed.put(THROUGH + i + "y", line.path("through").path(i).path("y").asString(""));
+        }
         if (typed.get("shape").isEmpty()) {
             typed.put("shape", "straight");
         }
@@ -60,6 +80,7 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
             typed.put("start", "line");
             point(typed, "from", across.from(), fig);
             point(typed, "to", across.to(), fig);
+            typed.put("along", "wedge");
         } else {
             typed.put("start", "round");
             typed.put("width", fig.exactText(((Contour.Start.Round) contour.start()).width()));
@@ -74,6 +95,53 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
 
     static ContourForm posted(Map<String, String> typed) {
         return new ContourForm(typed.getOrDefault("was", ""), typed, new LinkedHashMap<>());
+    }
+
+    /** How many places its line is pulled through. */
+    public int handles() {
+        int count = 0;
+        while (!get(THROUGH + count + "x").isBlank()
+                && !get(THROUGH + count + "y").isBlank()) {
+            count++;
+        }
+        return count;
+    }
+
+    /** The names of its handles' fields. */
+    public List<String> pulls() {
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < handles(); i++) {
+            names.add(THROUGH + i);
+        }
+        return names;
+    }
+
+    /** With one more handle in the middle of its line, or without any. */
+    ContourForm pulled(String act, Figures fig) {
+        Map<String, String> now = new LinkedHashMap<>(typed);
+        if (act.equals("straighten")) {
+            now.keySet().removeIf(k -> k.startsWith(THROUGH));
+            return new ContourForm(was, now, troubles);
+        }
+        if (!act.equals("bow")) {
+            return this;
+        }
+        int count = handles();
+        try {
+            Point before = at(count == 0 ? "from" : THROUGH + (count - 1), fig);
+            Point after = at("to", fig);
+            point(now, THROUGH + count, before.towards(after, 0.5), fig);
+        } catch (LengthFormatException unread) {
+            // Told beside the field when the form is read.
+            return this;
+        }
+        return new ContourForm(was, now, troubles);
+    }
+
+    private Point at(String end, Figures fig) throws LengthFormatException {
+        return new Point(
+                Length.parse(get(end + "x"), fig.unit()).millimetres(),
+                Length.parse(get(end + "y"), fig.unit()).millimetres());
     }
 
     public String get(String field) {
@@ -111,6 +179,12 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
             ObjectNode across = out.putObject("line");
             end(values, across.putObject("from"), "from");
             end(values, across.putObject("to"), "to");
+            ArrayNode through = design.arrayNode();
+            pulls().forEach(p -> end(values, through.addObject(), p));
+            if (!through.isEmpty()) {
+                across.set("through", through);
+            }
+            along(values, across, fig);
         } else {
             values.length("width", out, "width");
             if (alongAStretch()) {
@@ -125,7 +199,56 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         if (hollow()) {
             values.length("radius", out, "radius");
         }
+        if (!get("by").isBlank()) {
+            out.put("by", get("by"));
+        }
         replace(design, out);
+    }
+
+    private void along(TypedValues values, ObjectNode across, Figures fig) {
+        String along = get("along").isEmpty() ? "wedge" : get("along");
+        if (along.equals("wedge")) {
+            return;
+        }
+        across.put("along", along);
+        switch (along) {
+            case "even" -> {
+                if (!get("even-fade").isBlank()) {
+                    values.length("even-fade", across, "fade");
+                }
+            }
+            case "leaned" -> lean(across);
+            default -> depths(across, fig);
+        }
+    }
+
+    private void lean(ObjectNode across) {
+        if (get("lean").isBlank()) {
+            return;
+        }
+        try {
+            across.put(
+                    "lean",
+                    Double.parseDouble(
+                            get("lean").strip().replace('\u2212', '-').replace(',', '.')));
+        } catch (NumberFormatException unread) {
+            troubles.put("lean", Words.say("contour-form.a-number"));
+        }
+    }
+
+    /** Depths one after the other, told apart by semicolons. */
+    private void depths(ObjectNode across, Figures fig) {
+        ArrayNode all = across.putArray("depths");
+        for (String one : get("depths").split(";", -1)) {
+            if (one.isBlank()) {
+                continue;
+            }
+            try {
+                all.add(Length.parse(one, fig.unit()).toString());
+            } catch (LengthFormatException unread) {
+                troubles.put("depths", unread.getMessage());
+            }
+        }
     }
 
     private static void end(TypedValues values, ObjectNode point, String end) {

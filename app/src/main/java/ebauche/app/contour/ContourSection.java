@@ -95,6 +95,9 @@ public final class ContourSection {
                     (line.to().y() - line.from().y()) / size,
                     -(line.to().x() - line.from().x()) / size);
         }
+        if (laid.course() instanceof ebauche.core.stock.Ruled ruled) {
+            return ruled.inward(deepest);
+        }
         Point middle = body.centroid();
         double size = deepest.distance(middle);
         return new Point((middle.x() - deepest.x()) / size, (middle.y() - deepest.y()) / size);

@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.contour.EdgeBand;
+import ebauche.core.contour.Removal;
 import ebauche.core.contour.UsualContour;
 import ebauche.core.design.Contour;
 import ebauche.core.job.Build;
@@ -53,9 +54,10 @@ class ContoursController {
      * One contour on the page.
      *
      * @param width from its line to its deepest place, mm; empty where it cannot be laid
+     * @param by how it is brought out; none where it cannot be laid
      * @param section cut square to its line through its deepest place; empty where it cannot be laid
      */
-    public record Shown(ContourForm form, OptionalDouble width, String section, List<Reckoning> sums) {}
+    public record Shown(ContourForm form, OptionalDouble width, String section, List<Reckoning> sums, Removal by) {}
 
     @GetMapping
     String contours(
@@ -101,11 +103,12 @@ class ContoursController {
                     form,
                     OptionalDouble.of(laid.profile().width()),
                     ContourSection.of(build, laid, fig),
-                    sums(build, laid)));
+                    sums(build, laid),
+                    Removal.chosen(build, laid)));
         }
         if (tried != null && all.stream().noneMatch(s -> s.form().equals(tried))) {
             all.removeIf(s -> s.form().was().equals(tried.was()));
-            all.add(new Shown(tried, OptionalDouble.empty(), "", List.of()));
+            all.add(new Shown(tried, OptionalDouble.empty(), "", List.of(), null));
         }
         all.sort(Comparator.comparing(s -> !s.form().equals(tried)));
         model.addAttribute("current", current);
@@ -130,8 +133,9 @@ class ContoursController {
     private static List<Reckoning> sums(Build build, Contour.Laid laid) {
         List<Reckoning> sums = new ArrayList<>(List.of(laid.slope()));
         for (EdgeBand band : EdgeBand.of(build)) {
-            if (band.front().equals(laid.contour()) || band.back().equals(laid.contour())) {
+            if (band.front().equals(laid.feature()) || band.back().equals(laid.feature())) {
                 sums.add(band.thickness());
+                sums.add(band.evenness());
             }
         }
         return sums;
@@ -161,7 +165,7 @@ class ContoursController {
         if (last.equals("to")) {
             return (path.contains(".stretch.") ? ContourForm.STRETCH : "") + "tox";
         }
-        return List.of("width", "radius", "id", "fade").contains(last) ? last : "depth";
+        return List.of("width", "radius", "id", "fade", "lean", "depths").contains(last) ? last : "depth";
     }
 
     @PostMapping
@@ -175,7 +179,7 @@ class ContoursController {
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        ContourForm form = ContourForm.posted(typed);
+        ContourForm form = ContourForm.posted(typed).pulled(act, fig);
         try {
             if (act.equals("remove")) {
                 ObjectNode file = DesignKeeping.file(current);

@@ -76,7 +76,7 @@ class TilesController {
             String drawing) {}
 
     private static String page(Bodies.Current current, String template, Paper asked, Figures fig, Model model) {
-        List<TemplateSheet> sheets = TemplateSheet.of(current.plan());
+        List<TemplateSheet> sheets = TemplateSheet.printed(current.plan());
         TemplateSheet chosen = chosen(sheets, template);
         Paper paper = usual(asked, fig);
         Scale printer = Scale.of(current.ways().json());
@@ -113,7 +113,7 @@ class TilesController {
             @RequestParam(required = false) Paper paper,
             @ModelAttribute("fig") Figures fig) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        TemplateSheet chosen = chosen(TemplateSheet.of(current.plan()), template);
+        TemplateSheet chosen = chosen(TemplateSheet.printed(current.plan()), template);
         Scale printer = Scale.of(current.ways().json());
         byte[] pdf = TilePrint.pdf(
                 chosen, PrickPattern.of(current.plan(), chosen), current.name(), usual(paper, fig), printer);
@@ -144,7 +144,7 @@ class TilesController {
                     .into(all);
             ways.keep(maker.shop(), base, all, maker.name());
             return "redirect:/bodies/" + current.body().publicId() + "/tiles?template="
-                    + chosen(TemplateSheet.of(current.plan()), template).feature() + "&paper=" + usual(paper, fig);
+                    + chosen(TemplateSheet.printed(current.plan()), template).feature() + "&paper=" + usual(paper, fig);
         } catch (LengthFormatException e) {
             model.addAttribute("trouble", e.getMessage());
         } catch (Refusal e) {

@@ -51,7 +51,10 @@ final class ContourRules {
             rules.halfTheBody(laid);
             rules.insideTheTop(laid);
         }
-        EdgeBand.of(build).forEach(rules::edgeBand);
+        for (EdgeBand band : EdgeBand.of(build)) {
+            rules.edgeBand(band);
+            rules.evenBand(band);
+        }
         return rules.rules;
     }
 
@@ -178,6 +181,26 @@ final class ContourRules {
                                                 ? " no edge is left: they meet."
                                                 : " the edge comes down to {0}; the shop leaves {1}."),
                                 "Make one of them shallower, or draw their lines apart."))
+                .build());
+    }
+
+    /** The edge keeps its width from place to place. */
+    private void evenBand(EdgeBand band) {
+        String front = band.front().said();
+        String back = band.back().said();
+        rules.add(rule("edge-even", band.front(), band.at())
+                .says("The edge between the " + front + " and the " + back + " is as wide from place to place.")
+                .atMost(band.evenness(), EdgeBand.EVEN)
+                .tight(0.1)
+                .cure("Type depths along one of them that leave one band, or draw the lines to follow each other.")
+                .fails(
+                        () -> Finding.goodToKnow(Work.CONTOUR, "edge-uneven")
+                                .on(band.front())
+                                .at(band.at())
+                                .says(
+                                        "Between the " + front + " and the " + back
+                                                + " the edge changes its width by more than half within a thumb's reach.",
+                                        "Type depths along one of them that leave one band, or draw the lines to follow each other."))
                 .build());
     }
 

@@ -23,10 +23,12 @@ import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
+import ebauche.core.routing.TemplateLine;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Plane;
+import ebauche.core.stock.Ruled;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,11 +42,6 @@ import java.util.stream.Stream;
  * conditions: a carve takes flats, walls and wood where it cuts.
  */
 public final class ContourStation implements Station {
-    /** Minutes for a square decimetre of carve, and to begin: common practice. */
-    private static final double BY_ROUTER = 12;
-
-    private static final int BEGIN = 10;
-
     /** Farther than any body reaches, mm. */
     private static final double FAR = 2000;
 
@@ -59,6 +56,12 @@ public final class ContourStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         return ContourRules.of(build);
+    }
+
+    /** Each contour's strip and gauge, or its family of templates. */
+    @Override
+    public List<TemplateLine> papers(Build build) {
+        return build.contours().stream().map(l -> ContourPaper.of(build, l)).toList();
     }
 
     @Override
@@ -115,6 +118,16 @@ public final class ContourStation implements Station {
                             new Place("where it begins to fade", edge.at(edge.nearest(s.to()), 0))))
                     .orElse(List.of());
         }
+        if (laid.course() instanceof Ruled ruled) {
+            List<Ruled.Ray> rays = ruled.rays();
+            Ruled.Ray deepest = rays.stream()
+                    .max(Comparator.comparingDouble(Ruled.Ray::reach))
+                    .orElseThrow();
+            return List.of(
+                    new Place("on the edge", rays.get(0).line()),
+                    new Place("on the edge", rays.get(rays.size() - 1).line()),
+                    new Place("on the line where it is deepest", deepest.line()));
+        }
         Course.Line line = (Course.Line) laid.course();
         Point from = line.from();
         double length = from.distance(line.to());
@@ -137,13 +150,14 @@ public final class ContourStation implements Station {
         Reckoning depth = Reckoning.of("depth of the carve at its deepest", Quantity.LENGTH)
                 .length("wanted", Fact.typed(contour.depth()))
                 .is(contour.depth(), "wanted");
+        Removal by = Removal.chosen(build, laid);
         Operation.Builder step = Operation.of(
                         Work.CONTOUR,
                         contour.feature(),
                         StepKind.CARVE,
                         "Carve the " + contour.feature().said())
                 .face(face)
-                .set(new Setting.Carved(tool(laid), depth))
+                .set(new Setting.Carved(by.school().words(), depth, by.rows()))
                 .cuts(Change.Remove.fromBody(
                         contour.feature(),
                         face == Face.FRONT
@@ -151,8 +165,8 @@ public final class ContourStation implements Station {
                                 : new Solid.Prism(laid.plan(), laid.under(now), Plane.at(now))))
                 .needs(drawn(contour), Datum.OUTLINE_ROUTED)
                 .gives(Datum.carved(contour.feature()))
-                .caution(Caution.DUST, Caution.CARVE)
-                .takes(minutes(build, laid), 0, 0.01);
+                .caution(by.cautions().toArray(Caution[]::new))
+                .takes(by.minutes(), 0, 0.01);
         if (face == Face.FRONT) {
             for (Control control : build.design().controls()) {
                 if (build.design().isThroughWood(control)
@@ -163,28 +177,6 @@ public final class ContourStation implements Station {
             }
         }
         return step.build();
-    }
-
-    private static String tool(Contour.Laid laid) {
-        boolean round = laid.contour().start() instanceof Contour.Start.Round;
-        return round
-                ? "stepped router passes, then disc, scraper and a bright light"
-                : switch (laid.profile().shape()) {
-                    case STRAIGHT, ROUND -> "saw rasp, then files, straightedge across";
-                    case HOLLOW -> "half-round rasp, then files and a curved scraper";
-                };
-    }
-
-    /** Router and disc take a carved top down as fast in any timber; a rasp does not: a forearm in ash 45 to 60 min. */
-    private static int minutes(Build build, Contour.Laid laid) {
-        double each = laid.contour().start() instanceof Contour.Start.Round
-                ? BY_ROUTER
-                : switch (build.design().blank().hardness()) {
-                    case SOFT -> 18;
-                    case MEDIUM -> 25;
-                    case HARD -> 35;
-                };
-        return (int) Math.round(BEGIN + laid.plan().area() / 10_000 * each);
     }
 
     /** The body is read at each control's hole after the carve: that decides the last pass of its cavity. */

@@ -285,6 +285,11 @@ public record Bit(
         return !bearing.turns();
     }
 
+    /** Radius between wall and floor that it leaves, mm: a bowl bit's, a quarter inch on one of three quarters and up (common practice, memory). */
+    public double floorRadius() {
+        return profile == Profile.BOWL ? Math.min(6.35, diameter / 3) : 0;
+    }
+
     /** Smallest inside corner that it leaves, mm. */
     public double corner() {
         return diameter / 2;

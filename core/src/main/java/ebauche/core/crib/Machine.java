@@ -15,7 +15,8 @@ public record Machine(String name, Kind kind, double size) implements Tool {
         TABLE_SAW("table-saw", "table saw", "highest cut"),
         PLANER("planer", "thickness planer", "widest board"),
         DRUM_SANDER("drum-sander", "drum sander", "widest board"),
-        DRILL_PRESS("drill-press", "drill press", "from its column to the bit");
+        DRILL_PRESS("drill-press", "drill press", "from its column to the bit"),
+        BELT_SANDER("belt-sander", "belt or disc sander", "widest belt");
 
         private final String key;
         private final String words;

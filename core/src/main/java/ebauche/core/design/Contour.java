@@ -2,6 +2,7 @@ package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.geometry.Curve;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -10,6 +11,8 @@ import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.Relief;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -22,14 +25,57 @@ import java.util.OptionalDouble;
  * @param depth how far it lies inside the finished face at its deepest, mm
  * @param shape across it
  * @param radius of a hollow; a round one's follows from width and depth
+ * @param by how its maker brings it out; empty for the way that costs least
  */
-public record Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
+public record Contour(
+        String id,
+        Face face,
+        Start start,
+        double depth,
+        Profile.Shape shape,
+        OptionalDouble radius,
+        Optional<CarveSchool> by) {
+    /** One that is brought out as costs the least here. */
+    public Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
+        this(id, face, start, depth, shape, radius, Optional.empty());
+    }
+
     /** Where a contour begins. */
     public sealed interface Start {
-        /** A straight line over the face; the smaller part of the body is carved. */
-        record Across(Point from, Point to) implements Start {
+        /**
+         * A line over the face; the smaller part of the body is carved.
+         *
+         * @param through places that it passes between its ends: none of a straight one, the apex of an arc, the handles of a curve
+         * @param depths how deep it is along the edge
+         */
+        record Across(Point from, Point to, List<Point> through, EdgeDepths depths) implements Start {
+            private static final int MOST_HANDLES = 8;
+
             public Across {
+                through = List.copyOf(through);
                 Refusal.unless(from.distance(to) >= 10, "to", "the line's two ends lie closer than 10 mm together");
+                Refusal.unless(
+                        through.size() <= MOST_HANDLES,
+                        "through",
+                        "a line is pulled by at most " + MOST_HANDLES + " handles");
+            }
+
+            /** A straight line, one slope off it. */
+            public Across(Point from, Point to) {
+                this(from, to, List.of(), EdgeDepths.WEDGE);
+            }
+
+            /** Whether it is a plane off a straight line. */
+            boolean isPlain() {
+                return through.isEmpty() && depths.equals(EdgeDepths.WEDGE);
+            }
+
+            /** From end to end, as points. */
+            public List<Point> line() {
+                List<Point> places = new ArrayList<>(List.of(from));
+                places.addAll(through);
+                places.add(to);
+                return Curve.through(places);
             }
         }
 
@@ -76,6 +122,24 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         return Feature.of(FeatureKind.CONTOUR, id);
     }
 
+    /** The same, so deep along the edge. */
+    public Contour with(EdgeDepths depths) {
+        Start.Across across = (Start.Across) start;
+        return new Contour(
+                id,
+                face,
+                new Start.Across(across.from(), across.to(), across.through(), depths),
+                depth,
+                shape,
+                radius,
+                by);
+    }
+
+    /** The same, deeper or less deep. */
+    public Contour with(double otherDepth) {
+        return new Contour(id, face, start, otherDepth, shape, radius, by);
+    }
+
     /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */
     public record Laid(Contour contour, Region plan, Course course, Profile profile) implements Relief {
         @Override
@@ -118,6 +182,10 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
                     profile(round.width()));
         }
         Start.Across across = (Start.Across) start;
+        if (!across.isPlain()) {
+            RuledOff off = RuledOff.of(body, across, this);
+            return new Laid(this, off.course().plan().intersection(body), off.course(), off.profile());
+        }
         Region left = body.intersection(body.leftOf(across.from(), across.to()));
         boolean small = left.area() <= body.area() / 2;
         Course.Line line =
@@ -128,10 +196,11 @@ public record Contour(String id, Face face, Start start, double depth, Profile.S
         return new Laid(this, plan, line, profile(line.across(deepest.x(), deepest.y())));
     }
 
-    private Profile profile(double width) {
+    Profile profile(double width) {
         return switch (shape) {
             case STRAIGHT -> Profile.straight(width, depth);
             case ROUND -> Profile.round(width, depth);
+            case BLENDED -> Profile.blended(width, depth);
             case HOLLOW -> Profile.hollow(width, depth, radius.getAsDouble());
         };
     }

@@ -62,6 +62,11 @@ public sealed interface Setting {
         return List.of();
     }
 
+    /** What it is done by, line by line; none where the setting says it all. */
+    default List<LedgerRow> ledger() {
+        return List.of();
+    }
+
     /** How far each bit cuts, by its name, mm. */
     default Map<String, Double> routed() {
         return Map.of();
@@ -329,8 +334,16 @@ public sealed interface Setting {
         }
     }
 
-    /** A surface carved by hand and eye. */
-    record Carved(String tool, Reckoning depth) implements Setting {
+    /** A surface carved by hand and eye, or by the lines of a ledger. */
+    record Carved(String tool, Reckoning depth, List<LedgerRow> ledger) implements Setting {
+        public Carved {
+            ledger = List.copyOf(ledger);
+        }
+
+        public Carved(String tool, Reckoning depth) {
+            this(tool, depth, List.of());
+        }
+
         @Override
         public String kind() {
             return "carved";
@@ -352,8 +365,12 @@ public sealed interface Setting {
         }
     }
 
-    /** Sanding by an amount. */
-    record Sanded(String tool, Reckoning off) implements Setting {
+    /** Sanding by an amount, grit by grit. */
+    record Sanded(String tool, Reckoning off, List<LedgerRow> ledger) implements Setting {
+        public Sanded {
+            ledger = List.copyOf(ledger);
+        }
+
         @Override
         public String kind() {
             return "sanded";
@@ -421,7 +438,15 @@ public sealed interface Setting {
     }
 
     /** Marking, fitting, taking off, checking. */
-    record ByHand(String tool) implements Setting {
+    record ByHand(String tool, List<LedgerRow> ledger) implements Setting {
+        public ByHand {
+            ledger = List.copyOf(ledger);
+        }
+
+        public ByHand(String tool) {
+            this(tool, List.of());
+        }
+
         @Override
         public String kind() {
             return "byhand";

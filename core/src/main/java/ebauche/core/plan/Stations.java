@@ -75,6 +75,11 @@ public final class Stations {
         return ALL.stream().flatMap(s -> s.templates(build).stream()).toList();
     }
 
+    /** What is printed at full size besides the templates: by station, then by the order of the design. */
+    public static List<TemplateLine> papers(Build build) {
+        return ALL.stream().flatMap(s -> s.papers(build).stream()).toList();
+    }
+
     /** Where a corner is rounded over by hand, and why; empty where the crib has no bit for it. */
     public static Optional<EdgeZones> zones(Build build, RoundOver.Laid laid) {
         return EdgeStation.zones(build, laid);

@@ -9,6 +9,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
+import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -17,6 +18,7 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Condition.OuterSurface;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.LedgerRow;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
@@ -26,10 +28,12 @@ import ebauche.core.station.Station;
 import ebauche.core.stock.Carve;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.FaceShape;
+import ebauche.core.stock.Relief;
 import ebauche.core.stock.Solid;
 import ebauche.core.wires.Run;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Faces and edge sanded, once nothing more is cut into them. Depths of cavities already allow for it. */
 public final class SandingStation implements Station {
@@ -43,6 +47,16 @@ public final class SandingStation implements Station {
      * grain takes three times as long as a face: common practice.
      */
     private static final int BEGIN = 10;
+
+    /** Papers: the first on a machined face, the first after files, the first on a small round-over, and the last. Common practice. */
+    private static final int COARSE = 120;
+
+    private static final int AFTER_FILES = 220;
+    private static final int SPARING = 150;
+    private static final int FINE = 320;
+
+    /** A round-over of so little is spoiled by a coarse paper, mm: common practice. */
+    private static final double SMALL_RADIUS = 6.4;
 
     private static final double MINUTES_OF_FACE = 20;
     private static final double MINUTES_OF_EDGE = 60;
@@ -64,7 +78,7 @@ public final class SandingStation implements Station {
                 face(build, Face.FRONT, settled, "Sand the front, 120 to 320"),
                 face(build, Face.BACK, settled, "Sand the back, 120 to 320"),
                 Operation.of(Work.SANDING, FEATURE, StepKind.EDGE, "Sand the edge, 120 to 320")
-                        .set(new Setting.ByHand("drum in the inside curves, flat block outside"))
+                        .set(new Setting.ByHand("drum in the inside curves, flat block outside", edgeRows(build)))
                         .needs(settled)
                         .caution(Caution.DUST)
                         .takes(minutes(edge(build), MINUTES_OF_EDGE), 0, 0.002)
@@ -111,7 +125,8 @@ public final class SandingStation implements Station {
         Solid dust = Solid.Prism.between(body, Math.min(rough, finished), Math.max(rough, finished));
         Operation.Builder step = Operation.of(Work.SANDING, FinishedFaces.finish(face), title)
                 .face(face)
-                .set(new Setting.Sanded("long flat block, paper 120, 220, 320", still(build, face)))
+                .set(new Setting.Sanded(
+                        "long flat block, paper " + flat(face).words(), still(build, face), rows(build, face)))
                 .cuts(Change.Remove.fromBody(FEATURE, dust))
                 .needs(Datum.centreLine(face))
                 .needs(settled)
@@ -141,6 +156,83 @@ public final class SandingStation implements Station {
         return Reckoning.of("how far off is still good", Quantity.LENGTH)
                 .length("allowance", Fact.usual(allowance.value(), "the shop's practice"))
                 .is(build.sandingBand(face, more), more ? "half as much again" : "all of it may stay on");
+    }
+
+    /** A face from planer, router or scraper. */
+    private static Grits flat(Face face) {
+        return new Grits(face.word(), Grits.TOOL_MARKS, Grits.between(COARSE, FINE));
+    }
+
+    /** Paper by paper: the flat, then whatever shapes the face, from the surface that its tool left. */
+    private static List<LedgerRow> rows(Build build, Face face) {
+        List<LedgerRow> rows = new ArrayList<>();
+        Region body = build.design().outline().region();
+        double allowance = allowance(build, face).value();
+        if (isUneven(build)) {
+            rows.add(
+                    LedgerRow.of(
+                            "Timbers of unlike hardness, or a glue line, lie in it: the long block alone, never a soft pad, which hollows the softer"));
+        }
+        rows.addAll(flat(face).rows(allowance, MINUTES_OF_FACE * body.area() / 10_000));
+        for (Relief relief : build.surfaces()) {
+            if (relief.face() == face && !build.design().undecided().contains(relief.feature())) {
+                rows.addAll(
+                        shaped(relief).rows(0, MINUTES_OF_FACE * relief.plan().area() / 10_000));
+            }
+        }
+        rows.add(LedgerRow.of("Before finish: cavities, pocket and recesses masked; what lines them stays"));
+        return rows;
+    }
+
+    /** A filed contour is as smooth as P180; a small round-over keeps its shape only under a fine paper. */
+    private static Grits shaped(Relief relief) {
+        boolean small =
+                relief.feature().is(FeatureKind.ROUND_OVER) && relief.profile().width() <= SMALL_RADIUS;
+        return new Grits(
+                relief.feature().said(),
+                small ? Grits.TOOL_MARKS / 2 : Grits.FILE_MARKS,
+                Grits.between(small ? SPARING : AFTER_FILES, FINE));
+    }
+
+    private static List<LedgerRow> edgeRows(Build build) {
+        List<LedgerRow> rows = new ArrayList<>();
+        rows.add(
+                LedgerRow.of("End grain drinks light: both ends one paper finer than the sides, or they stain darker"));
+        rows.addAll(new Grits("edge", Grits.TOOL_MARKS, Grits.between(COARSE, FINE))
+                .rows(0, MINUTES_OF_EDGE * edge(build) / 10_000));
+        return rows;
+    }
+
+    private static boolean isUneven(Build build) {
+        return !build.design().blank().unevenSeams().isEmpty();
+    }
+
+    @Override
+    public List<Rule> rules(Build build) {
+        return Stream.of(Face.FRONT, Face.BACK)
+                .filter(f -> build.shop().practice().sanding(f) > 0)
+                .map(f -> allowed(build, f))
+                .toList();
+    }
+
+    private static Rule allowed(Build build, Face face) {
+        double allowance = build.shop().practice().sanding(face);
+        Reckoning need = flat(face).need();
+        String cure = "Allow more for sanding in the shop's settings, or begin with a finer paper on a scraped face.";
+        Finding.Builder told = Finding.thinkAgain(Work.SANDING, "sanding-too-little")
+                .on(FEATURE)
+                .length("must come off", need.value())
+                .length("allowance", allowance);
+        return Rule.of(Work.SANDING, "sanding-too-little", Rule.About.WOOD)
+                .on(FEATURE)
+                .says("What the papers must take off the " + face.word() + " is allowed for.")
+                .atMost(need, allowance)
+                .cure(cure)
+                .fails(() -> told.says(
+                        "The papers must take {0} off the " + face.word()
+                                + "; the shop allows {1}, so marks stay or depths come out shallow.",
+                        cure))
+                .build();
     }
 
     /** What is left of the allowance by the readings at this step. */

@@ -12,6 +12,7 @@ import ebauche.core.plan.Stations;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.routing.TemplateLine;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One template: the line that its bearing follows, drawn as it lies on its face.
@@ -77,6 +78,21 @@ public record TemplateSheet(
                         holding(plan, t.feature(), t.face(), pockets),
                         build.templateThickness(t.feature())))
                 .toList();
+    }
+
+    /** All that is printed at true size: the templates, then each contour's strip, gauge and nested lines. */
+    public static List<TemplateSheet> printed(BuildPlan plan) {
+        Build build = plan.build();
+        Stream<TemplateSheet> papers = Stations.papers(build).stream()
+                .map(p -> new TemplateSheet(
+                        p.feature(),
+                        p.name(),
+                        p.face(),
+                        p.rings(),
+                        List.of(),
+                        new Holding(build.hold(p.feature()), List.of()),
+                        build.templateThickness(p.feature())));
+        return Stream.concat(of(plan).stream(), papers).toList();
     }
 
     private static List<List<Segment>> seen(List<List<Segment>> rings, Face face) {

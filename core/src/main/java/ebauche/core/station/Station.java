@@ -45,6 +45,11 @@ public interface Station {
         return pockets(build).stream().map(TemplateLine::of).toList();
     }
 
+    /** What else of this work is printed at full size, to be taped on or cut out of paper. */
+    default List<TemplateLine> papers(Build build) {
+        return List.of();
+    }
+
     /** What a depth card of one of its pockets says besides the depth. */
     default PocketNotes notes(GuidedPocket pocket) {
         return PocketNotes.NONE;

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
-public sealed interface Course {
+public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, Ruled {
     /** Distance of a place from where the carve begins, mm; nought or less where it is not carved. */
     double across(double x, double y);
 
@@ -23,6 +23,11 @@ public sealed interface Course {
 
     /** The part of an area that lies at least so far into the carve. */
     Region beyond(Region plan, double across);
+
+    /** How much farther into the carve a place lies for each millimetre of way, at most. */
+    default double steepest() {
+        return 1;
+    }
 
     /** A straight line over the face, carved to its left when walked from one end to the other. */
     final class Line implements Course {

@@ -9,18 +9,19 @@ import java.util.function.DoubleUnaryOperator;
  * <p>Straight, hollow (an arc that sags under the straight slope) or round (an arc that starts level with the face and
  * grows steeper). An arc goes through both ends of the straight slope; with c the length of that slope and R the radius,
  * its centre lies square to the slope's middle at √(R² − c²/4). Never rising: R ≥ (w² + d²) / 2d, where a hollow ends
- * level and a round one starts level.
+ * level and a round one starts level. A blended one starts level along a parabola over a third of its width and goes on straight.
  *
  * @param width w, across the plan, mm
  * @param depth d, at the far side, mm
- * @param radius R of the arc; 0 for a straight one
+ * @param radius R of the arc; 0 for one that has none
  */
 public record Profile(Shape shape, double width, double depth, double radius) {
     /** Shapes across a carve. */
     public enum Shape {
         STRAIGHT("straight"),
         HOLLOW("hollow"),
-        ROUND("round");
+        ROUND("round"),
+        BLENDED("blended");
 
         private final String word;
 
@@ -33,10 +34,13 @@ public record Profile(Shape shape, double width, double depth, double radius) {
         }
     }
 
+    /** The share of its width over which a blended one leaves the face: common practice. */
+    private static final double BLEND = 1.0 / 3;
+
     public Profile {
         Refusal.positive(width, "width");
         Refusal.positive(depth, "depth");
-        if (shape == Shape.STRAIGHT) {
+        if (shape == Shape.STRAIGHT || shape == Shape.BLENDED) {
             Refusal.unless(radius == 0, "radius", "a straight slope has no radius");
         } else {
             Refusal.unless(
@@ -60,6 +64,11 @@ public record Profile(Shape shape, double width, double depth, double radius) {
         return new Profile(Shape.ROUND, width, depth, smallestRadius(width, depth));
     }
 
+    /** A straight slope that begins level with the face, without an edge. */
+    public static Profile blended(double width, double depth) {
+        return new Profile(Shape.BLENDED, width, depth, 0);
+    }
+
     public static Profile hollow(double width, double depth, double radius) {
         return new Profile(Shape.HOLLOW, width, depth, radius);
     }
@@ -78,6 +87,11 @@ public record Profile(Shape shape, double width, double depth, double radius) {
     DoubleUnaryOperator falling() {
         DoubleUnaryOperator within = switch (shape) {
             case STRAIGHT -> t -> depth * t / width;
+            case BLENDED -> {
+                double over = width * BLEND;
+                double slope = depth / (width - over / 2);
+                yield t -> t < over ? slope * t * t / (2 * over) : slope * (t - over / 2);
+            }
             case HOLLOW -> arc();
             // The same arc turned half round about the slope's middle.
             case ROUND -> {
@@ -117,8 +131,9 @@ public record Profile(Shape shape, double width, double depth, double radius) {
 
     /** The steepest it gets, degrees from the face. */
     public double steepest() {
-        double slope = Math.toDegrees(Math.atan2(depth, width));
-        return shape == Shape.STRAIGHT
+        double level = shape == Shape.BLENDED ? width * BLEND / 2 : 0;
+        double slope = Math.toDegrees(Math.atan2(depth, width - level));
+        return radius == 0
                 ? slope
                 : slope + Math.toDegrees(Math.asin(Math.min(1, Math.hypot(width, depth) / (2 * radius))));
     }

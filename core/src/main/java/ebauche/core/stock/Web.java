@@ -46,7 +46,7 @@ record Web(double thickness, Point at) {
     /**
      * The least wood between a void and a carved face. How far a place lies across the carve changes by no more than the way to it, and by
      * as much on the shortest way; so from a slice that reaches t0 across, the carve's surface at t lies t - t0 away on the plan, and the
-     * least is found over t alone.
+     * least is found over t alone. On a ruled carve that goes farther in than the way is long, so much less is promised: never too much.
      */
     static Optional<Web> least(FaceShape.Carved carved, Slices of) {
         Carve carve = carved.surface();
@@ -69,10 +69,12 @@ record Web(double thickness, Point at) {
     private static Web toCarve(Carve carve, Point farthest, double depth) {
         double across = carve.course().across(farthest.x(), farthest.y());
         double under = Math.abs(depth - carve.flat());
+        double steepest = carve.course().steepest();
         double[] best = {Double.POSITIVE_INFINITY};
         least(Math.max(0, across), Math.max(carve.profile().width(), across), t -> {
             double way = Math.hypot(
-                    Math.max(0, t - across), Math.max(0, under - carve.profile().fall(t)));
+                    Math.max(0, t - across) / steepest,
+                    Math.max(0, under - carve.profile().fall(t)));
             best[0] = Math.min(best[0], way);
             return way;
         });

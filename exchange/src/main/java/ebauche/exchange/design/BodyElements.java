@@ -3,7 +3,9 @@ package ebauche.exchange.design;
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
 import ebauche.core.design.BlankLayer;
+import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
+import ebauche.core.design.EdgeDepths;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Measurand.Dimension;
@@ -25,6 +27,7 @@ import ebauche.core.timber.Timbers;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -69,6 +72,20 @@ final class BodyElements {
     private static final Field<Profile.Shape> SHAPE =
             Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
     private static final Field<OptionalDouble> RADIUS = Field.lengthIfAny("radius", "radius");
+    private static final Field<Optional<CarveSchool>> BY = Field.word(
+                    "by", "brought out with", Words.of(CarveSchool::word, CarveSchool.values()), CarveSchool::words)
+            .orNone();
+    private static final Field<List<Point>> THROUGH = Field.points("through", 8);
+    private static final Field<String> ALONG = Field.word(
+                    "along", "deep along the edge", Words.of(String::toString, "wedge", "even", "leaned", "typed"))
+            .usually("wedge");
+    private static final Field<Double> EVEN_FADE =
+            Field.length("fade", "if even: fades out over").usually(60.0);
+    private static final Field<Double> LEAN = Field.number("lean", "if leaned: to its other end by (−1 to 1)", -1, 1)
+            .usually(0.5);
+    private static final Field<List<Double>> DEPTHS = Field.lengths(
+                    "depths", "if typed: depths at places evenly apart", 0, 12)
+            .usually(List.of());
 
     private static final Field<Feature> TEMPLATE_OF = Field.feature("feature");
     private static final Field<OptionalDouble> TEMPLATE_THICKNESS = Field.lengthIfAny("thickness", "thickness");
@@ -130,7 +147,7 @@ final class BodyElements {
             .asksNothing()
             .feature(FeatureKind.CONTOUR)
             .described("carved parts of front and back: off a line across a face, or so wide inside the edge")
-            .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS)
+            .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS, BY)
             .oneOf("line", "width")
             .notBoth("line", "stretch")
             .build();
@@ -139,7 +156,7 @@ final class BodyElements {
     static final Element LINE = Element.of("contours.line", "Line")
             .asksNothing()
             .optional()
-            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"))
+            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), THROUGH, ALONG, EVEN_FADE, LEAN, DEPTHS)
             .build();
 
     /** The part of the edge that a contour which lies so far inside it runs along. */
@@ -263,18 +280,35 @@ final class BodyElements {
                 ID.of(spot), FACE.of(spot), ROUNDED.of(spot), spot.optionalObject("stretch", BodyElements::stretch));
     }
 
+    private static Contour.Start.Across across(JsonPlace spot) {
+        return new Contour.Start.Across(spot.point("from"), spot.point("to"), THROUGH.of(spot), depths(spot));
+    }
+
+    private static EdgeDepths depths(JsonPlace spot) {
+        double fade = EVEN_FADE.of(spot);
+        double lean = LEAN.of(spot);
+        List<Double> typed = DEPTHS.of(spot);
+        return switch (ALONG.of(spot)) {
+            case "even" -> new EdgeDepths.Even(fade);
+            case "leaned" -> new EdgeDepths.Leaned(lean);
+            case "typed" -> new EdgeDepths.Typed(typed);
+            default -> EdgeDepths.WEDGE;
+        };
+    }
+
     /** A contour that can be laid on the outline; which one cannot is told at its place. */
     static Contour contour(JsonPlace spot, Outline outline) {
         Contour contour = new Contour(
                 ID.of(spot),
                 FACE.of(spot),
                 spot.has("line")
-                        ? spot.object("line", s -> new Contour.Start.Across(s.point("from"), s.point("to")))
+                        ? spot.object("line", BodyElements::across)
                         : new Contour.Start.Round(
                                 WIDTH.of(spot), spot.optionalObject("stretch", BodyElements::stretch)),
                 DEPTH.of(spot),
                 SHAPE.of(spot),
-                RADIUS.of(spot));
+                RADIUS.of(spot),
+                BY.of(spot));
         contour.on(outline);
         return contour;
     }

@@ -7,6 +7,7 @@ import ebauche.core.stock.Carve;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Profile;
+import ebauche.core.stock.Ruled;
 import ebauche.core.stock.Surface;
 import ebauche.exchange.json.JsonPlace;
 import ebauche.exchange.json.Words;
@@ -63,10 +64,25 @@ public final class SurfaceFile {
     }
 
     private static Course course(JsonPlace spot, double width) {
+        if (spot.has("rays")) {
+            return rays(spot.at("rays"));
+        }
         if (spot.has("guide")) {
             return new Course.Stretch(guide(spot.at("guide")), width);
         }
         return spot.has("line") ? line(spot.at("line")) : Course.Rim.of(region(spot, "rim"), width);
+    }
+
+    private static Course rays(JsonPlace spot) {
+        double[] p = spot.numbers(MOST_COORDINATES, FARTHEST);
+        if (p.length < 10 || p.length % 5 != 0) {
+            throw spot.trouble("must be the x, y of its line, the x, y of its edge and its reach, ray by ray");
+        }
+        List<Ruled.Ray> rays = new ArrayList<>();
+        for (int i = 0; i < p.length; i += 5) {
+            rays.add(new Ruled.Ray(new Point(p[i], p[i + 1]), new Point(p[i + 2], p[i + 3]), p[i + 4]));
+        }
+        return new Ruled(rays);
     }
 
     private static List<Point> guide(JsonPlace spot) {
@@ -128,6 +144,18 @@ public final class SurfaceFile {
                             line.from().y(),
                             line.to().x(),
                             line.to().y()));
+        } else if (carve.course() instanceof Ruled ruled) {
+            out.set(
+                    "rays",
+                    numbers(ruled.rays().stream()
+                            .flatMapToDouble(r -> DoubleStream.of(
+                                    r.line().x(),
+                                    r.line().y(),
+                                    r.edge().x(),
+                                    r.edge().y(),
+                                    r.reach()))
+                            .map(SurfaceFile::micrometre)
+                            .toArray()));
         } else if (carve.course() instanceof Course.Stretch stretch) {
             out.set(
                     "guide",

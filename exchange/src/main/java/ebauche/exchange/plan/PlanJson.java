@@ -8,6 +8,7 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.LedgerRow;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.order.Link;
@@ -142,6 +143,13 @@ public final class PlanJson {
             out.put("says", setting.figureSays());
             out.set("figure", reckoning(f));
         });
+        if (!setting.ledger().isEmpty()) {
+            ArrayNode ledger = out.putArray("ledger");
+            for (LedgerRow row : setting.ledger()) {
+                ArrayNode figures = ledger.addObject().put("does", row.does()).putArray("figures");
+                row.figures().forEach(f -> figures.add(reckoning(f)));
+            }
+        }
         if (!setting.also().isEmpty()) {
             ArrayNode also = out.putArray("also");
             setting.also().forEach(f -> also.add(reckoning(f)));

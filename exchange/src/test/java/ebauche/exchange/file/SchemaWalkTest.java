@@ -103,6 +103,10 @@ class SchemaWalkTest {
         Additions.add(design, "chamber");
         Additions.add(design, "round-over");
         Additions.add(design, "new-cap");
+        ((ObjectNode) design.at("/contours/0"))
+                .put("by", "kerfs")
+                .withObject("/line")
+                .setAll((ObjectNode) JsonText.tree(BOWED));
         ((ObjectNode) design.at("/roundOvers/0"))
                 .set("stretch", JsonText.tree(STRETCH).path("stretch"));
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
@@ -216,6 +220,9 @@ class SchemaWalkTest {
 
     private final Map<JsonNode, Set<String>> keys = new LinkedHashMap<>();
     private final Map<JsonNode, Set<String>> words = new LinkedHashMap<>();
+
+    private static final String BOWED = """
+            {"through": [{"x": "0 mm", "y": "0 mm"}], "along": "typed", "fade": "50 mm", "lean": 0.2, "depths": ["2 mm", "4 mm"]}""";
 
     @Test
     void what_the_reader_takes_the_schema_has_and_the_other_way_round() {
