@@ -24,6 +24,8 @@ public record OtherLine(Contour.Laid laid, List<Place> places) {
     /** Close together, mm along the line. */
     private static final double STEP = 2;
 
+    private static final double HALF = 0.5;
+
     /**
      * A place of it.
      *
@@ -100,9 +102,19 @@ public record OtherLine(Contour.Laid laid, List<Place> places) {
 
     /** So many places evenly apart along the line, its ends left out: what is marked with a square. */
     public List<Place> stations(int count) {
+        double[] way = new double[places.size()];
+        for (int i = 1; i < way.length; i++) {
+            way[i] =
+                    way[i - 1] + places.get(i - 1).line().distance(places.get(i).line());
+        }
         List<Place> stations = new ArrayList<>();
+        int at = 0;
         for (int i = 1; i <= count; i++) {
-            stations.add(places.get((int) Math.round((double) i * (places.size() - 1) / (count + 1))));
+            double wanted = way[way.length - 1] * i / (count + 1);
+            while (at + 1 < way.length && way[at + 1] <= wanted + HALF) {
+                at++;
+            }
+            stations.add(places.get(at));
         }
         return stations;
     }

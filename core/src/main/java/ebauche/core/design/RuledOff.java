@@ -16,6 +16,12 @@ record RuledOff(Ruled course, Profile profile) {
     /** Its two ends lie so far off the edge that no corner of it lies on it, mm. */
     private static final double TIP = 0.2;
 
+    /** At an end the rays swing round by so many steps to the right angle. */
+    private static final int SWINGS = 20;
+
+    /** A place of its line that lies nearer to the edge lies on it, mm. */
+    private static final double ON = 0.05;
+
     /** One side's rays, not yet with their depths. */
     private record Fan(List<Point> line, List<Point> edge) {
         double area() {
@@ -58,7 +64,7 @@ record RuledOff(Ruled course, Profile profile) {
         Fan right = fan(body, line, -1);
         boolean onTheLeft = left.area() <= right.area();
         Fan fan = onTheLeft ? left : right;
-        for (int i = 0; i + 1 < line.size(); i++) {
+        for (int i = 0; i + 1 < fan.line().size(); i++) {
             boolean crossed = fan.quad(i) * (onTheLeft ? 1 : -1) < -1e-6;
             Refusal.unless(
                     !crossed,
@@ -66,7 +72,7 @@ record RuledOff(Ruled course, Profile profile) {
                     "square to it its rays cross before they reach the edge: pull the line flatter");
         }
         double widest = 0;
-        for (int i = 0; i < line.size(); i++) {
+        for (int i = 0; i < fan.line().size(); i++) {
             widest = Math.max(widest, fan.width(i));
         }
         Refusal.unless(
@@ -107,10 +113,10 @@ record RuledOff(Ruled course, Profile profile) {
     private static List<Point> onBody(Region body, List<Point> line) {
         int first = 0;
         int last = line.size() - 1;
-        while (first <= last && !body.contains(line.get(first))) {
+        while (first <= last && body.outside(line.get(first)) > -ON) {
             first++;
         }
-        while (last >= first && !body.contains(line.get(last))) {
+        while (last >= first && body.outside(line.get(last)) > -ON) {
             last--;
         }
         Refusal.unless(last - first >= 2, "contours", "its line does not cross the body; draw it from edge to edge");
@@ -150,18 +156,49 @@ record RuledOff(Ruled course, Profile profile) {
         return on.towards(off, way / size + TIP / size);
     }
 
+    /** Square to the line at each of its places; at its two ends swung round to the edge, so that no wood stands between them. */
     private static Fan fan(Region body, List<Point> line, int side) {
+        List<Point> from = new ArrayList<>();
         List<Point> edge = new ArrayList<>();
-        for (int i = 0; i < line.size(); i++) {
-            Point before = line.get(Math.max(0, i - 1));
-            Point after = line.get(Math.min(line.size() - 1, i + 1));
-            double size = before.distance(after);
-            double dx = -side * (after.y() - before.y()) / size;
-            double dy = side * (after.x() - before.x()) / size;
-            boolean end = i == 0 || i == line.size() - 1;
-            double way = end ? 0 : body.wayOut(line.get(i), dx, dy);
-            edge.add(line.get(i).plus(dx * way, dy * way));
+        int last = line.size() - 1;
+        for (int i = 0; i <= last; i++) {
+            if (i == 0 || i == last) {
+                from.add(line.get(i));
+                edge.add(line.get(i));
+                continue;
+            }
+            Point way = square(line, i, side);
+            if (i == 1) {
+                for (int k = SWINGS - 1; k > 0; k--) {
+                    ray(body, line.get(i), turned(way, side * k * 90.0 / SWINGS), from, edge);
+                }
+            }
+            ray(body, line.get(i), way, from, edge);
+            if (i == last - 1) {
+                for (int k = 1; k < SWINGS; k++) {
+                    ray(body, line.get(i), turned(way, -side * k * 90.0 / SWINGS), from, edge);
+                }
+            }
         }
-        return new Fan(line, edge);
+        return new Fan(from, edge);
+    }
+
+    private static void ray(Region body, Point at, Point way, List<Point> from, List<Point> edge) {
+        double out = body.wayOut(at, way.x(), way.y());
+        from.add(at);
+        edge.add(at.plus(way.x() * out, way.y() * out));
+    }
+
+    private static Point square(List<Point> line, int i, int side) {
+        Point before = line.get(i - 1);
+        Point after = line.get(i + 1);
+        double size = before.distance(after);
+        return new Point(-side * (after.y() - before.y()) / size, side * (after.x() - before.x()) / size);
+    }
+
+    private static Point turned(Point way, double degrees) {
+        double c = Math.cos(Math.toRadians(degrees));
+        double s = Math.sin(Math.toRadians(degrees));
+        return new Point(way.x() * c - way.y() * s, way.x() * s + way.y() * c);
     }
 }

@@ -18,6 +18,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.noding.snap.SnappingNoder;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
@@ -111,6 +112,13 @@ public final class Region {
         Coordinate[] ring =
                 closed.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
         return FACTORY.createPolygon(ring);
+    }
+
+    /** What a ring goes round that may touch or cross itself. */
+    public static Region round(List<Point> ring) {
+        List<Point> closed = new ArrayList<>(ring);
+        closed.add(ring.get(0));
+        return areas(GeometryFixer.fix(polygon(closed)));
     }
 
     /** The area inside a ring of points; the first need not be repeated. */

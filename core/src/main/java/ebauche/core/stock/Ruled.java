@@ -157,7 +157,7 @@ public final class Ruled implements Course {
         while (clean.size() > 1 && clean.get(0).distance(clean.get(clean.size() - 1)) <= THINNEST) {
             clean.remove(clean.size() - 1);
         }
-        return clean.size() < 3 ? Region.EMPTY : Region.ofRing(clean);
+        return clean.size() < 3 ? Region.EMPTY : Region.round(clean);
     }
 
     @Override
@@ -206,8 +206,9 @@ public final class Ruled implements Course {
         double dx = (as.edge().x() - as.line().x()) / length;
         double dy = (as.edge().y() - as.line().y()) / length;
         double off = dx * (y - ray.line().y()) - dy * (x - ray.line().x());
-        double where = dx * (other.line().y() - ray.line().y())
-                - dy * (other.line().x() - ray.line().x());
+        Point beside = other.line().towards(other.edge(), 0.5);
+        double where = dx * (beside.y() - ray.line().y())
+                - dy * (beside.x() - ray.line().x());
         return where < 0 ? -off : off;
     }
 
