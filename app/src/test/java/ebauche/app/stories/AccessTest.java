@@ -54,6 +54,8 @@ class AccessTest extends Story {
             shop.path("marram") + "/neck",
             shop.path("tussock") + "/cavity",
             shop.path("tussock") + "/contours",
+            shop.path("tussock") + "/contours/forearm",
+            shop.path("marram") + "/contours/top",
             shop.path("marram") + "/contours?add=belly",
             shop.path("tussock") + "/edges?face=front&radius=1/4%20in",
             shop.path("shale") + "/check",

@@ -1,0 +1,61 @@
+package ebauche.app.stories;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
+import ebauche.app.testing.Story;
+import ebauche.core.measure.LengthUnit;
+import java.util.regex.Pattern;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** A contour bowed by its handle, laid out with a square, its school chosen, its ledger ticked at the bench. */
+class ContourStoriesTest extends Story {
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_forearm_is_bowed_laid_out_and_taken_out_by_kerfs(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("sedge") + "/contours");
+        link("forearm").click();
+        Locator card = page.locator(".contour-card[data-contour=forearm]");
+        card.getByText("Bow its line").click();
+        Locator handle = page.locator(".start-line[data-contour=forearm] .end[data-end=through0]");
+        assertThat(handle).isVisible();
+        Locator x = card.locator("input[name=through0x]");
+        String before = x.inputValue();
+        BoundingBox at = handle.locator(".grip").boundingBox();
+        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+        page.mouse().down();
+        page.mouse().move(at.x + 8, at.y + 14);
+        page.mouse().move(at.x + 10, at.y + 18);
+        page.mouse().up();
+        assertThat(x).not().hasValue(before);
+        assertThat(page.locator(".start-line[data-contour=forearm] path.mark")).isVisible();
+        accessible();
+        fits();
+        card.getByText("Save it").click();
+        assertThat(card).containsText("off the front");
+        link("Lay it out, take it out").click();
+        assertThat(page.locator(".layout-page")).containsText("The other line, on the edge");
+        assertThat(page.locator(".layout-page table").first().locator("tbody tr"))
+                .hasCount(6);
+        accessible();
+        fits();
+        page.locator("#schools tr", new com.microsoft.playwright.Page.LocatorOptions().setHasText("hand-saw kerfs"))
+                .getByText("Take it")
+                .click();
+        assertThat(page.locator(".layout-page")).containsText("As its maker chose");
+        go(shop.path("sedge") + "/bench?step=contour-forearm:carve");
+        Locator rows = page.locator("[data-ledger] input");
+        rows.nth(1).check();
+        page.reload();
+        assertThat(page.locator("[data-ledger] input").nth(1)).isChecked();
+        assertThat(page.locator("[data-ledger] input").nth(2)).not().isChecked();
+        accessible();
+        fits();
+        go(shop.path("sedge") + "/tiles?template=contour-forearm");
+        assertThat(page.locator("main")).containsText(Pattern.compile("strip and gauge"));
+        fits();
+    }
+}
