@@ -2,6 +2,7 @@ package ebauche.core;
 
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
+import ebauche.core.design.Binding;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
@@ -102,6 +103,8 @@ public final class TestBody {
     public List<Chamber> chambers = new ArrayList<>();
     public List<Contour> contours = new ArrayList<>();
     public List<RoundOver> roundOvers = new ArrayList<>();
+
+    public List<Binding> bindings = new ArrayList<>();
 
     public Optional<Recap> recap = Optional.empty();
 
@@ -234,6 +237,7 @@ public final class TestBody {
                 chambers,
                 contours,
                 roundOvers,
+                bindings,
                 recap,
                 tabs,
                 hanging,

@@ -36,6 +36,10 @@ final class ContourPaper {
         if (line.isPresent()) {
             rings.add(strip(line.get()));
             at = line.get().deepest().down() + APART;
+        } else if (Removal.chosen(build, laid).school() == CarveSchool.JIG) {
+            BevelJig jig = BevelJig.of(build.design().outline().region(), laid);
+            rings.add(closed(jig.line()));
+            at = build.design().outline().region().maxX() + laid.profile().width() + APART + BACK;
         } else if (Removal.chosen(build, laid).school() == CarveSchool.TEMPLATES) {
             for (NestedTemplates.Template each : NestedTemplates.of(build, laid).all()) {
                 rings.addAll(edges(each.line()));

@@ -110,7 +110,11 @@ public record Removal(
         Work work = new Work(build, laid, OtherLine.of(build, laid));
         List<Removal> all = new ArrayList<>(
                 work.isRound()
-                        ? List.of(rasp(work), belt(work), NestedTemplates.removal(build, laid))
+                        ? List.of(
+                                rasp(work),
+                                belt(work),
+                                NestedTemplates.removal(build, laid),
+                                BevelJig.removal(build, laid))
                         : List.of(rasp(work), bandSaw(work), kerfs(work), fence(work), drum(work), belt(work)));
         all.sort(Comparator.<Removal, Boolean>comparing(r -> r.cannot().isPresent())
                 .thenComparingInt(Removal::minutes));

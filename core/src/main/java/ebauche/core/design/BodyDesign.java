@@ -42,6 +42,7 @@ import java.util.stream.Stream;
  * @param chambers hollows in the core, under the top
  * @param contours carved parts of front and back
  * @param roundOvers corners between face and edge that are rounded
+ * @param bindings strips let into corners between face and edge
  * @param recap a new cap for when it is built
  * @param tabs wood left outside the outline until everything is located
  * @param hanging what the guitar carries besides its wood, and its strap
@@ -68,6 +69,7 @@ public record BodyDesign(
         List<Chamber> chambers,
         List<Contour> contours,
         List<RoundOver> roundOvers,
+        List<Binding> bindings,
         Optional<Recap> recap,
         List<Tab> tabs,
         Hanging hanging,
@@ -101,6 +103,7 @@ public record BodyDesign(
         cavities = List.copyOf(cavities);
         contours = List.copyOf(contours);
         roundOvers = List.copyOf(roundOvers);
+        bindings = List.copyOf(bindings);
         tabs = List.copyOf(tabs);
         undecided = Set.copyOf(undecided);
         recap.ifPresent(
@@ -196,6 +199,7 @@ public record BodyDesign(
                 otherChambers,
                 contours,
                 roundOvers,
+                bindings,
                 recap,
                 tabs,
                 hanging,

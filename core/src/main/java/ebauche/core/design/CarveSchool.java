@@ -8,7 +8,8 @@ public enum CarveSchool {
     FENCE("fence", "router off a fence, step by step"),
     DRUM("drum", "drum in the drill press"),
     BELT("belt", "belt or disc sander"),
-    TEMPLATES("templates", "router along nested templates");
+    TEMPLATES("templates", "router along nested templates"),
+    JIG("jig", "bevel bit along a jig");
 
     private final String word;
     private final String words;

@@ -76,7 +76,10 @@ public final class EdgeStation implements Station {
 
     @Override
     public List<Operation> operations(Build build) {
-        return build.roundOvers().stream().flatMap(laid -> steps(build, laid)).toList();
+        return Stream.concat(
+                        BindingSteps.of(build).stream(),
+                        build.roundOvers().stream().flatMap(laid -> steps(build, laid)))
+                .toList();
     }
 
     private static Stream<Operation> steps(Build build, RoundOver.Laid laid) {
@@ -197,7 +200,7 @@ public final class EdgeStation implements Station {
 
     @Override
     public List<Rule> rules(Build build) {
-        List<Rule> rules = new ArrayList<>();
+        List<Rule> rules = new ArrayList<>(BindingSteps.rules(build));
         for (RoundOver.Laid laid : build.roundOvers()) {
             wallLeft(build, laid).ifPresent(rules::add);
             besideTheJack(build, laid).ifPresent(rules::add);

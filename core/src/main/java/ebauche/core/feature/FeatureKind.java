@@ -23,6 +23,8 @@ public enum FeatureKind {
     CONTOUR("contour", Role.SHAPE, null, false, "%s contour", "contour %s"),
     ROUND_OVER("rounding", Role.SHAPE, null, false, "%s round-over", "round-over %s"),
 
+    BINDING("binding", Role.FILL, null, false, "%s binding", "binding %s"),
+
     NECK("neck", Role.VOID, "neck pocket"),
     NECK_SCREWS("neck-screws", NECK, "neck screw holes"),
     NECK_FERRULES("neck-ferrules", NECK, "neck ferrule seats"),

@@ -128,6 +128,7 @@ class FeatureTest {
                         "new-cap",
                         "contour",
                         "rounding",
+                        "binding",
                         "repair");
         assertThat(Feature.EDGE.isFace()).isTrue();
         assertThat(Feature.parse("outline").isFace()).isFalse();

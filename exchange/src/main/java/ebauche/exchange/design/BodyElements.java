@@ -2,6 +2,7 @@ package ebauche.exchange.design;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.crib.TemplateMaterial;
+import ebauche.core.design.Binding;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
@@ -190,6 +191,19 @@ final class BodyElements {
     private static final Field<Double> PLANED = Field.length("planed", "planed off the old front");
     private static final Field<Double> CAP = Field.length("cap", "thickness when it goes on");
 
+    private static final Field<Double> STRIP_THICK = Field.length("thickness", "strip's thickness");
+    private static final Field<Double> STRIP_HIGH = Field.length("height", "down the edge");
+    private static final Field<Void> STRIP_OF = Field.timberIfOther("species", "timber (empty: plastic)", "plastic");
+
+    static final Element BINDINGS = Element.of("bindings", "Binding")
+            .many()
+            .feature(FeatureKind.BINDING)
+            .described("strips let into the corner between a face and the edge, all round but for the neck's mouth")
+            .fields(ID, FACE, STRIP_THICK, STRIP_HIGH, STRIP_OF)
+            .begins("binding", "binding of an edge", """
+                    {"id": "front", "face": "front", "thickness": "1/16 in", "height": "1/4 in", "species": "maple"}""")
+            .build();
+
     static final Element NEW_CAP = Element.of("newCap", "New cap on the built body")
             .optional()
             .feature(FeatureKind.NEW_CAP)
@@ -269,6 +283,15 @@ final class BodyElements {
 
     private static Contour.Start.Stretch stretch(JsonPlace spot) {
         return new Contour.Start.Stretch(spot.point("from"), spot.point("to"), FADE.of(spot));
+    }
+
+    static Binding binding(JsonPlace spot, Timbers timbers) {
+        return new Binding(
+                ID.of(spot),
+                FACE.of(spot),
+                STRIP_THICK.of(spot),
+                STRIP_HIGH.of(spot),
+                spot.has("species") ? Optional.of(BlankReader.species(spot, timbers)) : Optional.empty());
     }
 
     static Recap recap(JsonPlace spot, Timbers timbers) {

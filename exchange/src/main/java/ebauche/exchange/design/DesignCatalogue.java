@@ -50,6 +50,7 @@ public final class DesignCatalogue {
             BodyElements.STRETCH,
             BodyElements.ROUND_OVERS,
             BodyElements.ROUNDED_STRETCH,
+            BodyElements.BINDINGS,
             BodyElements.NEW_CAP,
             BodyElements.TABS,
             BodyElements.HANGING,

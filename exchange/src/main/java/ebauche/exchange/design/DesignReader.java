@@ -1,5 +1,6 @@
 package ebauche.exchange.design;
 
+import ebauche.core.design.Binding;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
 import ebauche.core.design.Hand;
@@ -54,6 +55,7 @@ public final class DesignReader {
                 distinct(spot, "chambers", ChamberElements::chamber, Chamber::id),
                 distinct(spot, "contours", s -> BodyElements.contour(s, outline), Contour::id),
                 distinct(spot, "roundOvers", BodyElements::roundOver, RoundOver::id),
+                distinct(spot, "bindings", s -> BodyElements.binding(s, timbers), Binding::id),
                 spot.optionalObject("newCap", s -> BodyElements.recap(s, timbers)),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),

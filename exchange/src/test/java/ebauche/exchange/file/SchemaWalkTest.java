@@ -103,6 +103,7 @@ class SchemaWalkTest {
         Additions.add(design, "chamber");
         Additions.add(design, "round-over");
         Additions.add(design, "new-cap");
+        Additions.add(design, "binding");
         ((ObjectNode) design.at("/contours/0"))
                 .put("by", "kerfs")
                 .withObject("/line")

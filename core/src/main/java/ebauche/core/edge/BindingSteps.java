@@ -1,0 +1,331 @@
+package ebauche.core.edge;
+
+import ebauche.core.crib.Bit;
+import ebauche.core.crib.Router;
+import ebauche.core.design.Binding;
+import ebauche.core.feature.Work;
+import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
+import ebauche.core.geometry.Region;
+import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
+import ebauche.core.job.Rule;
+import ebauche.core.measure.Fact;
+import ebauche.core.measure.Gauge;
+import ebauche.core.measure.Quantity;
+import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Rounding;
+import ebauche.core.operation.Caution;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.LedgerRow;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Place;
+import ebauche.core.operation.Setting;
+import ebauche.core.operation.StepKey;
+import ebauche.core.operation.StepKind;
+import ebauche.core.passes.Cutter;
+import ebauche.core.passes.Pass;
+import ebauche.core.passes.Travel;
+import ebauche.core.routing.Datum;
+import ebauche.core.stock.Change;
+import ebauche.core.stock.Material;
+import ebauche.core.stock.Relief;
+import ebauche.core.stock.Solid;
+import ebauche.core.stock.Workpiece;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** A binding: its ledge routed down in steps, the strip bent, glued in and scraped flush. It comes before round-overs, which take its corner with them. */
+final class BindingSteps {
+    /** A ledge goes down by so much at a time, mm: common practice. */
+    private static final double STEP = 3;
+
+    /** A ledge that is off by less is scraped flush, mm: common practice. */
+    private static final double NEAR = 0.15;
+
+    /** So much longer than the edge a strip is cut, for its seam and what tears: common practice. */
+    private static final double LONGER = 1.1;
+
+    /** Edge that stays under a binding, mm: less splits off when it is bent in; common practice. */
+    private static final double STAYS = 3;
+
+    /** Its density where it is plastic, kg/m³: celluloid and ABS are near it (memory). */
+    private static final double PLASTIC = 1250;
+
+    private static final double FLAT = 40;
+
+    private final Build build;
+    private final Binding binding;
+    private final Region plan;
+
+    private BindingSteps(Build build, Binding binding) {
+        this.build = build;
+        this.binding = binding;
+        this.plan = binding.on(build.design().outline(), build.design().neck().pocket());
+    }
+
+    static List<Operation> of(Build build) {
+        return build.design().bindings().stream()
+                .flatMap(b -> new BindingSteps(build, b).steps().stream())
+                .toList();
+    }
+
+    static List<Rule> rules(Build build) {
+        return build.design().bindings().stream()
+                .flatMap(b -> new BindingSteps(build, b).kept().stream())
+                .toList();
+    }
+
+    private String said() {
+        return binding.feature().said();
+    }
+
+    private Condition.Mark done(StepKind kind, String words) {
+        return new Condition.Mark(StepKey.of(binding.feature(), kind), words);
+    }
+
+    private Solid ledge() {
+        double now = build.faces().now(binding.face());
+        return binding.face() == Face.FRONT
+                ? Solid.Prism.between(plan, now, now + binding.height())
+                : Solid.Prism.between(plan, now - binding.height(), now);
+    }
+
+    private double length() {
+        return plan.area() / binding.thickness();
+    }
+
+    /** A rabbeting bit with the bearing that gives the ledge: bearing = bit − 2 × ledge. */
+    private record Cut(Bit bit, Router router, double bearing) {}
+
+    private Optional<Cut> cut() {
+        List<Double> drawer = build.shop().crib().bearings();
+        return build.shop().crib().bits().stream()
+                .filter(b -> b.profile() == Bit.Profile.RABBET
+                        && b.bearingSound()
+                        && b.bearing().atTip())
+                .flatMap(b -> {
+                    double wanted = b.diameter() - 2 * binding.thickness();
+                    List<Double> has = new ArrayList<>(drawer);
+                    has.add(b.bearingDiameter());
+                    return has.stream()
+                            .filter(d -> Math.abs(d - wanted) / 2 <= NEAR)
+                            .min(Comparator.comparingDouble(d -> Math.abs(d - wanted)))
+                            .flatMap(d -> build.shop().crib().routers().stream()
+                                    .filter(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank()))
+                                    .max(Comparator.comparingDouble(Router::baseDiameter))
+                                    .map(r -> new Cut(b, r, d)))
+                            .stream();
+                })
+                .findFirst();
+    }
+
+    private List<Operation> steps() {
+        return List.of(rout(), bend(), glue(), flush());
+    }
+
+    private Operation rout() {
+        Region body = build.design().outline().region();
+        Reckoning deep = Reckoning.of("ledge down the edge", Quantity.LENGTH)
+                .length("binding's height", Fact.typed(binding.height()))
+                .is(binding.height(), "binding's height");
+        Setting set = cut().<Setting>map(c -> new Setting.Routed(
+                        c.bit().name(),
+                        "edge; bearing of " + Gauge.settable(c.bearing(), Rounding.LESS)
+                                + " mm, a gramil and chisel where it finds no wall; over a contour so much less as that takes",
+                        Setting.Feed.ANTICLOCKWISE,
+                        deep,
+                        "deep, the strip a hair proud of it",
+                        passes(c),
+                        new Travel(length(), 0)))
+                .orElseGet(() -> new Setting.ByHand(
+                        "gramil to both lines, then chisel: no rabbeting bit here has the bearing for it",
+                        List.of(LedgerRow.of(
+                                "Gramil round the edge and round the face",
+                                deep,
+                                Reckoning.of("in from the edge", Quantity.LENGTH)
+                                        .length("strip's thickness", Fact.typed(binding.thickness()))
+                                        .is(binding.thickness(), "strip's thickness")))));
+        return Operation.of(Work.EDGE, binding.feature(), StepKind.ROUT, "Cut the ledge of the " + said())
+                .face(binding.face())
+                .set(set)
+                .cuts(Change.Remove.fromBody(binding.feature(), ledge()))
+                .needs(
+                        Datum.OUTLINE_ROUTED,
+                        Datum.flat(
+                                build,
+                                binding.face(),
+                                body.minus(body.grown(-FLAT)).intersection(plan.grown(FLAT))))
+                .gives(done(StepKind.ROUT, "the ledge of the " + said()))
+                .caution(Caution.ROUTER, Caution.DUST)
+                .takes((int) Math.round(15 + (cut().isPresent() ? 8 : 60) * length() / 1000), 0, 0.015)
+                .build();
+    }
+
+    private List<Pass> passes(Cut cut) {
+        int steps = (int) Math.ceil(binding.height() / STEP);
+        List<Pass> passes = new ArrayList<>();
+        double from = 0;
+        for (int i = 1; i <= steps; i++) {
+            double to = i == steps ? binding.height() : Gauge.settable(binding.height() * i / steps, Rounding.LESS);
+            passes.add(new Pass(
+                    new Cutter(cut.bit(), cut.router()), Pass.Guide.EDGE, 0, from, to, to, binding.thickness()));
+            from = to;
+        }
+        return passes;
+    }
+
+    private List<Bends> bends() {
+        return Bends.of(build.design().outline(), binding.thickness());
+    }
+
+    private Operation bend() {
+        List<LedgerRow> rows = new ArrayList<>();
+        rows.add(LedgerRow.of(
+                "Cut the strip to length; its seam on the centre line at the tail",
+                Reckoning.of("strip", Quantity.LENGTH)
+                        .length("edge that it goes round", length())
+                        .term("longer", Fact.rule(LONGER, "common practice"), Quantity.NUMBER)
+                        .is(length() * LONGER, "edge that it goes round × longer")));
+        Operation.Builder step = Operation.of(Work.EDGE, binding.feature(), StepKind.BEND, "Bend and fit the " + said())
+                .face(binding.face());
+        int number = 0;
+        for (Bends each : bends()) {
+            number++;
+            rows.add(LedgerRow.of("Turn " + number + ": " + how(each), each.figures(binding.thickness())));
+            step.at(new Place("turn " + number, each.at()));
+        }
+        rows.add(LedgerRow.of("Dry fit with tape all round; it lies in the ledge without a gap at its inner corner"));
+        return step.set(new Setting.ByHand(
+                        binding.timber().isPresent() ? "bending iron, soaked strip, tape" : "warm air, tape", rows))
+                .needs(done(StepKind.ROUT, "the ledge of the " + said()))
+                .gives(done(StepKind.BEND, "the " + said() + " fitted"))
+                .takes((int) Math.round(20 + 6.0 * number + 8 * length() / 1000), 0, 0.01)
+                .build();
+    }
+
+    private String how(Bends bend) {
+        String where = bend.inside() ? "an inside turn" : "an outside turn";
+        if (binding.timber().isEmpty()) {
+            return where + ", warmed as its maker says";
+        }
+        return bend.strain() > Bends.HOT
+                ? where + ", tighter than wood bends: a mitre there, or thinner strips one over the other"
+                : where + ", soaked and over the hot iron, a hair tighter than the edge";
+    }
+
+    private Operation glue() {
+        Reckoning curing = build.shop().curing();
+        boolean wood = binding.timber().isPresent();
+        Material material = binding.timber()
+                .map(t -> new Material(t.key(), t.density().value()))
+                .orElse(new Material("plastic", PLASTIC));
+        return Operation.of(Work.EDGE, binding.feature(), StepKind.GLUE, "Glue the " + said() + " in")
+                .face(binding.face())
+                .set(new Setting.Glued(
+                        (wood ? build.shop().gluing().glue().words() : "the glue that its maker names")
+                                + ", tape every 50 mm across it, from the middle to the seam; CA that soaks into the wood beside it blocks stain: seal that first",
+                        curing))
+                .cuts(new Change.Add(binding.feature(), Workpiece.BODY, ledge(), material))
+                .needs(done(StepKind.BEND, "the " + said() + " fitted"))
+                .gives(done(StepKind.GLUE, "the " + said() + " glued in"))
+                .caution(wood ? Caution.of(build.shop().gluing().glue()) : new Caution[] {Caution.CA})
+                .takes((int) Math.round(10 + 20 * length() / 1000), (int) Math.round(curing.value()), 0.01)
+                .build();
+    }
+
+    private Operation flush() {
+        return Operation.of(Work.EDGE, binding.feature(), StepKind.FINISH, "Scrape the " + said() + " flush")
+                .face(binding.face())
+                .set(new Setting.ByHand(
+                        "cabinet scraper along it, never across: its own corner stays for the round-over"))
+                .needs(done(StepKind.GLUE, "the " + said() + " glued in"))
+                .gives(Datum.carved(binding.feature()))
+                .caution(Caution.DUST)
+                .takes((int) Math.round(5 + 12 * length() / 1000), 0, 0.004)
+                .build();
+    }
+
+    private List<Rule> kept() {
+        List<Rule> rules = new ArrayList<>(List.of(stays()));
+        if (binding.timber().isPresent()) {
+            bends().stream().findFirst().ifPresent(b -> rules.add(bent(b)));
+        }
+        return rules;
+    }
+
+    /** Edge under the binding, less what a contour of either face and the other face's binding take there. */
+    private Rule stays() {
+        double other = build.design().bindings().stream()
+                .filter(b -> b.face() != binding.face())
+                .mapToDouble(Binding::height)
+                .max()
+                .orElse(0);
+        Region body = build.design().outline().region();
+        double[] most = {0};
+        Point[] at = {plan.inner()};
+        body.forEachRing(ring -> {
+            for (int i = 0; i < ring.length; i += 2) {
+                Point edge = new Point(ring[i], ring[i + 1]);
+                double taken = 0;
+                for (Relief relief : build.contours()) {
+                    taken += Math.abs(relief.under(0).fall(edge));
+                }
+                if (taken > most[0]) {
+                    most[0] = taken;
+                    at[0] = edge;
+                }
+            }
+        });
+        double thick = build.faces().thickness();
+        Reckoning left = Reckoning.of("edge under the " + said(), Quantity.LENGTH)
+                .length(
+                        "finished thickness",
+                        build.faces().thicknessReckoning(build).asFact())
+                .length("contours take there", most[0])
+                .length("its height", Fact.typed(binding.height()))
+                .length("the other binding's", other)
+                .is(
+                        thick - most[0] - binding.height() - other,
+                        "finished thickness − contours take there − its height − the other binding's");
+        String cure = "A lower binding, a shallower contour, or end the binding before it.";
+        return Rule.of(Work.EDGE, "binding-band", Rule.About.CONTOURS)
+                .on(binding.feature())
+                .at(at[0])
+                .says("Edge stays under the " + said() + " all round.")
+                .atLeast(left, STAYS)
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.EDGE, "binding-band")
+                        .on(binding.feature())
+                        .at(at[0])
+                        .length("left", left.value())
+                        .length("wanted", STAYS)
+                        .says("Under the " + said() + " {0} of edge are left; {1} are wanted.", cure))
+                .build();
+    }
+
+    private Rule bent(Bends tightest) {
+        Reckoning strain = Reckoning.of("strain of the " + said() + ", per cent", Quantity.NUMBER)
+                .length("strip's thickness, t", Fact.typed(binding.thickness()))
+                .length("edge turns with radius, r", tightest.radius())
+                .is(100 * tightest.strain(), tightest.inside() ? "100 t / 2 / (r + t / 2)" : "100 t / 2 / (r − t / 2)");
+        String cure = "A thinner strip, two strips one over the other, or a mitre at that turn.";
+        return Rule.of(Work.EDGE, "binding-bend", Rule.About.CONTOURS)
+                .on(binding.feature())
+                .at(tightest.at())
+                .says("The " + said() + " bends round the tightest turn, hot and wet.")
+                .atMost(strain, 100 * Bends.HOT)
+                .cure(cure)
+                .fails(() -> Finding.thinkAgain(Work.EDGE, "binding-bend")
+                        .on(binding.feature())
+                        .at(tightest.at())
+                        .length("turn", tightest.radius())
+                        .length("strip", binding.thickness())
+                        .says(
+                                "At its tightest the edge turns with {0}: a strip {1} thick breaks there, even hot and wet.",
+                                cure))
+                .build();
+    }
+}
