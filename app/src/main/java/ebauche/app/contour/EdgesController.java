@@ -5,10 +5,13 @@ import ebauche.app.body.Bodies;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.core.design.Binding;
 import ebauche.core.design.RoundOver;
+import ebauche.core.edge.Bends;
 import ebauche.core.edge.EdgeZones;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -18,6 +21,7 @@ import ebauche.core.plan.Stations;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -62,9 +66,38 @@ class EdgesController {
         }
     }
 
+    /** A binding, the turns that want heat, and what is found of it. */
+    public record Bound(Binding binding, List<Bends> bends, List<Finding> findings) {
+        static Bound of(Build build, Binding binding) {
+            return new Bound(
+                    binding,
+                    Bends.of(build.design().outline(), binding.thickness()),
+                    Stations.findings(build, binding.feature()));
+        }
+    }
+
+    /** What is asked for: a corner, its radius, and perhaps the part of the edge that it runs along. */
+    private record Asked(String face, String radius, Map<String, String> typed) {
+        private static final List<String> STRETCH = List.of("fromx", "fromy", "tox", "toy", "fade");
+
+        static Asked of(String face, String radius, Map<String, String> typed) {
+            return new Asked(face, radius, typed);
+        }
+
+        boolean runsAlongAStretch() {
+            return STRETCH.stream().anyMatch(f -> !text(f).isEmpty());
+        }
+
+        String text(String field) {
+            return typed.getOrDefault(field, "").strip();
+        }
+    }
+
     private record EdgesView(
             Bodies.Current current,
             List<Shown> shown,
+            List<Bound> bindings,
+            Map<String, String> typed,
             int base,
             boolean tried,
             String face,
@@ -78,18 +111,20 @@ class EdgesController {
             @PathVariable String id,
             @RequestParam(defaultValue = "") String face,
             @RequestParam(defaultValue = "") String radius,
+            @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
+        Asked asked = Asked.of(face, radius, typed);
         if (radius.isBlank()) {
-            page(current, current.plan().build(), false, "front", USUAL, Optional.empty(), model);
+            page(current, current.plan().build(), false, Asked.of("front", USUAL, typed), Optional.empty(), model);
             return "contour/edges";
         }
         try {
-            Build tried = DesignKeeping.build(current, with(current, face, radius, fig));
-            page(current, tried, true, face, radius, Optional.empty(), model);
+            Build tried = DesignKeeping.build(current, with(current, asked, fig));
+            page(current, tried, true, asked, Optional.empty(), model);
         } catch (BuildFileException | LengthFormatException refused) {
-            page(current, current.plan().build(), false, face, radius, Optional.of(refused.getMessage()), model);
+            page(current, current.plan().build(), false, asked, Optional.of(refused.getMessage()), model);
         }
         return "contour/edges";
     }
@@ -102,32 +137,28 @@ class EdgesController {
             @RequestParam String act,
             @RequestParam String face,
             @RequestParam(defaultValue = "") String radius,
+            @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
+        Asked asked = Asked.of(face, radius, typed);
         try {
-            ObjectNode file = act.equals("remove") ? without(current, face) : with(current, face, radius, fig);
+            ObjectNode file = act.equals("remove") ? without(current, face) : with(current, asked, fig);
             keeping.keep(current, base, file, maker.name());
             return "redirect:" + current.here() + "/edges";
         } catch (Stale stale) {
             ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
-            page(current, current.plan().build(), false, face, radius, Optional.empty(), model);
+            page(current, current.plan().build(), false, asked, Optional.empty(), model);
         } catch (BuildFileException | LengthFormatException refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            page(current, current.plan().build(), false, face, radius, Optional.of(refused.getMessage()), model);
+            page(current, current.plan().build(), false, asked, Optional.of(refused.getMessage()), model);
         }
         return "contour/edges";
     }
 
     private static void page(
-            Bodies.Current current,
-            Build build,
-            boolean tried,
-            String face,
-            String radius,
-            Optional<String> trouble,
-            Model model) {
+            Bodies.Current current, Build build, boolean tried, Asked asked, Optional<String> trouble, Model model) {
         List<Shown> shown =
                 build.roundOvers().stream().map(r -> Shown.of(build, r)).toList();
         PageModel.put(
@@ -135,22 +166,36 @@ class EdgesController {
                 new EdgesView(
                         current,
                         shown,
+                        build.design().bindings().stream()
+                                .map(b -> Bound.of(build, b))
+                                .toList(),
+                        asked.typed(),
                         current.revision().number(),
                         tried,
-                        face,
-                        radius,
+                        asked.face(),
+                        asked.radius(),
                         trouble,
                         EdgeDrawing.of(build, shown)));
     }
 
     /** The design with the corner of a face rounded over so; one that it has by that name keeps its stretch. */
-    private static ObjectNode with(Bodies.Current current, String face, String radius, Figures fig)
-            throws LengthFormatException {
-        Length length = Length.parse(radius, fig.unit());
+    private static ObjectNode with(Bodies.Current current, Asked asked, Figures fig) throws LengthFormatException {
+        Length length = Length.parse(asked.radius(), fig.unit());
         ObjectNode file = DesignKeeping.file(current);
-        ObjectNode one = named(file, face);
-        one.put("face", face).put("radius", length.toString());
+        ObjectNode one = named(file, asked.face());
+        one.put("face", asked.face()).put("radius", length.toString());
+        if (asked.runsAlongAStretch()) {
+            ObjectNode stretch = one.putObject("stretch");
+            end(stretch.putObject("from"), asked, "from", fig);
+            end(stretch.putObject("to"), asked, "to", fig);
+            stretch.put("fade", Length.parse(asked.text("fade"), fig.unit()).toString());
+        }
         return file;
+    }
+
+    private static void end(ObjectNode point, Asked asked, String end, Figures fig) throws LengthFormatException {
+        point.put("x", Length.parse(asked.text(end + "x"), fig.unit()).toString());
+        point.put("y", Length.parse(asked.text(end + "y"), fig.unit()).toString());
     }
 
     private static ObjectNode named(ObjectNode file, String id) {
@@ -169,8 +214,9 @@ class EdgesController {
         for (int i = all.size() - 1; i >= 0; i--) {
             if (all.get(i).path("id").asString("").equals(id)) {
                 all.remove(i);
+                return file;
             }
         }
-        return file;
+        throw new NotHere();
     }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Corners rounded over, over the wire: tried, kept, removed; what cannot be is told beside its field. */
 class EdgesPagesTest extends WithVisitor {
@@ -52,6 +53,55 @@ class EdgesPagesTest extends WithVisitor {
         assertThat(kept()).hasSize(1);
         assertThat(post(base(), "remove", "front", "").statusCode()).isEqualTo(302);
         assertThat(kept()).isEmpty();
+    }
+
+    /** Along a part of the edge, asked beside the radius and kept in the design; what of it is missing is told. */
+    @Test
+    void a_corner_runs_along_a_stretch_that_is_asked() {
+        String stretch = "&fromx=-150%20mm&fromy=0%20mm&tox=-60%20mm&toy=-150%20mm&fade=60%20mm";
+        assertThat(edges("?face=front&radius=6%20mm" + stretch))
+                .contains("Tried, not saved.")
+                .contains("name=\"fade\" value=\"60 mm\"");
+        String here = shop.path("tussock") + "/edges";
+        Map<String, String> form =
+                new HashMap<>(Map.of("base", base(), "act", "keep", "face", "front", "radius", "6 mm"));
+        form.putAll(Map.of("fromx", "-150 mm", "fromy", "0 mm", "tox", "-60 mm", "toy", "-150 mm"));
+        assertThat(me.post(here, here, form).statusCode()).as("no fade").isEqualTo(422);
+        form.put("fade", "60 mm");
+        assertThat(me.post(here, here, form).statusCode()).isEqualTo(302);
+        assertThat(kept().at("/0/stretch/from/x").asString()).isEqualTo("-150 mm");
+        assertThat(post(base(), "remove", "back", "").statusCode())
+                .as("one that it does not have")
+                .isEqualTo(404);
+    }
+
+    /** A binding of the design: its turns with what each asks of the strip, and its steps. */
+    @Test
+    void a_binding_is_told_with_its_turns() {
+        ObjectNode file = fileOf("sedge");
+        file.remove("asBuilt");
+        file.withObject("/design")
+                .putArray("bindings")
+                .addObject()
+                .put("id", "front")
+                .put("face", "front")
+                .put("thickness", "2 mm")
+                .put("height", "6 mm")
+                .put("species", "maple");
+        String here = takenOn(file);
+        assertThat(me.get(here + "/edges").body())
+                .contains("front binding, 2 mm by 6 mm")
+                .containsPattern("Turn of [0-9.]+ mm, (in|out)side");
+        assertThat(me.get(here).body())
+                .contains("Cut the ledge of the front binding")
+                .contains("Bend and fit the front binding")
+                .contains("Scrape the front binding flush");
+        assertThat(me.get(here + "/bench?step=binding-front:bend").body()).contains("Cut the strip to length");
+        assertThat(me.get(here + "/design").body()).contains("strip&#39;s thickness");
+        for (String page :
+                java.util.List.of("/x-ray", "/balance", "/check", "/contours", "/feed", "/passes", "/template")) {
+            assertThat(me.get(here + page).statusCode()).as(page).isEqualTo(200);
+        }
     }
 
     @ParameterizedTest
