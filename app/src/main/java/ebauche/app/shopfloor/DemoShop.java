@@ -7,6 +7,7 @@ import ebauche.app.blank.DemoBlank;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.timber.DemoRack;
+import ebauche.app.ways.WaysStore;
 import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.DemoBodies;
@@ -25,6 +26,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final BodyStore bodies;
     private final DemoRack rack;
     private final DemoBlank blank;
+    private final WaysStore ways;
     private final PasswordEncoder passwords;
     private final TransactionTemplate transaction;
 
@@ -34,6 +36,7 @@ class DemoShop implements SmartInitializingSingleton {
             BodyStore bodies,
             DemoRack rack,
             DemoBlank blank,
+            WaysStore ways,
             PasswordEncoder passwords,
             TransactionTemplate transaction) {
         this.properties = properties;
@@ -41,6 +44,7 @@ class DemoShop implements SmartInitializingSingleton {
         this.bodies = bodies;
         this.rack = rack;
         this.blank = blank;
+        this.ways = ways;
         this.passwords = passwords;
         this.transaction = transaction;
     }
@@ -55,6 +59,7 @@ class DemoShop implements SmartInitializingSingleton {
     private void load() {
         Maker demo = makers.open("Low Barn Bodies", Maker.DEMO, passwords.encode(Maker.DEMO), LengthUnit.MILLIMETRE)
                 .orElseThrow();
+        ways.keep(demo.shop(), 0, DemoBodies.shop(), demo.name());
         Map<String, Body> there = new LinkedHashMap<>();
         for (String name : DemoBodies.NAMES) {
             BuildFile file = DemoBodies.read(name);

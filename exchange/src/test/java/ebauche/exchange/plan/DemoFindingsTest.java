@@ -26,7 +26,7 @@ class DemoFindingsTest {
         "shale, block-too-long heel-under-front",
         "marram, channel-comes-out near-hardware",
         "fescue, neck-sanded-later second-way hot-tip",
-        "rush, neck-sanded-later second-way hot-tip through-top"
+        "rush, neck-sanded-later second-way hot-tip through-top edge-no-bit edge-no-bit"
     })
     void only_what_the_scenario_means_is_found(String name, String rules) {
         assertThat(Planner.plan(DemoBodies.read(name).build()).findings())
