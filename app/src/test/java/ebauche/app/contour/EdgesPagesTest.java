@@ -91,7 +91,7 @@ class EdgesPagesTest extends WithVisitor {
         String here = takenOn(file);
         assertThat(me.get(here + "/edges").body())
                 .contains("front binding, 2 mm by 6 mm")
-                .containsPattern("Turn of [0-9.]+ mm, (in|out)side");
+                .containsPattern("(In|Out)ward turn of [0-9.]+ mm");
         assertThat(me.get(here).body())
                 .contains("Cut the ledge of the front binding")
                 .contains("Bend and fit the front binding")

@@ -259,6 +259,8 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
                             s -> s.way.bytes());
         }
 
+        private record FarthestIn(Stretch stretch, Region over) {}
+
         private record Question(Region outline, Point from, Point to, double fade, double width) {}
 
         private static Stretch laid(Region outline, Point from, Point to, double fade, double width) {
@@ -330,7 +332,7 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
 
         @Override
         public Point farthest(Region over) {
-            return over.nearest(line)[0];
+            return Memo.here().get(new FarthestIn(this, over), () -> over.nearest(line)[0], p -> 0);
         }
 
         @Override
