@@ -99,23 +99,60 @@ class CapController {
         Map<String, String> troubles = new LinkedHashMap<>();
         Optional<Resawing> resawing = resawing(current.plan().build(), typed, fig, troubles);
         resawing.flatMap(CapController::tooLate).ifPresent(t -> troubles.put("sawnFront", t));
+        return kept(
+                current,
+                base,
+                maker,
+                troubles,
+                typed,
+                fig,
+                model,
+                response,
+                design -> resawing.ifPresent(r -> plates(design.withObject("/blank"), r)));
+    }
+
+    private interface Change {
+        void in(ObjectNode design);
+    }
+
+    /** Keeps the design with a change, where nothing troubles; else shows the page with what was typed. */
+    private String kept(
+            Bodies.Current current,
+            int base,
+            Maker maker,
+            Map<String, String> troubles,
+            Map<String, String> typed,
+            Figures fig,
+            Model model,
+            HttpServletResponse response,
+            Change change) {
         try {
-            if (resawing.isPresent() && troubles.isEmpty()) {
+            if (troubles.isEmpty()) {
                 ObjectNode file = DesignKeeping.file(current);
-                plates(file.withObject("/design").withObject("/blank"), resawing.get());
+                change.in(file.withObject("/design"));
                 keeping.keep(current, base, file, maker.name());
                 return "redirect:" + current.here() + "/cap";
             }
         } catch (Stale stale) {
             ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
         } catch (BuildFileException refused) {
-            troubles.put(refused.place().endsWith("sawnBack") ? "sawnBack" : "sawnFront", refused.getMessage());
+            troubles.put(field(refused.place()), refused.getMessage());
         }
         if (!troubles.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
         page(current, typed, troubles, fig, model);
         return "hollow/cap";
+    }
+
+    /** The field that a place in the file stands for. */
+    private static String field(String place) {
+        for (String field : List.of("sawnBack", "planed", "cap")) {
+            if (place.endsWith(field)) {
+                return field;
+            }
+        }
+        return "sawnFront";
     }
 
     /** Puts a new cap into the design: from then on it is a job with steps, after all else. */
@@ -138,26 +175,19 @@ class CapController {
             troubles.put("cap", Words.say("cap.cap-glued-already"));
         }
         tried(troubles, () -> NewCap.of(build, current.plan().history(), planed, cap), "planed", "cap");
-        try {
-            if (troubles.isEmpty()) {
-                ObjectNode file = DesignKeeping.file(current);
-                file.withObject("/design/newCap")
+        return kept(
+                current,
+                base,
+                maker,
+                troubles,
+                typed,
+                fig,
+                model,
+                response,
+                design -> design.withObject("/newCap")
                         .put("species", timber.key())
                         .put("planed", mm(planed))
-                        .put("cap", mm(cap));
-                keeping.keep(current, base, file, maker.name());
-                return "redirect:" + current.here() + "/cap";
-            }
-        } catch (Stale stale) {
-            ConflictNotice.tell(stale, Words.say("hollow.yours-stands-below"), model, response);
-        } catch (BuildFileException refused) {
-            troubles.put(refused.place().endsWith("planed") ? "planed" : "cap", refused.getMessage());
-        }
-        if (!troubles.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        }
-        page(current, typed, troubles, fig, model);
-        return "hollow/cap";
+                        .put("cap", mm(cap)));
     }
 
     /** Why nothing can be sawn off any more; empty where it can. */

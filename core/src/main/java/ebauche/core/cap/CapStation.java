@@ -1,7 +1,6 @@
 package ebauche.core.cap;
 
 import ebauche.core.crib.Bit;
-import ebauche.core.crib.Router;
 import ebauche.core.design.Recap;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -34,7 +33,6 @@ import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import ebauche.core.timber.Species;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -234,10 +232,8 @@ public final class CapStation implements Station {
 
         /** With the bit, its bearing on what stands; by hand where the crib has none for it. */
         private Setting routed(Optional<Bit> bit, String guide, Setting.Feed feed, double length, double engaged) {
-            Optional<Cutter> cutter = bit.flatMap(b -> build.shop().crib().routers().stream()
-                    .filter(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank()))
-                    .max(Comparator.comparingDouble(Router::baseDiameter))
-                    .map(r -> new Cutter(b, r)));
+            Optional<Cutter> cutter =
+                    bit.flatMap(b -> build.shop().crib().inHand(b).map(r -> new Cutter(b, r)));
             if (cutter.isEmpty()) {
                 return new Setting.ByHand(
                         "knife, chisel and block plane down to the old wood: no sound bit here follows it");

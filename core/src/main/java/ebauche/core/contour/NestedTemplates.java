@@ -1,7 +1,6 @@
 package ebauche.core.contour;
 
 import ebauche.core.crib.Bit;
-import ebauche.core.crib.Router;
 import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Region;
@@ -139,8 +138,7 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
         return build.shop().crib().bits().stream()
                 .filter(b -> b.profile() == Bit.Profile.BOWL || b.profile() == Bit.Profile.STRAIGHT)
                 .filter(b -> b.bearing().turns() && !b.bearing().atTip() && b.bearingSound())
-                .filter(b -> build.shop().crib().routers().stream()
-                        .anyMatch(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank())))
+                .filter(b -> build.shop().crib().inHand(b).isPresent())
                 .max(Comparator.<Bit, Boolean>comparing(b -> b.profile() == Bit.Profile.BOWL)
                         .thenComparingDouble(Bit::diameter));
     }

@@ -3,7 +3,6 @@ package ebauche.core.contour;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Drum;
 import ebauche.core.crib.Machine;
-import ebauche.core.crib.Router;
 import ebauche.core.crib.Saw;
 import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
@@ -304,8 +303,7 @@ public record Removal(
         List<LedgerRow> rows = new ArrayList<>();
         Optional<Bit> bit = work.build().shop().crib().bits().stream()
                 .filter(b -> b.profile() == Bit.Profile.STRAIGHT || b.profile() == Bit.Profile.BOWL)
-                .filter(b -> work.build().shop().crib().routers().stream()
-                        .anyMatch(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank())))
+                .filter(b -> work.build().shop().crib().inHand(b).isPresent())
                 .max(Comparator.comparingDouble(Bit::diameter));
         rows.add(LedgerRow.of(
                 "Fence along the line, the router's base flat on the face that stays; a board of the same height beyond the edge carries it"

@@ -66,6 +66,13 @@ public record Crib(
                 && bearings.stream().anyMatch(b -> Math.abs(b - bit.bearingDiameter()) <= Bit.SAME);
     }
 
+    /** The router that is held in the hand and takes a bit: of several the one with the largest base, which stands best on an edge. */
+    public Optional<Router> inHand(Bit bit) {
+        return routers.stream()
+                .filter(r -> r.kind() != Router.Kind.TABLE && r.takes(bit.shank()))
+                .max(Comparator.comparingDouble(Router::baseDiameter));
+    }
+
     /** The same with another bit. */
     public Crib with(Bit bit) {
         List<Bit> more = new ArrayList<>(bits);

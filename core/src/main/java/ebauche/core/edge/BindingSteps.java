@@ -113,10 +113,7 @@ final class BindingSteps {
                     return has.stream()
                             .filter(d -> Math.abs(d - wanted) / 2 <= NEAR)
                             .min(Comparator.comparingDouble(d -> Math.abs(d - wanted)))
-                            .flatMap(d -> build.shop().crib().routers().stream()
-                                    .filter(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank()))
-                                    .max(Comparator.comparingDouble(Router::baseDiameter))
-                                    .map(r -> new Cut(b, r, d)))
+                            .flatMap(d -> build.shop().crib().inHand(b).map(r -> new Cut(b, r, d)))
                             .stream();
                 })
                 .findFirst();

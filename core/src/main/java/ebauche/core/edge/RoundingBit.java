@@ -28,11 +28,7 @@ record RoundingBit(Bit bit, Router router) {
                 .filter(b -> Math.abs(radius(b) - radius) <= SAME)
                 .sorted(Comparator.<Bit>comparingDouble(b -> Math.abs(radius(b) - radius))
                         .thenComparing(Bit::name))
-                .flatMap(b -> crib.routers().stream()
-                        .filter(r -> r.kind() != Router.Kind.TABLE && r.takes(b.shank()))
-                        .max(Comparator.comparingDouble(Router::baseDiameter))
-                        .map(r -> new RoundingBit(b, r))
-                        .stream())
+                .flatMap(b -> crib.inHand(b).map(r -> new RoundingBit(b, r)).stream())
                 .findFirst();
     }
 
