@@ -8,7 +8,9 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
+import ebauche.core.stock.Course;
 import ebauche.core.stock.FaceShape;
+import ebauche.core.stock.Ruled;
 
 /**
  * A contour cut square to its line through its deepest place: from the flat beside the line to the body's edge, with the
@@ -89,13 +91,13 @@ public final class ContourSection {
 
     /** The way from the deepest place back to the line. */
     private static Point inward(Contour.Laid laid, Point deepest, Region body) {
-        if (laid.course() instanceof ebauche.core.stock.Course.Line line) {
+        if (laid.course() instanceof Course.Line line) {
             double size = line.from().distance(line.to());
             return new Point(
                     (line.to().y() - line.from().y()) / size,
                     -(line.to().x() - line.from().x()) / size);
         }
-        if (laid.course() instanceof ebauche.core.stock.Ruled ruled) {
+        if (laid.course() instanceof Ruled ruled) {
             return ruled.inward(deepest);
         }
         Point middle = body.centroid();

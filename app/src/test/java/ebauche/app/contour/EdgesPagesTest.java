@@ -7,6 +7,7 @@ import ebauche.exchange.json.JsonText;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -98,8 +99,7 @@ class EdgesPagesTest extends WithVisitor {
                 .contains("Scrape the front binding flush");
         assertThat(me.get(here + "/bench?step=binding-front:bend").body()).contains("Cut the strip to length");
         assertThat(me.get(here + "/design").body()).contains("strip&#39;s thickness");
-        for (String page :
-                java.util.List.of("/x-ray", "/balance", "/check", "/contours", "/feed", "/passes", "/template")) {
+        for (String page : List.of("/x-ray", "/balance", "/check", "/contours", "/feed", "/passes", "/template")) {
             assertThat(me.get(here + page).statusCode()).as(page).isEqualTo(200);
         }
     }

@@ -3,6 +3,7 @@ package ebauche.app.stories;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
@@ -42,7 +43,7 @@ class ContourStoriesTest extends Story {
                 .hasCount(6);
         accessible();
         fits();
-        page.locator("#schools tr", new com.microsoft.playwright.Page.LocatorOptions().setHasText("hand-saw kerfs"))
+        page.locator("#schools tr", new Page.LocatorOptions().setHasText("hand-saw kerfs"))
                 .getByText("Take it")
                 .click();
         assertThat(page.locator(".layout-page")).containsText("As its maker chose");

@@ -11,6 +11,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Ruled;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -121,9 +122,7 @@ public record OtherLine(Contour.Laid laid, List<Place> places) {
 
     /** The deepest of it. */
     public Place deepest() {
-        return places.stream()
-                .max(java.util.Comparator.comparingDouble(Place::down))
-                .orElseThrow();
+        return places.stream().max(Comparator.comparingDouble(Place::down)).orElseThrow();
     }
 
     /** What a square finds at a place, with what it follows from. */

@@ -277,9 +277,9 @@ public final class Ruled implements Course {
     }
 
     /** Where it is most, or least, along an area's edge: looked at closely, then closed in on. */
-    private Point extreme(Region within, Region else_, int sign) {
+    private Point extreme(Region within, Region otherwise, int sign) {
         if (within.isEmpty()) {
-            return else_.inner();
+            return otherwise.inner();
         }
         Point[] best = {within.inner()};
         double[] most = {sign * across(best[0].x(), best[0].y())};

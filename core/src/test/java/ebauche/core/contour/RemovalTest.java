@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
 import ebauche.core.design.CarveSchool;
@@ -161,7 +162,7 @@ class RemovalTest {
         assertThat(saw.cannot()).isPresent();
         TestBody tall = new TestBody();
         tall.contours.add(plane());
-        tall.shop = tall.shop.with(new ebauche.core.crib.Crib(
+        tall.shop = tall.shop.with(new Crib(
                 tall.shop.crib().routers(),
                 tall.shop.crib().bits(),
                 tall.shop.crib().drills(),

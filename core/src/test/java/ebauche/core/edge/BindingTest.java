@@ -21,6 +21,7 @@ import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Profile;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -60,7 +61,7 @@ class BindingTest {
         double k = 0.5522847498;
         String quarter = "M %s 0 C %s %s %s %s 0 %s C %s %s %s %s %s 0 C %s %s %s %s 0 %s C %s %s %s %s %s 0 Z";
         String path = String.format(
-                java.util.Locale.ROOT,
+                Locale.ROOT,
                 quarter,
                 a,
                 a,
