@@ -59,4 +59,34 @@ class ContourStoriesTest extends Story {
         assertThat(page.locator("main")).containsText(Pattern.compile("strip and gauge"));
         fits();
     }
+
+    /** A corner is tried, its zones by hand are told with why, along a stretch then; kept it is a step, and taken out again. */
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void a_corner_is_rounded_over_along_a_stretch(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        go(shop.path("tussock") + "/edges");
+        assertThat(page.locator(".edges-page")).containsText("No corner is rounded over");
+        page.getByLabel("radius").fill("6 mm");
+        button("Try it").click();
+        assertThat(page.locator(".edges-page")).containsText("Tried, not saved.");
+        accessible();
+        fits();
+        page.getByText("Along a part of the edge only").click();
+        page.locator("#edge-fromx").fill("-150 mm");
+        page.locator("#edge-fromy").fill("0 mm");
+        page.locator("#edge-tox").fill("-60 mm");
+        page.locator("#edge-toy").fill("-150 mm");
+        page.locator("#edge-fade").fill("60 mm");
+        button("Try it").click();
+        assertThat(page.locator(".edges-page")).containsText("Tried, not saved.");
+        page.locator("#keep-edge button").click();
+        assertThat(page.locator("#keep-edge")).hasCount(0);
+        assertThat(page.locator(".edges-page")).containsText("front round-over");
+        go(shop.path("tussock") + "/bench?step=rounding-front:carve");
+        assertThat(page.locator("main")).containsText("front round-over");
+        go(shop.path("tussock") + "/edges");
+        button("Remove it").click();
+        assertThat(page.locator(".edges-page")).containsText("No corner is rounded over");
+    }
 }

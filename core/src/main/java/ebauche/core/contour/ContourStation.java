@@ -9,6 +9,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
+import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
@@ -56,6 +57,26 @@ public final class ContourStation implements Station {
     @Override
     public List<Rule> rules(Build build) {
         return ContourRules.of(build);
+    }
+
+    /** A school that its maker chose, and that this shop or this contour does not give. */
+    @Override
+    public List<Finding> check(Build build) {
+        List<Finding> told = new ArrayList<>();
+        for (Contour.Laid laid : build.contours()) {
+            if (laid.contour().by().isPresent()) {
+                Removal chosen = Removal.chosen(build, laid);
+                chosen.cannot()
+                        .ifPresent(why -> told.add(Finding.thinkAgain(Work.CONTOUR, "carve-by")
+                                .on(laid.feature())
+                                .at(laid.plan().inner())
+                                .says(
+                                        "The " + laid.feature().said() + " is to be brought out by "
+                                                + chosen.school().words() + ": " + why + ".",
+                                        "Choose another way on its page, or add what is missing to the crib.")));
+            }
+        }
+        return told;
     }
 
     /** Each contour's strip and gauge, or its family of templates. */

@@ -126,7 +126,11 @@ public record Removal(
         return laid.contour()
                 .by()
                 .flatMap(by -> all.stream().filter(r -> r.school() == by).findFirst())
-                .orElse(all.get(0));
+                .orElseGet(() -> all.stream()
+                        .filter(r -> r.isPossible() || r.school() == CarveSchool.RASP)
+                        .min(Comparator.<Removal, Boolean>comparing(r -> !r.isPossible())
+                                .thenComparingInt(Removal::minutes))
+                        .orElseThrow());
     }
 
     public boolean isPossible() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.TestPractice;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.Machine;
 import ebauche.core.crib.Saw;
@@ -24,6 +25,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -224,6 +226,29 @@ class RemovalTest {
         assertThat(set.tool()).contains("kerfs");
         body.shop = TestBody.owning(body.shop, new Machine("disc", Machine.Kind.BELT_SANDER, 300));
         assertThat(by(body.build(), CarveSchool.BELT).isPossible()).isTrue();
+    }
+
+    /** A way that its maker chose and that cannot be is told; where hands are trusted with nothing it is the rasp that stands. */
+    @Test
+    void a_chosen_way_that_cannot_be_is_told() {
+        TestBody body = new TestBody();
+        Contour plain = plane();
+        body.contours.add(new Contour(
+                plain.id(),
+                plain.face(),
+                plain.start(),
+                plain.depth(),
+                plain.shape(),
+                plain.radius(),
+                Optional.of(CarveSchool.DRUM)));
+        assertThat(body.rules()).contains("carve-by");
+        body.contours.set(0, plain);
+        assertThat(body.rules()).doesNotContain("carve-by");
+        body.shop = body.shop.with(TestPractice.with(body.shop.practice(), Set.of()));
+        body.shop = body.shop.with(body.shop.crib().only(List.of()));
+        Build bare = body.build();
+        assertThat(Removal.of(bare, bare.contours().get(0))).noneMatch(Removal::isPossible);
+        assertThat(Removal.chosen(bare, bare.contours().get(0)).school()).isEqualTo(CarveSchool.RASP);
     }
 
     /** Wood of a wedge on a straight edge, by hand: half width by depth by length; here the surface summed cell by cell. */
