@@ -328,7 +328,10 @@ public record Removal(
         double step = work.depth() / (passes.size() + 1);
         rows.add(LedgerRow.of(
                 "Fair the steps with a rasp along the line until the last corner just goes, then file",
-                left("a step", step)));
+                Reckoning.of("left over the surface", Quantity.LENGTH)
+                        .length("deepest", Fact.typed(work.depth()))
+                        .term("bands", Fact.typed(passes.size() + 1), Quantity.NUMBER)
+                        .is(step, "deepest / bands")));
         Optional<String> cannot = !(work.laid().course() instanceof Course.Line)
                 ? Optional.of("a straight fence does not follow a curved line, nor a depth that changes along the edge")
                 : bit.isEmpty()

@@ -17,6 +17,15 @@ public record Recap(double planed, double cap, Species timber) {
 
     /** @throws Refusal of a cap that no maker could level, or that is another body */
     public Recap {
+        check(planed, cap);
+    }
+
+    /**
+     * Whether a cap can be made so.
+     *
+     * @throws Refusal of one that no maker could level, or that is another body
+     */
+    public static void check(double planed, double cap) {
         Refusal.between(cap, 1, 30, "cap");
         Refusal.between(planed, 0, 20, "planed");
     }

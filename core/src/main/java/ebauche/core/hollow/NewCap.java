@@ -89,6 +89,8 @@ public record NewCap(
      * @throws Refusal of a cap or a planing that cannot be
      */
     public static NewCap of(Build build, History history, double planed, double cap) {
+        Recap.check(planed, cap);
+        Refusal.unless(planed < build.faces().thickness() - 1, "planed", "with that no body is left under the cap");
         return of(
                 build,
                 history.steps().stream()
@@ -152,9 +154,6 @@ public record NewCap(
     }
 
     private static NewCap of(Build build, List<Change> cut, double planed, double cap) {
-        Refusal.between(cap, 1, 30, "cap");
-        Refusal.between(planed, 0, 20, "planed");
-        Refusal.unless(planed < build.faces().thickness() - 1, "planed", "with that no body is left under the cap");
         double front = build.faces().frontFinished();
         Map<Feature, List<Solid>> voids = new LinkedHashMap<>();
         for (Change change : cut) {
