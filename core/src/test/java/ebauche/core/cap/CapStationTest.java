@@ -155,19 +155,6 @@ class CapStationTest {
         assertThat(NewCap.isGlued(capped().build())).isFalse();
     }
 
-    /** What lies there is refused by nobody: the thinnest cap, its body read anew once it is glued on, a hair thicker and a hair thinner. */
-    @Test
-    void a_cap_that_is_on_is_planned_whatever_is_read_afterwards() {
-        for (double read : new double[] {44.2, 45.1, 45.6}) {
-            TestBody body = built();
-            body.recap = Optional.of(new Recap(0, 1, TestTimber.ASH));
-            body.doneUpTo("new-cap:top");
-            body.read("body-thickness", read, "thickness:back");
-            assertThat(body.plan().steps()).as("read %s", read).isNotEmpty();
-            assertThat(toDo(body)).contains("new-cap:edge");
-        }
-    }
-
     /** Its front is a face like another: flat but where it is opened. */
     @Test
     void the_front_is_that_of_the_cap_once_it_is_on() {
