@@ -9,6 +9,8 @@ import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.core.contour.CarveLeft;
+import ebauche.core.contour.CarveStation;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.OtherLine;
 import ebauche.core.contour.PlayerFeel;
@@ -17,8 +19,10 @@ import ebauche.core.design.Contour;
 import ebauche.core.design.EdgeDepths;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
+import ebauche.core.job.CarveReadings;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.operation.Inspection;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -55,6 +59,9 @@ class ContourLayoutController {
     /** A place of the other line, and what a square finds there. */
     public record Station(OtherLine.Place place, Reckoning down) {}
 
+    /** A place where the wood is read, what a calliper is to find there once it is carved, and what it found. */
+    public record Wood(CarveStation station, Inspection finds, Optional<CarveReadings.Read> read) {}
+
     private record LayoutView(
             Bodies.Current current,
             int base,
@@ -64,6 +71,7 @@ class ContourLayoutController {
             List<PlayerFeel> feels,
             List<EdgeBand> bands,
             boolean evens,
+            List<Wood> wood,
             List<Removal> ways,
             Removal chosen,
             boolean own,
@@ -107,10 +115,18 @@ class ContourLayoutController {
                                         || b.back().equals(laid.feature()))
                                 .toList(),
                         evened(build, laid).isPresent(),
+                        wood(build, laid),
                         Removal.of(build, laid),
                         Removal.chosen(build, laid),
                         laid.contour().by().isPresent(),
                         trouble));
+    }
+
+    private static List<Wood> wood(Build build, Contour.Laid laid) {
+        CarveLeft left = CarveLeft.of(build, laid);
+        return CarveStation.of(build, laid).stream()
+                .map(s -> new Wood(s, s.inspection(build), left.at(s)))
+                .toList();
     }
 
     /** The contour of the back with depths that leave an even band beside the first of the front that lies over it. */

@@ -20,6 +20,7 @@ import ebauche.core.stock.FaceShape;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 
 /**
  * How deep a cavity goes, under a front that is flat or carved, and what top each of its controls gets: the wood over its floor, or
@@ -164,15 +165,16 @@ public final class CavityFloor {
 
     /** How far the face on the other side lies under its flat over an area, if it is carved there: as drawn, and as the readings found it deeper. */
     private Optional<Reckoning> fallOver(String where, Region area) {
-        double drawn = far.mostFall(area);
+        double drawn = far.drawn().mostFall(area);
         if (drawn < NEARLY) {
             return Optional.empty();
         }
         String what = pit.face().other().word() + " carved down over " + where;
-        OptionalDouble off = controls.stream()
+        DoubleStream atHoles = controls.stream()
                 .filter(c -> measured(c).isPresent())
-                .mapToDouble(c -> measured(c).get().value() - far.fall(c.at()))
-                .max();
+                .mapToDouble(c -> measured(c).get().value() - far.drawn().fall(c.at()));
+        double asRead = far.mostFall(area) - drawn;
+        OptionalDouble off = (asRead > NEARLY ? DoubleStream.concat(atHoles, DoubleStream.of(asRead)) : atHoles).max();
         Reckoning.Builder sum = Reckoning.of(what, Quantity.LENGTH).length("drawn, at the most", drawn);
         return Optional.of(
                 off.isPresent()
@@ -185,14 +187,19 @@ public final class CavityFloor {
 
     /** How far the front lies under its flat at a control's hole, if it is carved there: as measured, else as drawn. */
     private Optional<Reckoning> fallAt(Control control) {
-        double drawn = far.fall(control.at());
+        double drawn = far.drawn().fall(control.at());
         if (drawn < NEARLY) {
             return Optional.empty();
         }
-        return Optional.of(measured(control)
-                .orElseGet(() -> Reckoning.of(fallWords(control), Quantity.LENGTH)
-                        .length("drawn there", drawn)
-                        .is(drawn, "drawn there")));
+        double asRead = far.fall(control.at());
+        return Optional.of(measured(control).orElseGet(() -> {
+            Reckoning.Builder sum =
+                    Reckoning.of(fallWords(control), Quantity.LENGTH).length("drawn there", drawn);
+            return asRead > drawn + NEARLY
+                    ? sum.length("read deeper at the nearest station", asRead - drawn)
+                            .is(asRead, "drawn there + read deeper at the nearest station")
+                    : sum.is(drawn, "drawn there");
+        }));
     }
 
     private static String fallWords(Control control) {

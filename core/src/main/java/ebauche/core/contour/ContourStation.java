@@ -9,6 +9,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Control;
 import ebauche.core.job.Build;
+import ebauche.core.job.CarveReadings;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
@@ -18,6 +19,7 @@ import ebauche.core.operation.Band;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
+import ebauche.core.operation.LedgerRow;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
@@ -76,7 +78,28 @@ public final class ContourStation implements Station {
                                         "Choose another way on its page, or add what is missing to the crib.")));
             }
         }
+        for (Contour.Laid laid : build.contours()) {
+            CarveLeft.off(build, laid).forEach(r -> told.add(off(laid, r)));
+        }
         return told;
+    }
+
+    private static Finding off(Contour.Laid laid, CarveReadings.Read read) {
+        double over = read.over().value();
+        String code = over < 0 ? "carved-deeper" : "carved-proud";
+        String said = laid.feature().said();
+        return Finding.goodToKnow(Work.CONTOUR, code)
+                .on(laid.feature())
+                .at(read.at())
+                .length("off", Math.abs(over))
+                .says(
+                        over < 0
+                                ? "The " + said
+                                        + " was read {0} under its surface there: what lies under it is told by that."
+                                : "The " + said + " was read {0} over its surface there, and is called done.",
+                        over < 0
+                                ? "Fair the rest into it, or let it be: floors and walls near it are reckoned as read."
+                                : "Take it down and read it again, or draw it less deep.");
     }
 
     /** Each contour's strip and gauge, or its family of templates. */
@@ -172,13 +195,17 @@ public final class ContourStation implements Station {
                 .length("wanted", Fact.typed(contour.depth()))
                 .is(contour.depth(), "wanted");
         Removal by = Removal.chosen(build, laid);
+        List<CarveStation> stations = CarveStation.of(build, laid);
+        CarveLeft left = CarveLeft.of(build, laid);
+        List<LedgerRow> rows =
+                Stream.concat(by.rows().stream(), left.rows(stations).stream()).toList();
         Operation.Builder step = Operation.of(
                         Work.CONTOUR,
                         contour.feature(),
                         StepKind.CARVE,
                         "Carve the " + contour.feature().said())
                 .face(face)
-                .set(new Setting.Carved(by.school().words(), depth, by.rows()))
+                .set(new Setting.Carved(by.school().words(), depth, rows))
                 .cuts(Change.Remove.fromBody(
                         contour.feature(),
                         face == Face.FRONT
@@ -187,7 +214,15 @@ public final class ContourStation implements Station {
                 .needs(drawn(contour), Datum.OUTLINE_ROUTED)
                 .gives(Datum.carved(contour.feature()))
                 .caution(by.cautions().toArray(Caution[]::new))
-                .takes(by.minutes(), 0, 0.01);
+                .takes((int) Math.round(by.minutes() * left.share()), 0, 0.01);
+        build.deeper().stream()
+                .filter(d -> d.feature().equals(contour.feature()))
+                .forEach(d -> step.cuts(d.cut(now)));
+        int number = 0;
+        for (CarveStation each : stations) {
+            number++;
+            step.at(new Place("station " + number, each.at())).inspect(each.inspection(build));
+        }
         if (face == Face.FRONT) {
             for (Control control : build.design().controls()) {
                 if (build.design().isThroughWood(control)

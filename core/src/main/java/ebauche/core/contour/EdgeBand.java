@@ -52,7 +52,9 @@ public record EdgeBand(Feature front, Feature back, Reckoning thickness, Point a
     }
 
     private static List<Relief> on(Build build, Face face) {
-        return build.surfaces().stream().filter(r -> r.face() == face).toList();
+        return Stream.concat(build.surfaces().stream(), build.deeper().stream())
+                .filter(r -> r.face() == face)
+                .toList();
     }
 
     private static EdgeBand band(Build build, Relief front, Relief back, Region shared) {
@@ -65,8 +67,8 @@ public record EdgeBand(Feature front, Feature back, Reckoning thickness, Point a
                 .length(
                         "finished thickness",
                         build.faces().thicknessReckoning(build).asFact())
-                .length("carved off the front there", front.under(0).fall(gap.at()))
-                .length("carved off the back there", back.under(0).fall(gap.at()))
+                .length("carved off the front there", front.under(0).depthAt(gap.at()))
+                .length("carved off the back there", -back.under(0).depthAt(gap.at()))
                 .is(gap.thickness(), "finished thickness − carved off the front there − carved off the back there");
         return new EdgeBand(front.feature(), back.feature(), sum, gap.at(), evenness(build, front, back));
     }

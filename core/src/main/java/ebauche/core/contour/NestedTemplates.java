@@ -5,6 +5,7 @@ import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
+import ebauche.core.job.CarveReadings;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Gauge;
 import ebauche.core.measure.Quantity;
@@ -115,6 +116,21 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
         return true;
     }
 
+    /** Whether every place that was read under one is as deep already as it cuts there; not where none was. */
+    boolean isCut(Template template, List<CarveReadings.Read> reads) {
+        List<CarveReadings.Read> under =
+                reads.stream().filter(r -> inside(r) < template.inside()).toList();
+        return !under.isEmpty()
+                && under.stream()
+                        .allMatch(r -> r.taken().value()
+                                >= cut(corner, template.depth(), template.inside() - inside(r)) - CarveLeft.SCRAPED);
+    }
+
+    private double inside(CarveReadings.Read read) {
+        return laid.profile().width()
+                - laid.course().across(read.at().x(), read.at().y());
+    }
+
     /** What stands over the surface so far inside the edge once all are cut, mm. */
     public double over(double inside) {
         double deepest = all.stream()
@@ -161,9 +177,16 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
         rows.add(LedgerRow.of(
                 "Cut the templates from the outline's own, each so far inside it; mark the flat for pickups and bridge on each"
                         + bit.map(b -> "; " + b.name()).orElse("")));
+        CarveLeft left = CarveLeft.of(build, laid);
         int number = 0;
+        int cut = 0;
         for (Template each : nested.all()) {
             number++;
+            if (nested.isCut(each, left.reads())) {
+                cut++;
+                rows.add(LedgerRow.of("Template " + number + ": cut, as the stations under it were read"));
+                continue;
+            }
             rows.add(LedgerRow.of(
                     "Template " + number + ": all between its line and the edge, the base on the template"
                             + (number == 1 ? "" : ", shallower than the last"),
@@ -188,7 +211,7 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
                 CarveSchool.TEMPLATES,
                 rows,
                 over,
-                (int) Math.round(20 + 8 * number + 6 * area),
+                (int) Math.round(20 + 8 * (number - cut) + 6 * area),
                 List.of(Caution.ROUTER, Caution.DUST, Caution.CARVE),
                 bit.isPresent()
                         ? nested.all().isEmpty()

@@ -2,6 +2,7 @@ package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
+import ebauche.core.geometry.Point;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Refusal;
@@ -9,6 +10,8 @@ import ebauche.core.measure.Rounding;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** What a reading can answer. Written as one word, such as {@code heel-thickness} or {@code depth:neck}. */
 public sealed interface Measurand {
@@ -191,6 +194,58 @@ public sealed interface Measurand {
         public double most() {
             return 120;
         }
+    }
+
+    /**
+     * Thickness of the body at a place of what is carved, square to the faces: a calliper's reading.
+     *
+     * @param contour what is carved there
+     * @param x off the centre line, whole mm
+     * @param y from the saddle line to the neck, whole mm
+     */
+    record WoodAt(Feature contour, int x, int y) implements Measurand {
+        private static final String PREFIX = "wood-at:";
+        private static final int FARTHEST = 999;
+
+        public WoodAt {
+            Refusal.between(x, -FARTHEST, FARTHEST, "measures");
+            Refusal.between(y, -FARTHEST, FARTHEST, "measures");
+        }
+
+        public Point at() {
+            return new Point(x, y);
+        }
+
+        @Override
+        public String key() {
+            return PREFIX + contour + "." + x + "." + y;
+        }
+
+        @Override
+        public String label() {
+            return "body thickness at " + x + " | " + y + " of the " + contour.said();
+        }
+
+        @Override
+        public Rounding rounding() {
+            return Rounding.MORE;
+        }
+
+        @Override
+        public double most() {
+            return 120;
+        }
+
+        private static Optional<Measurand> parse(String key) {
+            Matcher place = KEY.matcher(key);
+            return place.matches()
+                    ? Optional.of(new WoodAt(
+                            named(place.group(1)), Integer.parseInt(place.group(2)), Integer.parseInt(place.group(3))))
+                    : Optional.empty();
+        }
+
+        private static final String PLACE = "\\.-?[0-9]{1,3}";
+        private static final Pattern KEY = Pattern.compile(PREFIX + "([^.]+)\\.(-?[0-9]{1,3})\\.(-?[0-9]{1,3})");
     }
 
     /** A size of the part in hand that a feature is cut for; it stands in for the nominal one. */
@@ -460,6 +515,7 @@ public sealed interface Measurand {
         kinds.addAll(List.of(
                 "depth:" + feature,
                 "thickness-at:" + feature,
+                WoodAt.PREFIX + feature + WoodAt.PLACE + WoodAt.PLACE,
                 "size:" + feature + "\\.[a-z-]{1,30}",
                 EdgeInside.PREFIX + "([1-9]|1[0-6])",
                 OpeningAt.ALONG + feature,
@@ -490,6 +546,7 @@ public sealed interface Measurand {
             return size.get();
         }
         Optional<Measurand> placed = EdgeInside.parse(key)
+                .or(() -> WoodAt.parse(key))
                 .or(() -> OpeningAt.parse(key))
                 .or(() -> BoreRead.parse(key))
                 .or(() -> Ohms.parse(key));

@@ -39,6 +39,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Everything a plan follows from. Immutable; {@link #fact} and {@link #faces} put what was measured in the design's
@@ -57,6 +58,8 @@ public final class Build {
     private final Spaces spaces;
     private final List<Contour.Laid> contours;
     private final List<RoundOver.Laid> roundOvers;
+    private final List<CarveReadings.Read> carveReadings;
+    private final List<CarveReadings.Deeper> deeper;
     private final Once once = new Once();
 
     /**
@@ -82,6 +85,8 @@ public final class Build {
         this.roundOvers = design.roundOvers().stream()
                 .map(r -> r.on(design.outline(), design.neck().pocket()))
                 .toList();
+        this.carveReadings = CarveReadings.of(contours, faces, asBuilt);
+        this.deeper = CarveReadings.deeper(carveReadings);
     }
 
     /** What takes its parts as they are known, what lies under plates, and the channels that were drilled, where a record reads them to lie. */
@@ -160,6 +165,16 @@ public final class Build {
         return roundOvers;
     }
 
+    /** What was read of the wood that is left under contours. */
+    public List<CarveReadings.Read> carveReadings() {
+        return carveReadings;
+    }
+
+    /** Where readings found contours deeper than they are drawn. */
+    public List<CarveReadings.Deeper> deeper() {
+        return deeper;
+    }
+
     /** A channel as it was known to run when its step was called done: what was read of it until then is in that step's cut. */
     Optional<Channel> channelWhenDone(AsBuilt.Done done) {
         List<AsBuilt.Entry> standing = asBuilt.standing();
@@ -185,17 +200,17 @@ public final class Build {
         return all;
     }
 
-    /** A face as it will be when the body is finished, carves and all; an undecided one keeps its wood. */
+    /** A face as it will be when the body is finished, carves and all, deeper where it was read so; an undecided one keeps its wood. */
     public FaceShape finished(Face face) {
         double flat = faces.finished(face);
-        return new FaceShape(
-                face,
-                flat,
-                surfaces().stream()
-                        .filter(r -> r.face() == face)
-                        .filter(r -> !design.undecided().contains(r.feature()))
-                        .map(r -> new FaceShape.Carved(r.feature(), r.plan(), r.under(flat)))
-                        .toList());
+        Stream<FaceShape.Carved> drawnSo = surfaces().stream()
+                .filter(r -> r.face() == face)
+                .filter(r -> !design.undecided().contains(r.feature()))
+                .map(r -> new FaceShape.Carved(r.feature(), r.plan(), r.under(flat)));
+        Stream<FaceShape.Carved> readSo = deeper.stream()
+                .filter(r -> r.face() == face)
+                .map(r -> new FaceShape.Carved(r.feature(), r.plan(), r.under(flat), Optional.of(r.cell())));
+        return new FaceShape(face, flat, Stream.concat(drawnSo, readSo).toList());
     }
 
     /** Thickness of the finished body at a place, between what its contours leave of front and back, mm. */

@@ -7,6 +7,7 @@ import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
 import ebauche.core.logbook.AsBuilt;
+import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
@@ -14,6 +15,7 @@ import ebauche.core.stock.Surface;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * The cut that a finished step really made: as recorded, its floor moved to where the gauge found it.
@@ -30,10 +32,26 @@ final class MeasuredCut {
         if (done.operation().feature().is(FeatureKind.CHANNEL)) {
             return done.changes().stream().map(c -> bored(build, done, c)).toList();
         }
+        if (done.operation().is(StepKind.CARVE) && done.operation().feature().is(FeatureKind.CONTOUR)) {
+            return carved(build, done);
+        }
         double miss = miss(build, done);
         return Math.abs(miss) < NOISE
                 ? done.changes()
                 : done.changes().stream().map(c -> moved(c, done.face(), miss)).toList();
+    }
+
+    /** A carve with the places where it was read to lie deeper. */
+    private static List<Change> carved(Build build, AsBuilt.Done done) {
+        Face face = done.face();
+        double then = build.faces().now(face)
+                + (face == Face.FRONT ? -build.sandedSince(face, done) : build.sandedSince(face, done));
+        return Stream.concat(
+                        done.changes().stream(),
+                        build.deeper().stream()
+                                .filter(d -> d.feature().equals(done.operation().feature()))
+                                .map(d -> d.cut(then)))
+                .toList();
     }
 
     /** A channel where it was read to run: as much off what is recorded as it is off what it was held for then. */

@@ -56,6 +56,13 @@ public final class SecondLook {
                 return Optional.of(new Contradiction(earlier, least, limits.depthTolerance()));
             }
         }
+        if (measures instanceof Measurand.WoodAt || measures instanceof Measurand.ThicknessAt) {
+            double most =
+                    earlier.value() - build.sandedSince(Face.FRONT, earlier) - build.sandedSince(Face.BACK, earlier);
+            if (value > most + limits.thicknessTolerance() + NOISE) {
+                return Optional.of(new Contradiction(earlier, most, limits.thicknessTolerance()));
+            }
+        }
         return Optional.empty();
     }
 

@@ -300,7 +300,7 @@ public final class WoodLeft {
             Region floor =
                     floor(one, v -> v.solid.deepest() > one.solid.deepest() + TOUCH || (lies && v.opens(back.flat())));
             if (!floor.isEmpty()) {
-                Thin straight = least(one, Feature.BACK, List.of(bottom(one.solid)), back.surfaces(), floor);
+                Thin straight = toFace(one, Feature.BACK, back, floor);
                 out.add(straight);
                 aslantToCarves(one, Feature.BACK, back, straight, out);
             }
@@ -309,7 +309,7 @@ public final class WoodLeft {
             Region floor = floor(
                     one, v -> v.solid.shallowest() < one.solid.shallowest() - TOUCH || (lies && v.opens(front.flat())));
             if (!floor.isEmpty()) {
-                Thin straight = least(one, Feature.FRONT, front.surfaces(), List.of(top(one.solid)), floor);
+                Thin straight = toFace(one, Feature.FRONT, front, floor);
                 out.add(straight);
                 aslantToCarves(one, Feature.FRONT, front, straight, out);
             }
@@ -398,8 +398,8 @@ public final class WoodLeft {
             boolean oneAbove = middle(one, shared) <= middle(other, shared);
             Pit above = oneAbove ? one : other;
             Pit below = oneAbove ? other : one;
-            Thin straight =
-                    least(above, below.feature, List.of(bottom(above.solid)), List.of(top(below.solid)), shared);
+            Gap gap = least(bottom(above.solid), top(below.solid), shared);
+            Thin straight = new Thin(Kind.FLOOR, above.feature, below.feature, gap.thickness(), gap.at());
             aslant(above, below, straight, out);
             return;
         }
@@ -549,17 +549,25 @@ public final class WoodLeft {
         return solid instanceof Solid.Prism p ? p.bottom() : ((Bore) solid).side(true);
     }
 
-    private static Thin least(Pit one, Feature neighbour, List<Surface> uppers, List<Surface> lowers, Region over) {
+    /** Straight up or down to a face, whose surfaces lie each where it lies. */
+    private static Thin toFace(Pit one, Feature neighbour, FaceShape shape, Region over) {
         Gap best = null;
-        for (Surface upper : uppers) {
-            for (Surface lower : lowers) {
-                boolean round = upper instanceof Bore.Side || lower instanceof Bore.Side;
-                Gap gap = round
-                        ? remembered(new Between(upper, lower, over), () -> Gap.least(upper, lower, over))
-                        : Gap.least(upper, lower, over);
+        for (FaceShape.Part part : shape.parts()) {
+            Region here = part.only().map(over::intersection).orElse(over);
+            if (!here.isEmpty()) {
+                Gap gap = shape.face() == Face.FRONT
+                        ? least(part.surface(), top(one.solid), here)
+                        : least(bottom(one.solid), part.surface(), here);
                 best = best == null ? gap : best.or(gap);
             }
         }
         return new Thin(Kind.FLOOR, one.feature, neighbour, best.thickness(), best.at());
+    }
+
+    private static Gap least(Surface upper, Surface lower, Region over) {
+        boolean round = upper instanceof Bore.Side || lower instanceof Bore.Side;
+        return round
+                ? remembered(new Between(upper, lower, over), () -> Gap.least(upper, lower, over))
+                : Gap.least(upper, lower, over);
     }
 }

@@ -349,7 +349,8 @@ class SchemaWalkTest {
 
     @Test
     void every_measurand_is_in_the_schema() {
-        List<String> all = new ArrayList<>(List.of("depth:neck", "thickness-at:control-volume"));
+        List<String> all =
+                new ArrayList<>(List.of("depth:neck", "thickness-at:control-volume", "wood-at:contour-top.-120.45"));
         for (Measurand.Dimension d : Measurand.Dimension.values()) {
             all.add(d.key());
         }
