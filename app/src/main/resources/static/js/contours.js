@@ -20,7 +20,7 @@ function draw(end, dx, dy) {
   const grip = end.querySelector(".grip");
   end.setAttribute("transform", `translate(${dy * scale} ${dx * scale})`);
   // A curve is drawn anew by the server when its handle is let go.
-  if (line.tagName === "line") {
+  if (line?.tagName === "line") {
     line.setAttribute(`x${n}`, +grip.getAttribute("cx") + dy * scale);
     line.setAttribute(`y${n}`, +grip.getAttribute("cy") + dx * scale);
   }

@@ -98,6 +98,21 @@ public final class ContourDrawing {
         svg.close();
     }
 
+    /** What can be moved of one that begins off no line: a disc's middle, the ends of its stretch. */
+    private void places(Contour.Laid laid, boolean tried) {
+        String id = laid.contour().id();
+        svg.open("g", "class", tried ? "start-line tried" : "start-line", "data-contour", id);
+        if (laid.contour().start() instanceof Contour.Start.Disc disc) {
+            end("at", disc.at(), id);
+        } else if (laid.contour().start() instanceof Contour.Start.Round round) {
+            round.along().ifPresent(s -> {
+                end(ContourForm.STRETCH + "from", s.from(), id);
+                end(ContourForm.STRETCH + "to", s.to(), id);
+            });
+        }
+        svg.close();
+    }
+
     private void ends(Contour.Laid laid, boolean tried) {
         if (laid.contour().start() instanceof Contour.Start.Across across) {
             svg.open(
@@ -125,6 +140,8 @@ public final class ContourDrawing {
                         laid.contour().id());
             }
             svg.close();
+        } else {
+            places(laid, tried);
         }
     }
 
@@ -147,6 +164,8 @@ public final class ContourDrawing {
                 switch (name) {
                     case "from" -> Words.say("contour-drawing.one-end-of-the-contours-line", of);
                     case "to" -> Words.say("contour-drawing.other-end-of-the-contours-line", of);
+                    case "at", ContourForm.STRETCH + "from", ContourForm.STRETCH + "to" ->
+                        Words.say("contour-drawing.a-place-of-the-contour", of);
                     default -> Words.say("contour-drawing.a-handle-of-the-contours-line", of);
                 });
         svg.circle("grab", frame.x(at), frame.y(at), 24);

@@ -34,10 +34,14 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
     /** A contour as the design's file has it, in the maker's own writing. */
     static ContourForm of(JsonNode contour) {
         Map<String, String> typed = new LinkedHashMap<>();
-        for (String key : List.of("id", "face", "depth", "shape", "radius", "width")) {
+        for (String key : List.of("id", "face", "depth", "shape", "radius", "width", "edge")) {
             typed.put(key, contour.path(key).asString(""));
         }
-        typed.put("start", contour.has("line") ? "line" : "round");
+        typed.put("start", contour.has("line") ? "line" : contour.has("disc") ? "disc" : "round");
+        JsonNode disc = contour.path("disc");
+        typed.put("atx", disc.path("at").path("x").asString(""));
+        typed.put("aty", disc.path("at").path("y").asString(""));
+        typed.put("diameter", disc.path("diameter").asString(""));
         ends(typed, "", contour.path("line"));
         ends(typed, STRETCH, contour.path("stretch"));
         typed.put("fade", contour.at("/stretch/fade").asString(""));
@@ -81,9 +85,20 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
             point(typed, "from", across.from(), fig);
             point(typed, "to", across.to(), fig);
             typed.put("along", "wedge");
+        } else if (contour.start() instanceof Contour.Start.Disc disc) {
+            typed.put("start", "disc");
+            point(typed, "at", disc.at(), fig);
+            typed.put("diameter", fig.exactText(disc.diameter()));
+            typed.put("width", fig.exactText(disc.width()));
         } else {
+            Contour.Start.Round round = (Contour.Start.Round) contour.start();
             typed.put("start", "round");
-            typed.put("width", fig.exactText(((Contour.Start.Round) contour.start()).width()));
+            typed.put("width", fig.exactText(round.width()));
+            round.along().ifPresent(s -> {
+                point(typed, STRETCH + "from", s.from(), fig);
+                point(typed, STRETCH + "to", s.to(), fig);
+                typed.put("fade", fig.exactText(s.fade()));
+            });
         }
         return new ContourForm("", typed, new LinkedHashMap<>());
     }
@@ -149,7 +164,11 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
     }
 
     public boolean line() {
-        return !get("start").equals("round");
+        return !get("start").equals("round") && !disc();
+    }
+
+    public boolean disc() {
+        return get("start").equals("disc");
     }
 
     /** Whether it runs along a part of the edge only: one of its fields says something. */
@@ -185,6 +204,11 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
                 across.set("through", through);
             }
             along(values, across, fig);
+        } else if (disc()) {
+            ObjectNode disc = out.putObject("disc");
+            end(values, disc.putObject("at"), "at");
+            values.length("diameter", disc, "diameter");
+            values.length("width", out, "width");
         } else {
             values.length("width", out, "width");
             if (alongAStretch()) {
@@ -198,6 +222,9 @@ public record ContourForm(String was, Map<String, String> typed, Map<String, Str
         out.put("shape", values.text("shape"));
         if (hollow()) {
             values.length("radius", out, "radius");
+        }
+        if (!get("edge").isBlank()) {
+            values.length("edge", out, "edge");
         }
         if (!get("by").isBlank()) {
             out.put("by", get("by"));

@@ -29,7 +29,9 @@ public final class ContourSection {
     public static String of(Build build, Contour.Laid laid, Figures fig) {
         Region body = build.design().outline().region();
         Point deepest = laid.course().farthest(laid.plan());
-        double wide = laid.profile().width();
+        double wide = laid.contour().start() instanceof Contour.Start.Disc disc
+                ? disc.diameter() / 2
+                : laid.profile().width();
         Point inward = inward(laid, deepest, body);
         FaceShape front = build.finished(Face.FRONT);
         FaceShape back = build.finished(Face.BACK);

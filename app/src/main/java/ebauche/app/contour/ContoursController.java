@@ -165,7 +165,10 @@ class ContoursController {
         if (last.equals("to")) {
             return (path.contains(".stretch.") ? ContourForm.STRETCH : "") + "tox";
         }
-        return List.of("width", "radius", "id", "fade", "lean", "depths").contains(last) ? last : "depth";
+        return List.of("width", "radius", "id", "fade", "lean", "depths", "edge", "diameter")
+                        .contains(last)
+                ? last
+                : "depth";
     }
 
     @PostMapping

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.testing.WithVisitor;
+import ebauche.core.contour.UsualContour;
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
@@ -174,14 +175,49 @@ class ContourPagesTest extends WithVisitor {
     @Test
     void every_usual_contour_can_be_laid_on_every_body() {
         for (String body : shop.bodies().keySet()) {
-            for (String usual : List.of("forearm", "belly", "top")) {
-                HttpResponse<String> answer = me.get(shop.path(body) + "/contours?add=" + usual);
+            for (UsualContour usual : UsualContour.values()) {
+                HttpResponse<String> answer = me.get(shop.path(body) + "/contours?add=" + usual.id());
                 assertThat(answer.statusCode()).as(body + " " + usual).isEqualTo(200);
-                assertThat(answer.body()).as(body + " " + usual).contains("tried, not saved");
+                assertThat(answer.body())
+                        .as(body + " " + usual)
+                        .contains("tried, not saved")
+                        .doesNotContain("field-trouble");
             }
         }
         // Marram has a carved top already: a second one gets a name of its own.
         assertThat(me.get(shop.path("marram") + "/contours?add=top").body()).contains("value=\"top-2\"");
+    }
+
+    @Test
+    void a_knobs_recess_and_a_definite_edge_are_kept_and_stand_in_the_form_again() {
+        Map<String, String> typed = forearm();
+        typed.put("edge", "1.5 mm");
+        assertThat(post("sedge", typed).statusCode()).isEqualTo(302);
+        Map<String, String> knob = new HashMap<>(Map.of(
+                "base", "2", "was", "", "act", "keep", "start", "disc", "id", "knob", "face", "front", "depth",
+                "3 mm"));
+        knob.putAll(Map.of(
+                "shape",
+                "hollow",
+                "radius",
+                "7.5 mm",
+                "width",
+                "6 mm",
+                "diameter",
+                "28 mm",
+                "atx",
+                "60 mm",
+                "aty",
+                "0"));
+        assertThat(post("sedge", knob).statusCode()).isEqualTo(302);
+        String page = me.get(shop.path("sedge") + "/contours").body();
+        assertThat(page)
+                .contains("name=\"edge\" autocomplete=\"off\" value=\"1.5 mm\"")
+                .contains("name=\"diameter\" value=\"28 mm\"");
+        assertThat(plan("sedge").step("contour-knob:carve")).isPresent();
+        assertThat(me.get(shop.path("sedge") + "/contours/knob").body()).contains("router along nested templates");
+        knob.putAll(Map.of("base", "3", "was", "knob", "atx", "900 mm"));
+        assertThat(post("sedge", knob).body()).contains("its disc lies off the body");
     }
 
     /** The carve logged as done with its readings at the bench's file: the cavity's last pass moves by what was read. */

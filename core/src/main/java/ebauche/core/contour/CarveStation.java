@@ -34,14 +34,19 @@ public record CarveStation(Contour.Laid laid, Point at) {
     private static final int NARROWEST = 15;
     private static final int STEP = 5;
 
-    /** Less is not worth reading, mm. */
+    /** Less is not worth reading: mm, and a share of the deepest. */
     private static final double CARVED = 1;
+
+    private static final double SHARE = 0.2;
 
     /** A calliper's jaw keeps off an opening by so much, mm. */
     private static final double JAW = 6;
 
     /** Those of a contour: the widest grid that gives enough of them. */
     public static List<CarveStation> of(Build build, Contour.Laid laid) {
+        if (laid.contour().start() instanceof Contour.Start.Disc) {
+            return List.of();
+        }
         int wanted = laid.contour().start() instanceof Contour.Start.Round ? ROUND : ACROSS;
         Region free = laid.plan().minus(open(build));
         List<CarveStation> best = List.of();
@@ -52,11 +57,12 @@ public record CarveStation(Contour.Laid laid, Point at) {
     }
 
     private static List<CarveStation> on(Contour.Laid laid, Region free, int pitch) {
+        double least = Math.max(CARVED, SHARE * laid.profile().depth());
         List<CarveStation> found = new ArrayList<>();
         for (int row = (int) Math.floor(free.maxY() / pitch); row * pitch >= free.minY(); row--) {
             for (int column = (int) Math.ceil(free.minX() / pitch); column * pitch <= free.maxX(); column++) {
                 Point at = new Point(column * pitch, row * pitch);
-                if (free.contains(at) && laid.under(0).fall(at) > CARVED) {
+                if (free.contains(at) && laid.under(0).fall(at) > least) {
                     found.add(new CarveStation(laid, at));
                 }
             }

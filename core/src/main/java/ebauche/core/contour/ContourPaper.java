@@ -36,6 +36,9 @@ final class ContourPaper {
         if (line.isPresent()) {
             rings.add(strip(line.get()));
             at = line.get().deepest().down() + APART;
+        } else if (laid.contour().start() instanceof Contour.Start.Disc) {
+            rings.addAll(edges(laid.plan()));
+            at = build.design().outline().region().maxX() + APART + BACK;
         } else if (Removal.chosen(build, laid).school() == CarveSchool.JIG) {
             BevelJig jig = BevelJig.of(build.design().outline().region(), laid);
             rings.add(closed(jig.line()));

@@ -149,7 +149,10 @@ public final class ContourStation implements Station {
             return new Setting.Marked(
                     "compass or gauge run along the edge; tape on the flat that stays", inside, "inside the edge");
         }
-        return new Setting.ByHand("long rule or thin batten, tape on the side that stays");
+        return new Setting.ByHand(
+                contour.start() instanceof Contour.Start.Disc
+                        ? "its middle pricked, compass round it"
+                        : "long rule or thin batten, tape on the side that stays");
     }
 
     /** Where the line meets the edge, the end nearer the neck first; none of one that runs all round. */
@@ -161,6 +164,9 @@ public final class ContourStation implements Station {
                             new Place("where it begins to fade", edge.at(edge.nearest(s.from()), 0)),
                             new Place("where it begins to fade", edge.at(edge.nearest(s.to()), 0))))
                     .orElse(List.of());
+        }
+        if (laid.contour().start() instanceof Contour.Start.Disc disc) {
+            return List.of(new Place("its middle", disc.at()));
         }
         if (laid.course() instanceof Ruled ruled) {
             List<Ruled.Ray> rays = ruled.rays();
@@ -215,6 +221,9 @@ public final class ContourStation implements Station {
                 .gives(Datum.carved(contour.feature()))
                 .caution(by.cautions().toArray(Caution[]::new))
                 .takes((int) Math.round(by.minutes() * left.share()), 0, 0.01);
+        if (contour.start() instanceof Contour.Start.Disc) {
+            step.needs(Datum.rim(build, face, laid.plan()));
+        }
         build.deeper().stream()
                 .filter(d -> d.feature().equals(contour.feature()))
                 .forEach(d -> step.cuts(d.cut(now)));

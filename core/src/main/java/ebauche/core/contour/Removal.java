@@ -61,8 +61,13 @@ public record Removal(
 
     private static final double BELT_MARKS = 0.2;
 
+    /** Minutes to knife and pare a definite edge: common practice. */
+    private static final int PARED = 15;
+
     /** Steeper than this nobody tips a body on a jig, degrees: common practice. */
     private static final double STEEPEST = 45;
+
+    private static final String RUNS_OUT = "it runs out over the line, where a definite edge is to stay";
 
     /** What a contour is to all of them. */
     private record Work(Build build, Contour.Laid laid, Optional<OtherLine> line) {
@@ -92,7 +97,14 @@ public record Removal(
         }
 
         boolean isPlane() {
-            return laid.course() instanceof Course.Line && laid.profile().shape() == Profile.Shape.STRAIGHT;
+            return laid.course() instanceof Course.Line
+                    && laid.profile().shape() == Profile.Shape.STRAIGHT
+                    && !isEdged();
+        }
+
+        /** Whether it ends on a definite edge, which nothing that runs out over its line leaves. */
+        boolean isEdged() {
+            return laid.profile().edge() > 0;
         }
 
         boolean isRound() {
@@ -108,13 +120,16 @@ public record Removal(
     public static List<Removal> of(Build build, Contour.Laid laid) {
         Work work = new Work(build, laid, OtherLine.of(build, laid));
         List<Removal> all = new ArrayList<>(
-                work.isRound()
-                        ? List.of(
-                                rasp(work),
-                                belt(work),
-                                NestedTemplates.removal(build, laid),
-                                BevelJig.removal(build, laid))
-                        : List.of(rasp(work), bandSaw(work), kerfs(work), fence(work), drum(work), belt(work)));
+                laid.contour().start() instanceof Contour.Start.Disc
+                        ? DiscRecess.ways(build, laid)
+                        : work.isRound()
+                                ? List.of(
+                                        rasp(work),
+                                        belt(work),
+                                        NestedTemplates.removal(build, laid),
+                                        BevelJig.removal(build, laid))
+                                : List.of(rasp(work), bandSaw(work), kerfs(work), fence(work), drum(work), belt(work)));
+        all.replaceAll(r -> r.edged(laid.profile().edge()));
         all.sort(Comparator.<Removal, Boolean>comparing(r -> r.cannot().isPresent())
                 .thenComparingInt(Removal::minutes));
         return List.copyOf(all);
@@ -135,6 +150,20 @@ public record Removal(
 
     public boolean isPossible() {
         return cannot.isEmpty();
+    }
+
+    /** With the definite edge that it ends on, pared along a knifed line before all else reaches it. */
+    private Removal edged(double edge) {
+        if (edge == 0) {
+            return this;
+        }
+        List<LedgerRow> all = new ArrayList<>(rows);
+        all.add(LedgerRow.of(
+                "Knife along the line, then pare a facet of 45 degrees down from it: the contour ends on it and goes no farther",
+                Reckoning.of("definite edge, deep", Quantity.LENGTH)
+                        .length("wanted", Fact.typed(edge))
+                        .is(edge, "wanted")));
+        return new Removal(school, all, leaves, minutes + PARED, cautions, cannot);
     }
 
     private static Reckoning left(String name, double left) {
@@ -203,7 +232,10 @@ public record Removal(
                 .filter(s -> s.kind() == Saw.Kind.BAND)
                 .max(Comparator.comparingDouble(Saw::blade));
         Optional<String> cannot = !work.isPlane()
-                ? Optional.of("a saw's cut is a plane: only a straight line with one slope is sawn so")
+                ? Optional.of(
+                        work.isEdged()
+                                ? RUNS_OUT
+                                : "a saw's cut is a plane: only a straight line with one slope is sawn so")
                 : saw.isEmpty()
                         ? Optional.of("the crib has no band saw")
                         : guides.value() > opens
@@ -369,13 +401,15 @@ public record Removal(
                             .is(up, k + " × each lift, at most deepest")));
         }
         rows.add(LedgerRow.of("Curved scraper over the sweeps", left("a coarse sleeve's scratch", BELT_MARKS)));
-        Optional<String> cannot = work.laid().profile().shape() != Profile.Shape.HOLLOW
-                ? Optional.of("a drum leaves a hollow: this contour is none")
-                : !press
-                        ? Optional.of("the crib has no drill press")
-                        : drum.isEmpty()
-                                ? Optional.of("no drum of the crib is as small as this hollow's radius")
-                                : Optional.empty();
+        Optional<String> cannot = work.isEdged()
+                ? Optional.of(RUNS_OUT)
+                : work.laid().profile().shape() != Profile.Shape.HOLLOW
+                        ? Optional.of("a drum leaves a hollow: this contour is none")
+                        : !press
+                                ? Optional.of("the crib has no drill press")
+                                : drum.isEmpty()
+                                        ? Optional.of("no drum of the crib is as small as this hollow's radius")
+                                        : Optional.empty();
         return new Removal(
                 CarveSchool.DRUM,
                 rows,
@@ -395,9 +429,11 @@ public record Removal(
                 LedgerRow.of("Long block along the line, P180, straightedge across"));
         boolean has =
                 work.build().shop().crib().machines().stream().anyMatch(m -> m.kind() == Machine.Kind.BELT_SANDER);
-        Optional<String> cannot = work.laid().profile().shape() == Profile.Shape.HOLLOW
-                ? Optional.of("a flat belt leaves no hollow")
-                : has ? Optional.empty() : Optional.of("the crib has no belt or disc sander");
+        Optional<String> cannot = work.isEdged()
+                ? Optional.of(RUNS_OUT)
+                : work.laid().profile().shape() == Profile.Shape.HOLLOW
+                        ? Optional.of("a flat belt leaves no hollow")
+                        : has ? Optional.empty() : Optional.of("the crib has no belt or disc sander");
         return new Removal(
                 CarveSchool.BELT,
                 rows,

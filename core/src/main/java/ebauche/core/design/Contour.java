@@ -26,6 +26,7 @@ import java.util.OptionalDouble;
  * @param shape across it
  * @param radius of a hollow; a round one's follows from width and depth
  * @param by how its maker brings it out; empty for the way that costs least
+ * @param edge that it begins with, for veneer or a thick finish, mm; empty where it feathers out onto the face
  */
 public record Contour(
         String id,
@@ -34,7 +35,20 @@ public record Contour(
         double depth,
         Profile.Shape shape,
         OptionalDouble radius,
-        Optional<CarveSchool> by) {
+        Optional<CarveSchool> by,
+        OptionalDouble edge) {
+    /** One that feathers out onto the face. */
+    public Contour(
+            String id,
+            Face face,
+            Start start,
+            double depth,
+            Profile.Shape shape,
+            OptionalDouble radius,
+            Optional<CarveSchool> by) {
+        this(id, face, start, depth, shape, radius, by, OptionalDouble.empty());
+    }
+
     /** One that is brought out as costs the least here. */
     public Contour(String id, Face face, Start start, double depth, Profile.Shape shape, OptionalDouble radius) {
         this(id, face, start, depth, shape, radius, Optional.empty());
@@ -94,6 +108,18 @@ public record Contour(
         }
 
         /**
+         * Inside a disc, such as a recess that a knob sits in: it falls from the disc's rim to a level floor.
+         *
+         * @param width of what falls, from the rim inward
+         */
+        record Disc(Point at, double diameter, double width) implements Start {
+            public Disc {
+                Refusal.between(diameter, 5, 200, "diameter");
+                Refusal.between(width, 0.5, diameter / 2, "width");
+            }
+        }
+
+        /**
          * A part of the edge, walked anticlockwise as seen from the front, beyond whose ends the work fades out.
          *
          * @param from a place near the edge where it begins
@@ -110,6 +136,10 @@ public record Contour(
 
     public Contour {
         Refusal.between(depth, 0.5, 60, "depth");
+        edge.ifPresent(e -> {
+            Refusal.between(e, 0.2, 10, "edge");
+            Refusal.unless(e < depth, "edge", "a definite edge is less deep than the contour behind it");
+        });
         radius.ifPresent(r -> {
             Refusal.between(r, 5, 100_000, "radius");
             Refusal.unless(shape == Profile.Shape.HOLLOW, "radius", "only a hollow contour has a radius of its own");
@@ -132,12 +162,13 @@ public record Contour(
                 depth,
                 shape,
                 radius,
-                by);
+                by,
+                edge);
     }
 
     /** The same, deeper or less deep. */
     public Contour with(double otherDepth) {
-        return new Contour(id, face, start, otherDepth, shape, radius, by);
+        return new Contour(id, face, start, otherDepth, shape, radius, by, edge);
     }
 
     /** A contour laid on a body's outline: what it carves of it, how wide that is, and its line. */
@@ -181,6 +212,11 @@ public record Contour(
                     Course.Rim.of(body, round.width()),
                     profile(round.width()));
         }
+        if (start instanceof Start.Disc disc) {
+            Region plan = Region.disc(disc.at(), disc.diameter()).intersection(body);
+            Refusal.unless(!plan.isEmpty(), "contours", "its disc lies off the body");
+            return new Laid(this, plan, new Course.Spot(disc.at(), disc.diameter() / 2), profile(disc.width()));
+        }
         Start.Across across = (Start.Across) start;
         if (!across.isPlain()) {
             RuledOff off = RuledOff.of(body, across, this);
@@ -196,12 +232,18 @@ public record Contour(
         return new Laid(this, plan, line, profile(line.across(deepest.x(), deepest.y())));
     }
 
-    Profile profile(double width) {
-        return switch (shape) {
-            case STRAIGHT -> Profile.straight(width, depth);
-            case ROUND -> Profile.round(width, depth);
-            case BLENDED -> Profile.blended(width, depth);
-            case HOLLOW -> Profile.hollow(width, depth, radius.getAsDouble());
+    Profile profile(double whole) {
+        double definite = edge.orElse(0);
+        Refusal.unless(definite < whole, "edge", "a definite edge is narrower than the contour behind it");
+        double width = whole - definite;
+        double deep = depth - definite;
+        Profile feathered = switch (shape) {
+            case STRAIGHT -> Profile.straight(width, deep);
+            case ROUND -> Profile.round(width, deep);
+            case BLENDED -> Profile.blended(width, deep);
+            case ARCHED -> Profile.arched(width, deep);
+            case HOLLOW -> Profile.hollow(width, deep, radius.getAsDouble());
         };
+        return definite > 0 ? feathered.behind(definite) : feathered;
     }
 }

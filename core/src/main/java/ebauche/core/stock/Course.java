@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
-public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, Ruled {
+public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, Course.Spot, Ruled {
     /** Distance of a place from where the carve begins, mm; nought or less where it is not carved. */
     double across(double x, double y);
 
@@ -199,6 +199,33 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
         @Override
         public int hashCode() {
             return outline.hashCode();
+        }
+    }
+
+    /** Inside a circle, so far from it towards its middle. */
+    record Spot(Point middle, double radius) implements Course {
+        /** Its middle as an area. */
+        private static final double POINT = 1e-6;
+
+        @Override
+        public double across(double x, double y) {
+            return radius - Math.hypot(x - middle.x(), y - middle.y());
+        }
+
+        @Override
+        public Point farthest(Region over) {
+            return over.contains(middle) ? middle : over.nearest(Region.disc(middle, POINT))[0];
+        }
+
+        /** Any place well inside: the face stands for what lies nearer. */
+        @Override
+        public Point nearest(Region over) {
+            return over.inner();
+        }
+
+        @Override
+        public Region beyond(Region plan, double across) {
+            return across >= radius ? Region.EMPTY : plan.intersection(Region.disc(middle, 2 * (radius - across)));
         }
     }
 

@@ -9,19 +9,23 @@ import java.util.function.DoubleUnaryOperator;
  * <p>Straight, hollow (an arc that sags under the straight slope) or round (an arc that starts level with the face and
  * grows steeper). An arc goes through both ends of the straight slope; with c the length of that slope and R the radius,
  * its centre lies square to the slope's middle at √(R² − c²/4). Never rising: R ≥ (w² + d²) / 2d, where a hollow ends
- * level and a round one starts level. A blended one starts level along a parabola over a third of its width and goes on straight.
+ * level and a round one starts level. A blended one starts level along a parabola over a third of its width and goes on straight. An arched one
+ * leaves the face level, is steepest at two thirds of its width and comes out level again, as a carved top does in its recurve: two parabolas
+ * that meet with one slope, 2d / w. With a definite edge it begins down a facet of 45 degrees, and its shape lies behind that.
  *
  * @param width w, across the plan, mm
  * @param depth d, at the far side, mm
  * @param radius R of the arc; 0 for one that has none
+ * @param edge how deep its definite edge is; 0 for one that feathers out onto the face
  */
-public record Profile(Shape shape, double width, double depth, double radius) {
+public record Profile(Shape shape, double width, double depth, double radius, double edge) {
     /** Shapes across a carve. */
     public enum Shape {
         STRAIGHT("straight"),
         HOLLOW("hollow"),
         ROUND("round"),
-        BLENDED("blended");
+        BLENDED("blended"),
+        ARCHED("arched");
 
         private final String word;
 
@@ -32,7 +36,17 @@ public record Profile(Shape shape, double width, double depth, double radius) {
         public String word() {
             return word;
         }
+
+        boolean isArc() {
+            return this == HOLLOW || this == ROUND;
+        }
     }
+
+    /** An arched one is steepest at this share of its width: common practice. */
+    private static final double RECURVE = 2.0 / 3;
+
+    /** A definite edge's facet, degrees from the face: common practice. */
+    private static final double FACET = 45;
 
     /** The share of its width over which a blended one leaves the face: common practice. */
     private static final double BLEND = 1.0 / 3;
@@ -40,7 +54,9 @@ public record Profile(Shape shape, double width, double depth, double radius) {
     public Profile {
         Refusal.positive(width, "width");
         Refusal.positive(depth, "depth");
-        if (shape == Shape.STRAIGHT || shape == Shape.BLENDED) {
+        Refusal.notNegative(edge, "edge");
+        Refusal.unless(edge < depth && edge < width, "edge", "a definite edge is less deep than what lies behind it");
+        if (!shape.isArc()) {
             Refusal.unless(radius == 0, "radius", "a straight slope has no radius");
         } else {
             Refusal.unless(
@@ -48,11 +64,17 @@ public record Profile(Shape shape, double width, double depth, double radius) {
                     "depth",
                     "an arc falls at most as far as it is wide; a straight one may be steeper");
             Refusal.unless(
-                    radius >= smallestRadius(width, depth) - 1e-9,
+                    radius >= smallestRadius(width - edge, depth - edge) - 1e-9,
                     "radius",
                     "an arc of that radius would rise again before the edge; at least "
-                            + Math.ceil(smallestRadius(width, depth) * 10) / 10 + " mm over this width and depth");
+                            + Math.ceil(smallestRadius(width - edge, depth - edge) * 10) / 10
+                            + " mm over this width and depth");
         }
+    }
+
+    /** One that feathers out onto the face. */
+    public Profile(Shape shape, double width, double depth, double radius) {
+        this(shape, width, depth, radius, 0);
     }
 
     public static Profile straight(double width, double depth) {
@@ -67,6 +89,16 @@ public record Profile(Shape shape, double width, double depth, double radius) {
     /** A straight slope that begins level with the face, without an edge. */
     public static Profile blended(double width, double depth) {
         return new Profile(Shape.BLENDED, width, depth, 0);
+    }
+
+    /** Level at its line and level again where it ends, as an arch that runs out in a recurve. */
+    public static Profile arched(double width, double depth) {
+        return new Profile(Shape.ARCHED, width, depth, 0);
+    }
+
+    /** The same behind a definite edge so deep, which makes it so much wider and deeper. */
+    public Profile behind(double definite) {
+        return new Profile(shape, width + definite, depth + definite, radius, definite);
     }
 
     public static Profile hollow(double width, double depth, double radius) {
@@ -85,12 +117,23 @@ public record Profile(Shape shape, double width, double depth, double radius) {
 
     /** The same for who asks for very many distances: what they share is reckoned once. */
     DoubleUnaryOperator falling() {
+        if (edge > 0) {
+            DoubleUnaryOperator behind = feathered().falling();
+            return t -> t <= 0 ? 0 : t < edge ? t : edge + behind.applyAsDouble(t - edge);
+        }
         DoubleUnaryOperator within = switch (shape) {
             case STRAIGHT -> t -> depth * t / width;
             case BLENDED -> {
                 double over = width * BLEND;
                 double slope = depth / (width - over / 2);
                 yield t -> t < over ? slope * t * t / (2 * over) : slope * (t - over / 2);
+            }
+            case ARCHED -> {
+                double turns = width * RECURVE;
+                double slope = 2 * depth / width;
+                yield t -> t < turns
+                        ? slope * t * t / (2 * turns)
+                        : depth - slope * (width - t) * (width - t) / (2 * (width - turns));
             }
             case HOLLOW -> arc();
             // The same arc turned half round about the slope's middle.
@@ -100,6 +143,11 @@ public record Profile(Shape shape, double width, double depth, double radius) {
             }
         };
         return t -> t <= 0 ? 0 : t >= width ? depth : within.applyAsDouble(t);
+    }
+
+    /** What lies behind its definite edge. */
+    private Profile feathered() {
+        return new Profile(shape, width - edge, depth - edge, radius);
     }
 
     /** How far from the line it has fallen so much: the reverse of {@link #fall}, by halving to a hundredth of a micrometre. */
@@ -131,6 +179,12 @@ public record Profile(Shape shape, double width, double depth, double radius) {
 
     /** The steepest it gets, degrees from the face. */
     public double steepest() {
+        if (edge > 0) {
+            return Math.max(FACET, feathered().steepest());
+        }
+        if (shape == Shape.ARCHED) {
+            return Math.toDegrees(Math.atan2(2 * depth, width));
+        }
         double level = shape == Shape.BLENDED ? width * BLEND / 2 : 0;
         double slope = Math.toDegrees(Math.atan2(depth, width - level));
         return radius == 0

@@ -161,6 +161,18 @@ class ContourRulesTest {
                 assertThat(laid.plan().centroid().x()).as(usual.id()).isNegative();
             }
         }
+        for (UsualContour usual : UsualContour.values()) {
+            TestBody one = new TestBody();
+            TestBody other = new TestBody();
+            other.hand = Hand.LEFT;
+            double right =
+                    usual.on(one.build()).on(one.design().outline()).plan().area();
+            double left =
+                    usual.on(other.build()).on(other.design().outline()).plan().area();
+            if (usual != UsualContour.KNOB) {
+                assertThat(left).as(usual.id() + " of the other hand").isCloseTo(right, within(0.02 * right));
+            }
+        }
         TestBody left = new TestBody();
         left.hand = Hand.LEFT;
         Contour.Laid forearm =

@@ -73,6 +73,9 @@ final class BodyElements {
     private static final Field<Profile.Shape> SHAPE =
             Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
     private static final Field<OptionalDouble> RADIUS = Field.lengthIfAny("radius", "radius");
+    private static final Field<OptionalDouble> DEFINITE = Field.lengthIfAny("edge", "definite edge (empty: feathered)");
+    private static final Field<Point> DISC_AT = Field.point("at", "x", "y");
+    private static final Field<Double> DISC_WIDE = Field.length("diameter", "diameter");
     private static final Field<Optional<CarveSchool>> BY = Field.word(
                     "by", "brought out with", Words.of(CarveSchool::word, CarveSchool.values()), CarveSchool::words)
             .orNone();
@@ -148,8 +151,10 @@ final class BodyElements {
             .asksNothing()
             .feature(FeatureKind.CONTOUR)
             .described("carved parts of front and back: off a line across a face, or so wide inside the edge")
-            .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS, BY)
+            .fields(ID, FACE, WIDTH.ifAny(), DEPTH, SHAPE, RADIUS, BY, DEFINITE)
             .oneOf("line", "width")
+            .notBoth("line", "disc")
+            .notBoth("stretch", "disc")
             .notBoth("line", "stretch")
             .build();
 
@@ -166,6 +171,14 @@ final class BodyElements {
             .optional()
             .described("walked anticlockwise as seen from the front; beyond its ends the contour fades out")
             .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
+            .build();
+
+    /** The circle that a contour falls inward from. */
+    static final Element DISC = Element.of("contours.disc", "Disc")
+            .asksNothing()
+            .optional()
+            .described("a recess inside a circle: it falls from the rim over the width to a level floor")
+            .fields(DISC_AT, DISC_WIDE)
             .build();
 
     private static final Field<Double> ROUNDED = Field.length("radius", "radius");
@@ -319,19 +332,27 @@ final class BodyElements {
         };
     }
 
+    private static Contour.Start start(JsonPlace spot) {
+        if (spot.has("line")) {
+            return spot.object("line", BodyElements::across);
+        }
+        double width = WIDTH.of(spot);
+        return spot.has("disc")
+                ? spot.object("disc", s -> new Contour.Start.Disc(DISC_AT.of(s), DISC_WIDE.of(s), width))
+                : new Contour.Start.Round(width, spot.optionalObject("stretch", BodyElements::stretch));
+    }
+
     /** A contour that can be laid on the outline; which one cannot is told at its place. */
     static Contour contour(JsonPlace spot, Outline outline) {
         Contour contour = new Contour(
                 ID.of(spot),
                 FACE.of(spot),
-                spot.has("line")
-                        ? spot.object("line", BodyElements::across)
-                        : new Contour.Start.Round(
-                                WIDTH.of(spot), spot.optionalObject("stretch", BodyElements::stretch)),
+                start(spot),
                 DEPTH.of(spot),
                 SHAPE.of(spot),
                 RADIUS.of(spot),
-                BY.of(spot));
+                BY.of(spot),
+                DEFINITE.of(spot));
         contour.on(outline);
         return contour;
     }

@@ -48,6 +48,7 @@ public final class DesignCatalogue {
             BodyElements.CONTOURS,
             BodyElements.LINE,
             BodyElements.STRETCH,
+            BodyElements.DISC,
             BodyElements.ROUND_OVERS,
             BodyElements.ROUNDED_STRETCH,
             BodyElements.BINDINGS,

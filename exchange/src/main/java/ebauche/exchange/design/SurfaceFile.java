@@ -60,12 +60,20 @@ public final class SurfaceFile {
                 spot.word("face", FACES),
                 spot.number("flat", -FARTHEST, FARTHEST),
                 course(spot, width),
-                new Profile(spot.word("shape", SHAPES), width, spot.number("depth"), spot.number("radius", 0)));
+                new Profile(
+                        spot.word("shape", SHAPES),
+                        width,
+                        spot.number("depth"),
+                        spot.number("radius", 0),
+                        spot.number("edge", 0)));
     }
 
     private static Course course(JsonPlace spot, double width) {
         if (spot.has("rays")) {
             return rays(spot.at("rays"));
+        }
+        if (spot.has("spot")) {
+            return disc(spot.at("spot"));
         }
         if (spot.has("guide")) {
             return new Course.Stretch(guide(spot.at("guide")), width);
@@ -83,6 +91,14 @@ public final class SurfaceFile {
             rays.add(new Ruled.Ray(new Point(p[i], p[i + 1]), new Point(p[i + 2], p[i + 3]), p[i + 4]));
         }
         return new Ruled(rays);
+    }
+
+    private static Course disc(JsonPlace spot) {
+        double[] p = spot.numbers(3, FARTHEST);
+        if (p.length != 3 || p[2] <= 0) {
+            throw spot.trouble("must be x, y of its middle and its radius");
+        }
+        return new Course.Spot(new Point(p[0], p[1]), p[2]);
     }
 
     private static List<Point> guide(JsonPlace spot) {
@@ -163,14 +179,17 @@ public final class SurfaceFile {
                             .flatMapToDouble(p -> DoubleStream.of(p.x(), p.y()))
                             .map(SurfaceFile::micrometre)
                             .toArray()));
+        } else if (carve.course() instanceof Course.Spot disc) {
+            out.set("spot", numbers(disc.middle().x(), disc.middle().y(), disc.radius()));
         } else {
             out.set("rim", rings(((Course.Rim) carve.course()).outline()));
         }
         Profile profile = carve.profile();
-        return out.put("shape", profile.shape().word())
+        out.put("shape", profile.shape().word())
                 .put("width", profile.width())
                 .put("depth", profile.depth())
                 .put("radius", profile.radius());
+        return profile.edge() > 0 ? out.put("edge", profile.edge()) : out;
     }
 
     /** The rings of an area, to a micrometre. */

@@ -58,6 +58,10 @@ class SchemaWalkTest {
         }
     }
 
+    private static final String DISC = """
+            {"id": "knob", "face": "front", "disc": {"at": {"x": "90 mm", "y": "-60 mm"}, "diameter": "28 mm"},
+             "width": "6 mm", "depth": "3 mm", "shape": "hollow", "radius": "7.5 mm"}""";
+
     /** One file with whatever a file can hold, and the demo bodies, which hold what excludes it. */
     static List<ObjectNode> samples() {
         List<ObjectNode> samples = new ArrayList<>();
@@ -106,8 +110,10 @@ class SchemaWalkTest {
         Additions.add(design, "binding");
         ((ObjectNode) design.at("/contours/0"))
                 .put("by", "kerfs")
+                .put("edge", "1 mm")
                 .withObject("/line")
                 .setAll((ObjectNode) JsonText.tree(BOWED));
+        design.withArray("/contours").add(JsonText.tree(DISC));
         ((ObjectNode) design.at("/roundOvers/0"))
                 .set("stretch", JsonText.tree(STRETCH).path("stretch"));
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
@@ -214,6 +220,10 @@ class SchemaWalkTest {
                     {"kind": "remove", "feature": "neck",
                      "solid": {"kind": "prism", "rings": [[0, 0, 9, 0, 9, 9, 0, 0]], "top": [0, 0, 0],
                        "bottom": {"face": "front", "flat": 0, "guide": [0, 0, 50, 0, 60, 20], "shape": "straight",
+                         "width": 20, "depth": 5}}},
+                    {"kind": "remove", "feature": "neck",
+                     "solid": {"kind": "prism", "rings": [[0, 0, 9, 0, 9, 9, 0, 0]], "top": [0, 0, 0],
+                       "bottom": {"face": "front", "flat": 0, "spot": [3, 4, 14], "shape": "arched", "edge": 1,
                          "width": 20, "depth": 5}}}]}]
                 """.getBytes(StandardCharsets.UTF_8));
         return (ArrayNode) read;
