@@ -47,7 +47,8 @@ public final class TestPractice {
                 p.hand(),
                 p.skills(),
                 p.habits(),
-                p.waste());
+                p.waste(),
+                p.shaping());
     }
 
     private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills, double hollow) {
@@ -65,6 +66,7 @@ public final class TestPractice {
                 p.hand(),
                 skills,
                 p.habits(),
-                p.waste());
+                p.waste(),
+                p.shaping());
     }
 }

@@ -13,6 +13,7 @@ import ebauche.core.design.Binding;
 import ebauche.core.design.RoundOver;
 import ebauche.core.edge.Bends;
 import ebauche.core.edge.EdgeZones;
+import ebauche.core.edge.ShapingCost;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.measure.Length;
@@ -96,6 +97,7 @@ class EdgesController {
     private record EdgesView(
             Bodies.Current current,
             List<Shown> shown,
+            List<ShapingCost> costs,
             List<Bound> bindings,
             Map<String, String> typed,
             int base,
@@ -166,6 +168,7 @@ class EdgesController {
                 new EdgesView(
                         current,
                         shown,
+                        shown.isEmpty() || build.contours().isEmpty() ? List.of() : Stations.shapingCosts(build),
                         build.design().bindings().stream()
                                 .map(b -> Bound.of(build, b))
                                 .toList(),

@@ -37,6 +37,11 @@ public record BevelJig(Contour.Laid laid, List<Point> line) {
     /** Narrower than this a part of the jig vibrates and splits along its grain, mm: common practice. */
     static final double THIN = 12;
 
+    /** A bit whose angle is off by less leaves the bevel, degrees, and one that slopes in less far by so little, mm: the scraper's. */
+    private static final double SAME_ANGLE = 1;
+
+    private static final double NEAR = 0.2;
+
     /** Of a bevel: what its surface is at the edge tells how wide it is there. */
     public static BevelJig of(Region body, Contour.Laid laid) {
         EdgeWalk walk = new EdgeWalk(body);
@@ -64,17 +69,35 @@ public record BevelJig(Contour.Laid laid, List<Point> line) {
                 .is(Math.toDegrees(Math.atan2(profile.width(), profile.depth())), "arctan(w / d)");
     }
 
+    private static String lacking(List<Bit> bits, double angle) {
+        if (bits.isEmpty()) {
+            return "the crib has no sound bevel bit with a bearing at its tip, and a router for it";
+        }
+        Bit nearest = bits.get(0);
+        double lean = nearest.lean().getAsDouble();
+        return Math.abs(lean - angle) <= SAME_ANGLE
+                ? "the edges of " + nearest.name() + " slope less far in than the bevel is wide"
+                : nearest.name() + " leans " + Math.round(lean) + " degrees from its axis, and this bevel wants "
+                        + Math.round(angle);
+    }
+
     static Removal removal(Build build, Contour.Laid laid) {
         Profile profile = laid.profile();
-        Optional<Bit> bit = build.shop().crib().bits().stream()
-                .filter(b -> b.profile() == Bit.Profile.BEVEL
-                        && b.bearingSound()
-                        && b.bearing().turns())
-                .max(Comparator.comparingDouble(Bit::cutterLength));
+        double angle = angle(profile).value();
+        List<Bit> bits = build.shop().crib().bits().stream()
+                .filter(b -> b.lean().isPresent() && b.bearingSound())
+                .filter(b -> build.shop().crib().inHand(b).isPresent())
+                .sorted(Comparator.comparingDouble(b -> Math.abs(b.lean().getAsDouble() - angle)))
+                .toList();
+        Optional<Bit> bit = bits.stream()
+                .filter(b ->
+                        Math.abs(b.lean().getAsDouble() - angle) <= SAME_ANGLE && b.slopes() >= profile.width() - NEAR)
+                .findFirst();
         int lifts = (int) Math.max(2, Math.ceil(profile.depth() / LIFT));
         List<LedgerRow> rows = new ArrayList<>();
         rows.add(LedgerRow.of(
-                "Jig from its line on paper: on the edge where the bevel is widest, farther out where it is narrower; its thin parts of plywood, never of solid wood along the grain",
+                "Jig from its line on paper: on the edge where the bevel is widest, farther out where it is narrower; its thin parts of plywood, never of solid wood along the grain"
+                        + bit.map(b -> "; " + b.name()).orElse(""),
                 Reckoning.of("jig stands out where there is no bevel", Quantity.LENGTH)
                         .length("widest", Fact.typed(profile.width()))
                         .is(profile.width(), "widest − nothing"),
@@ -96,11 +119,7 @@ public record BevelJig(Contour.Laid laid, List<Point> line) {
         rows.add(LedgerRow.of("Scraper along it; where it fades out a file and a block"));
         Optional<String> cannot = profile.shape() != Profile.Shape.STRAIGHT
                 ? Optional.of("a bevel bit leaves a straight slope")
-                : bit.isEmpty()
-                        ? Optional.of("the crib has no sound bevel bit with a bearing")
-                        : bit.get().cutterLength() < profile.depth()
-                                ? Optional.of("its edges are shorter than the bevel is deep")
-                                : Optional.empty();
+                : bit.isPresent() ? Optional.empty() : Optional.of(lacking(bits, angle));
         double length = laid.plan().area() / profile.width();
         return new Removal(
                 CarveSchool.JIG,

@@ -4,6 +4,7 @@ import ebauche.core.measure.Refusal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A router bit.
@@ -225,6 +226,21 @@ public record Bit(
                 Edge.SHARP,
                 true,
                 "");
+    }
+
+    /**
+     * What a bevel bit leans from its axis, in degrees: over its edges it narrows from its own diameter to its bearing's. Empty of any other, and of
+     * one without a bearing at its tip.
+     */
+    public OptionalDouble lean() {
+        return profile == Profile.BEVEL && bearing.atTip()
+                ? OptionalDouble.of(Math.toDegrees(Math.atan2(slopes(), cutterLength)))
+                : OptionalDouble.empty();
+    }
+
+    /** How wide a bevel or a round-over it leaves at most, with its bearing on the edge, mm. */
+    public double slopes() {
+        return (diameter - bearingDiameter) / 2;
     }
 
     /** The same with a bearing that turns without play. */

@@ -1,5 +1,6 @@
 package ebauche.core.edge;
 
+import ebauche.core.design.Contour;
 import ebauche.core.design.RoundOver;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -14,6 +15,7 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.measure.Rounding;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
+import ebauche.core.operation.LedgerRow;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
@@ -23,11 +25,13 @@ import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
+import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Plane;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -36,7 +40,8 @@ import java.util.stream.Stream;
  * Round-overs: by a bit whose bearing rides on the edge wherever it has wall and its base a face, by hand where not, and blended.
  *
  * <p>That they come before contours, as most shops do it, follows from what they need: wall for the bearing and flat for the base, which a
- * contour takes. Carved first, the zones by hand are longer.
+ * contour takes; then the corner that a contour leaves is broken by hand. Where a shop carves first, the zones by hand are longer, and the
+ * corner runs into the contour.
  */
 public final class EdgeStation implements Station {
     /** A bite of a round-over bit, mm: larger ones in several, the last light; common practice. */
@@ -84,6 +89,7 @@ public final class EdgeStation implements Station {
 
     private static Stream<Operation> steps(Build build, RoundOver.Laid laid) {
         Optional<RoundingBit> bit = bit(build, laid);
+        List<Contour.Laid> carved = carvedThere(build, laid);
         if (bit.isEmpty()) {
             return Stream.of(byHand(build, laid, List.of(), laid.plan(), length(laid)));
         }
@@ -92,9 +98,73 @@ public final class EdgeStation implements Station {
                         .map(z -> z.within(laid.roundOver().radius() * 1.5))
                         .toList())
                 .intersection(laid.plan());
-        return Stream.of(
+        Stream<Operation> shaped = Stream.of(
                 byRouter(build, laid, bit.get(), zones, laid.plan().minus(hands)),
                 byHand(build, laid, zones.byHand(), hands, zones.byHandLength()));
+        return isAfterContours(build) || zones.lost() == 0
+                ? shaped
+                : Stream.concat(shaped, Stream.of(broken(laid, carved, zones.lost())));
+    }
+
+    /** The contours that take of a corner, or of the wall under it. */
+    private static List<Contour.Laid> carvedThere(Build build, RoundOver.Laid laid) {
+        return build.contours().stream()
+                .filter(c -> !build.design().undecided().contains(c.feature()))
+                .filter(c -> c.plan().overlaps(laid.plan()))
+                .toList();
+    }
+
+    /** Contours came after it and took its corner: the one that they leave is broken, and runs into what stayed. */
+    private static Operation broken(RoundOver.Laid laid, List<Contour.Laid> carved, double length) {
+        String said = laid.feature().said();
+        Reckoning along = Reckoning.of("new corner", Quantity.LENGTH)
+                .length("along the contours", length)
+                .is(length, "along the contours");
+        return Operation.of(
+                        Work.EDGE,
+                        laid.feature(),
+                        StepKind.FINISH,
+                        "Break the corner that contours leave, and run the " + said + " into it")
+                .face(laid.face())
+                .set(new Setting.ByHand(
+                        "file along the corner to the same round, fading where the contour runs out",
+                        List.of(LedgerRow.of(
+                                "File, then paper round a soft block, from the routed corner outward", along))))
+                .needs(Datum.carved(laid.feature()))
+                .needs(carved.stream()
+                        .filter(c -> c.face() == laid.face())
+                        .map(c -> Datum.carved(c.feature()))
+                        .toArray(Condition[]::new))
+                .caution(Caution.DUST)
+                .takes((int) Math.round(BY_HAND * length / 1000), 0, 0.002)
+                .build();
+    }
+
+    /** Both orders on a body, that of its shop first. */
+    public static List<ShapingCost> costs(Build build) {
+        Practice.Shaping own = build.shop().practice().shaping();
+        return Stream.of(Practice.Shaping.values())
+                .sorted(Comparator.comparing(s -> s != own))
+                .map(s -> cost(s == own ? build : shaping(build, s)))
+                .toList();
+    }
+
+    private static Build shaping(Build build, Practice.Shaping first) {
+        return new Build(
+                build.drawn(), build.shop().with(build.shop().practice().with(first)), build.asBuilt());
+    }
+
+    private static ShapingCost cost(Build build) {
+        Practice.Shaping first = build.shop().practice().shaping();
+        int minutes = build.roundOvers().stream()
+                .flatMap(laid -> steps(build, laid))
+                .mapToInt(Operation::handsOnMinutes)
+                .sum();
+        double byHand = build.roundOvers().stream()
+                .flatMap(laid -> zones(build, laid).stream())
+                .mapToDouble(z -> z.byHandLength() + (first == Practice.Shaping.CONTOURS_FIRST ? 0 : z.lost()))
+                .sum();
+        return new ShapingCost(first, minutes, byHand);
     }
 
     /** Length of a corner, by the area that it takes of the plan. */
@@ -112,7 +182,6 @@ public final class EdgeStation implements Station {
         double radius = laid.roundOver().radius();
         int bites = (int) Math.ceil(radius / BITE);
         double length = zones.length() - zones.byHandLength();
-        Region body = build.design().outline().region();
         Reckoning deep = Reckoning.of("round-over under its face", Quantity.LENGTH)
                 .length("radius", Fact.typed(radius))
                 .is(radius, "radius");
@@ -134,12 +203,8 @@ public final class EdgeStation implements Station {
                         passes(bit, radius, bites),
                         new Travel(length, 0)))
                 .cuts(cut(build, laid, plan))
-                .needs(
-                        Datum.OUTLINE_ROUTED,
-                        Datum.flat(
-                                build,
-                                laid.face(),
-                                body.minus(body.grown(-FLAT)).intersection(near(laid))))
+                .needs(Datum.OUTLINE_ROUTED, Datum.flat(build, laid.face(), base(build, laid)))
+                .needs(before(build, laid))
                 .gives(routed(laid))
                 .caution(Caution.ROUTER, Caution.DUST)
                 .takes((int) Math.round(SET + bites * BY_ROUTER * length / 1000), 0, 0.008)
@@ -159,9 +224,29 @@ public final class EdgeStation implements Station {
         return passes;
     }
 
-    /** The face beside the corner that carries the base. */
-    private static Region near(RoundOver.Laid laid) {
-        return laid.plan().grown(FLAT);
+    /** The face beside the corner that carries the base: where contours come first, what they leave of it. */
+    private static Region base(Build build, RoundOver.Laid laid) {
+        Region body = build.design().outline().region();
+        Region beside = body.minus(body.grown(-FLAT)).intersection(laid.plan().grown(FLAT));
+        return isAfterContours(build)
+                ? carvedThere(build, laid).stream()
+                        .filter(c -> c.face() == laid.face())
+                        .map(Contour.Laid::plan)
+                        .reduce(beside, Region::minus)
+                : beside;
+    }
+
+    private static boolean isAfterContours(Build build) {
+        return build.shop().practice().shaping() == Practice.Shaping.CONTOURS_FIRST;
+    }
+
+    /** The contours that come before it, where the shop carves first. */
+    private static Condition[] before(Build build, RoundOver.Laid laid) {
+        return isAfterContours(build)
+                ? carvedThere(build, laid).stream()
+                        .map(c -> Datum.carved(c.feature()))
+                        .toArray(Condition[]::new)
+                : new Condition[0];
     }
 
     private static Operation byHand(
@@ -179,6 +264,7 @@ public final class EdgeStation implements Station {
                         new Setting.ByHand(
                                 "two lines a radius off the corner, rasp to a flat between them, file it round, scraper and a strip of paper"))
                 .needs(all ? Datum.OUTLINE_ROUTED : routed(laid))
+                .needs(before(build, laid))
                 .gives(Datum.carved(laid.feature()))
                 .caution(Caution.DUST, Caution.CARVE)
                 .takes((int) Math.round(SET + BY_HAND * length / 1000 + BLEND * length(laid) / 1000), 0, 0.004);

@@ -10,6 +10,7 @@ import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Build;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.shop.Practice;
 import ebauche.core.stock.Relief;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -22,8 +23,9 @@ import java.util.Set;
  *
  * @param byHand the stretches that are left to hands, in the order of the walk
  * @param length of the corner in all, mm
+ * @param lost what of it a contour of its own face takes afterwards, where a router goes, mm
  */
-public record EdgeZones(List<Zone> byHand, double length) {
+public record EdgeZones(List<Zone> byHand, double length, double lost) {
     /** It is looked at every so far along the edge, mm. */
     private static final double STEP = 3;
 
@@ -101,6 +103,7 @@ public record EdgeZones(List<Zone> byHand, double length) {
         private final Region joint;
         private final EdgeWalk walk;
         private final double bearing;
+        private final boolean isFirst;
 
         Look(Build build, RoundOver.Laid laid, RoundingBit bit) {
             this.build = build;
@@ -111,6 +114,7 @@ public record EdgeZones(List<Zone> byHand, double length) {
             this.bases = Bases.along(body, bearing, bit.base());
             this.joint = build.design().neck().pocket().grown(bearing);
             this.walk = new EdgeWalk(body);
+            this.isFirst = build.shop().practice().shaping() == Practice.Shaping.CONTOURS_FIRST;
         }
 
         EdgeZones along() {
@@ -119,12 +123,14 @@ public record EdgeZones(List<Zone> byHand, double length) {
             Set<Why> why = EnumSet.noneOf(Why.class);
             int places = (int) Math.floor(walk.length() / STEP);
             double rounded = 0;
+            double lost = 0;
             for (int i = 0; i < places; i++) {
                 double way = i * STEP;
                 Point at = walk.at(way, 0);
                 boolean runs = laid.course().across(at.x(), at.y()) > 0;
                 rounded += runs ? STEP : 0;
                 Set<Why> here = runs ? here(way, at) : EnumSet.noneOf(Why.class);
+                lost += runs && here.isEmpty() && isLost(at) ? STEP : 0;
                 if (here.isEmpty() && !line.isEmpty()) {
                     zones.add(new Zone(EnumSet.copyOf(why), List.copyOf(line)));
                     line.clear();
@@ -138,7 +144,13 @@ public record EdgeZones(List<Zone> byHand, double length) {
             if (!line.isEmpty()) {
                 zones.add(new Zone(EnumSet.copyOf(why), List.copyOf(line)));
             }
-            return new EdgeZones(zones, rounded);
+            return new EdgeZones(zones, rounded, lost);
+        }
+
+        /** Whether a contour of its face takes its corner. */
+        private boolean isLost(Point at) {
+            return build.contours().stream()
+                    .anyMatch(c -> c.face() == laid.face() && c.under(0).fall(at) > LEVEL);
         }
 
         private Set<Why> here(double way, Point at) {
@@ -156,7 +168,7 @@ public record EdgeZones(List<Zone> byHand, double length) {
                 here.add(Why.TIPS);
             }
             for (Relief relief : build.contours()) {
-                boolean done = build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
+                boolean done = isFirst || build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
                 double fall = done ? relief.under(0).fall(at) : 0;
                 if (relief.face() == laid.face() && fall > LEVEL) {
                     here.add(Why.CARVED);

@@ -17,7 +17,7 @@ record RoundingBit(Bit bit, Router router) {
 
     /** The radius that a bit rounds over, its bearing at the tip, mm. */
     static double radius(Bit bit) {
-        return (bit.diameter() - bit.bearingDiameter()) / 2;
+        return bit.slopes();
     }
 
     /** The one of a crib that is nearest to a radius; empty where it has none, or no router for it. */

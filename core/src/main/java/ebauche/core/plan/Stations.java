@@ -9,6 +9,7 @@ import ebauche.core.contour.ContourStation;
 import ebauche.core.design.RoundOver;
 import ebauche.core.edge.EdgeStation;
 import ebauche.core.edge.EdgeZones;
+import ebauche.core.edge.ShapingCost;
 import ebauche.core.feature.Feature;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.job.Build;
@@ -83,6 +84,11 @@ public final class Stations {
     /** Where a corner is rounded over by hand, and why; empty where the crib has no bit for it. */
     public static Optional<EdgeZones> zones(Build build, RoundOver.Laid laid) {
         return EdgeStation.zones(build, laid);
+    }
+
+    /** Round-overs or contours first, and what each costs; the shop's own order before the other. */
+    public static List<ShapingCost> shapingCosts(Build build) {
+        return EdgeStation.costs(build);
     }
 
     /** A chamber with supports that carry the router which hollows it out, as far as they help. */

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param skills what its hands are trusted with where no machine does it
  * @param habits small habits that it keeps
  * @param waste how a pocket's waste is taken before its template guides
+ * @param shaping what comes first at the edge
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -37,7 +38,33 @@ public record Practice(
         Hand hand,
         Set<Skill> skills,
         Set<Habit> habits,
-        Waste waste) {
+        Waste waste,
+        Shaping shaping) {
+
+    /** What comes first at the edge, its round-overs or the contours. */
+    public enum Shaping {
+        /** The bearing has all its wall, and the base its face; where a contour takes the corner a new one is broken by hand. */
+        ROUND_OVER_FIRST("round-over-first", "round-overs before contours"),
+        /** The corner runs into the contour and blends with it; where a contour lies hands do it. */
+        CONTOURS_FIRST("contours-first", "contours before round-overs");
+
+        private final String key;
+        private final String words;
+
+        Shaping(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** As files write it. */
+        public String key() {
+            return key;
+        }
+    }
 
     /** How the waste of a pocket is taken before its template guides. */
     public enum Waste {
@@ -186,12 +213,12 @@ public record Practice(
 
     /** The same with other habits. */
     public Practice with(Set<Habit> kept) {
-        return with(thicknessing, kept, waste);
+        return with(thicknessing, kept, waste, shaping);
     }
 
     /** The same with another way to take a pocket's waste. */
     public Practice with(Waste way) {
-        return with(thicknessing, habits, way);
+        return with(thicknessing, habits, way, shaping);
     }
 
     /** Wood left on a face for its finish sanding, mm. */
@@ -201,10 +228,15 @@ public record Practice(
 
     /** The same with another way of thicknessing. */
     public Practice withThicknessing(Thicknessing school) {
-        return with(school, habits, waste);
+        return with(school, habits, waste, shaping);
     }
 
-    private Practice with(Thicknessing school, Set<Habit> kept, Waste way) {
+    /** The same with another order at the edge. */
+    public Practice with(Shaping first) {
+        return with(thicknessing, habits, waste, first);
+    }
+
+    private Practice with(Thicknessing school, Set<Habit> kept, Waste way, Shaping first) {
         return new Practice(
                 school,
                 holdDown,
@@ -219,6 +251,7 @@ public record Practice(
                 hand,
                 skills,
                 kept,
-                way);
+                way,
+                first);
     }
 }

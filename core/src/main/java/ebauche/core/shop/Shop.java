@@ -144,7 +144,8 @@ public record Shop(
                 Practice.Hand.USUAL,
                 EnumSet.allOf(Practice.Skill.class),
                 EnumSet.allOf(Habit.class),
-                Practice.Waste.DRILL);
+                Practice.Waste.DRILL,
+                Practice.Shaping.ROUND_OVER_FIRST);
     }
 
     private static Crib starterCrib() {

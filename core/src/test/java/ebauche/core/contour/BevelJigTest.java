@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
+import ebauche.core.crib.Bit;
 import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
 import ebauche.core.geometry.EdgeWalk;
@@ -88,5 +89,51 @@ class BevelJigTest {
                                 .isLessThanOrEqualTo(DEEP);
                     }
                 });
+    }
+
+    private static Bit bevelBit(double diameter, double edges) {
+        Bit usual = Bit.usual("bevel", Bit.Bearing.AT_TIP, diameter, edges, 12.7);
+        return new Bit(
+                "bevel",
+                Bit.Profile.BEVEL,
+                Bit.Bearing.AT_TIP,
+                diameter,
+                edges,
+                usual.overallLength(),
+                12.7,
+                12.7,
+                5,
+                2,
+                Bit.Spiral.NONE,
+                false,
+                0,
+                Bit.Edge.SHARP,
+                true,
+                "");
+    }
+
+    private static Optional<String> cannotWith(Bit bit) {
+        TestBody body = new TestBody();
+        body.contours.add(bevel(Optional.empty()));
+        body.shop = body.shop.with(body.shop.crib().with(bit));
+        Build build = body.build();
+        return Removal.of(build, build.contours().get(0)).stream()
+                .filter(r -> r.school() == CarveSchool.JIG)
+                .findFirst()
+                .orElseThrow()
+                .cannot();
+    }
+
+    /** By construction: edges that reach 14.67 along a bit which narrows by 25.4 lean 60 degrees from its axis. */
+    @Test
+    void the_bit_must_lean_as_the_bevel_does_and_be_as_wide() {
+        Bit sixty = bevelBit(12.7 + 2 * 25.4, DEEP);
+        assertThat(sixty.lean().getAsDouble()).isCloseTo(60, within(1e-9));
+        assertThat(cannotWith(sixty)).isEmpty();
+        assertThat(cannotWith(bevelBit(12.7 + 2 * 25.4, 25.4)))
+                .hasValueSatisfying(
+                        w -> assertThat(w).contains("leans 45 degrees").contains("wants 60"));
+        assertThat(cannotWith(bevelBit(12.7 + 2 * 15, 15 * Math.tan(Math.toRadians(30)))))
+                .hasValueSatisfying(w -> assertThat(w).contains("less far in than the bevel is wide"));
     }
 }

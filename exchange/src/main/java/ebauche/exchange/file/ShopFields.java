@@ -202,6 +202,11 @@ public final class ShopFields {
                     "a pocket's waste is",
                     Words.of(Practice.Waste::key, Practice.Waste.values()),
                     Practice.Waste::words),
+            Field.word(
+                    "shaping",
+                    "at the edge come",
+                    Words.of(Practice.Shaping::key, Practice.Shaping.values()),
+                    Practice.Shaping::words),
             Field.length("sawAllowance", "sawn outside the line by"),
             Field.length("frontSanding", "").unasked(),
             Field.length("backSanding", "").unasked(),

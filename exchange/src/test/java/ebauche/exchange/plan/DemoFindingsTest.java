@@ -23,7 +23,7 @@ class DemoFindingsTest {
     @CsvSource({
         "tussock, neck-sanded-later second-way hot-tip",
         "sedge, neck-sanded-later second-way hot-tip",
-        "shale, block-too-long heel-under-front",
+        "shale, block-too-long heel-under-front carve-by",
         "marram, channel-comes-out near-hardware",
         "fescue, neck-sanded-later second-way hot-tip",
         "rush, neck-sanded-later second-way hot-tip through-top edge-no-bit edge-no-bit"
