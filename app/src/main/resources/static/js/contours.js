@@ -26,6 +26,32 @@ function draw(end, dx, dy) {
   }
 }
 
+const ask = window.hand.latest((form) =>
+  fetch(`${form.action}/held`, { method: "POST", body: new URLSearchParams(new FormData(form)) }),
+);
+
+// While it is held the server says what it is: section, edge and floors, and how a curve runs.
+function look(end, form) {
+  const of = end.closest("[data-contour]").dataset.contour;
+  ask(form, (html) => {
+    const read = document.createElement("template");
+    read.innerHTML = html;
+    const card = form.closest(".contour-card");
+    const told = read.content.firstElementChild;
+    const section = told.querySelector(".section");
+    if (section) {
+      card.querySelector(".section").replaceWith(section);
+    }
+    const held = card.querySelector(".held");
+    held.replaceChildren(told);
+    held.hidden = false;
+    const path = map().querySelector(`.start-line[data-contour="${CSS.escape(of)}"] path.mark`);
+    if (path && told.dataset.line) {
+      path.setAttribute("d", told.dataset.line);
+    }
+  });
+}
+
 async function tryIt(form, focus) {
   const typed = new URLSearchParams(new FormData(form));
   typed.set("act", "try");
@@ -52,7 +78,7 @@ window.hand.drag(page, ENDS, {
   move: ({ grip, ...held }, event) => {
     const by = window.hand.onBody(map(), held, event);
     draw(grip, by.x, by.y);
-    put(grip, +grip.dataset.x + by.x, +grip.dataset.y + by.y);
+    look(grip, put(grip, +grip.dataset.x + by.x, +grip.dataset.y + by.y));
   },
   drop: ({ grip, ...held }, event) => come(grip, window.hand.onBody(map(), held, event)),
   cancel: ({ grip, moved }) => {

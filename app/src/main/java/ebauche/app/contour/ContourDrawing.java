@@ -59,6 +59,13 @@ public final class ContourDrawing {
         return d.svg.done();
     }
 
+    /** The line that a contour begins off, as a path in the drawing; empty where it begins off none. */
+    static String line(Build build, Contour.Laid laid) {
+        return laid.contour().start() instanceof Contour.Start.Across across
+                ? new ContourDrawing(build).curve(across.line())
+                : "";
+    }
+
     private void ground() {
         BodyDesign design = build.design();
         Region body = design.outline().region();

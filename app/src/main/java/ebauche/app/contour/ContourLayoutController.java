@@ -110,10 +110,7 @@ class ContourLayoutController {
                                 .map(p -> new Station(p, OtherLine.down(laid, p)))
                                 .toList(),
                         PlayerFeel.of(build, laid),
-                        EdgeBand.of(build).stream()
-                                .filter(b -> b.front().equals(laid.feature())
-                                        || b.back().equals(laid.feature()))
-                                .toList(),
+                        EdgeBand.of(build, laid.feature()),
                         evened(build, laid).isPresent(),
                         wood(build, laid),
                         Removal.of(build, laid),

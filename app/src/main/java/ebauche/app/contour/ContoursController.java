@@ -5,8 +5,11 @@ import ebauche.app.body.Bodies;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.NotHere;
+import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.core.contour.Dragged;
 import ebauche.core.contour.EdgeBand;
 import ebauche.core.contour.Removal;
 import ebauche.core.contour.UsualContour;
@@ -132,13 +135,54 @@ class ContoursController {
     /** What can be told of one: its slope, how wide it is, the edge that it leaves with those of the other face. */
     private static List<Reckoning> sums(Build build, Contour.Laid laid) {
         List<Reckoning> sums = new ArrayList<>(List.of(laid.slope()));
-        for (EdgeBand band : EdgeBand.of(build)) {
-            if (band.front().equals(laid.feature()) || band.back().equals(laid.feature())) {
-                sums.add(band.thickness());
-                sums.add(band.evenness());
-            }
-        }
+        EdgeBand.of(build, laid.feature()).forEach(b -> sums.addAll(List.of(b.thickness(), b.evenness())));
         return sums;
+    }
+
+    /**
+     * What a contour is while its line follows the hand.
+     *
+     * @param line as it runs, in the drawing's units; empty where it begins off none
+     */
+    private record HeldView(String section, String line, List<Reckoning> sums, List<Dragged.Floor> floors) {}
+
+    /** The section, the edge that stays and the floors under a contour as it is held; nothing is planned and nothing kept. */
+    @PostMapping("/held")
+    String held(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        ContourForm form = ContourForm.posted(typed);
+        ObjectNode file = DesignKeeping.file(current);
+        form.into(file.withObject("/design"), fig);
+        try {
+            if (!form.troubles().isEmpty()) {
+                throw new BuildFileException(
+                        "contours", String.join("; ", form.troubles().values()));
+            }
+            Build build = DesignKeeping.build(current, file);
+            Contour.Laid laid = build.contours().stream()
+                    .filter(l -> l.contour().id().equals(form.get("id")))
+                    .findFirst()
+                    .orElseThrow(NotHere::new);
+            Dragged held = Dragged.of(build, current.plan().history(), laid);
+            List<Reckoning> sums = new ArrayList<>(List.of(laid.slope()));
+            held.bands().forEach(b -> sums.addAll(List.of(b.thickness(), b.evenness())));
+            PageModel.put(
+                    model,
+                    new HeldView(
+                            ContourSection.of(build, laid, fig),
+                            ContourDrawing.line(build, laid),
+                            sums,
+                            held.floors()));
+            return "contour/held :: held";
+        } catch (BuildFileException cannot) {
+            model.addAttribute("why", cannot.getMessage());
+            return "contour/held :: cannot";
+        }
     }
 
     /** Shows the design with the form's contour in it; the file, if it means something. */

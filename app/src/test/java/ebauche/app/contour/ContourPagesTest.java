@@ -188,6 +188,25 @@ class ContourPagesTest extends WithVisitor {
         assertThat(me.get(shop.path("marram") + "/contours?add=top").body()).contains("value=\"top-2\"");
     }
 
+    /** While its line is held: what it is, told without a plan, and nothing kept. */
+    @Test
+    void a_contour_that_is_held_has_its_section_its_edge_and_its_floors() {
+        String path = shop.path("sedge") + "/contours";
+        Map<String, String> typed = forearm();
+        typed.put("depth", "18 mm");
+        HttpResponse<String> answer = me.post(path, path + "/held", typed);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body())
+                .contains("slope of the forearm contour")
+                .contains("contour-section")
+                .contains("wood over the ");
+        assertThat(plan("sedge").build().design().contours()).isEmpty();
+        typed.putAll(Map.of("fromx", "900", "tox", "900"));
+        assertThat(me.post(path, path + "/held", typed).body()).contains("does not cross");
+        typed.put("fromx", "there");
+        assertThat(me.post(path, path + "/held", typed).body()).contains("is no length");
+    }
+
     @Test
     void a_knobs_recess_and_a_definite_edge_are_kept_and_stand_in_the_form_again() {
         Map<String, String> typed = forearm();

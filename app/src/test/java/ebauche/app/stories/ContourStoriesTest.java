@@ -30,6 +30,8 @@ class ContourStoriesTest extends Story {
         page.mouse().down();
         page.mouse().move(at.x + 8, at.y + 14);
         page.mouse().move(at.x + 10, at.y + 18);
+        // Still held, it has its section, its edge and what lies under it.
+        assertThat(page.locator(".contour-card.is-tried .held")).containsText("slope of the forearm contour");
         page.mouse().up();
         assertThat(x).not().hasValue(before);
         assertThat(page.locator(".start-line[data-contour=forearm] path.mark")).isVisible();

@@ -37,6 +37,13 @@ public record EdgeBand(Feature front, Feature back, Reckoning thickness, Point a
     /** Where the edge's band changes by more within a thumb's reach it is seen: common practice. */
     public static final double EVEN = 1.5;
 
+    /** Every pair that one of them is of. */
+    public static List<EdgeBand> of(Build build, Feature one) {
+        return of(build).stream()
+                .filter(b -> b.front().equals(one) || b.back().equals(one))
+                .toList();
+    }
+
     /** Every pair that lies over each other. */
     public static List<EdgeBand> of(Build build) {
         List<EdgeBand> bands = new ArrayList<>();

@@ -138,22 +138,27 @@ public record BodyDesign(
 
     /** The same design with another neck joint. */
     public BodyDesign with(NeckJoint otherNeck) {
-        return changed(outline, otherNeck, bridge, pickups, controls, cavities, jack, channels, chambers);
+        return changed(outline, otherNeck, bridge, pickups, controls, cavities, jack, channels, chambers, contours);
     }
 
     /** The same design with another outline. */
     public BodyDesign with(Outline edge) {
-        return changed(edge, neck, bridge, pickups, controls, cavities, jack, channels, chambers);
+        return changed(edge, neck, bridge, pickups, controls, cavities, jack, channels, chambers, contours);
     }
 
     /** The same design with its channels elsewhere. */
     public BodyDesign withChannels(List<Channel> others) {
-        return changed(outline, neck, bridge, pickups, controls, cavities, jack, others, chambers);
+        return changed(outline, neck, bridge, pickups, controls, cavities, jack, others, chambers, contours);
     }
 
     /** The same design with other hollows in its core. */
     public BodyDesign withChambers(List<Chamber> others) {
-        return changed(outline, neck, bridge, pickups, controls, cavities, jack, channels, others);
+        return changed(outline, neck, bridge, pickups, controls, cavities, jack, channels, others, contours);
+    }
+
+    /** The same design with other contours. */
+    public BodyDesign withContours(List<Contour> others) {
+        return changed(outline, neck, bridge, pickups, controls, cavities, jack, channels, chambers, others);
     }
 
     /** The same design with its hardware cut for other sizes. */
@@ -164,7 +169,16 @@ public record BodyDesign(
             List<Cavity> otherCavities,
             Optional<Jack> otherJack) {
         return changed(
-                outline, neck, otherBridge, otherPickups, otherControls, otherCavities, otherJack, channels, chambers);
+                outline,
+                neck,
+                otherBridge,
+                otherPickups,
+                otherControls,
+                otherCavities,
+                otherJack,
+                channels,
+                chambers,
+                contours);
     }
 
     /** The same design with what others may change of it in their places. */
@@ -177,7 +191,8 @@ public record BodyDesign(
             List<Cavity> otherCavities,
             Optional<Jack> otherJack,
             List<Channel> otherChannels,
-            List<Chamber> otherChambers) {
+            List<Chamber> otherChambers,
+            List<Contour> otherContours) {
         return new BodyDesign(
                 name,
                 blank,
@@ -197,7 +212,7 @@ public record BodyDesign(
                 wires,
                 shields,
                 otherChambers,
-                contours,
+                otherContours,
                 roundOvers,
                 bindings,
                 recap,

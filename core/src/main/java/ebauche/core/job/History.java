@@ -147,11 +147,20 @@ public final class History {
         return change instanceof Change.Remove && change.feature().isVoid();
     }
 
+    /** What is left between its voids and a face that another build shapes, under an area: of what a contour would leave while it follows the hand. */
+    public List<WoodLeft.Thin> toFace(Build other, Face face, Region under) {
+        return memo.during(() -> left(other, steps).toFace(face, under));
+    }
+
     private List<WoodLeft.Thin> thinnest(List<Step> cut) {
+        return left(build, cut).thinnest();
+    }
+
+    private WoodLeft left(Build shaping, List<Step> cut) {
         WoodLeft left = new WoodLeft(
-                build.design().outline().region(),
-                build.finished(Face.FRONT),
-                build.finished(Face.BACK),
+                shaping.design().outline().region(),
+                shaping.finished(Face.FRONT),
+                shaping.finished(Face.BACK),
                 joins::joined);
         for (Step step : cut) {
             for (Change change : step.changes()) {
@@ -166,7 +175,7 @@ public final class History {
                 }
             }
         }
-        return left.thinnest();
+        return left;
     }
 
     /** Whether two features are meant to break into each other. */

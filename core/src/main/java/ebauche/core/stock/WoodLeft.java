@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /**
  * What is left between voids and faces, exactly.
@@ -180,6 +181,18 @@ public final class WoodLeft {
         }
         pairs().forEach(pairs -> between(pairs, FAR, all));
         return told(all);
+    }
+
+    /** The wood from every void under an area to one face, as {@link #thinnest} would tell it. */
+    public List<Thin> toFace(Face face, Region under) {
+        Feature of = face == Face.FRONT ? Feature.FRONT : Feature.BACK;
+        List<Thin> all = new ArrayList<>();
+        for (Pit one : voids) {
+            if (one.inside.boxesApart(under) <= 0) {
+                floorsToFaces(one, all);
+            }
+        }
+        return told(all.stream().filter(t -> t.neighbour.equals(of)).collect(Collectors.toCollection(ArrayList::new)));
     }
 
     /**
