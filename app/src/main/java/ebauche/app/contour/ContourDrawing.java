@@ -59,9 +59,10 @@ public final class ContourDrawing {
         return d.svg.done();
     }
 
-    /** The line that a contour begins off, as a path in the drawing; empty where it begins off none. */
+    /** The curve that a contour begins off, as a path in the drawing; empty where it begins off none, or off a straight line. */
     static String line(Build build, Contour.Laid laid) {
         return laid.contour().start() instanceof Contour.Start.Across across
+                        && !across.through().isEmpty()
                 ? new ContourDrawing(build).curve(across.line())
                 : "";
     }

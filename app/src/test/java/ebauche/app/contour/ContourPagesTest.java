@@ -193,7 +193,8 @@ class ContourPagesTest extends WithVisitor {
     void a_contour_that_is_held_has_its_section_its_edge_and_its_floors() {
         String path = shop.path("sedge") + "/contours";
         Map<String, String> typed = forearm();
-        typed.put("depth", "18 mm");
+        typed.putAll(
+                Map.of("depth", "18 mm", "face", "back", "fromx", "-10", "tox", "-20", "fromy", "-200", "toy", "260"));
         HttpResponse<String> answer = me.post(path, path + "/held", typed);
         assertThat(answer.statusCode()).isEqualTo(200);
         assertThat(answer.body())
