@@ -67,11 +67,12 @@ class EdgesController {
         }
     }
 
-    /** A binding, the turns that want heat, and what is found of it. */
-    public record Bound(Binding binding, List<Bends> bends, List<Finding> findings) {
+    /** A binding, where hands cut its ledge, the turns that want heat, and what is found of it. */
+    public record Bound(Binding binding, List<EdgeZones.Zone> byHand, List<Bends> bends, List<Finding> findings) {
         static Bound of(Build build, Binding binding) {
             return new Bound(
                     binding,
+                    Stations.zones(build, binding).map(EdgeZones::byHand).orElse(List.of()),
                     Bends.of(build.design().outline(), binding.thickness()),
                     Stations.findings(build, binding.feature()));
         }

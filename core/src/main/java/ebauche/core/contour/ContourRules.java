@@ -9,6 +9,7 @@ import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Bridge;
+import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -50,6 +51,7 @@ final class ContourRules {
             rules.clearOfHardware(laid);
             rules.halfTheBody(laid);
             rules.insideTheTop(laid);
+            rules.throughVoids(laid);
         }
         for (EdgeBand band : EdgeBand.of(build)) {
             rules.edgeBand(band);
@@ -125,6 +127,80 @@ final class ContourRules {
                                 "The " + said + " takes {0} at its deepest; half the body, {1}, is the usual most.",
                                 "Less depth, unless the edge that is left is as you want it."))
                 .build());
+    }
+
+    /** What is cut from the face that is carved keeps a wall: a carve that comes down to its floor comes through it. */
+    private void throughVoids(Contour.Laid laid) {
+        for (Pit pit : pits(laid.face())) {
+            Region carved = laid.plan().intersection(pit.plan());
+            if (carved.area() <= TOUCH) {
+                continue;
+            }
+            Point at = laid.course().farthest(carved);
+            double fall = laid.under(0).fall(at);
+            if (fall <= LEVEL) {
+                continue;
+            }
+            double stops = build.shop().limits().stops(WoodLeft.Kind.WALL);
+            String said = laid.feature().said();
+            String part = pit.feature().said();
+            Reckoning left = Reckoning.of("wall that stays of the " + part, Quantity.LENGTH)
+                    .length("its depth from the face", pit.depth())
+                    .length("carved down there", fall)
+                    .is(pit.depth() - fall, "its depth from the face − carved down there");
+            String cure = "Begin the contour farther out, make it less deep there, or move what it comes through.";
+            rules.add(rule("contour-through", laid.feature(), at)
+                    .says("The " + said + " does not come through the " + part + ".")
+                    .atLeast(left, stops)
+                    .cure(cure)
+                    .fails(() -> Finding.stops(Work.CONTOUR, "contour-through")
+                            .on(laid.feature())
+                            .at(at)
+                            .length("falls", fall)
+                            .length("deep", pit.depth())
+                            .says(
+                                    "The " + said + " comes through the " + part
+                                            + ": it falls {0} over a floor that lies {1} deep.",
+                                    cure))
+                    .build());
+        }
+    }
+
+    /** Something that is cut from a face, so deep. */
+    private record Pit(Feature feature, Region plan, double depth) {}
+
+    private List<Pit> pits(Face face) {
+        List<Pit> pits = new ArrayList<>();
+        double thick = build.faces().thickness();
+        build.design().cavities().stream()
+                .filter(c -> c.face() == face)
+                .forEach(c -> pits.add(new Pit(
+                        c.feature(),
+                        c.plan(),
+                        c.floor() instanceof Cavity.Floor.Leaving leaving
+                                ? thick - leaving.wood()
+                                : c.floor() instanceof Cavity.Floor.Deep deep ? deep.depth() : thick)));
+        if (face == Face.FRONT) {
+            build.design().pickups().forEach(p -> pits.add(new Pit(p.feature(), p.footprint(), p.depth())));
+        } else {
+            build.design()
+                    .bridge()
+                    .vibrato()
+                    .ifPresent(v -> pits.add(new Pit(
+                            Feature.of(FeatureKind.SPRINGS),
+                            springs(build.design().bridge(), v),
+                            v.springsDepth())));
+        }
+        return pits;
+    }
+
+    private static Region springs(Bridge bridge, Bridge.Vibrato vibrato) {
+        return Region.rectangle(
+                new Point(bridge.offCentre(), vibrato.springsY()),
+                vibrato.springsAcross(),
+                vibrato.springsAlong(),
+                0,
+                0);
     }
 
     /** A carve that goes deeper than a glued-on top shows the glue line and the wood under it. */
@@ -217,15 +293,7 @@ final class ContourRules {
                     .filter(c -> c.face() == Face.BACK && c.cover().kind().liesInARecess())
                     .forEach(c -> on.put(c.recess(), c.recessPlan()));
             Bridge bridge = build.design().bridge();
-            bridge.vibrato()
-                    .ifPresent(v -> on.put(
-                            Feature.of(FeatureKind.SPRINGS),
-                            Region.rectangle(
-                                    new Point(bridge.offCentre(), v.springsY()),
-                                    v.springsAcross(),
-                                    v.springsAlong(),
-                                    0,
-                                    0)));
+            bridge.vibrato().ifPresent(v -> on.put(Feature.of(FeatureKind.SPRINGS), springs(bridge, v)));
             for (Point screw : build.design().neck().screws()) {
                 on.merge(
                         NeckJoint.SCREWS,

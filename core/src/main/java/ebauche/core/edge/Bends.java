@@ -6,6 +6,7 @@ import ebauche.core.geometry.Segment;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.measure.Source;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -53,6 +54,40 @@ public record Bends(Point at, double radius, boolean inside, double strain) {
             }
         }
         return apart;
+    }
+
+    /**
+     * A corner of an outline, where no strip bends: its ends are mitred.
+     *
+     * @param turn how much the edge turns there, degrees
+     */
+    public record Corner(Point at, double turn, boolean inside) {
+        /** How far off square each end of the strip is cut. */
+        public Reckoning mitre() {
+            return Reckoning.of("each end off square by", Quantity.ANGLE)
+                    .angle("the edge turns by", new Fact(turn, Source.COMPUTED, "the outline"))
+                    .is(turn / 2, "the edge turns by / 2");
+        }
+    }
+
+    /** Where an outline turns at once, degrees: a strip follows less. */
+    private static final double SHARP = 12;
+
+    /** The corners of an outline, along it. */
+    public static List<Corner> corners(Outline outline) {
+        List<Segment> pieces = outline.segments();
+        double way = pieces.stream().mapToDouble(Segment::areaShare).sum() >= 0 ? 1 : -1;
+        List<Corner> corners = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            Point in = pieces.get(i).tangent(1);
+            Point out = pieces.get((i + 1) % pieces.size()).tangent(0);
+            double turn = Math.toDegrees(
+                    Math.atan2(in.x() * out.y() - in.y() * out.x(), in.x() * out.x() + in.y() * out.y()));
+            if (Math.abs(turn) > SHARP) {
+                corners.add(new Corner(pieces.get(i).at(1), Math.abs(turn), way * turn < 0));
+            }
+        }
+        return corners;
     }
 
     /** t / 2 over the radius of the strip's middle: it lies inside of an edge that turns outward, and round one that turns inward. */

@@ -56,14 +56,26 @@ final class BindingSteps {
 
     private static final double FLAT = 40;
 
+    /** A place of the edge that lies so near to its ledge has it, mm. */
+    private static final double ON_IT = 0.1;
+
+    /** Minutes to set a bit to a ledge, for a metre of it by router and by hand: common practice. */
+    private static final double SET = 15;
+
+    private static final double BY_ROUTER = 8;
+    private static final double BY_HAND = 60;
+
     private final Build build;
     private final Binding binding;
     private final Region plan;
+    private final Region purfled;
 
     private BindingSteps(Build build, Binding binding) {
         this.build = build;
         this.binding = binding;
         this.plan = binding.on(build.design().outline(), build.design().neck().pocket());
+        this.purfled = binding.purflingOn(
+                build.design().outline(), build.design().neck().pocket());
     }
 
     static List<Operation> of(Build build) {
@@ -87,10 +99,34 @@ final class BindingSteps {
     }
 
     private Solid ledge() {
+        return under(plan, binding.height());
+    }
+
+    private Solid under(Region area, double deep) {
         double now = build.faces().now(binding.face());
         return binding.face() == Face.FRONT
-                ? Solid.Prism.between(plan, now, now + binding.height())
-                : Solid.Prism.between(plan, now - binding.height(), now);
+                ? Solid.Prism.between(area, now, now + deep)
+                : Solid.Prism.between(area, now - deep, now);
+    }
+
+    /** Where the ledge is routed and where gramil and chisel cut it, and why; empty where no bit here has the bearing. */
+    private Optional<EdgeZones> zones() {
+        return cut(binding.thickness())
+                .map(c -> EdgeZones.of(
+                        build,
+                        new EdgeZones.Ride(
+                                binding.face(),
+                                binding.height(),
+                                c.bearing(),
+                                c.bit().bearingWidth(),
+                                c.router().baseDiameter(),
+                                false,
+                                at -> plan.outside(at) < ON_IT)));
+    }
+
+    /** Where its ledge is cut by hand; empty where no bit of the crib has the bearing for it. */
+    static Optional<EdgeZones> zones(Build build, Binding binding) {
+        return new BindingSteps(build, binding).zones();
     }
 
     private double length() {
@@ -100,14 +136,14 @@ final class BindingSteps {
     /** A rabbeting bit with the bearing that gives the ledge: bearing = bit − 2 × ledge. */
     private record Cut(Bit bit, Router router, double bearing) {}
 
-    private Optional<Cut> cut() {
+    private Optional<Cut> cut(double ledge) {
         List<Double> drawer = build.shop().crib().bearings();
         return build.shop().crib().bits().stream()
                 .filter(b -> b.profile() == Bit.Profile.RABBET
                         && b.bearingSound()
                         && b.bearing().atTip())
                 .flatMap(b -> {
-                    double wanted = b.diameter() - 2 * binding.thickness();
+                    double wanted = b.diameter() - 2 * ledge;
                     List<Double> has = new ArrayList<>(drawer);
                     has.add(b.bearingDiameter());
                     return has.stream()
@@ -120,68 +156,120 @@ final class BindingSteps {
     }
 
     private List<Operation> steps() {
-        return List.of(rout(), bend(), glue(), flush());
+        List<Operation> steps = new ArrayList<>();
+        if (binding.purfling().isPresent()) {
+            steps.add(purfle(binding.purfling().get()));
+        }
+        steps.addAll(List.of(rout(), bend(), glue(), flush()));
+        return steps;
+    }
+
+    /** The purfling's ledge comes first, while the wood outside it still carries the bearing: wider and less deep. */
+    private Operation purfle(Binding.Purfling purfling) {
+        double ledge = binding.thickness() + purfling.thickness();
+        Reckoning deep = Reckoning.of("purfling's ledge down from the face", Quantity.LENGTH)
+                .length("its depth", Fact.typed(purfling.depth()))
+                .is(purfling.depth(), "its depth");
+        Reckoning in = Reckoning.of("in from the edge", Quantity.LENGTH)
+                .length("binding's thickness", Fact.typed(binding.thickness()))
+                .length("purfling's thickness", Fact.typed(purfling.thickness()))
+                .is(ledge, "binding's thickness + purfling's thickness");
+        return cutting(
+                        StepKind.PURFLE,
+                        "Cut the ledge of the " + said() + "'s purfling",
+                        cut(ledge),
+                        deep,
+                        in,
+                        "the purfling's ledge of the " + said())
+                .cuts(Change.Remove.fromBody(binding.feature(), under(purfled, purfling.depth())))
+                .build();
     }
 
     private Operation rout() {
-        Region body = build.design().outline().region();
         Reckoning deep = Reckoning.of("ledge down the edge", Quantity.LENGTH)
                 .length("binding's height", Fact.typed(binding.height()))
                 .is(binding.height(), "binding's height");
-        Setting set = cut().<Setting>map(c -> new Setting.Routed(
+        Reckoning in = Reckoning.of("in from the edge", Quantity.LENGTH)
+                .length("strip's thickness", Fact.typed(binding.thickness()))
+                .is(binding.thickness(), "strip's thickness");
+        Operation.Builder step = cutting(
+                        StepKind.ROUT,
+                        "Cut the ledge of the " + said(),
+                        cut(binding.thickness()),
+                        deep,
+                        in,
+                        "the ledge of the " + said())
+                .cuts(Change.Remove.fromBody(binding.feature(), ledge()));
+        if (binding.purfling().isPresent()) {
+            step.needs(done(StepKind.PURFLE, "the purfling's ledge of the " + said()));
+        }
+        zones().ifPresent(z -> z.byHand().forEach(e -> step.at(new Place("by hand: " + e.words(), e.middle()))));
+        return step.build();
+    }
+
+    /** A ledge so deep and so far in: by router where its bearing rides, by gramil and chisel where not. */
+    private Operation.Builder cutting(
+            StepKind kind, String title, Optional<Cut> cut, Reckoning deep, Reckoning in, String given) {
+        double byHand =
+                cut.isEmpty() ? length() : zones().map(EdgeZones::byHandLength).orElse(0.0);
+        double byRouter = Math.max(0, length() - byHand);
+        Region body = build.design().outline().region();
+        Setting set = cut.<Setting>map(c -> new Setting.Routed(
                         c.bit().name(),
                         "edge; bearing of " + Gauge.settable(c.bearing(), Rounding.LESS)
                                 + " mm, a gramil and chisel where it finds no wall; over a contour so much less as that takes",
                         Setting.Feed.ANTICLOCKWISE,
                         deep,
                         "deep, the strip a hair proud of it",
-                        passes(c),
-                        new Travel(length(), 0)))
+                        passes(c, deep.value(), in.value()),
+                        new Travel(byRouter, 0)))
                 .orElseGet(() -> new Setting.ByHand(
                         "gramil to both lines, then chisel: no rabbeting bit here has the bearing for it",
-                        List.of(LedgerRow.of(
-                                "Gramil round the edge and round the face",
-                                deep,
-                                Reckoning.of("in from the edge", Quantity.LENGTH)
-                                        .length("strip's thickness", Fact.typed(binding.thickness()))
-                                        .is(binding.thickness(), "strip's thickness")))));
-        return Operation.of(Work.EDGE, binding.feature(), StepKind.ROUT, "Cut the ledge of the " + said())
+                        List.of(LedgerRow.of("Gramil round the edge and round the face", deep, in))));
+        return Operation.of(Work.EDGE, binding.feature(), kind, title)
                 .face(binding.face())
                 .set(set)
-                .cuts(Change.Remove.fromBody(binding.feature(), ledge()))
                 .needs(
                         Datum.OUTLINE_ROUTED,
                         Datum.flat(
                                 build,
                                 binding.face(),
                                 body.minus(body.grown(-FLAT)).intersection(plan.grown(FLAT))))
-                .gives(done(StepKind.ROUT, "the ledge of the " + said()))
+                .gives(done(kind, given))
                 .caution(Caution.ROUTER, Caution.DUST)
-                .takes((int) Math.round(15 + (cut().isPresent() ? 8 : 60) * length() / 1000), 0, 0.015)
-                .build();
+                .takes((int) Math.round(SET + (BY_ROUTER * byRouter + BY_HAND * byHand) / 1000), 0, 0.015);
     }
 
-    private List<Pass> passes(Cut cut) {
-        int steps = (int) Math.ceil(binding.height() / STEP);
+    private static List<Pass> passes(Cut cut, double deep, double in) {
+        int steps = (int) Math.ceil(deep / STEP);
         List<Pass> passes = new ArrayList<>();
         double from = 0;
         for (int i = 1; i <= steps; i++) {
-            double to = i == steps ? binding.height() : Gauge.settable(binding.height() * i / steps, Rounding.LESS);
-            passes.add(new Pass(
-                    new Cutter(cut.bit(), cut.router()), Pass.Guide.EDGE, 0, from, to, to, binding.thickness()));
+            double to = i == steps ? deep : Gauge.settable(deep * i / steps, Rounding.LESS);
+            passes.add(new Pass(new Cutter(cut.bit(), cut.router()), Pass.Guide.EDGE, 0, from, to, to, in));
             from = to;
         }
         return passes;
     }
 
     private List<Bends> bends() {
-        return Bends.of(build.design().outline(), binding.thickness());
+        return Bends.of(build.design().outline(), binding.thickness()).stream()
+                .filter(b -> plan.outside(b.at()) < ON_IT)
+                .toList();
+    }
+
+    private List<Bends.Corner> corners() {
+        return Bends.corners(build.design().outline()).stream()
+                .filter(c -> plan.outside(c.at()) < ON_IT)
+                .toList();
     }
 
     private Operation bend() {
         List<LedgerRow> rows = new ArrayList<>();
         rows.add(LedgerRow.of(
-                "Cut the strip to length; its seam on the centre line at the tail",
+                binding.along().isPresent()
+                        ? "Cut the strip to length, both its ends square"
+                        : "Cut the strip to length; its seam on the centre line at the tail",
                 Reckoning.of("strip", Quantity.LENGTH)
                         .length("edge that it goes round", length())
                         .term("longer", Fact.rule(LONGER, "common practice"), Quantity.NUMBER)
@@ -194,12 +282,25 @@ final class BindingSteps {
             rows.add(LedgerRow.of("Turn " + number + ": " + how(each), each.figures(binding.thickness())));
             step.at(new Place("turn " + number, each.at()));
         }
+        int mitres = 0;
+        for (Bends.Corner each : corners()) {
+            mitres++;
+            rows.add(LedgerRow.of(
+                    "Corner " + mitres + ", " + (each.inside() ? "inside" : "outside")
+                            + ": two strips, mitred; the second is fitted to the first",
+                    each.mitre()));
+            step.at(new Place("corner " + mitres, each.at()));
+        }
+        binding.purfling()
+                .ifPresent(p -> rows.add(LedgerRow.of(
+                        "Purfling into its own ledge inside the strip, bent with it",
+                        Reckoning.typed("purfling's thickness", p.thickness()))));
         rows.add(LedgerRow.of("Dry fit with tape all round; it lies in the ledge without a gap at its inner corner"));
         return step.set(new Setting.ByHand(
                         binding.timber().isPresent() ? "bending iron, soaked strip, tape" : "warm air, tape", rows))
                 .needs(done(StepKind.ROUT, "the ledge of the " + said()))
                 .gives(done(StepKind.BEND, "the " + said() + " fitted"))
-                .takes((int) Math.round(20 + 6.0 * number + 8 * length() / 1000), 0, 0.01)
+                .takes((int) Math.round(20 + 6.0 * number + 10.0 * mitres + 8 * length() / 1000), 0, 0.01)
                 .build();
     }
 
@@ -219,7 +320,7 @@ final class BindingSteps {
         Material material = binding.timber()
                 .map(t -> new Material(t.key(), t.density().value()))
                 .orElse(new Material("plastic", PLASTIC));
-        return Operation.of(Work.EDGE, binding.feature(), StepKind.GLUE, "Glue the " + said() + " in")
+        Operation.Builder step = Operation.of(Work.EDGE, binding.feature(), StepKind.GLUE, "Glue the " + said() + " in")
                 .face(binding.face())
                 .set(new Setting.Glued(
                         (wood ? build.shop().gluing().glue().words() : "the glue that its maker names")
@@ -229,8 +330,11 @@ final class BindingSteps {
                 .needs(done(StepKind.BEND, "the " + said() + " fitted"))
                 .gives(done(StepKind.GLUE, "the " + said() + " glued in"))
                 .caution(wood ? Caution.of(build.shop().gluing().glue()) : new Caution[] {Caution.CA})
-                .takes((int) Math.round(10 + 20 * length() / 1000), (int) Math.round(curing.value()), 0.01)
-                .build();
+                .takes((int) Math.round(10 + 20 * length() / 1000), (int) Math.round(curing.value()), 0.01);
+        binding.purfling()
+                .ifPresent(p -> step.cuts(
+                        new Change.Add(binding.feature(), Workpiece.BODY, under(purfled, p.depth()), material)));
+        return step.build();
     }
 
     private Operation flush() {
@@ -266,6 +370,9 @@ final class BindingSteps {
         body.forEachRing(ring -> {
             for (int i = 0; i < ring.length; i += 2) {
                 Point edge = new Point(ring[i], ring[i + 1]);
+                if (plan.outside(edge) > ON_IT) {
+                    continue;
+                }
                 double taken = 0;
                 for (Relief relief : build.contours()) {
                     taken += Math.abs(relief.under(0).fall(edge));

@@ -1,5 +1,6 @@
 package ebauche.core.edge;
 
+import ebauche.core.design.Binding;
 import ebauche.core.design.Contour;
 import ebauche.core.design.RoundOver;
 import ebauche.core.feature.Work;
@@ -72,6 +73,11 @@ public final class EdgeStation implements Station {
 
     private static Optional<RoundingBit> bit(Build build, RoundOver.Laid laid) {
         return RoundingBit.of(build.shop().crib(), laid.roundOver().radius());
+    }
+
+    /** Where a binding's ledge is cut by hand, and why; empty where no bit of the crib has the bearing for it. */
+    public static Optional<EdgeZones> zones(Build build, Binding binding) {
+        return BindingSteps.zones(build, binding);
     }
 
     /** Where it is done by hand, and why; empty where the crib has no bit for it. */

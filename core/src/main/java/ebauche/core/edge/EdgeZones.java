@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * Where a router rounds a corner over and where hands do, place by place along the edge: its bearing needs wall to ride on, and its base a
@@ -88,33 +89,64 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
         return byHand.stream().mapToDouble(Zone::length).sum();
     }
 
+    /**
+     * A bit that is led along an edge by its bearing.
+     *
+     * @param face that carries the router's base
+     * @param deep how far down the edge it cuts, mm
+     * @param bearing its diameter, mm
+     * @param bearingWidth along the bit, mm
+     * @param base diameter of the router's base, mm
+     * @param isFirst whether contours come before it
+     * @param runs whether it cuts at a place of the edge
+     */
+    record Ride(
+            Face face,
+            double deep,
+            double bearing,
+            double bearingWidth,
+            double base,
+            boolean isFirst,
+            Predicate<Point> runs) {}
+
     /** Of a corner, with the bit that rounds it over and the router's base. */
     static EdgeZones of(Build build, RoundOver.Laid laid, RoundingBit bit) {
-        return new Look(build, laid, bit).along();
+        boolean contoursFirst = build.shop().practice().shaping() == Practice.Shaping.CONTOURS_FIRST;
+        return of(
+                build,
+                new Ride(
+                        laid.face(),
+                        laid.roundOver().radius(),
+                        bit.bearing(),
+                        bit.bearingWidth(),
+                        bit.base(),
+                        contoursFirst,
+                        at -> laid.course().across(at.x(), at.y()) > 0));
+    }
+
+    /** Of whatever is led along the edge. */
+    static EdgeZones of(Build build, Ride ride) {
+        return new Look(build, ride).along();
     }
 
     /** What is asked at each place. */
     private static final class Look {
         private final Build build;
-        private final RoundOver.Laid laid;
-        private final RoundingBit bit;
+        private final Ride ride;
         private final Region body;
         private final Bases bases;
         private final Region joint;
         private final EdgeWalk walk;
         private final double bearing;
-        private final boolean isFirst;
 
-        Look(Build build, RoundOver.Laid laid, RoundingBit bit) {
+        Look(Build build, Ride ride) {
             this.build = build;
-            this.laid = laid;
-            this.bit = bit;
+            this.ride = ride;
             this.body = build.design().outline().region();
-            this.bearing = bit.bearing() / 2;
-            this.bases = Bases.along(body, bearing, bit.base());
+            this.bearing = ride.bearing() / 2;
+            this.bases = Bases.along(body, bearing, ride.base());
             this.joint = build.design().neck().pocket().grown(bearing);
             this.walk = new EdgeWalk(body);
-            this.isFirst = build.shop().practice().shaping() == Practice.Shaping.CONTOURS_FIRST;
         }
 
         EdgeZones along() {
@@ -127,7 +159,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
             for (int i = 0; i < places; i++) {
                 double way = i * STEP;
                 Point at = walk.at(way, 0);
-                boolean runs = laid.course().across(at.x(), at.y()) > 0;
+                boolean runs = ride.runs().test(at);
                 rounded += runs ? STEP : 0;
                 Set<Why> here = runs ? here(way, at) : EnumSet.noneOf(Why.class);
                 lost += runs && here.isEmpty() && isLost(at) ? STEP : 0;
@@ -150,7 +182,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
         /** Whether a contour of its face takes its corner. */
         private boolean isLost(Point at) {
             return build.contours().stream()
-                    .anyMatch(c -> c.face() == laid.face() && c.under(0).fall(at) > LEVEL);
+                    .anyMatch(c -> c.face() == ride.face() && c.under(0).fall(at) > LEVEL);
         }
 
         private Set<Why> here(double way, Point at) {
@@ -168,11 +200,11 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
                 here.add(Why.TIPS);
             }
             for (Relief relief : build.contours()) {
-                boolean done = isFirst || build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
+                boolean done = ride.isFirst() || build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
                 double fall = done ? relief.under(0).fall(at) : 0;
-                if (relief.face() == laid.face() && fall > LEVEL) {
+                if (relief.face() == ride.face() && fall > LEVEL) {
                     here.add(Why.CARVED);
-                } else if (relief.face() != laid.face() && fall > wallToSpare()) {
+                } else if (relief.face() != ride.face() && fall > wallToSpare()) {
                     here.add(Why.NO_WALL);
                 }
             }
@@ -181,7 +213,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
 
         /** Wall beyond what the bearing rides on, mm. */
         private double wallToSpare() {
-            return build.faces().thickness() - laid.roundOver().radius() - bit.bearingWidth();
+            return build.faces().thickness() - ride.deep() - ride.bearingWidth();
         }
 
         /** Whether the bearing would lie over the mouth of a hole in the edge. */
@@ -201,12 +233,12 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
         }
 
         private double fromFace(Jack jack) {
-            return laid.face() == Face.FRONT ? jack.fromFront() : build.faces().thickness() - jack.fromFront();
+            return ride.face() == Face.FRONT ? jack.fromFront() : build.faces().thickness() - jack.fromFront();
         }
 
         private boolean isOpen(Point mouth, double diameter, double fromFace, Point at) {
-            double upper = laid.roundOver().radius();
-            boolean high = fromFace - diameter / 2 < upper + bit.bearingWidth() && fromFace + diameter / 2 > 0;
+            double upper = ride.deep();
+            boolean high = fromFace - diameter / 2 < upper + ride.bearingWidth() && fromFace + diameter / 2 > 0;
             return high && mouth.distance(at) < diameter / 2 + bearing;
         }
     }

@@ -34,6 +34,7 @@ public enum StepKind {
     TABS_OFF("tabs-off"),
     // On a template.
     FIT("fit"),
+    PURFLE("purfle"),
     BEND("bend"),
     OFF("off"),
     FIT_AGAIN("fit-again"),

@@ -6,6 +6,7 @@ import ebauche.core.cavity.CavityStation;
 import ebauche.core.chamber.ChamberStation;
 import ebauche.core.channel.ChannelStation;
 import ebauche.core.contour.ContourStation;
+import ebauche.core.design.Binding;
 import ebauche.core.design.RoundOver;
 import ebauche.core.edge.EdgeStation;
 import ebauche.core.edge.EdgeZones;
@@ -84,6 +85,11 @@ public final class Stations {
     /** Where a corner is rounded over by hand, and why; empty where the crib has no bit for it. */
     public static Optional<EdgeZones> zones(Build build, RoundOver.Laid laid) {
         return EdgeStation.zones(build, laid);
+    }
+
+    /** Where a binding's ledge is cut by hand, and why; empty where no bit of the crib has the bearing for it. */
+    public static Optional<EdgeZones> zones(Build build, Binding binding) {
+        return EdgeStation.zones(build, binding);
     }
 
     /** Round-overs or contours first, and what each costs; the shop's own order before the other. */

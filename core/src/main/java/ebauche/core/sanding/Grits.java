@@ -81,42 +81,67 @@ public record Grits(String surface, double marks, List<Integer> grits) {
         return sum.is(takes().stream().mapToDouble(Double::doubleValue).sum(), formula.toString());
     }
 
+    /** Nothing read yet. */
+    public List<LedgerRow> rows(double allowance, double minutes) {
+        return rows(allowance, minutes, List.of());
+    }
+
+    /** What those papers must take that are still to come once so many were read, mm. */
+    public double needAfter(int papers) {
+        return takes().stream().skip(papers).mapToDouble(Double::doubleValue).sum();
+    }
+
     /**
-     * Paper by paper: what the allowance has beyond what must come off goes with the first, which makes the face flat.
+     * Paper by paper: what the allowance has beyond what must come off goes with the first that is still to come, which makes the face flat.
      *
      * @param allowance what is to come off in all, mm
      * @param minutes for all of it
+     * @param read what each paper took, from the first on, as far as it was read, mm
      */
-    public List<LedgerRow> rows(double allowance, double minutes) {
+    public List<LedgerRow> rows(double allowance, double minutes, List<Double> read) {
         List<Double> takes = takes();
-        double rest = Math.max(0, allowance - need().value());
+        double left = allowance - read.stream().mapToDouble(Double::doubleValue).sum();
+        double rest = Math.max(0, left - needAfter(read.size()));
         List<LedgerRow> rows = new ArrayList<>();
         for (int i = 0; i < grits.size(); i++) {
-            boolean first = i == 0;
-            double off = takes.get(i) + (first ? rest : 0);
             // The first paper has as much to do as all that follow.
-            double share = first ? (grits.size() == 1 ? 1 : 0.5) : 0.5 / (grits.size() - 1);
-            Reckoning.Builder comes = Reckoning.of("comes off", Quantity.LENGTH);
-            Reckoning takesOff = first
-                    ? comes.length("tool's marks", Fact.rule(marks, "common practice"))
-                            .length("what the allowance has beyond all papers", rest)
-                            .is(off, "tool's marks + what the allowance has beyond all papers")
-                    : comes.length(
-                                    "scratch of P" + grits.get(i - 1),
-                                    Fact.rule(off, "a third of its mean grain, common practice"))
-                            .is(off, "scratch of P" + grits.get(i - 1));
-            rows.add(LedgerRow.of(
-                    surface + ", P" + grits.get(i) + ": "
-                            + (first
-                                    ? "until no mark of a tool is left in a low light"
-                                    : "until the last paper's scratches are gone"),
-                    takesOff,
-                    Reckoning.of("minutes", Quantity.TIME)
-                            .term("all of it", Fact.rule(minutes, "common practice"), Quantity.TIME)
-                            .term("its share", Fact.rule(share, "common practice"), Quantity.NUMBER)
-                            .is(minutes * share, "all of it × its share")));
+            double share = i == 0 ? (grits.size() == 1 ? 1 : 0.5) : 0.5 / (grits.size() - 1);
+            Reckoning time = Reckoning.of("minutes", Quantity.TIME)
+                    .term("all of it", Fact.rule(minutes, "common practice"), Quantity.TIME)
+                    .term("its share", Fact.rule(share, "common practice"), Quantity.NUMBER)
+                    .is(minutes * share, "all of it × its share");
+            rows.add(
+                    i < read.size()
+                            ? LedgerRow.of(
+                                    surface + ", P" + grits.get(i) + ": done, as it was read", took(i, read.get(i)))
+                            : LedgerRow.of(
+                                    surface + ", P" + grits.get(i) + ": "
+                                            + (i == 0
+                                                    ? "until no mark of a tool is left in a low light"
+                                                    : "until the last paper's scratches are gone"),
+                                    comesOff(i, takes.get(i), i == read.size() ? rest : 0),
+                                    time));
         }
         return rows;
+    }
+
+    private static Reckoning took(int paper, double read) {
+        return Reckoning.of("came off", Quantity.LENGTH)
+                .length("read after it", Fact.measured(read, "reading " + (paper + 1) + " at this step"))
+                .is(read, "read after it");
+    }
+
+    private Reckoning comesOff(int paper, double takes, double beyond) {
+        String name = paper == 0 ? "tool's marks" : "scratch of P" + grits.get(paper - 1);
+        Reckoning.Builder sum = Reckoning.of("comes off", Quantity.LENGTH)
+                .length(
+                        name,
+                        Fact.rule(
+                                takes, paper == 0 ? "common practice" : "a third of its mean grain, common practice"));
+        return beyond > 0 || paper == 0
+                ? sum.length("what is left of the allowance beyond all papers", beyond)
+                        .is(takes + beyond, name + " + what is left of the allowance beyond all papers")
+                : sum.is(takes, name);
     }
 
     /** In words, such as {@code 120, 220, 320}. */

@@ -10,6 +10,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.Rule;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
@@ -33,11 +34,15 @@ import ebauche.core.stock.Solid;
 import ebauche.core.wires.Run;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Faces and edge sanded, once nothing more is cut into them. Depths of cavities already allow for it. */
 public final class SandingStation implements Station {
     public static final Feature FEATURE = Feature.of(FeatureKind.SANDING);
+
+    /** Decimal noise under which a sum counts as the limit itself, mm. */
+    private static final double NOISE = 1e-9;
 
     /** So far over a face nothing is left that could be sanded, mm. */
     private static final double OVER = 1;
@@ -68,7 +73,9 @@ public final class SandingStation implements Station {
 
     @Override
     public List<Finding> check(Build build) {
-        return List.of();
+        return Stream.of(Face.FRONT, Face.BACK)
+                .flatMap(f -> overTaken(build, f).stream())
+                .toList();
     }
 
     @Override
@@ -173,7 +180,7 @@ public final class SandingStation implements Station {
                     LedgerRow.of(
                             "Timbers of unlike hardness, or a glue line, lie in it: the long block alone, never a soft pad, which hollows the softer"));
         }
-        rows.addAll(flat(face).rows(allowance, MINUTES_OF_FACE * body.area() / 10_000));
+        rows.addAll(flat(face).rows(allowance, MINUTES_OF_FACE * body.area() / 10_000, read(build, face)));
         for (Relief relief : build.surfaces()) {
             if (relief.face() == face && !build.design().undecided().contains(relief.feature())) {
                 rows.addAll(
@@ -182,6 +189,33 @@ public final class SandingStation implements Station {
         }
         rows.add(LedgerRow.of("Before finish: cavities, pocket and recesses masked; what lines them stays"));
         return rows;
+    }
+
+    /** What each paper took of a face, as it was read after it; nothing more once the step is done. */
+    private static List<Double> read(Build build, Face face) {
+        return build.isDone(FinishedFaces.finish(face))
+                ? List.of()
+                : build.asBuilt().readingsAt(FinishedFaces.finish(face), new Measurand.SandedOff(face)).stream()
+                        .map(AsBuilt.Reading::value)
+                        .toList();
+    }
+
+    /** Papers that are still to come and want more than is left of the allowance. */
+    private static Optional<Finding> overTaken(Build build, Face face) {
+        List<Double> read = read(build, face);
+        double taken = read.stream().mapToDouble(Double::doubleValue).sum();
+        double left = build.shop().practice().sanding(face) - taken;
+        double want = flat(face).needAfter(read.size());
+        return read.isEmpty() || want <= left + NOISE
+                ? Optional.empty()
+                : Optional.of(Finding.thinkAgain(Work.SANDING, "sanding-over")
+                        .on(FEATURE)
+                        .length("still to take", want)
+                        .length("left", Math.max(0, left))
+                        .says(
+                                "The papers still to come take {0} off the " + face.word()
+                                        + "; {1} of the allowance is left: depths come out that much shallower.",
+                                "Begin the rest with a finer paper, or take the depths anew once it is sanded."));
     }
 
     /** A filed contour is as smooth as P180; a small round-over keeps its shape only under a fine paper. */

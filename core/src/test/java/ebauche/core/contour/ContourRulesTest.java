@@ -20,7 +20,9 @@ import ebauche.core.job.Rule;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Profile;
+import ebauche.core.stock.WoodLeft;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -57,6 +59,35 @@ class ContourRulesTest {
         assertThat(even.build().thicknessAt(new Point(0, 0))).isEqualTo(44.5, within(1e-9));
         TestBody point = with(forearm(24), belly(22));
         assertThat(point.rules()).contains("contours-meet");
+    }
+
+    /** A belly drawn so far in that it comes down to the floor of the springs stops the build before the rasp; one that only skims it does not. */
+    @Test
+    void a_belly_through_the_spring_cavity_stops_before_the_rasp() {
+        for (double depth : new double[] {6, 34}) {
+            TestBody body = with(new Contour(
+                    "belly",
+                    Face.BACK,
+                    new Start.Across(new Point(5, -150), new Point(5, 240)),
+                    depth,
+                    Profile.Shape.STRAIGHT,
+                    OptionalDouble.empty()));
+            body.vibrato = Optional.of(new Bridge.Vibrato(40, 2, 56, 24, -2, 56, 84, 50, 6));
+            BuildPlan plan = body.plan();
+            Contour.Laid laid = body.build().contours().get(0);
+            // By hand: the springs lie 56 wide about the centre line, so to 28 off it, 23 from the line of 155; they
+            // are 6 deep.
+            assertThat(laid.profile().width()).isCloseTo(155, within(0.01));
+            double fall = depth * 23 / 155;
+            boolean through = depth == 34;
+            assertThat(6 - fall < body.shop.limits().stops(WoodLeft.Kind.WALL)).isEqualTo(through);
+            assertThat(plan.findings().stream()
+                            .anyMatch(
+                                    f -> f.rule().equals("contour-through") && f.severity() == Finding.Severity.STOPS))
+                    .as("falls " + fall)
+                    .isEqualTo(through);
+            assertThat(body.rules()).contains("not-flat");
+        }
     }
 
     @Test

@@ -110,4 +110,28 @@ class GritsTest {
         body.shop = body.shop.with(TestPractice.sanding(body.shop.practice(), 0.1));
         assertThat(body.rules()).contains("sanding-too-little");
     }
+
+    /** Read after its paper, the rest is laid out anew: what is still to come off is the allowance less what came off. */
+    @Test
+    void what_a_paper_took_is_read_and_the_rest_laid_out_anew() {
+        Grits papers = new Grits("front", Grits.TOOL_MARKS, Grits.between(120, 320));
+        double allowance = 0.4;
+        for (double first : new double[] {0.1, 0.2, 0.3}) {
+            List<LedgerRow> rows = papers.rows(allowance, 60, List.of(first));
+            assertThat(rows.get(0).does()).contains("done");
+            double rest = rows.stream()
+                    .flatMap(r -> r.figures().stream())
+                    .filter(f -> f.what().equals("comes off"))
+                    .mapToDouble(f -> f.value())
+                    .sum();
+            assertThat(rest).isCloseTo(allowance - first, within(1e-9));
+        }
+        // Too much taken: the papers still take what they must, and it is told.
+        TestBody body = new TestBody();
+        double off = body.shop.practice().frontSanding();
+        assertThat(body.read("sanded-off:front", off * 0.5, "sanding:front").rules())
+                .doesNotContain("sanding-over");
+        assertThat(body.read("sanded-off:front", off * 0.49, "sanding:front").rules())
+                .contains("sanding-over");
+    }
 }

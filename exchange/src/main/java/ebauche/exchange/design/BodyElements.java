@@ -208,11 +208,21 @@ final class BodyElements {
     private static final Field<Double> STRIP_HIGH = Field.length("height", "down the edge");
     private static final Field<Void> STRIP_OF = Field.timberIfOther("species", "timber (empty: plastic)", "plastic");
 
+    private static final Field<OptionalDouble> PURFLING =
+            Field.lengthIfAny("purfling", "purfling inside it, thick (empty: none)");
+    private static final Field<OptionalDouble> PURFLING_DEEP =
+            Field.lengthIfAny("purflingDepth", "purfling's ledge, deep");
+    private static final Field<Point> BOUND_FROM =
+            Field.point("from", "along a part only, from x", "from y").ifAny();
+    private static final Field<Point> BOUND_TO =
+            Field.point("to", "anticlockwise to x", "to y").ifAny();
+
     static final Element BINDINGS = Element.of("bindings", "Binding")
             .many()
             .feature(FeatureKind.BINDING)
-            .described("strips let into the corner between a face and the edge, all round but for the neck's mouth")
-            .fields(ID, FACE, STRIP_THICK, STRIP_HIGH, STRIP_OF)
+            .described(
+                    "strips let into the corner between a face and the edge, all round but for the neck's mouth, or along a part of it, with a purfling or without")
+            .fields(ID, FACE, STRIP_THICK, STRIP_HIGH, STRIP_OF, PURFLING, PURFLING_DEEP, BOUND_FROM, BOUND_TO)
             .begins("binding", "binding of an edge", """
                     {"id": "front", "face": "front", "thickness": "1/16 in", "height": "1/4 in", "species": "maple"}""")
             .build();
@@ -299,12 +309,30 @@ final class BodyElements {
     }
 
     static Binding binding(JsonPlace spot, Timbers timbers) {
+        together(spot, "from", "to");
+        together(spot, "purfling", "purflingDepth");
+        OptionalDouble thick = PURFLING.of(spot);
+        OptionalDouble deep = PURFLING_DEEP.of(spot);
         return new Binding(
                 ID.of(spot),
                 FACE.of(spot),
                 STRIP_THICK.of(spot),
                 STRIP_HIGH.of(spot),
-                spot.has("species") ? Optional.of(BlankReader.species(spot, timbers)) : Optional.empty());
+                spot.has("species") ? Optional.of(BlankReader.species(spot, timbers)) : Optional.empty(),
+                spot.has("from")
+                        ? Optional.of(new Binding.Along(spot.point("from"), spot.point("to")))
+                        : Optional.empty(),
+                thick.isPresent()
+                        ? Optional.of(new Binding.Purfling(thick.getAsDouble(), deep.getAsDouble()))
+                        : Optional.empty());
+    }
+
+    /** Two that mean something only both. */
+    private static void together(JsonPlace spot, String one, String other) {
+        if (spot.has(one) != spot.has(other)) {
+            throw spot.at(spot.has(one) ? one : other)
+                    .trouble("means something only with " + (spot.has(one) ? other : one));
+        }
     }
 
     static Recap recap(JsonPlace spot, Timbers timbers) {

@@ -114,6 +114,11 @@ class SchemaWalkTest {
                 .withObject("/line")
                 .setAll((ObjectNode) JsonText.tree(BOWED));
         design.withArray("/contours").add(JsonText.tree(DISC));
+        ((ObjectNode) design.at("/bindings/0"))
+                .put("purfling", "1 mm")
+                .put("purflingDepth", "2 mm")
+                .setAll((ObjectNode) JsonText.tree(STRETCH).path("stretch").deepCopy());
+        ((ObjectNode) design.at("/bindings/0")).remove("fade");
         ((ObjectNode) design.at("/roundOvers/0"))
                 .set("stretch", JsonText.tree(STRETCH).path("stretch"));
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
