@@ -20,22 +20,31 @@ final class EdgeDrawing {
 
     private EdgeDrawing() {}
 
-    static String of(Build build, List<EdgesController.Shown> shown) {
+    static String of(Build build, List<EdgesController.Shown> shown, List<EdgesController.Bound> bindings) {
         Region body = build.design().outline().region();
         Frame frame = Frame.holding(body, WIDTH, TALLEST, MARGIN, Face.FRONT);
         Svg svg = new Svg(WIDTH, frame.height(body, MARGIN), "xray hollow-map edge-map", Words.say("edges.drawn"));
         svg.path("body-wood", frame.path(body));
         svg.line("centre", frame.x(body.minY()) - 10, frame.y(0), frame.x(body.maxY()) + 10, frame.y(0));
+        for (EdgesController.Bound one : bindings) {
+            Region ledge = one.binding()
+                    .on(build.design().outline(), build.design().neck().pocket());
+            edge(svg, frame, one.binding().face(), ledge, one.byHand());
+        }
         for (EdgesController.Shown one : shown) {
-            boolean far = one.laid().face() == Face.BACK;
-            svg.path(far ? "void later" : "void now", frame.path(one.laid().plan()));
-            for (EdgeZones.Zone zone : one.byHand()) {
-                svg.open("g");
-                svg.title(zone.words());
-                svg.path("kept", frame.path(zone.within(SEEN)));
-                svg.close();
-            }
+            edge(svg, frame, one.laid().face(), one.laid().plan(), one.byHand());
         }
         return svg.done();
+    }
+
+    /** What is worked along the edge, and where hands do it. */
+    private static void edge(Svg svg, Frame frame, Face face, Region plan, List<EdgeZones.Zone> byHand) {
+        svg.path(face == Face.BACK ? "void later" : "void now", frame.path(plan));
+        for (EdgeZones.Zone zone : byHand) {
+            svg.open("g");
+            svg.title(zone.words());
+            svg.path("kept", frame.path(zone.within(SEEN)));
+            svg.close();
+        }
     }
 }

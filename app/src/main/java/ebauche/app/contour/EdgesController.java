@@ -164,22 +164,22 @@ class EdgesController {
             Bodies.Current current, Build build, boolean tried, Asked asked, Optional<String> trouble, Model model) {
         List<Shown> shown =
                 build.roundOvers().stream().map(r -> Shown.of(build, r)).toList();
+        List<Bound> bindings =
+                build.design().bindings().stream().map(b -> Bound.of(build, b)).toList();
         PageModel.put(
                 model,
                 new EdgesView(
                         current,
                         shown,
                         shown.isEmpty() || build.contours().isEmpty() ? List.of() : Stations.shapingCosts(build),
-                        build.design().bindings().stream()
-                                .map(b -> Bound.of(build, b))
-                                .toList(),
+                        bindings,
                         asked.typed(),
                         current.revision().number(),
                         tried,
                         asked.face(),
                         asked.radius(),
                         trouble,
-                        EdgeDrawing.of(build, shown)));
+                        EdgeDrawing.of(build, shown, bindings)));
     }
 
     /** The design with the corner of a face rounded over so; one that it has by that name keeps its stretch. */

@@ -70,9 +70,8 @@ public record CarveLeft(Contour.Laid laid, List<Read> reads) {
     /** Places that were read so far off once the contour was called done. */
     static List<Read> off(Build build, Contour.Laid laid) {
         boolean done = build.isDone(StepKey.of(laid.feature(), StepKind.CARVE));
-        double band = build.shop().bands().shaped();
         return of(build, laid).reads().stream()
-                .filter(r -> done ? Math.abs(r.over().value()) > band : r.deeper() > band)
+                .filter(r -> r.deeper() > 0 || (done && r.isProud()))
                 .toList();
     }
 }

@@ -12,8 +12,9 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.stock.Gap;
 import ebauche.core.stock.Relief;
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
@@ -44,18 +45,22 @@ public record EdgeBand(Feature front, Feature back, Reckoning thickness, Point a
                 .toList();
     }
 
-    /** Every pair that lies over each other. */
+    /** Every pair that lies over each other; where readings found one of them deeper, with the edge that is left there. */
     public static List<EdgeBand> of(Build build) {
-        List<EdgeBand> bands = new ArrayList<>();
+        Map<List<Feature>, EdgeBand> bands = new LinkedHashMap<>();
         for (Relief front : on(build, Face.FRONT)) {
             for (Relief back : on(build, Face.BACK)) {
                 Region shared = front.plan().intersection(back.plan());
                 if (shared.area() > 1) {
-                    bands.add(band(build, front, back, shared));
+                    bands.merge(
+                            List.of(front.feature(), back.feature()),
+                            band(build, front, back, shared),
+                            (one, other) ->
+                                    other.thickness().value() < one.thickness().value() ? other : one);
                 }
             }
         }
-        return bands;
+        return List.copyOf(bands.values());
     }
 
     private static List<Relief> on(Build build, Face face) {

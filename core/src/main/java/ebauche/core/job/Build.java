@@ -85,7 +85,8 @@ public final class Build {
         this.roundOvers = design.roundOvers().stream()
                 .map(r -> r.on(design.outline(), design.neck().pocket()))
                 .toList();
-        this.carveReadings = CarveReadings.of(contours, faces, asBuilt);
+        this.carveReadings =
+                CarveReadings.of(contours, faces, asBuilt, shop.bands().shaped());
         this.deeper = CarveReadings.deeper(carveReadings);
     }
 

@@ -26,14 +26,14 @@ import java.util.Map;
 
 /**
  * The body read with a calliper at places of what is carved: how far the wood stands over its surface there, or lies under it. A place goes by
- * the reading that is nearest to it. What lies deeper is gone; what stands proud is still to come down.
+ * the reading that is nearest to it. What lies deeper than is good is gone; what stands proud is still to come down.
  */
 public final class CarveReadings {
     /** Where less is carved by the design a place is none of its contour any more, mm. */
     private static final double CARVED = 0.3;
 
-    /** Less is the calliper's, mm. */
-    static final double SEEN = 0.05;
+    /** Decimal noise under which a reading lies at its band's end, mm. */
+    private static final double NOISE = 1e-6;
 
     /** What lies deeper begins so far over the contour's line: a place on the edge lies on it, mm. */
     private static final double ROUND = 0.1;
@@ -45,15 +45,22 @@ public final class CarveReadings {
      *
      * @param taken off its face there
      * @param over the contour's surface, wood that is still to come off; less than nought where it is gone
+     * @param band how far off is still good, mm
      */
-    public record Read(Contour.Laid laid, Point at, AsBuilt.Reading reading, Reckoning taken, Reckoning over) {
+    public record Read(
+            Contour.Laid laid, Point at, AsBuilt.Reading reading, Reckoning taken, Reckoning over, double band) {
         public Feature feature() {
             return laid.feature();
         }
 
-        /** How much deeper than its surface it lies, mm; nought where it does not. */
+        /** How much deeper than its surface it lies, mm; nought where it does not, or no more than is good. */
         public double deeper() {
-            return -over.value() > SEEN ? -over.value() : 0;
+            return -over.value() > band + NOISE ? -over.value() : 0;
+        }
+
+        /** Whether more stands over its surface than is good. */
+        public boolean isProud() {
+            return over.value() > band + NOISE;
         }
     }
 
@@ -100,7 +107,7 @@ public final class CarveReadings {
     }
 
     /** Every place that was read last, of contours that the design still has there, in the order of reading. */
-    static List<Read> of(List<Contour.Laid> contours, FinishedFaces faces, AsBuilt record) {
+    static List<Read> of(List<Contour.Laid> contours, FinishedFaces faces, AsBuilt record, double band) {
         Map<Measurand, AsBuilt.Reading> latest = new LinkedHashMap<>();
         for (AsBuilt.Entry entry : record.standing()) {
             if (entry instanceof AsBuilt.Reading r && r.measures() instanceof Measurand.WoodAt) {
@@ -114,9 +121,16 @@ public final class CarveReadings {
                     .filter(l -> l.feature().equals(place.contour()))
                     .filter(l -> l.under(0).fall(place.at()) > CARVED)
                     .findFirst()
-                    .ifPresent(l -> all.add(read(l, place, reading, contours, faces, record)));
+                    .ifPresent(l -> all.add(read(l, place, reading, contours, faces, record, band)));
         });
         return List.copyOf(all);
+    }
+
+    /** Whether a contour was carved when a reading was taken, which so many entries came up to. */
+    private static boolean isCarvedBefore(AsBuilt record, Contour.Laid contour, int entries) {
+        return record.done(StepKey.of(contour.feature(), StepKind.CARVE))
+                .filter(d -> record.standing().indexOf(d) < entries)
+                .isPresent();
     }
 
     private static Read read(
@@ -125,14 +139,14 @@ public final class CarveReadings {
             AsBuilt.Reading reading,
             List<Contour.Laid> contours,
             FinishedFaces faces,
-            AsBuilt record) {
+            AsBuilt record,
+            double band) {
         int after = record.standing().indexOf(reading) + 1;
         double since = record.sandedOff(Face.FRONT, after) + record.sandedOff(Face.BACK, after);
         double thick = faces.backNow() - faces.frontNow();
         double other = contours.stream()
                 .filter(c -> c.face() != laid.face())
-                .filter(c ->
-                        record.done(StepKey.of(c.feature(), StepKind.CARVE)).isPresent())
+                .filter(c -> isCarvedBefore(record, c, after))
                 .mapToDouble(c -> c.under(0).fall(place.at()))
                 .max()
                 .orElse(0);
@@ -152,7 +166,7 @@ public final class CarveReadings {
                 .length("drawn there", drawn)
                 .length(off.what(), off.asFact())
                 .is(drawn - taken, "drawn there − " + off.what());
-        return new Read(laid, place.at(), reading, off, over);
+        return new Read(laid, place.at(), reading, off, over, band);
     }
 
     /** Where contours lie deeper than they are drawn. */

@@ -186,4 +186,15 @@ class CarveStationTest {
         assertThatThrownBy(() -> Measurand.parse("wood-at:contour-top.1200.0")).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> Measurand.parse("wood-at:contour-top.12")).isInstanceOf(Refusal.class);
     }
+
+    /** One band for two contours, told where the reading left the least. */
+    @Test
+    void a_place_that_was_read_too_deep_is_in_the_edge_that_stays() {
+        BuildPlan before = with(top(60, 8), belly(12)).plan();
+        double drawn = EdgeBand.of(before.build()).get(0).thickness().value();
+        List<EdgeBand> bands =
+                EdgeBand.of(readAt(before, s -> s.at().x() < 0 ? -2 : 0).build());
+        assertThat(bands).hasSize(1);
+        assertThat(bands.get(0).thickness().value()).isCloseTo(drawn - 2, within(0.3));
+    }
 }
