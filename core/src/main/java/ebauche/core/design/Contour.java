@@ -3,10 +3,12 @@ package ebauche.core.design;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Curve;
+import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Refusal;
 import ebauche.core.stock.Course;
 import ebauche.core.stock.Profile;
@@ -131,6 +133,28 @@ public record Contour(
                 Refusal.between(fade, 1, 300, "fade");
                 Refusal.unless(from.distance(to) >= 10, "to", "its two ends lie closer than 10 mm together");
             }
+
+            /**
+             * Laid on a body's edge, for work so wide.
+             *
+             * @throws Refusal if it fades out over more than it is long, or its two ends into each other
+             */
+            Course.Stretch on(Region body, double width) {
+                EdgeWalk walk = new EdgeWalk(body);
+                double begins = walk.nearest(from);
+                double ends = walk.nearest(to);
+                double length = ends >= begins ? ends - begins : ends - begins + walk.length();
+                Refusal.unless(
+                        fade <= length,
+                        "fade",
+                        "it fades out over " + Decimals.plain(fade, 1) + " mm, more than its stretch of "
+                                + Decimals.plain(length, 1) + " mm is long");
+                Refusal.unless(
+                        length + 2 * fade <= walk.length(),
+                        "fade",
+                        "its two ends fade into each other on the other side of the body");
+                return Course.Stretch.of(body, from, to, fade, width);
+            }
         }
     }
 
@@ -201,7 +225,7 @@ public record Contour(
         Region body = outline.region();
         if (start instanceof Start.Round round && round.along().isPresent()) {
             Start.Stretch along = round.along().get();
-            Course.Stretch stretch = Course.Stretch.of(body, along.from(), along.to(), along.fade(), round.width());
+            Course.Stretch stretch = along.on(body, round.width());
             return new Laid(this, stretch.over(body), stretch, profile(round.width()));
         }
         if (start instanceof Start.Round round) {

@@ -60,12 +60,7 @@ public record RoundOver(String id, Face face, double radius, Optional<Contour.St
         Profile quarter = Profile.round(radius, radius);
         Optional<Contour.Start.Stretch> stretch = along.or(() -> besideTheNeck(body, pocket));
         if (stretch.isPresent()) {
-            Course.Stretch course = Course.Stretch.of(
-                    body,
-                    stretch.get().from(),
-                    stretch.get().to(),
-                    stretch.get().fade(),
-                    radius);
+            Course.Stretch course = stretch.get().on(body, radius);
             return new Laid(this, course.over(body), course, quarter);
         }
         Region flat = body.grown(-radius);

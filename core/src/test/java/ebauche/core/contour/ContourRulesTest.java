@@ -91,6 +91,30 @@ class ContourRulesTest {
     }
 
     @Test
+    void a_fade_longer_than_its_stretch_or_into_its_other_end_is_refused() {
+        Contour.Start.Stretch tooLong = new Contour.Start.Stretch(new Point(-30, -150), new Point(30, -150), 80);
+        Contour bevel = new Contour(
+                "bevel",
+                Face.FRONT,
+                new Start.Round(15, Optional.of(tooLong)),
+                8,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty());
+        assertThatThrownBy(() -> with(bevel).build())
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("fades out over 80 mm, more than its stretch of 60 mm");
+        Contour around = new Contour(
+                "around",
+                Face.FRONT,
+                new Start.Round(
+                        15, Optional.of(new Contour.Start.Stretch(new Point(30, -150), new Point(-30, -150), 40))),
+                8,
+                Profile.Shape.STRAIGHT,
+                OptionalDouble.empty());
+        assertThatThrownBy(() -> with(around).build()).hasMessageContaining("into each other");
+    }
+
+    @Test
     void what_cannot_be_carved_is_refused_with_its_name() {
         assertThatThrownBy(() -> with(forearm(45)).design())
                 .isInstanceOf(Refusal.class)
