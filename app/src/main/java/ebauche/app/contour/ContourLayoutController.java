@@ -12,6 +12,7 @@ import ebauche.app.words.Words;
 import ebauche.core.contour.CarveLeft;
 import ebauche.core.contour.CarveStation;
 import ebauche.core.contour.EdgeBand;
+import ebauche.core.contour.NestedTemplates;
 import ebauche.core.contour.OtherLine;
 import ebauche.core.contour.PlayerFeel;
 import ebauche.core.contour.Removal;
@@ -72,6 +73,7 @@ class ContourLayoutController {
             List<EdgeBand> bands,
             boolean evens,
             List<Wood> wood,
+            List<NestedTemplates.Count> counts,
             List<Removal> ways,
             Removal chosen,
             boolean own,
@@ -113,6 +115,9 @@ class ContourLayoutController {
                         EdgeBand.of(build, laid.feature()),
                         evened(build, laid).isPresent(),
                         wood(build, laid),
+                        laid.contour().start() instanceof Contour.Start.Round
+                                ? NestedTemplates.counts(build, laid)
+                                : List.of(),
                         Removal.of(build, laid),
                         Removal.chosen(build, laid),
                         laid.contour().by().isPresent(),

@@ -121,12 +121,19 @@ class TemplateController {
         List<TemplateSheet> sheets = TemplateSheet.of(current.plan()).stream()
                 .filter(s -> s.face() == side)
                 .toList();
-        String text = format.equals("svg")
-                ? SvgWriter.write(
-                        Words.say("template-controller.templates-seen-from-the", current.name(), face), sheets)
-                : DxfWriter.write(sheets);
-        MediaType type = format.equals("svg") ? MediaType.valueOf("image/svg+xml") : MediaType.valueOf("image/vnd.dxf");
-        return download(current.name() + "-" + face, format, type, text.getBytes(StandardCharsets.UTF_8));
+        return drawn(
+                current.name() + "-" + face,
+                Words.say("template-controller.templates-seen-from-the", current.name(), face),
+                sheets,
+                format);
+    }
+
+    /** Sheets at true size, as SVG or DXF. */
+    static ResponseEntity<byte[]> drawn(String name, String title, List<TemplateSheet> sheets, String format) {
+        boolean svg = format.equals("svg");
+        String text = svg ? SvgWriter.write(title, sheets) : DxfWriter.write(sheets);
+        MediaType type = MediaType.valueOf(svg ? "image/svg+xml" : "image/vnd.dxf");
+        return download(name, format, type, text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** A file to be saved under a plain name. */

@@ -121,6 +121,19 @@ class TilesController {
                 current.name() + "-" + chosen.feature(), "pdf", MediaType.APPLICATION_PDF, pdf);
     }
 
+    /** One sheet at true size, as SVG or DXF. */
+    @GetMapping("/bodies/{id}/tiles.{format:svg|dxf}")
+    ResponseEntity<byte[]> file(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @PathVariable String format,
+            @RequestParam(defaultValue = "outline") String template) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        TemplateSheet chosen = chosen(TemplateSheet.printed(current.plan()), template);
+        return TemplateController.drawn(
+                current.name() + "-" + chosen.feature(), chosen.name(), List.of(chosen), format);
+    }
+
     /** What the bars of the last print measure, for the next one; kept among the shop's ways. */
     @PostMapping("/bodies/{id}/tiles/measured")
     String measured(

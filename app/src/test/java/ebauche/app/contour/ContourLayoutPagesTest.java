@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A contour's line bowed and its depths said along the edge; laid out, its school chosen, its paper printed. */
@@ -148,5 +149,32 @@ class ContourLayoutPagesTest extends WithVisitor {
                 .isEqualTo(302);
         assertThat(me.fileOf(here).at("/design/contours/1/line/along").asString())
                 .isEqualTo("typed");
+    }
+
+    /** Marram's top: its templates by the step, its paper in open formats, and what a calliper found at nine stations. */
+    @Test
+    void a_carved_top_has_its_stations_and_its_templates_as_files() {
+        ObjectNode file = fileOf("marram");
+        ArrayNode timeline = file.withObject("/asBuilt").withArray("timeline");
+        timeline.addObject()
+                .put("kind", "reading")
+                .put("id", "deep")
+                .put("at", "2026-11-01T10:00:00Z")
+                .put("by", "test")
+                .put("operation", "contour-top:carve")
+                .put("measures", "wood-at:contour-top.-110.110")
+                .put("value", "38 mm");
+        String here = takenOn(file);
+        String page = me.get(here + "/contours/top").body();
+        assertThat(page)
+                .contains("Wood left under it")
+                .contains("Nested templates, by the step that they leave")
+                .contains("38 mm");
+        assertThat(page.split("neck side|tail side", -1)).hasSizeGreaterThanOrEqualTo(9);
+        assertThat(me.get(here).body()).contains("under its surface there");
+        assertThat(me.get(here + "/tiles.svg?template=contour-top").body()).contains("<svg");
+        assertThat(me.get(here + "/tiles.dxf?template=contour-top").body()).contains("SECTION");
+        assertThat(me.get(here + "/tiles.svg?template=nothing").statusCode()).isEqualTo(404);
+        assertThat(me.fileOf(here).at("/asBuilt/timeline").toString()).contains("wood-at:contour-top.-110.110");
     }
 }

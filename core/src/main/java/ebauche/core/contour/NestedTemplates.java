@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 /**
  * A carved top roughed out along a family of templates, each smaller than the one before: a bowl bit takes all between the template's
@@ -35,6 +36,8 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
 
     /** So high a step between two templates a disc still takes, mm: common practice. */
     public static final double STEP = 2.5;
+
+    private static final double[] USUAL_STEPS = {1, 1.5, 2.5, 4};
 
     /** No more templates than that are made, and no shallower cut, mm. */
     private static final int MOST = 12;
@@ -167,7 +170,39 @@ public record NestedTemplates(Contour.Laid laid, double corner, double proud, do
                 bit(build).map(Bit::floorRadius).orElse(0.0),
                 PROUD,
                 STEP,
-                Optional.empty());
+                atTheRim(build, laid));
+    }
+
+    /** As deep as a binding of that face is high: its step at the edge is the first template's. */
+    private static Optional<Double> atTheRim(Build build, Contour.Laid laid) {
+        return build.design().bindings().stream()
+                .filter(b -> b.face() == laid.face())
+                .map(b -> Math.min(b.height(), laid.profile().depth() - PROUD))
+                .min(Comparator.naturalOrder());
+    }
+
+    /**
+     * How many templates leave steps of no more than a height.
+     *
+     * @param step mm
+     */
+    public record Count(double step, int templates) {}
+
+    /** Steps that are usual, with how many templates each wants: common practice. */
+    public static List<Count> counts(Build build, Contour.Laid laid) {
+        return DoubleStream.of(USUAL_STEPS)
+                .mapToObj(s -> new Count(
+                        s,
+                        of(
+                                        laid,
+                                        build.design().outline().region(),
+                                        bit(build).map(Bit::floorRadius).orElse(0.0),
+                                        PROUD,
+                                        s,
+                                        atTheRim(build, laid))
+                                .all()
+                                .size()))
+                .toList();
     }
 
     static Removal removal(Build build, Contour.Laid laid) {

@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param timber what it is made of; empty of plastic
  * @param along the part of the edge that it runs along; empty for all round
  * @param purfling a second, thinner strip inside it; empty without one
+ * @param isRoundedFirst whether the corner is rounded over before the ledge is cut, and the strip with it afterwards
  */
 public record Binding(
         String id,
@@ -31,7 +32,8 @@ public record Binding(
         double height,
         Optional<Species> timber,
         Optional<Along> along,
-        Optional<Purfling> purfling) {
+        Optional<Purfling> purfling,
+        boolean isRoundedFirst) {
     /** Beside the neck's mouth its ledge keeps off by so much, mm. */
     private static final double BESIDE_MOUTH = 0.2;
 
@@ -60,7 +62,7 @@ public record Binding(
 
     /** A single one all round. */
     public Binding(String id, Face face, double thickness, double height, Optional<Species> timber) {
-        this(id, face, thickness, height, timber, Optional.empty(), Optional.empty());
+        this(id, face, thickness, height, timber, Optional.empty(), Optional.empty(), false);
     }
 
     public Binding {

@@ -3,6 +3,7 @@ package ebauche.core.edge;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Router;
 import ebauche.core.design.Binding;
+import ebauche.core.design.RoundOver;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -29,6 +30,7 @@ import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
+import ebauche.core.stock.Plane;
 import ebauche.core.stock.Relief;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
@@ -37,7 +39,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** A binding: its ledge routed down in steps, the strip bent, glued in and scraped flush. It comes before round-overs, which take its corner with them. */
+/** A binding: its ledge routed down in steps, the strip bent, glued in and scraped flush. It comes before round-overs, which take its corner with them, or after them, and is rounded then. */
 final class BindingSteps {
     /** A ledge goes down by so much at a time, mm: common practice. */
     private static final double STEP = 3;
@@ -69,11 +71,17 @@ final class BindingSteps {
     private final Binding binding;
     private final Region plan;
     private final Region purfled;
+    /** The round-overs that are done before its ledge. */
+    private final List<RoundOver.Laid> corners;
 
     private BindingSteps(Build build, Binding binding) {
         this.build = build;
         this.binding = binding;
         this.plan = binding.on(build.design().outline(), build.design().neck().pocket());
+        this.corners = build.roundOvers().stream()
+                .filter(r -> binding.isRoundedFirst() && r.face() == binding.face())
+                .filter(r -> r.plan().overlaps(plan))
+                .toList();
         this.purfled = binding.purflingOn(
                 build.design().outline(), build.design().neck().pocket());
     }
@@ -161,6 +169,9 @@ final class BindingSteps {
             steps.add(purfle(binding.purfling().get()));
         }
         steps.addAll(List.of(rout(), bend(), glue(), flush()));
+        if (!corners.isEmpty()) {
+            steps.add(round());
+        }
         return steps;
     }
 
@@ -213,7 +224,6 @@ final class BindingSteps {
         double byHand =
                 cut.isEmpty() ? length() : zones().map(EdgeZones::byHandLength).orElse(0.0);
         double byRouter = Math.max(0, length() - byHand);
-        Region body = build.design().outline().region();
         Setting set = cut.<Setting>map(c -> new Setting.Routed(
                         c.bit().name(),
                         "edge; bearing of " + Gauge.settable(c.bearing(), Rounding.LESS)
@@ -229,15 +239,45 @@ final class BindingSteps {
         return Operation.of(Work.EDGE, binding.feature(), kind, title)
                 .face(binding.face())
                 .set(set)
-                .needs(
-                        Datum.OUTLINE_ROUTED,
-                        Datum.flat(
-                                build,
-                                binding.face(),
-                                body.minus(body.grown(-FLAT)).intersection(plan.grown(FLAT))))
+                .needs(Datum.OUTLINE_ROUTED, Datum.flat(build, binding.face(), base()))
+                .needs(corners.stream().map(r -> Datum.carved(r.feature())).toArray(Condition[]::new))
                 .gives(done(kind, given))
                 .caution(Caution.ROUTER, Caution.DUST)
                 .takes((int) Math.round(SET + (BY_ROUTER * byRouter + BY_HAND * byHand) / 1000), 0, 0.015);
+    }
+
+    /** The face beside it that carries the base: where the corner is rounded already, what that leaves of it. */
+    private Region base() {
+        Region body = build.design().outline().region();
+        Region beside = body.minus(body.grown(-FLAT)).intersection(plan.grown(FLAT));
+        return corners.stream().map(RoundOver.Laid::plan).reduce(beside, Region::minus);
+    }
+
+    /** The strip stands square in a rounded corner: it is brought to the same round. */
+    private Operation round() {
+        double now = build.faces().now(binding.face());
+        double radius =
+                corners.stream().mapToDouble(r -> r.roundOver().radius()).max().orElse(0);
+        Operation.Builder step = Operation.of(
+                        Work.EDGE, binding.feature(), StepKind.CARVE, "Round the " + said() + " over with its corner")
+                .face(binding.face())
+                .set(new Setting.ByHand(
+                        "the same bit, light, where its bearing rides; file and scraper along the strip elsewhere",
+                        List.of(LedgerRow.of(
+                                "Down to the round that the corner has", Reckoning.typed("radius", radius)))))
+                .needs(done(StepKind.FINISH, "the " + said() + " flush"))
+                .gives(Datum.carved(binding.feature()))
+                .caution(Caution.ROUTER, Caution.DUST)
+                .takes((int) Math.round(5 + 15 * length() / 1000), 0, 0.006);
+        for (RoundOver.Laid corner : corners) {
+            Region both = corner.plan().intersection(plan.union(purfled));
+            step.cuts(Change.Remove.fromBody(
+                    corner.feature(),
+                    binding.face() == Face.FRONT
+                            ? new Solid.Prism(both, Plane.at(now), corner.under(now))
+                            : new Solid.Prism(both, corner.under(now), Plane.at(now))));
+        }
+        return step.build();
     }
 
     private static List<Pass> passes(Cut cut, double deep, double in) {
@@ -343,7 +383,10 @@ final class BindingSteps {
                 .set(new Setting.ByHand(
                         "cabinet scraper along it, never across: its own corner stays for the round-over"))
                 .needs(done(StepKind.GLUE, "the " + said() + " glued in"))
-                .gives(Datum.carved(binding.feature()))
+                .gives(
+                        corners.isEmpty()
+                                ? Datum.carved(binding.feature())
+                                : done(StepKind.FINISH, "the " + said() + " flush"))
                 .caution(Caution.DUST)
                 .takes((int) Math.round(5 + 12 * length() / 1000), 0, 0.004)
                 .build();

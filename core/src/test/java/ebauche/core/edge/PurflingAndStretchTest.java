@@ -9,10 +9,13 @@ import ebauche.core.TestTimber;
 import ebauche.core.crib.Bit;
 import ebauche.core.design.Binding;
 import ebauche.core.design.Contour;
+import ebauche.core.design.RoundOver;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.job.Finding;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Refusal;
 import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
@@ -26,7 +29,7 @@ import org.junit.jupiter.api.Test;
 /** Bindings along a part of the edge, with a purfling, round corners, and where hands cut their ledge. */
 class PurflingAndStretchTest {
     private static Binding binding(Optional<Binding.Along> along, Optional<Binding.Purfling> purfling) {
-        return new Binding("front", Face.FRONT, 2, 6, Optional.of(TestTimber.ASH), along, purfling);
+        return new Binding("front", Face.FRONT, 2, 6, Optional.of(TestTimber.ASH), along, purfling, false);
     }
 
     private static TestBody bound(Binding binding) {
@@ -152,8 +155,8 @@ class PurflingAndStretchTest {
         double before = byHand(body);
         int minutes = step(body.plan(), "binding-front:rout").handsOnMinutes();
         body.doneUpTo("contour-belly:carve");
-        body.timeline.removeIf(e -> e instanceof ebauche.core.logbook.AsBuilt.Done d
-                && d.operation().written().startsWith("binding-"));
+        body.timeline.removeIf(
+                e -> e instanceof AsBuilt.Done d && d.operation().written().startsWith("binding-"));
         assertThat(byHand(body)).isGreaterThan(before + 50);
         assertThat(step(body.plan(), "binding-front:rout").handsOnMinutes()).isGreaterThan(minutes);
         assertThat(step(body.plan(), "binding-front:rout").places())
@@ -162,5 +165,37 @@ class PurflingAndStretchTest {
 
     private static double byHand(TestBody body) {
         return Stations.zones(body.build(), body.bindings.get(0)).orElseThrow().byHandLength();
+    }
+
+    private static TestBody rounded(boolean first) {
+        TestBody body = bound(new Binding(
+                "front", Face.FRONT, 2, 6, Optional.of(TestTimber.ASH), Optional.empty(), Optional.empty(), first));
+        body.roundOvers.add(new RoundOver("front", Face.FRONT, 4, Optional.empty()));
+        return body;
+    }
+
+    /** Two schools: the ledge in a whole corner, or in a rounded one and the strip rounded with it. The body is the same. */
+    @Test
+    void the_corner_is_rounded_before_the_ledge_or_after_it() {
+        BuildPlan after = rounded(false).plan();
+        BuildPlan before = rounded(true).plan();
+        assertThat(after.steps().stream()
+                        .map(s -> s.operation().key().written())
+                        .toList())
+                .containsSubsequence("binding-front:rout", "binding-front:finish", "rounding-front:carve")
+                .doesNotContain("binding-front:carve");
+        assertThat(before.steps().stream()
+                        .map(s -> s.operation().key().written())
+                        .toList())
+                .containsSubsequence(
+                        "rounding-front:carve",
+                        "binding-front:rout",
+                        "binding-front:glue",
+                        "binding-front:finish",
+                        "binding-front:carve",
+                        "sanding:front");
+        assertThat(before.history().finished().volume())
+                .isCloseTo(after.history().finished().volume(), within(60.0));
+        assertThat(before.findings()).noneMatch(f -> f.severity() == Finding.Severity.STOPS);
     }
 }

@@ -212,6 +212,9 @@ final class BodyElements {
             Field.lengthIfAny("purfling", "purfling inside it, thick (empty: none)");
     private static final Field<OptionalDouble> PURFLING_DEEP =
             Field.lengthIfAny("purflingDepth", "purfling's ledge, deep");
+    private static final Field<String> ROUNDED_WHEN = Field.word(
+                    "rounded", "a round-over of its corner is cut", Words.of(String::toString, "after", "before"))
+            .usually("after");
     private static final Field<Point> BOUND_FROM =
             Field.point("from", "along a part only, from x", "from y").ifAny();
     private static final Field<Point> BOUND_TO =
@@ -222,7 +225,17 @@ final class BodyElements {
             .feature(FeatureKind.BINDING)
             .described(
                     "strips let into the corner between a face and the edge, all round but for the neck's mouth, or along a part of it, with a purfling or without")
-            .fields(ID, FACE, STRIP_THICK, STRIP_HIGH, STRIP_OF, PURFLING, PURFLING_DEEP, BOUND_FROM, BOUND_TO)
+            .fields(
+                    ID,
+                    FACE,
+                    STRIP_THICK,
+                    STRIP_HIGH,
+                    STRIP_OF,
+                    PURFLING,
+                    PURFLING_DEEP,
+                    BOUND_FROM,
+                    BOUND_TO,
+                    ROUNDED_WHEN)
             .begins("binding", "binding of an edge", """
                     {"id": "front", "face": "front", "thickness": "1/16 in", "height": "1/4 in", "species": "maple"}""")
             .build();
@@ -324,7 +337,8 @@ final class BodyElements {
                         : Optional.empty(),
                 thick.isPresent()
                         ? Optional.of(new Binding.Purfling(thick.getAsDouble(), deep.getAsDouble()))
-                        : Optional.empty());
+                        : Optional.empty(),
+                ROUNDED_WHEN.of(spot).equals("before"));
     }
 
     /** Two that mean something only both. */

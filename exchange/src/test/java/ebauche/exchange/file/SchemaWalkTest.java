@@ -117,6 +117,7 @@ class SchemaWalkTest {
         ((ObjectNode) design.at("/bindings/0"))
                 .put("purfling", "1 mm")
                 .put("purflingDepth", "2 mm")
+                .put("rounded", "before")
                 .setAll((ObjectNode) JsonText.tree(STRETCH).path("stretch").deepCopy());
         ((ObjectNode) design.at("/bindings/0")).remove("fade");
         ((ObjectNode) design.at("/roundOvers/0"))
