@@ -1,5 +1,6 @@
 package ebauche.core.edge;
 
+import ebauche.core.design.Contour;
 import ebauche.core.design.RoundOver;
 import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
@@ -138,6 +139,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
         private final Region joint;
         private final EdgeWalk walk;
         private final double bearing;
+        private final List<Contour.Laid> contours;
 
         Look(Build build, Ride ride) {
             this.build = build;
@@ -147,6 +149,9 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
             this.bases = Bases.along(body, bearing, ride.base());
             this.joint = build.design().neck().pocket().grown(bearing);
             this.walk = new EdgeWalk(body);
+            this.contours = build.contours().stream()
+                    .filter(c -> !build.design().undecided().contains(c.feature()))
+                    .toList();
         }
 
         EdgeZones along() {
@@ -181,7 +186,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
 
         /** Whether a contour of its face takes its corner. */
         private boolean isLost(Point at) {
-            return build.contours().stream()
+            return contours.stream()
                     .anyMatch(c -> c.face() == ride.face() && c.under(0).fall(at) > LEVEL);
         }
 
@@ -199,7 +204,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
             if (bases.tipsAt(way)) {
                 here.add(Why.TIPS);
             }
-            for (Relief relief : build.contours()) {
+            for (Relief relief : contours) {
                 boolean done = ride.isFirst() || build.isDone(StepKey.of(relief.feature(), StepKind.CARVE));
                 double fall = done ? relief.under(0).fall(at) : 0;
                 if (relief.face() == ride.face() && fall > LEVEL) {

@@ -7,6 +7,7 @@ import ebauche.core.TestBody;
 import ebauche.core.crib.Bit;
 import ebauche.core.design.Contour;
 import ebauche.core.design.RoundOver;
+import ebauche.core.feature.Feature;
 import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -18,6 +19,7 @@ import ebauche.core.stock.Profile;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Round-overs before contours and contours before round-overs: both are done, and each costs something else. */
@@ -119,6 +121,20 @@ class ShapingOrderTest {
                     .mapToInt(s -> s.operation().handsOnMinutes())
                     .sum();
             assertThat(costs.get(0).minutes()).isEqualTo(minutes);
+        }
+    }
+
+    /** Nobody breaks the corner of a contour that may never be carved, nor waits for it. */
+    @Test
+    void a_contour_that_is_not_decided_on_takes_no_corner() {
+        for (Shaping first : Shaping.values()) {
+            TestBody body = body(first);
+            body.undecided = Set.of(Feature.parse("contour-forearm"));
+            assertThat(keys(body.plan())).contains(ROUT).doesNotContain(BREAK, CARVE);
+            assertThat(Stations.zones(body.build(), body.build().roundOvers().get(0))
+                            .orElseThrow()
+                            .lost())
+                    .isZero();
         }
     }
 }
