@@ -40,11 +40,17 @@ public record Carve(Face face, double flat, Course course, Profile profile) impl
     public Depths over(Grid grid) {
         double sign = face == Face.FRONT ? 1 : -1;
         if (course instanceof Course.Rim rim) {
-            Course.Rim.Cells fallen = rim.over(grid, profile);
-            return (column, row) -> flat + sign * fallen.at(column, row);
+            return told(rim.over(grid, profile), sign);
+        }
+        if (course instanceof Course.Stretch stretch) {
+            return told(stretch.over(grid, profile), sign);
         }
         DoubleUnaryOperator falling = profile.falling();
         return (column, row) -> flat + sign * falling.applyAsDouble(course.across(grid.x(column), grid.y(row)));
+    }
+
+    private Depths told(FallenCells fallen, double sign) {
+        return (column, row) -> flat + sign * fallen.at(column, row);
     }
 
     @Override

@@ -6,9 +6,7 @@ import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.memo.Memo;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
 
 /** Where a carve begins, and how far from there a place lies. */
 public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, Course.Spot, Ruled {
@@ -97,8 +95,6 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
      * what was reckoned of them, which changes no answer.
      */
     final class Rim implements Course {
-        private static final int CELLS_PER_MM2 = 4;
-
         private record Key(Region outline, double width) {}
 
         private record Farthest(Key rim, Region over) {}
@@ -106,7 +102,7 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
         private final Region outline;
         private final double width;
         private final EdgeDistance edge;
-        private volatile Cells cells;
+        private final FallenCells.Last cells = new FallenCells.Last();
 
         private Rim(Region outline, double width) {
             this.outline = outline;
@@ -119,44 +115,12 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
             return Memo.here().get(new Key(outline, width), () -> new Rim(outline, width), Rim::bytes);
         }
 
-        /** With the cells of one grid over it, at the pitch that the wood of most bodies is told on. */
         private long bytes() {
-            double box = (outline.maxX() - outline.minX()) * (outline.maxY() - outline.minY());
-            return edge.bytes() + (long) (Float.BYTES * box * CELLS_PER_MM2);
+            return edge.bytes() + FallenCells.bytesOver(outline);
         }
 
-        /** How far a profile has fallen in the cells of one grid, each reckoned when it is first asked for. */
-        final class Cells {
-            private final Grid grid;
-            private final Profile profile;
-            private final DoubleUnaryOperator falling;
-            private final float[] fallen;
-
-            private Cells(Grid grid, Profile profile) {
-                this.grid = grid;
-                this.profile = profile;
-                this.falling = profile.falling();
-                this.fallen = new float[grid.columns() * grid.rows()];
-                Arrays.fill(fallen, Float.NaN);
-            }
-
-            double at(int column, int row) {
-                int cell = row * grid.columns() + column;
-                if (Float.isNaN(fallen[cell])) {
-                    fallen[cell] = (float) falling.applyAsDouble(across(grid.x(column), grid.y(row)));
-                }
-                return fallen[cell];
-            }
-        }
-
-        /** The last grid's cells are remembered; two plans at once may reckon some of them twice, to the same end. */
-        Cells over(Grid grid, Profile profile) {
-            Cells known = cells;
-            if (known == null || !known.grid.equals(grid) || !known.profile.equals(profile)) {
-                known = new Cells(grid, profile);
-                cells = known;
-            }
-            return known;
+        FallenCells over(Grid grid, Profile profile) {
+            return cells.over(this, grid, profile);
         }
 
         public Region outline() {
@@ -253,6 +217,7 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
         private final double width;
         private final EdgeDistance way;
         private final Region line;
+        private final FallenCells.Last cells = new FallenCells.Last();
 
         /**
          * As a record has it.
@@ -283,7 +248,7 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
                     .get(
                             new Question(outline, from, to, fade, width),
                             () -> laid(outline, from, to, fade, width),
-                            s -> s.way.bytes());
+                            s -> s.way.bytes() + FallenCells.bytesOver(outline));
         }
 
         private record FarthestIn(Stretch stretch, Region over) {}
@@ -350,6 +315,10 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
 
         public List<Point> guide() {
             return guide;
+        }
+
+        FallenCells over(Grid grid, Profile profile) {
+            return cells.over(this, grid, profile);
         }
 
         @Override
