@@ -71,7 +71,13 @@ public record CarveStation(Contour.Laid laid, Point at) {
     }
 
     /** Where a calliper would read a floor, or nothing. */
+    private record Open(Region region) {}
+
     private static Region open(Build build) {
+        return build.once().of(Open.class, () -> new Open(openings(build))).region();
+    }
+
+    private static Region openings(Build build) {
         return Region.union(Stream.of(
                                 Stream.of(build.design().neck().pocket()),
                                 build.design().cavities().stream().flatMap(c -> Stream.of(c.plan(), c.recessPlan())),

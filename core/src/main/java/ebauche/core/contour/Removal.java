@@ -23,7 +23,9 @@ import ebauche.core.timber.Hardness;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * One way to bring a contour out of the wood: what is done, line by line, never below its surface; what that leaves to fair, and what it costs.
@@ -116,8 +118,18 @@ public record Removal(
         }
     }
 
+    /** Those of a build's contours that were asked for: step, paper, page and finding ask for the same. */
+    private record Known(Map<Contour.Laid, List<Removal>> of) {}
+
     /** All schools, that which costs least first, those that cannot be last. */
     public static List<Removal> of(Build build, Contour.Laid laid) {
+        Map<Contour.Laid, List<Removal>> known = build.once()
+                .of(Known.class, () -> new Known(new ConcurrentHashMap<>()))
+                .of();
+        return known.computeIfAbsent(laid, l -> reckoned(build, l));
+    }
+
+    private static List<Removal> reckoned(Build build, Contour.Laid laid) {
         Work work = new Work(build, laid, OtherLine.of(build, laid));
         List<Removal> all = new ArrayList<>(
                 laid.contour().start() instanceof Contour.Start.Disc

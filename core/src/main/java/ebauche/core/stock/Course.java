@@ -212,11 +212,17 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
 
         private static final int TRIED = 100;
 
+        /** What an area along the guide weighs for each of its places. */
+        private static final int BYTES_A_PLACE = 400;
+
         private final List<Point> guide;
         private final Point middle;
         private final double width;
         private final EdgeDistance way;
         private final Region line;
+        /** Of its guide: asked for with every cut of a plan. */
+        private final int hash;
+
         private final FallenCells.Last cells = new FallenCells.Last();
 
         /**
@@ -233,6 +239,7 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
             this.width = width;
             this.way = EdgeDistance.ofLine(guide, width);
             this.line = Region.alongLine(guide, THIN);
+            this.hash = this.guide.hashCode();
         }
 
         /**
@@ -336,19 +343,31 @@ public sealed interface Course permits Course.Line, Course.Rim, Course.Stretch, 
             return over.inner();
         }
 
+        private record Along(Stretch stretch, double across) {}
+
+        /** What lies so far in, or farther, of whatever body; drawings and reliefs ask for the same again. */
+        private Region along(double across) {
+            return Memo.here()
+                    .get(
+                            new Along(this, across),
+                            () -> Region.alongLine(guide, width - across),
+                            r -> (long) BYTES_A_PLACE * guide.size());
+        }
+
         @Override
         public Region beyond(Region plan, double across) {
-            return across >= width ? Region.EMPTY : plan.intersection(Region.alongLine(guide, width - across));
+            return across >= width ? Region.EMPTY : plan.intersection(along(across));
         }
 
         @Override
         public boolean equals(Object other) {
-            return other == this || (other instanceof Stretch s && s.guide.equals(guide) && s.width == width);
+            return other == this
+                    || (other instanceof Stretch s && s.hash == hash && s.width == width && s.guide.equals(guide));
         }
 
         @Override
         public int hashCode() {
-            return guide.hashCode();
+            return hash;
         }
     }
 }
