@@ -1,5 +1,6 @@
 package ebauche.core.operation;
 
+import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
@@ -127,6 +128,17 @@ public record Operation(
     /** The same step, set up otherwise. */
     public Operation with(Setting how) {
         return same().set(how).build();
+    }
+
+    /** What is measured, as this step calls it: by the name that its place has here. */
+    public String called(Measurand measured) {
+        return measured instanceof Measurand.WoodAt wood
+                ? places.stream()
+                        .filter(p -> p.at().equals(wood.at()))
+                        .findFirst()
+                        .map(p -> "body thickness at " + p.name())
+                        .orElseGet(measured::label)
+                : measured.label();
     }
 
     private Builder same() {

@@ -76,7 +76,9 @@ class CarveStationTest {
                                             .fall(laid(build).course().across(s.at().x(), s.at().y())),
                             within(1e-9));
         });
-        assertThat(carve(with(top(60, 8)).plan()).inspections()).hasSizeGreaterThanOrEqualTo(stations.size());
+        Operation carve = carve(with(top(60, 8)).plan());
+        assertThat(carve.inspections()).hasSizeGreaterThanOrEqualTo(stations.size());
+        assertThat(carve.called(stations.get(2).measurand())).isEqualTo("body thickness at station 3");
     }
 
     @Test
