@@ -28,11 +28,8 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.station.Station;
-import ebauche.core.stock.Change;
 import ebauche.core.stock.Course;
-import ebauche.core.stock.Plane;
 import ebauche.core.stock.Ruled;
-import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -212,11 +209,7 @@ public final class ContourStation implements Station {
                         "Carve the " + contour.feature().said())
                 .face(face)
                 .set(new Setting.Carved(by.school().words(), depth, rows))
-                .cuts(Change.Remove.fromBody(
-                        contour.feature(),
-                        face == Face.FRONT
-                                ? new Solid.Prism(laid.plan(), Plane.at(now), laid.under(now))
-                                : new Solid.Prism(laid.plan(), laid.under(now), Plane.at(now))))
+                .cuts(laid.cut(laid.plan(), now))
                 .needs(drawn(contour), Datum.OUTLINE_ROUTED)
                 .gives(Datum.carved(contour.feature()))
                 .caution(by.cautions().toArray(Caution[]::new))
@@ -226,7 +219,7 @@ public final class ContourStation implements Station {
         }
         build.deeper().stream()
                 .filter(d -> d.feature().equals(contour.feature()))
-                .forEach(d -> step.cuts(d.cut(now)));
+                .forEach(d -> step.cuts(d.cut(d.plan(), now)));
         int number = 0;
         for (CarveStation each : stations) {
             number++;

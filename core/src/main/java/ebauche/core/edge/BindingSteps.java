@@ -30,7 +30,6 @@ import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
-import ebauche.core.stock.Plane;
 import ebauche.core.stock.Relief;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
@@ -271,11 +270,7 @@ final class BindingSteps {
                 .takes((int) Math.round(5 + 15 * length() / 1000), 0, 0.006);
         for (RoundOver.Laid corner : corners) {
             Region both = corner.plan().intersection(plan.union(purfled));
-            step.cuts(Change.Remove.fromBody(
-                    corner.feature(),
-                    binding.face() == Face.FRONT
-                            ? new Solid.Prism(both, Plane.at(now), corner.under(now))
-                            : new Solid.Prism(both, corner.under(now), Plane.at(now))));
+            step.cuts(corner.cut(both, now));
         }
         return step.build();
     }

@@ -28,9 +28,6 @@ import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Practice;
 import ebauche.core.station.Station;
-import ebauche.core.stock.Change;
-import ebauche.core.stock.Plane;
-import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -208,7 +205,7 @@ public final class EdgeStation implements Station {
                         "deep: deeper leaves an uneven curve, less a step",
                         passes(bit, radius, bites),
                         new Travel(length, 0)))
-                .cuts(cut(build, laid, plan))
+                .cuts(laid.cut(plan, build.faces().now(laid.face())))
                 .needs(Datum.OUTLINE_ROUTED, Datum.flat(build, laid.face(), base(build, laid)))
                 .needs(before(build, laid))
                 .gives(routed(laid))
@@ -275,19 +272,10 @@ public final class EdgeStation implements Station {
                 .caution(Caution.DUST, Caution.CARVE)
                 .takes((int) Math.round(SET + BY_HAND * length / 1000 + BLEND * length(laid) / 1000), 0, 0.004);
         if (!plan.isEmpty()) {
-            step.cuts(cut(build, laid, plan));
+            step.cuts(laid.cut(plan, build.faces().now(laid.face())));
         }
         zones.forEach(z -> step.at(new Place(z.words(), z.middle())));
         return step.build();
-    }
-
-    private static Change cut(Build build, RoundOver.Laid laid, Region plan) {
-        double now = build.faces().now(laid.face());
-        return Change.Remove.fromBody(
-                laid.feature(),
-                laid.face() == Face.FRONT
-                        ? new Solid.Prism(plan, Plane.at(now), laid.under(now))
-                        : new Solid.Prism(plan, laid.under(now), Plane.at(now)));
     }
 
     @Override

@@ -13,12 +13,9 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.StepKey;
 import ebauche.core.operation.StepKind;
 import ebauche.core.stock.Carve;
-import ebauche.core.stock.Change;
 import ebauche.core.stock.Course;
-import ebauche.core.stock.Plane;
 import ebauche.core.stock.Profile;
 import ebauche.core.stock.Relief;
-import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -94,15 +91,6 @@ public final class CarveReadings {
         @Override
         public Carve under(double flat) {
             return Relief.super.under(flat).lowered(face() == Face.FRONT ? read.deeper() : -read.deeper());
-        }
-
-        /** What it takes of a body whose face lies so. */
-        public Change cut(double now) {
-            return Change.Remove.fromBody(
-                    feature(),
-                    face() == Face.FRONT
-                            ? new Solid.Prism(plan, Plane.at(now), under(now))
-                            : new Solid.Prism(plan, under(now), Plane.at(now)));
         }
     }
 

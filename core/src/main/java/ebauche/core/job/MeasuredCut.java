@@ -50,7 +50,7 @@ final class MeasuredCut {
                         done.changes().stream(),
                         build.deeper().stream()
                                 .filter(d -> d.feature().equals(done.operation().feature()))
-                                .map(d -> d.cut(then)))
+                                .map(d -> d.cut(d.plan(), then)))
                 .toList();
     }
 

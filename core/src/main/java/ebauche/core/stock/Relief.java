@@ -29,6 +29,15 @@ public interface Relief {
         return new Carve(face(), flat, course(), profile());
     }
 
+    /** What cuts it over an area of a body whose face lies at that depth. */
+    default Change cut(Region over, double now) {
+        return Change.Remove.fromBody(
+                feature(),
+                face() == Face.FRONT
+                        ? new Solid.Prism(over, Plane.at(now), under(now))
+                        : new Solid.Prism(over, under(now), Plane.at(now)));
+    }
+
     /** The part of it that lies at least so far from where it begins, mm. */
     default Region beyond(double across) {
         return course().beyond(plan(), across);
