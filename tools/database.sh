@@ -3,6 +3,8 @@
 #
 #   tools/database.sh start FOLDER   starts it if it is not running; makes users and database the first time
 #   tools/database.sh stop FOLDER    stops it cleanly and waits until it is down
+#   tools/database.sh password FOLDER NAME HASH
+#                                    gives a maker another password's hash (both in hexadecimal); prints how many it was
 #
 # FOLDER then holds data/, log and `connection`: shell assignments DB_PORT, DB_APP_PASSWORD, DB_MIGRATE_PASSWORD
 # (mode 0600). The system's own server, if there is one, is never touched.
@@ -10,8 +12,8 @@ set -euo pipefail
 
 verb=${1:-}
 folder=${2:-}
-if [[ $verb != start && $verb != stop || -z $folder ]]; then
-  echo "usage: tools/database.sh start|stop FOLDER" >&2
+if [[ $verb != start && $verb != stop && $verb != password || -z $folder ]]; then
+  echo "usage: tools/database.sh start|stop FOLDER, or password FOLDER NAME HASH" >&2
   exit 2
 fi
 mkdir -p "$folder"
@@ -110,6 +112,16 @@ start() {
   mv "$connection.new" "$connection"
 }
 
+password_of() {
+  [[ $1 =~ ^[0-9a-f]+$ && $2 =~ ^[0-9a-f]+$ ]] || { echo "NAME and HASH are wanted in hexadecimal." >&2; exit 2; }
+  mariadb --no-defaults --socket="$socket" -u "$(id -un)" -N ebauche <<SQL
+SET @name = CONVERT(UNHEX('$1') USING utf8mb4) COLLATE utf8mb4_unicode_ci;
+UPDATE maker SET password = CONVERT(UNHEX('$2') USING utf8mb4) WHERE name = @name AND gone_at IS NULL AND name <> 'demo';
+SELECT ROW_COUNT();
+DELETE FROM SPRING_SESSION WHERE PRINCIPAL_NAME = @name;
+SQL
+}
+
 stop() {
   local pid
   pid=$(living) || return 0
@@ -122,4 +134,8 @@ stop() {
   return 1
 }
 
-$verb
+if [[ $verb == password ]]; then
+  password_of "${3:-}" "${4:-}"
+else
+  $verb
+fi

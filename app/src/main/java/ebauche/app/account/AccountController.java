@@ -5,6 +5,7 @@ import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -20,22 +21,20 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.view.RedirectView;
 
-/** Signing in, opening a shop, and the maker's unit. */
+/** Signing in, opening a shop or coming into one, and the maker's unit. */
 @Controller
 class AccountController {
-    private static final int SHORTEST_PASSWORD = 10;
-    /** What the password hash reads; a longer one would be cut off silently. */
-    private static final int LONGEST_PASSWORD = 72;
-
     private final MakerStore makers;
     private final PasswordEncoder passwords;
     private final EbaucheProperties properties;
+    private final Clock clock;
     private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
 
-    AccountController(MakerStore makers, PasswordEncoder passwords, EbaucheProperties properties) {
+    AccountController(MakerStore makers, PasswordEncoder passwords, EbaucheProperties properties, Clock clock) {
         this.makers = makers;
         this.passwords = passwords;
         this.properties = properties;
+        this.clock = clock;
     }
 
     @GetMapping("/sign-in")
@@ -80,18 +79,62 @@ class AccountController {
         if (shop.isEmpty() || shop.length() > 80) {
             return Words.say("account-controller.give-the-shop-a-name-of");
         }
-        if (Names.hidesSomething(shop) || Names.hidesSomething(name)) {
+        if (Names.hidesSomething(shop)) {
+            return Words.say("account-controller.a-character-does-not-show");
+        }
+        return trouble(name, password);
+    }
+
+    /** What is wrong with a name and a password that somebody wants to sign in by; null if nothing. */
+    private static String trouble(String name, String password) {
+        if (Names.hidesSomething(name)) {
             return Words.say("account-controller.a-character-does-not-show");
         }
         if (name.isEmpty() || name.length() > 60 || Names.alike(name, Maker.DEMO)) {
             return Words.say("account-controller.give-a-name-of-up-to");
         }
-        if (password.length() < SHORTEST_PASSWORD
-                || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            return Words.say(
-                    "account-controller.take-a-password-of-to-characters", SHORTEST_PASSWORD, LONGEST_PASSWORD);
+        return Passwords.trouble(password).orElse(null);
+    }
+
+    @GetMapping("/join")
+    String join(@RequestParam(defaultValue = "") String code, Model model) {
+        model.addAttribute("code", code);
+        return "account/join";
+    }
+
+    /** Somebody comes into a shop by a code of its opener's. */
+    @PostMapping("/join")
+    String join(
+            @RequestParam String code,
+            @RequestParam String name,
+            @RequestParam String password,
+            @RequestParam LengthUnit unit,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        String makerName = Names.normal(name);
+        String trouble = trouble(makerName, password);
+        if (trouble == null) {
+            String hash = Hash.of(InviteCode.bare(code));
+            try {
+                Optional<Maker> maker = makers.join(hash, makerName, passwords.encode(password), unit, clock.millis());
+                if (maker.isPresent()) {
+                    signIn(maker.get(), request, response);
+                    return "redirect:/";
+                }
+                trouble = switch (makers.code(hash, clock.millis())) {
+                    case USED -> Words.say("join.code-is-used");
+                    case LATE -> Words.say("join.code-is-late");
+                    default -> Words.say("join.code-is-unknown");
+                };
+            } catch (MakerStore.NameTaken taken) {
+                trouble = Words.say("account-controller.already-signs-in-here-take-another", makerName);
+            }
         }
-        return null;
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("trouble", trouble);
+        model.addAttribute("name", name);
+        return join(code, model);
     }
 
     private void signIn(Maker maker, HttpServletRequest request, HttpServletResponse response) {

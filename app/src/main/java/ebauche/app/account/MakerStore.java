@@ -1,6 +1,7 @@
 package ebauche.app.account;
 
 import ebauche.core.measure.LengthUnit;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -19,7 +20,7 @@ public class MakerStore {
 
     /** The maker whom a name means: capitals and accents do not tell makers apart. */
     public Optional<Maker> find(String name) {
-        return sql.sql("select shop, id, name, password from maker where name = :name")
+        return sql.sql("select shop, id, name, password from maker where name = :name and gone_at is null")
                 .param("name", Names.normal(name))
                 .query(Maker.class)
                 .optional();
@@ -28,7 +29,7 @@ public class MakerStore {
     /** Makes a shop with its first maker; empty, and nothing made, if the name is taken. */
     @Transactional
     public Optional<Maker> open(String shopName, String name, String passwordHash, LengthUnit unit) {
-        if (find(name).isPresent()) {
+        if (isTaken(name)) {
             return Optional.empty();
         }
         GeneratedKeyHolder key = new GeneratedKeyHolder();
@@ -36,6 +37,21 @@ public class MakerStore {
                 .param("name", shopName)
                 .update(key, "id");
         long shop = key.getKey().longValue();
+        add(shop, name, passwordHash, unit);
+        return find(name);
+    }
+
+    /** Whether somebody has that name, or had it. */
+    private boolean isTaken(String name) {
+        return sql.sql("select count(*) from maker where name = :name")
+                        .param("name", Names.normal(name))
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    private long add(long shop, String name, String passwordHash, LengthUnit unit) {
+        GeneratedKeyHolder key = new GeneratedKeyHolder();
         try {
             sql.sql("""
                     insert into maker (shop, name, password, unit)
@@ -45,11 +61,125 @@ public class MakerStore {
                     .param("name", name)
                     .param("password", passwordHash)
                     .param("unit", unit.name())
-                    .update();
+                    .update(key, "id");
         } catch (DuplicateKeyException taken) {
             throw new NameTaken();
         }
-        return find(name);
+        return key.getKey().longValue();
+    }
+
+    /**
+     * Somebody of a shop.
+     *
+     * @param opened whether it was them who opened it
+     */
+    public record Person(long id, String name, boolean opened) {}
+
+    /** Who is in a shop, its opener first. */
+    public List<Person> people(long shop) {
+        return sql.sql("""
+                select id, name, id = (select min(o.id) from maker o where o.shop = m.shop) as opened
+                from maker m where shop = :shop and gone_at is null order by id
+                """).param("shop", shop).query(Person.class).list();
+    }
+
+    /** Takes somebody out who did not open the shop: they sign in no more, and where they are signed in they are put out. */
+    @Transactional
+    public boolean takeOut(long shop, long id) {
+        Optional<Person> gone =
+                people(shop).stream().filter(p -> p.id() == id && !p.opened()).findFirst();
+        gone.ifPresent(p -> {
+            sql.sql("update maker set gone_at = current_timestamp(3) where shop = :shop and id = :id")
+                    .param("shop", shop)
+                    .param("id", id)
+                    .update();
+            putOut(p.name(), "");
+        });
+        return gone.isPresent();
+    }
+
+    /** Another password; wherever else the maker is signed in they have to use it. */
+    @Transactional
+    public void setPassword(Maker maker, String hash, String session) {
+        sql.sql("update maker set password = :hash where shop = :shop and id = :id")
+                .param("hash", hash)
+                .param("shop", maker.shop())
+                .param("id", maker.id())
+                .update();
+        putOut(maker.name(), session);
+    }
+
+    private void putOut(String name, String but) {
+        sql.sql("delete from SPRING_SESSION where PRINCIPAL_NAME = :name and SESSION_ID <> :but")
+                .param("name", name)
+                .param("but", but)
+                .update();
+    }
+
+    /** Keeps a code that lets somebody in until a moment, ms since 1970. */
+    public void invite(Maker by, String codeHash, long until) {
+        sql.sql("insert into invitation (shop, code, made_by, ends_at) values (:shop, :code, :by, :until)")
+                .param("shop", by.shop())
+                .param("code", codeHash)
+                .param("by", by.id())
+                .param("until", until)
+                .update();
+    }
+
+    /** Codes of a shop that nobody has used and that still hold. */
+    public int openInvitations(long shop, long now) {
+        return sql.sql("select count(*) from invitation where shop = :shop and used_by is null and ends_at > :now")
+                .param("shop", shop)
+                .param("now", now)
+                .query(Integer.class)
+                .single();
+    }
+
+    /** What became of a code. */
+    public enum Code {
+        HOLDS,
+        UNKNOWN,
+        USED,
+        LATE
+    }
+
+    private record Invitation(long shop, long id, long endsAt, Long usedBy) {
+        Code at(long now) {
+            return usedBy != null ? Code.USED : endsAt <= now ? Code.LATE : Code.HOLDS;
+        }
+    }
+
+    private Optional<Invitation> invitation(String codeHash) {
+        return sql.sql("select shop, id, ends_at, used_by from invitation where code = :code for update")
+                .param("code", codeHash)
+                .query(Invitation.class)
+                .optional();
+    }
+
+    /**
+     * Lets somebody in by a code, which is used by it.
+     *
+     * @return the new maker; empty, and nothing done, where the code does not hold
+     * @throws NameTaken if somebody has that name, or had it
+     */
+    @Transactional
+    public Optional<Maker> join(String codeHash, String name, String passwordHash, LengthUnit unit, long now) {
+        Optional<Invitation> by = invitation(codeHash).filter(i -> i.at(now) == Code.HOLDS);
+        by.ifPresent(i -> {
+            long id = add(i.shop(), name, passwordHash, unit);
+            sql.sql("update invitation set used_by = :id where shop = :shop and id = :invitation")
+                    .param("id", id)
+                    .param("shop", i.shop())
+                    .param("invitation", i.id())
+                    .update();
+        });
+        return by.flatMap(i -> find(name));
+    }
+
+    /** What a code is worth. */
+    @Transactional
+    public Code code(String codeHash, long now) {
+        return invitation(codeHash).map(i -> i.at(now)).orElse(Code.UNKNOWN);
     }
 
     /** Another sign-up took the name at the same moment; the shop made for it is rolled back. */

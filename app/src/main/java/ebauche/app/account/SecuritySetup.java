@@ -35,7 +35,7 @@ class SecuritySetup {
     SecurityFilterChain chain(HttpSecurity http, SignInStore brake) throws Exception {
         SignInThrottle throttle = new SignInThrottle(brake);
         return http.authorizeHttpRequests(r -> r.requestMatchers(
-                                "/sign-in", "/new-shop", "/static/**", "/webjars/**", "/error", "/favicon.ico")
+                                "/sign-in", "/new-shop", "/join", "/static/**", "/webjars/**", "/error", "/favicon.ico")
                         .permitAll()
                         .anyRequest()
                         .authenticated())

@@ -1,13 +1,9 @@
 package ebauche.app.account;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -75,11 +71,12 @@ class SignInStore {
     private List<Count> counts(String name, String address, String device) {
         Optional<Maker> maker = makers.find(name);
         if (maker.isPresent() && !device.isEmpty() && knows(maker.get(), device)) {
-            return List.of(new Count("device " + hash(device), TRIES, false));
+            return List.of(new Count("device " + Hash.of(device), TRIES, false));
         }
-        String who = maker.map(m -> "maker " + m.id()).orElseGet(() -> "name " + hash(Names.normal(name)));
+        String who = maker.map(m -> "maker " + m.id()).orElseGet(() -> "name " + Hash.of(Names.normal(name)));
         // The address first: one that tries many names writes no more counts than it has tries.
-        return List.of(new Count("from " + hash(address), TRIES_FROM_AN_ADDRESS, true), new Count(who, TRIES, false));
+        return List.of(
+                new Count("from " + Hash.of(address), TRIES_FROM_AN_ADDRESS, true), new Count(who, TRIES, false));
     }
 
     /** Adds one in a single statement, so that tries at the same moment each see their own number. */
@@ -116,7 +113,7 @@ class SignInStore {
         return sql.sql("select count(*) from known_device where shop = :shop and maker = :maker and device = :device")
                         .param("shop", maker.shop())
                         .param("maker", maker.id())
-                        .param("device", hash(device))
+                        .param("device", Hash.of(device))
                         .query(Integer.class)
                         .single()
                 > 0;
@@ -130,17 +127,8 @@ class SignInStore {
         sql.sql("insert into known_device (shop, maker, device) values (:shop, :maker, :device)")
                 .param("shop", maker.shop())
                 .param("maker", maker.id())
-                .param("device", hash(device))
+                .param("device", Hash.of(device))
                 .update();
         return device;
-    }
-
-    private static String hash(String text) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }
