@@ -58,7 +58,7 @@ class PeopleTest extends WithApp {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(second.get(shop.path("sedge")).statusCode()).isEqualTo(200);
-        assertThat(opener.get("/people").body()).contains(name).contains("opened the shop");
+        assertThat(opener.get("/people").body()).contains(name).contains("who opened the shop");
         assertThat(second.get("/people").body()).doesNotContain("Let somebody in");
         second.post(
                 shop.path("sedge") + "/bench",
