@@ -6,10 +6,8 @@ import ebauche.core.design.Binding;
 import ebauche.core.design.RoundOver;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
-import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
-import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Gauge;
@@ -30,7 +28,6 @@ import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;
-import ebauche.core.stock.Relief;
 import ebauche.core.stock.Solid;
 import ebauche.core.stock.Workpiece;
 import java.util.ArrayList;
@@ -49,16 +46,13 @@ final class BindingSteps {
     /** So much longer than the edge a strip is cut, for its seam and what tears: common practice. */
     private static final double LONGER = 1.1;
 
-    /** Edge that stays under a binding, mm: less splits off when it is bent in; common practice. */
-    private static final double STAYS = 3;
-
     /** Its density where it is plastic, kg/m³: celluloid and ABS are near it (memory). */
     private static final double PLASTIC = 1250;
 
     private static final double FLAT = 40;
 
     /** A place of the edge that lies so near to its ledge has it, mm. */
-    private static final double ON_IT = 0.1;
+    static final double ON_IT = 0.1;
 
     /** Minutes to set a bit to a ledge, for a metre of it by router and by hand: common practice. */
     private static final double SET = 15;
@@ -66,9 +60,9 @@ final class BindingSteps {
     private static final double BY_ROUTER = 8;
     private static final double BY_HAND = 60;
 
-    private final Build build;
-    private final Binding binding;
-    private final Region plan;
+    final Build build;
+    final Binding binding;
+    final Region plan;
     private final Region purfled;
     /** The round-overs that are done before its ledge. */
     private final List<RoundOver.Laid> corners;
@@ -93,11 +87,11 @@ final class BindingSteps {
 
     static List<Rule> rules(Build build) {
         return build.design().bindings().stream()
-                .flatMap(b -> new BindingSteps(build, b).kept().stream())
+                .flatMap(b -> BindingRules.of(new BindingSteps(build, b)).stream())
                 .toList();
     }
 
-    private String said() {
+    String said() {
         return binding.feature().said();
     }
 
@@ -287,7 +281,7 @@ final class BindingSteps {
         return passes;
     }
 
-    private List<Bends> bends() {
+    List<Bends> bends() {
         return Bends.of(build.design().outline(), binding.thickness()).stream()
                 .filter(b -> plan.outside(b.at()) < ON_IT)
                 .toList();
@@ -384,90 +378,6 @@ final class BindingSteps {
                                 : done(StepKind.FINISH, "the " + said() + " flush"))
                 .caution(Caution.DUST)
                 .takes((int) Math.round(5 + 12 * length() / 1000), 0, 0.004)
-                .build();
-    }
-
-    private List<Rule> kept() {
-        List<Rule> rules = new ArrayList<>(List.of(stays()));
-        if (binding.timber().isPresent()) {
-            bends().stream().findFirst().ifPresent(b -> rules.add(bent(b)));
-        }
-        return rules;
-    }
-
-    /** Edge under the binding, less what a contour of either face and the other face's binding take there. */
-    private Rule stays() {
-        double other = build.design().bindings().stream()
-                .filter(b -> b.face() != binding.face())
-                .mapToDouble(Binding::height)
-                .max()
-                .orElse(0);
-        Region body = build.design().outline().region();
-        double[] most = {0};
-        Point[] at = {plan.inner()};
-        body.forEachRing(ring -> {
-            for (int i = 0; i < ring.length; i += 2) {
-                Point edge = new Point(ring[i], ring[i + 1]);
-                if (plan.outside(edge) > ON_IT) {
-                    continue;
-                }
-                double taken = 0;
-                for (Relief relief : build.contours()) {
-                    taken += Math.abs(relief.under(0).fall(edge));
-                }
-                if (taken > most[0]) {
-                    most[0] = taken;
-                    at[0] = edge;
-                }
-            }
-        });
-        double thick = build.faces().thickness();
-        Reckoning left = Reckoning.of("edge under the " + said(), Quantity.LENGTH)
-                .length(
-                        "finished thickness",
-                        build.faces().thicknessReckoning(build).asFact())
-                .length("contours take there", most[0])
-                .length("its height", Fact.typed(binding.height()))
-                .length("the other binding's", other)
-                .is(
-                        thick - most[0] - binding.height() - other,
-                        "finished thickness − contours take there − its height − the other binding's");
-        String cure = "A lower binding, a shallower contour, or end the binding before it.";
-        return Rule.of(Work.EDGE, "binding-band", Rule.About.CONTOURS)
-                .on(binding.feature())
-                .at(at[0])
-                .says("Edge stays under the " + said() + " all round.")
-                .atLeast(left, STAYS)
-                .cure(cure)
-                .fails(() -> Finding.thinkAgain(Work.EDGE, "binding-band")
-                        .on(binding.feature())
-                        .at(at[0])
-                        .length("left", left.value())
-                        .length("wanted", STAYS)
-                        .says("Under the " + said() + " {0} of edge are left; {1} are wanted.", cure))
-                .build();
-    }
-
-    private Rule bent(Bends tightest) {
-        Reckoning strain = Reckoning.of("strain of the " + said() + ", per cent", Quantity.NUMBER)
-                .length("strip's thickness, t", Fact.typed(binding.thickness()))
-                .length("edge turns with radius, r", tightest.radius())
-                .is(100 * tightest.strain(), tightest.inside() ? "100 t / 2 / (r + t / 2)" : "100 t / 2 / (r − t / 2)");
-        String cure = "A thinner strip, two strips one over the other, or a mitre at that turn.";
-        return Rule.of(Work.EDGE, "binding-bend", Rule.About.CONTOURS)
-                .on(binding.feature())
-                .at(tightest.at())
-                .says("The " + said() + " bends round the tightest turn, hot and wet.")
-                .atMost(strain, 100 * Bends.HOT)
-                .cure(cure)
-                .fails(() -> Finding.thinkAgain(Work.EDGE, "binding-bend")
-                        .on(binding.feature())
-                        .at(tightest.at())
-                        .length("turn", tightest.radius())
-                        .length("strip", binding.thickness())
-                        .says(
-                                "At its tightest the edge turns with {0}: a strip {1} thick breaks there, even hot and wet.",
-                                cure))
                 .build();
     }
 }

@@ -69,7 +69,7 @@ class EdgedAndRecessedTest {
     void steps_off_a_fence_stay_over_a_surface_with_an_edge() {
         Contour.Laid laid = with(edged(2)).build().contours().get(0);
         Profile profile = laid.profile();
-        assertThat(Removal.passes(profile)).isNotEmpty().allSatisfy(p -> {
+        assertThat(ByMachine.passes(profile)).isNotEmpty().allSatisfy(p -> {
             double across = profile.width() - p.fromEdge();
             assertThat(profile.fall(across)).isGreaterThanOrEqualTo(p.depth() - 1e-3);
         });

@@ -62,11 +62,11 @@ class RemovalTest {
     /** The worked example of the shop's own sums: 70 wide, 22.2 deep, in eight bands; each pass set to the side that leaves wood. */
     @Test
     void passes_off_a_fence_are_the_worked_examples() {
-        List<Removal.Pass> passes = Removal.passes(Profile.straight(70, 22.2));
+        List<ByMachine.Pass> passes = ByMachine.passes(Profile.straight(70, 22.2));
         assertThat(passes)
                 .extracting(p -> Math.round(p.depth() * 100) / 100.0)
                 .containsExactly(19.4, 16.65, 13.85, 11.1, 8.3, 5.55, 2.75);
-        for (Removal.Pass pass : passes) {
+        for (ByMachine.Pass pass : passes) {
             // x = w (1 − d / D) by hand, and no farther.
             assertThat(pass.fromEdge()).isCloseTo(70 * (1 - pass.depth() / 22.2), within(0.06));
             assertThat(pass.fromEdge()).isLessThanOrEqualTo(70 * (1 - pass.depth() / 22.2) + 1e-9);
@@ -80,14 +80,14 @@ class RemovalTest {
         Profile profile = shape == Profile.Shape.ROUND
                 ? Profile.round(width, depth)
                 : shape == Profile.Shape.BLENDED ? Profile.blended(width, depth) : Profile.straight(width, depth);
-        List<Removal.Pass> passes = Removal.passes(profile);
+        List<ByMachine.Pass> passes = ByMachine.passes(profile);
         double last = depth;
-        for (Removal.Pass pass : passes) {
+        for (ByMachine.Pass pass : passes) {
             assertThat(profile.fall(width - pass.fromEdge())).isGreaterThanOrEqualTo(pass.depth() - 0.02);
-            assertThat(last - pass.depth()).isLessThanOrEqualTo(Removal.STEP + 0.06);
+            assertThat(last - pass.depth()).isLessThanOrEqualTo(ByMachine.STEP + 0.06);
             last = pass.depth();
         }
-        assertThat(last).isLessThanOrEqualTo(Removal.STEP + 0.06);
+        assertThat(last).isLessThanOrEqualTo(ByMachine.STEP + 0.06);
     }
 
     /** Each kerf ends half a millimetre over the surface at the edge, and they lie so close that the chips split off. */
@@ -99,7 +99,7 @@ class RemovalTest {
                 kerfs.rows().stream().filter(r -> r.does().startsWith("Kerf ")).toList();
         assertThat(each).hasSizeBetween(12, 26);
         List<OtherLine.Place> places =
-                Removal.kerfPlaces(OtherLine.of(build, build.contours().get(0)).orElseThrow());
+                ByHand.kerfPlaces(OtherLine.of(build, build.contours().get(0)).orElseThrow());
         for (int i = 0; i < each.size(); i++) {
             double down = each.get(i).figures().get(1).value();
             assertThat(down)
