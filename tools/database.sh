@@ -116,7 +116,9 @@ password_of() {
   [[ $1 =~ ^[0-9a-f]+$ && $2 =~ ^[0-9a-f]+$ ]] || { echo "NAME and HASH are wanted in hexadecimal." >&2; exit 2; }
   mariadb --no-defaults --socket="$socket" -u "$(id -un)" -N ebauche <<SQL
 SET @name = CONVERT(UNHEX('$1') USING utf8mb4) COLLATE utf8mb4_unicode_ci;
-UPDATE maker SET password = CONVERT(UNHEX('$2') USING utf8mb4) WHERE name = @name AND gone_at IS NULL AND name <> 'demo';
+INSERT INTO maker_password (shop, maker, password)
+SELECT shop, id, CONVERT(UNHEX('$2') USING utf8mb4) FROM maker m WHERE name = @name AND name <> 'demo'
+  AND NOT EXISTS (SELECT 1 FROM maker_gone g WHERE g.shop = m.shop AND g.maker = m.id);
 SELECT ROW_COUNT();
 DELETE FROM SPRING_SESSION WHERE PRINCIPAL_NAME = @name;
 SQL

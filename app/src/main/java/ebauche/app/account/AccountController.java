@@ -129,6 +129,8 @@ class AccountController {
                 };
             } catch (MakerStore.NameTaken taken) {
                 trouble = Words.say("account-controller.already-signs-in-here-take-another", makerName);
+            } catch (MakerStore.CodeUsed used) {
+                trouble = Words.say("join.code-is-used");
             }
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

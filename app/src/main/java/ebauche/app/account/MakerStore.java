@@ -20,10 +20,15 @@ public class MakerStore {
 
     /** The maker whom a name means: capitals and accents do not tell makers apart. */
     public Optional<Maker> find(String name) {
-        return sql.sql("select shop, id, name, password from maker where name = :name and gone_at is null")
-                .param("name", Names.normal(name))
-                .query(Maker.class)
-                .optional();
+        return sql.sql("""
+                select m.shop, m.id, m.name, coalesce(
+                    (select p.password from maker_password p
+                        where p.shop = m.shop and p.maker = m.id order by p.id desc limit 1),
+                    m.password) as password
+                from maker m
+                where m.name = :name
+                    and not exists (select 1 from maker_gone g where g.shop = m.shop and g.maker = m.id)
+                """).param("name", Names.normal(name)).query(Maker.class).optional();
     }
 
     /** Makes a shop with its first maker; empty, and nothing made, if the name is taken. */
@@ -79,7 +84,10 @@ public class MakerStore {
     public List<Person> people(long shop) {
         return sql.sql("""
                 select id, name, id = (select min(o.id) from maker o where o.shop = m.shop) as opened
-                from maker m where shop = :shop and gone_at is null order by id
+                from maker m
+                where shop = :shop
+                    and not exists (select 1 from maker_gone g where g.shop = m.shop and g.maker = m.id)
+                order by id
                 """).param("shop", shop).query(Person.class).list();
     }
 
@@ -89,7 +97,7 @@ public class MakerStore {
         Optional<Person> gone =
                 people(shop).stream().filter(p -> p.id() == id && !p.opened()).findFirst();
         gone.ifPresent(p -> {
-            sql.sql("update maker set gone_at = current_timestamp(3) where shop = :shop and id = :id")
+            sql.sql("insert into maker_gone (shop, maker) values (:shop, :id)")
                     .param("shop", shop)
                     .param("id", id)
                     .update();
@@ -101,7 +109,7 @@ public class MakerStore {
     /** Another password; wherever else the maker is signed in they have to use it. */
     @Transactional
     public void setPassword(Maker maker, String hash, String session) {
-        sql.sql("update maker set password = :hash where shop = :shop and id = :id")
+        sql.sql("insert into maker_password (shop, maker, password) values (:shop, :id, :hash)")
                 .param("hash", hash)
                 .param("shop", maker.shop())
                 .param("id", maker.id())
@@ -128,7 +136,11 @@ public class MakerStore {
 
     /** Codes of a shop that nobody has used and that still hold. */
     public int openInvitations(long shop, long now) {
-        return sql.sql("select count(*) from invitation where shop = :shop and used_by is null and ends_at > :now")
+        return sql.sql("""
+                select count(*) from invitation i
+                where shop = :shop and ends_at > :now
+                    and not exists (select 1 from invitation_used u where u.shop = i.shop and u.invitation = i.id)
+                """)
                 .param("shop", shop)
                 .param("now", now)
                 .query(Integer.class)
@@ -150,10 +162,11 @@ public class MakerStore {
     }
 
     private Optional<Invitation> invitation(String codeHash) {
-        return sql.sql("select shop, id, ends_at, used_by from invitation where code = :code for update")
-                .param("code", codeHash)
-                .query(Invitation.class)
-                .optional();
+        return sql.sql("""
+                select i.shop, i.id, i.ends_at, u.maker as used_by
+                from invitation i left join invitation_used u on u.shop = i.shop and u.invitation = i.id
+                where i.code = :code
+                """).param("code", codeHash).query(Invitation.class).optional();
     }
 
     /**
@@ -161,23 +174,36 @@ public class MakerStore {
      *
      * @return the new maker; empty, and nothing done, where the code does not hold
      * @throws NameTaken if somebody has that name, or had it
+     * @throws CodeUsed if somebody else used it at the same moment
      */
     @Transactional
     public Optional<Maker> join(String codeHash, String name, String passwordHash, LengthUnit unit, long now) {
         Optional<Invitation> by = invitation(codeHash).filter(i -> i.at(now) == Code.HOLDS);
         by.ifPresent(i -> {
             long id = add(i.shop(), name, passwordHash, unit);
-            sql.sql("update invitation set used_by = :id where shop = :shop and id = :invitation")
-                    .param("id", id)
-                    .param("shop", i.shop())
-                    .param("invitation", i.id())
-                    .update();
+            use(i, id);
         });
         return by.flatMap(i -> find(name));
     }
 
+    private void use(Invitation by, long maker) {
+        try {
+            sql.sql("insert into invitation_used (shop, invitation, maker) values (:shop, :invitation, :maker)")
+                    .param("shop", by.shop())
+                    .param("invitation", by.id())
+                    .param("maker", maker)
+                    .update();
+        } catch (DuplicateKeyException used) {
+            throw new CodeUsed();
+        }
+    }
+
+    /** Somebody else came in by the code at the same moment; the maker made for it is rolled back. */
+    public static final class CodeUsed extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+
     /** What a code is worth. */
-    @Transactional
     public Code code(String codeHash, long now) {
         return invitation(codeHash).map(i -> i.at(now)).orElse(Code.UNKNOWN);
     }

@@ -147,6 +147,10 @@ class BodyStoreTest extends WithApp {
                 "update ways set ways = '{}'",
                 "drop table entry",
                 "update maker set password = 'x'",
+                "update maker_password set password = 'x'",
+                "delete from maker_gone",
+                "update invitation set ends_at = 1",
+                "delete from invitation_used",
                 "create table x (a int)"
             })
     void the_record_cannot_be_rewritten(String statement) {
