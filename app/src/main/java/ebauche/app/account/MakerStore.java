@@ -97,7 +97,7 @@ public class MakerStore {
         Optional<Person> gone =
                 people(shop).stream().filter(p -> p.id() == id && !p.opened()).findFirst();
         gone.ifPresent(p -> {
-            sql.sql("insert into maker_gone (shop, maker) values (:shop, :id)")
+            sql.sql("insert ignore into maker_gone (shop, maker) values (:shop, :id)")
                     .param("shop", shop)
                     .param("id", id)
                     .update();

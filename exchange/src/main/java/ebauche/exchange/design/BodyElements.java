@@ -322,8 +322,8 @@ final class BodyElements {
     }
 
     static Binding binding(JsonPlace spot, Timbers timbers) {
-        together(spot, "from", "to");
-        together(spot, "purfling", "purflingDepth");
+        together(spot, "from", "to", "a part of the edge wants both its ends");
+        together(spot, "purfling", "purflingDepth", "a purfling wants its thickness and the depth of its ledge");
         OptionalDouble thick = PURFLING.of(spot);
         OptionalDouble deep = PURFLING_DEEP.of(spot);
         return new Binding(
@@ -342,10 +342,9 @@ final class BodyElements {
     }
 
     /** Two that mean something only both. */
-    private static void together(JsonPlace spot, String one, String other) {
+    private static void together(JsonPlace spot, String one, String other, String wanted) {
         if (spot.has(one) != spot.has(other)) {
-            throw spot.at(spot.has(one) ? one : other)
-                    .trouble("means something only with " + (spot.has(one) ? other : one));
+            throw spot.at(spot.has(one) ? one : other).trouble(wanted);
         }
     }
 
