@@ -6,6 +6,7 @@ import ebauche.core.design.Binding;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.Contour;
+import ebauche.core.design.EndsAs;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Heel;
@@ -111,6 +112,7 @@ public final class TestBody {
     public List<Tab> tabs = List.of();
     public Hanging hanging = Hanging.USUAL;
     public Set<Feature> undecided = Set.of();
+    public EndsAs endsAs = EndsAs.FINISHED;
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
     /** A blank that was laid out; if null, one of even pieces. */
@@ -241,7 +243,8 @@ public final class TestBody {
                 recap,
                 tabs,
                 hanging,
-                undecided);
+                undecided,
+                endsAs);
     }
 
     public Build build() {

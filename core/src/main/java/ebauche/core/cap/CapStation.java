@@ -316,7 +316,7 @@ public final class CapStation implements Station {
         private void carve() {
             List<Relief> carved = build.surfaces().stream()
                     .filter(r -> r.face() == Face.FRONT)
-                    .filter(r -> !build.design().undecided().contains(r.feature()))
+                    .filter(r -> !build.design().leavesOpen(r.feature()))
                     .toList();
             if (carved.isEmpty()) {
                 return;

@@ -49,8 +49,8 @@ record InHollow(Build build, Control control, Chamber chamber, Space hollow) {
         for (Control control : build.design().controls()) {
             Optional<Chamber> in = build.design()
                     .chamberOf(control)
-                    .filter(c -> !build.design().undecided().contains(control.feature())
-                            && !build.design().undecided().contains(c.feature()));
+                    .filter(c -> !build.design().leavesOpen(control.feature())
+                            && !build.design().leavesOpen(c.feature()));
             in.ifPresent(c -> build.spaces().all().stream()
                     .filter(s -> s.feature().equals(c.feature()) && s.plan().contains(control.at()))
                     .findFirst()

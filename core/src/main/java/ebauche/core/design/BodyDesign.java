@@ -47,6 +47,7 @@ import java.util.stream.Stream;
  * @param tabs wood left outside the outline until everything is located
  * @param hanging what the guitar carries besides its wood, and its strap
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
+ * @param endsAs as what it leaves the shop
  */
 public record BodyDesign(
         String name,
@@ -73,7 +74,8 @@ public record BodyDesign(
         Optional<Recap> recap,
         List<Tab> tabs,
         Hanging hanging,
-        Set<Feature> undecided) {
+        Set<Feature> undecided,
+        EndsAs endsAs) {
 
     public BodyDesign {
         Refusal.between(thickness, 5, 120, "thickness");
@@ -218,7 +220,8 @@ public record BodyDesign(
                 recap,
                 tabs,
                 hanging,
-                undecided);
+                undecided,
+                endsAs);
     }
 
     /** The chamber that a pot or toggle stands in, mounted through the top: it names no cavity, and is drawn over the chamber and over no cavity. */
@@ -342,6 +345,11 @@ public record BodyDesign(
                 .flatMap(c -> controlsIn(c).stream())
                 .forEach(c -> openings.put(c.feature(), c.at()));
         return openings;
+    }
+
+    /** Whether nothing is cut for a feature: it is not decided on, or whoever buys the body unfinished cuts it. */
+    public boolean leavesOpen(Feature feature) {
+        return undecided.contains(feature) || !endsAs.has(feature);
     }
 
     /** How the template of a feature is made. */

@@ -49,7 +49,7 @@ public record Spaces(BodyDesign design, List<Space> all) {
                 .ifPresent(v -> spaces.add(
                         new Space(Bridge.SPRINGS, v.springs(bridge.offCentre()), thick - v.springsDepth(), thick)));
         topReaches.ifPresent(roof -> design.chambers().forEach(c -> addHollows(c, roof, thick, spaces)));
-        spaces.removeIf(s -> s.plan().isEmpty() || design.undecided().contains(s.feature()));
+        spaces.removeIf(s -> s.plan().isEmpty() || design.leavesOpen(s.feature()));
         return new Spaces(design, spaces);
     }
 
@@ -95,7 +95,7 @@ public record Spaces(BodyDesign design, List<Space> all) {
     /** What all channels of the design pass that count. */
     public List<Passage> passages() {
         return design.channels().stream()
-                .filter(c -> !design.undecided().contains(c.feature()))
+                .filter(c -> !design.leavesOpen(c.feature()))
                 .map(this::passage)
                 .toList();
     }

@@ -105,7 +105,7 @@ public final class EdgeStation implements Station {
     /** The contours that take of a corner, or of the wall under it. */
     private static List<Contour.Laid> carvedThere(Build build, RoundOver.Laid laid) {
         return build.contours().stream()
-                .filter(c -> !build.design().undecided().contains(c.feature()))
+                .filter(c -> !build.design().leavesOpen(c.feature()))
                 .filter(c -> c.plan().overlaps(laid.plan()))
                 .toList();
     }

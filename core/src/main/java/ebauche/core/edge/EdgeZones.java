@@ -150,7 +150,7 @@ public record EdgeZones(List<Zone> byHand, double length, double lost) {
             this.joint = build.design().neck().pocket().grown(bearing);
             this.walk = new EdgeWalk(body);
             this.contours = build.contours().stream()
-                    .filter(c -> !build.design().undecided().contains(c.feature()))
+                    .filter(c -> !build.design().leavesOpen(c.feature()))
                     .toList();
         }
 

@@ -103,7 +103,7 @@ public record KeepOut(Feature feature, String why, Region bare, double margin) {
                     body.minus(body.grown(-edge)),
                     least));
         }
-        all.removeIf(k -> k.bare().isEmpty() || design.undecided().contains(k.feature()));
+        all.removeIf(k -> k.bare().isEmpty() || design.leavesOpen(k.feature()));
         return all;
     }
 

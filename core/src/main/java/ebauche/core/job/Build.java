@@ -206,7 +206,7 @@ public final class Build {
         double flat = faces.finished(face);
         Stream<FaceShape.Carved> drawnSo = surfaces().stream()
                 .filter(r -> r.face() == face)
-                .filter(r -> !design.undecided().contains(r.feature()))
+                .filter(r -> !design.leavesOpen(r.feature()))
                 .map(r -> new FaceShape.Carved(r.feature(), r.plan(), r.under(flat)));
         Stream<FaceShape.Carved> readSo = deeper.stream()
                 .filter(r -> r.face() == face)

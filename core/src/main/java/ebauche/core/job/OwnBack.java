@@ -21,7 +21,7 @@ public final class OwnBack {
     public static List<Cavity> cavities(Build build) {
         return build.design().cavities().stream()
                 .filter(OwnBack::closes)
-                .filter(c -> !build.design().undecided().contains(c.recess()))
+                .filter(c -> !build.design().leavesOpen(c.recess()))
                 .toList();
     }
 

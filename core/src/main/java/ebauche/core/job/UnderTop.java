@@ -67,7 +67,7 @@ public final class UnderTop {
     public static List<Chamber> chambers(Build build) {
         return build.design().blank().isCovered()
                 ? build.design().chambers().stream()
-                        .filter(c -> !build.design().undecided().contains(c.feature()))
+                        .filter(c -> !build.design().leavesOpen(c.feature()))
                         .toList()
                 : List.of();
     }

@@ -96,7 +96,7 @@ final class Habits {
         List<Condition> looked = steps.stream()
                 .filter(s ->
                         BEFORE_SANDING.contains(s.key().kind()) || s.feature().is(FeatureKind.CHANNEL))
-                .filter(s -> !build.design().undecided().contains(s.feature()))
+                .filter(s -> !build.design().leavesOpen(s.feature()))
                 .flatMap(s -> s.gives().stream())
                 .toList();
         return steps.stream()

@@ -69,8 +69,15 @@ final class Scheduling {
         return undecided;
     }
 
+    /** What somebody has yet to decide; what another cuts who buys the body unfinished is no open choice. */
+    private List<Operation> stillToDecide() {
+        return undecided.stream()
+                .filter(o -> build.design().undecided().contains(o.feature()))
+                .toList();
+    }
+
     boolean isUndecided(Feature feature) {
-        return build.design().undecided().contains(feature);
+        return build.design().leavesOpen(feature);
     }
 
     private List<Operation> without(List<Operation> operations) {
@@ -98,7 +105,7 @@ final class Scheduling {
                 build,
                 steps(Habits.reminded(build, Holding.said(build, history, Stations.pockets(build)))),
                 sequence.telling(),
-                StillOpen.of(undecided, precedence.links(), sequence.operations()),
+                StillOpen.of(stillToDecide(), precedence.links(), sequence.operations()),
                 history);
     }
 

@@ -30,7 +30,7 @@ public record Realism(List<Rule> rules, List<ToolChoice> ways, List<String> unme
 
     public static Realism of(BuildPlan plan) {
         List<Rule> rules = Stream.concat(plan.rules().stream(), Balance.of(plan).rules().stream())
-                .filter(r -> !plan.build().design().undecided().contains(r.feature()))
+                .filter(r -> !plan.build().design().leavesOpen(r.feature()))
                 .sorted(Comparator.comparing(Rule::about).thenComparing(Rule::verdict))
                 .toList();
         return new Realism(rules, ToolSubstitutes.of(plan), unmeasured(plan));

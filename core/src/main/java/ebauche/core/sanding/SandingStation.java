@@ -182,7 +182,7 @@ public final class SandingStation implements Station {
         }
         rows.addAll(flat(face).rows(allowance, MINUTES_OF_FACE * body.area() / 10_000, read(build, face)));
         for (Relief relief : build.surfaces()) {
-            if (relief.face() == face && !build.design().undecided().contains(relief.feature())) {
+            if (relief.face() == face && !build.design().leavesOpen(relief.feature())) {
                 rows.addAll(
                         shaped(relief).rows(0, MINUTES_OF_FACE * relief.plan().area() / 10_000));
             }

@@ -98,7 +98,7 @@ public record DepthCard(
         for (Station station : Stations.ALL) {
             station.pockets(build).stream()
                     .filter(p -> !p.plan().isEmpty())
-                    .filter(p -> !build.design().undecided().contains(p.feature()))
+                    .filter(p -> !build.design().leavesOpen(p.feature()))
                     .forEach(p -> cards.add(new Writer(plan, p, station.notes(p), floors).card()));
         }
         return List.copyOf(cards);

@@ -45,7 +45,7 @@ public final class ShieldingStation implements Station {
         List<Operation> steps = new ArrayList<>();
         List<Condition> lined = new ArrayList<>();
         for (Skin skin : Skin.all(build)) {
-            if (!build.design().undecided().contains(skin.shield().space())) {
+            if (!build.design().leavesOpen(skin.shield().space())) {
                 Operation step = line(build, skin);
                 steps.add(step);
                 lined.addAll(step.gives());
@@ -167,7 +167,7 @@ public final class ShieldingStation implements Station {
         List<Finding> found = new ArrayList<>();
         for (Shield shield : build.design().shields()) {
             boolean there = Skin.all(build).stream().anyMatch(s -> s.shield().equals(shield));
-            if (!there && !build.design().undecided().contains(shield.space())) {
+            if (!there && !build.design().leavesOpen(shield.space())) {
                 found.add(Finding.thinkAgain(Work.SHIELDING, "shield-of-nothing")
                         .says(
                                 "The " + shield.space().said() + " is to be shielded, and this body has none.",

@@ -36,7 +36,7 @@ public record Wiring(List<Wire> wires, boolean usual) {
     }
 
     private static boolean isOpen(BodyDesign design, Feature part) {
-        return design.undecided().contains(part);
+        return design.leavesOpen(part);
     }
 
     /**

@@ -7,6 +7,7 @@ import ebauche.core.design.BlankLayer;
 import ebauche.core.design.CarveSchool;
 import ebauche.core.design.Contour;
 import ebauche.core.design.EdgeDepths;
+import ebauche.core.design.EndsAs;
 import ebauche.core.design.Hand;
 import ebauche.core.design.Hanging;
 import ebauche.core.design.Measurand.Dimension;
@@ -54,6 +55,11 @@ final class BodyElements {
     static final Field<Set<Feature>> UNDECIDED = Field.features("undecided", Element.MOST_MEMBERS)
             .described("features not decided on yet: their wood is kept");
 
+    static final Field<EndsAs> ENDS_AS = Field.word(
+                    "endsAs", "leaves the shop as", Words.of(EndsAs::key, EndsAs.values()), EndsAs::words)
+            .described("what comes after that is another's work, and nothing is cut for it")
+            .usually(EndsAs.FINISHED);
+
     private static final Field<Void> SPECIES = Field.timber("species", "timber");
     private static final Field<Void> PIECES = Field.elsewhere(
             Field.whole("pieces", "pieces", 1, BlankLayer.MOST_STRIPS).ifAny());
@@ -98,8 +104,9 @@ final class BodyElements {
     private static final Field<Optional<HoldDown>> HOLD =
             Field.word("hold", "held with", Words.HOLD_DOWN).orNone();
 
-    static final Element BODY =
-            Element.of("", "Body").fields(NAME, HAND, THICKNESS, OUTLINE).build();
+    static final Element BODY = Element.of("", "Body")
+            .fields(NAME, HAND, THICKNESS, OUTLINE, ENDS_AS)
+            .build();
 
     static final Element BLANK = Element.of("blank", "Blank")
             .feature(FeatureKind.BLANK)

@@ -59,7 +59,8 @@ public final class DesignReader {
                 spot.optionalObject("newCap", s -> BodyElements.recap(s, timbers)),
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),
-                BodyElements.UNDECIDED.of(spot));
+                BodyElements.UNDECIDED.of(spot),
+                BodyElements.ENDS_AS.of(spot));
     }
 
     private static <T> List<T> distinct(

@@ -125,6 +125,7 @@ class SchemaWalkTest {
         ((ObjectNode) design.at("/chambers/0")).putArray("joins").add("controls");
         ((ObjectNode) design.path("cavities").get(1)).putArray("joins").add("controls");
         design.putArray("undecided").add("jack");
+        design.put("endsAs", "unrouted");
         full.putObject("asBuilt").set("timeline", timeline());
         samples.add(full);
         ObjectNode drawn = samples.get(3).deepCopy();
