@@ -55,6 +55,7 @@ class ArchitectureTest {
             new Row("routing"),
             new Row("wires"),
             new Row("hollow"),
+            new Row("takeon"),
             new Row("job"),
             new Row("fit"),
             new Row("logbook"),

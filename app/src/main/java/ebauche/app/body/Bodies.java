@@ -86,7 +86,7 @@ public class Bodies {
     }
 
     /** The file with the shop's ways put in where it says nothing itself. */
-    static ObjectNode withWays(ObjectNode file, Ways ways) {
+    public static ObjectNode withWays(ObjectNode file, Ways ways) {
         if (ways.json().isEmpty()) {
             return file;
         }

@@ -83,23 +83,36 @@ public class BodyStore {
      * @throws NotHere if there is none, another shop's included
      */
     public Body find(long shop, String publicId) {
+        return at(shop, PublicIds.read(publicId)).orElseThrow(NotHere::new);
+    }
+
+    private Optional<Body> at(long shop, String publicId) {
         return sql.sql("select shop, id, public_id, number from body where shop = :shop and public_id = :id")
                 .param("shop", shop)
-                .param("id", PublicIds.read(publicId))
+                .param("id", publicId)
                 .query(Body.class)
-                .optional()
-                .orElseThrow(NotHere::new);
+                .optional();
     }
 
     /** Takes a new body on with its first revision and what its file says was done. */
     @Transactional
     public Body add(long shop, ObjectNode file, AsBuilt record, String by) {
+        return add(shop, PublicIds.next(), file, record, by);
+    }
+
+    /** The same under an address that the page was given beforehand: pressed twice, it is one body. */
+    @Transactional
+    public Body addOnce(long shop, String publicId, ObjectNode file, AsBuilt record, String by) {
+        queue(shop);
+        return at(shop, PublicIds.read(publicId)).orElseGet(() -> add(shop, publicId, file, record, by));
+    }
+
+    private Body add(long shop, String publicId, ObjectNode file, AsBuilt record, String by) {
         queue(shop);
         int number = sql.sql("select coalesce(max(number), 0) + 1 from body where shop = :shop")
                 .param("shop", shop)
                 .query(Integer.class)
                 .single();
-        String publicId = PublicIds.next();
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         sql.sql("insert into body (shop, public_id, number) values (:shop, :publicId, :number)")
                 .param("shop", shop)

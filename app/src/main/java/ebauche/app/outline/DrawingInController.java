@@ -22,6 +22,7 @@ import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.design.TracedPlate;
 import ebauche.exchange.drawn.DrawnFile;
 import ebauche.exchange.drawn.DrawnFileException;
+import ebauche.exchange.drawn.NeckPoints;
 import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -160,7 +161,7 @@ class DrawingInController {
             String path,
             String holes,
             String perUnit,
-            ShapePlacing.Neck neck,
+            NeckPoints neck,
             boolean fromBack,
             String dx,
             String dy,
@@ -191,7 +192,7 @@ class DrawingInController {
         model.addAttribute("current", current);
         model.addAttribute("laid", laid);
         model.addAttribute("base", base);
-        model.addAttribute("necks", ShapePlacing.Neck.values());
+        model.addAttribute("necks", NeckPoints.values());
         try {
             List<Segment> shape = PathData.parse(laid.path(), 1);
             List<Placing> ways = ways(current, laid, shape, fig.unit());

@@ -5,38 +5,19 @@ import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;
+import ebauche.exchange.drawn.NeckPoints;
 import java.util.ArrayList;
 import java.util.List;
 
 /** A drawn shape laid on the body: at its size, the neck up, seen from the front, its middle where the old outline's was. */
 final class ShapePlacing {
-    /** Where the neck points in a drawing, and by how much it is turned for it. */
-    enum Neck {
-        UP("up", 0),
-        RIGHT("right", Math.PI / 2),
-        DOWN("down", Math.PI),
-        LEFT("left", -Math.PI / 2);
-
-        private final String words;
-        private final double turned;
-
-        Neck(String words, double turned) {
-            this.words = words;
-            this.turned = turned;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
-
     private ShapePlacing() {}
 
     /** The ways that a shape goes one after another until it lies on the body. */
     static List<Placing> ways(
-            List<Segment> shape, double perUnit, Neck neck, boolean fromBack, Region old, double dx, double dy) {
+            List<Segment> shape, double perUnit, NeckPoints neck, boolean fromBack, Region old, double dx, double dy) {
         List<Placing> ways = new ArrayList<>();
-        ways.add(new Placing(false, perUnit, neck == null ? 0 : neck.turned, 0, 0));
+        ways.add(new Placing(false, perUnit, neck == null ? 0 : neck.turned(), 0, 0));
         if (fromBack) {
             ways.add(Placing.fromTheBack());
         }

@@ -19,6 +19,7 @@ import ebauche.core.realism.SpecSheet;
 import ebauche.core.sheet.DrillHole;
 import ebauche.core.sheet.MarkingOut;
 import ebauche.core.stock.WoodLeft;
+import ebauche.core.takeon.Laid;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -309,6 +310,11 @@ public record Figures(LengthUnit unit) {
 
     public String what(Finding finding) {
         return finding.what(this::value);
+    }
+
+    /** What is said of something laid out. */
+    public String says(Laid laid) {
+        return laid.what(this::value);
     }
 
     /** A line of the page to show. */

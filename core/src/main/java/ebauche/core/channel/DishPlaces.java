@@ -63,6 +63,8 @@ public final class DishPlaces {
     private final Around around;
     private final Region plate;
     private final Region room;
+    private final Point plateMiddle;
+    private final Point routMiddle;
 
     /** Of its rout, under the finished front, mm; as deep as the body where nobody knows. */
     private final double deep;
@@ -77,6 +79,8 @@ public final class DishPlaces {
                 .map(Outline::region)
                 .orElseGet(() -> dish.plan().grown(RIM));
         this.deep = build.spaces().of(dish.feature()).map(Space::bottom).orElse(design.thickness());
+        this.plateMiddle = plate.inner();
+        this.routMiddle = dish.plan().inner();
         this.room = design.outline().region().grown(-TO_EDGE).minus(taken());
     }
 
@@ -131,22 +135,51 @@ public final class DishPlaces {
             return List.of();
         }
         Region target = around.plan(wires.get().feature());
-        List<Place> all = new ArrayList<>();
+        List<Spot> spots = new ArrayList<>();
         Region body = design.outline().region();
         for (double dx = whole(body.minX() - plate.minX()); dx <= body.maxX() - plate.maxX(); dx += STRIDE) {
             for (double dy = whole(body.minY() - plate.minY()); dy <= body.maxY() - plate.maxY(); dy += STRIDE) {
-                at(dx, dy, wires.get().feature(), target).ifPresent(all::add);
+                if (room.contains(plateMiddle.plus(dx, dy)) && room.contains(plate.moved(dx, dy))) {
+                    Region rout = dish.plan().moved(dx, dy);
+                    spots.add(new Spot(dx, dy, rout, rout.overlaps(target) ? 0 : distance(rout, target)));
+                }
             }
         }
-        all.sort(Comparator.<Place>comparingInt(p -> Math.min(p.beside(), p.under()) < AMPLE ? 1 : 0)
-                .thenComparingDouble(Place::apart));
-        List<Place> apart = new ArrayList<>();
-        for (Place place : all) {
-            if (apart.size() < most && apart.stream().allMatch(p -> p.at().distance(place.at()) >= APART)) {
-                apart.add(place);
+        spots.sort(Comparator.comparingDouble(Spot::apart));
+        return nearest(spots, wires.get().feature(), most);
+    }
+
+    /** A place on the front, before anybody has looked into the wood under it. */
+    private record Spot(double dx, double dy, Region rout, double apart) {}
+
+    /** The nearest with ample wood; only where they are too few, those with little. */
+    private List<Place> nearest(List<Spot> spots, Feature from, int most) {
+        List<Place> ample = new ArrayList<>();
+        List<Place> scant = new ArrayList<>();
+        for (Spot spot : spots) {
+            if (ample.size() == most) {
+                return ample;
+            }
+            at(spot, from).ifPresent(p -> {
+                if (Math.min(p.beside(), p.under()) < AMPLE) {
+                    scant.add(p);
+                } else {
+                    addApart(ample, p);
+                }
+            });
+        }
+        for (Place place : scant) {
+            if (ample.size() < most) {
+                addApart(ample, place);
             }
         }
-        return apart;
+        return ample;
+    }
+
+    private static void addApart(List<Place> apart, Place place) {
+        if (apart.stream().allMatch(p -> p.at().distance(place.at()) >= APART)) {
+            apart.add(place);
+        }
     }
 
     /** Up to whole strides, so that where it is drawn is one of the places. */
@@ -154,22 +187,21 @@ public final class DishPlaces {
         return Math.ceil(least / STRIDE) * STRIDE;
     }
 
-    private Optional<Place> at(double dx, double dy, Feature from, Region target) {
-        Region rim = plate.moved(dx, dy);
-        if (!room.contains(rim)) {
-            return Optional.empty();
-        }
-        Region rout = dish.plan().moved(dx, dy);
+    private Optional<Place> at(Spot spot, Feature from) {
+        double dx = spot.dx();
+        double dy = spot.dy();
+        Region rout = spot.rout();
         double least = build.shop().limits().thinnestWall();
-        double apart = rout.overlaps(target) ? 0 : distance(rout, target);
-        double under = under(rout);
+        double under = under(rout, routMiddle.plus(dx, dy));
         double beside = beside(rout);
         boolean stands = under >= build.shop().limits().thinnestFloor()
                 && beside >= least
-                && apart >= least
-                && isLevel(rim)
+                && spot.apart() >= least
+                && isLevel(plate.moved(dx, dy), plateMiddle.plus(dx, dy))
                 && dish.cover().screws().stream().allMatch(s -> findsWood(s.plus(dx, dy)));
-        return stands ? Optional.of(new Place(rout.inner(), dx, dy, beside, under, from, apart)) : Optional.empty();
+        return stands
+                ? Optional.of(new Place(routMiddle.plus(dx, dy), dx, dy, beside, under, from, spot.apart()))
+                : Optional.empty();
     }
 
     private static double distance(Region one, Region other) {
@@ -178,9 +210,9 @@ public final class DishPlaces {
     }
 
     /** Wood to the back, and to what is cut from the back under it. */
-    private double under(Region rout) {
+    private double under(Region rout, Point middle) {
         double floor = around.frontDepth() + deep;
-        double least = leastOf(around.face(Face.BACK), rout) - floor;
+        double least = leastOf(around.face(Face.BACK), rout, middle) - floor;
         for (Feature feature : around.features()) {
             for (Solid solid : around.of(feature)) {
                 if (solid.shallowest() >= floor && solid.plan().overlaps(rout)) {
@@ -191,16 +223,16 @@ public final class DishPlaces {
         return least;
     }
 
-    private static double leastOf(FaceShape face, Region area) {
+    private static double leastOf(FaceShape face, Region area, Point middle) {
         double[] least = {Double.POSITIVE_INFINITY};
-        points(area, p -> least[0] = Math.min(least[0], face.depthAt(p)));
+        points(area, middle, p -> least[0] = Math.min(least[0], face.depthAt(p)));
         return least[0];
     }
 
-    private boolean isLevel(Region rim) {
+    private boolean isLevel(Region rim, Point middle) {
         double[] span = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
         FaceShape front = around.face(Face.FRONT);
-        points(rim, p -> {
+        points(rim, middle, p -> {
             span[0] = Math.min(span[0], front.depthAt(p));
             span[1] = Math.max(span[1], front.depthAt(p));
         });
@@ -208,8 +240,8 @@ public final class DishPlaces {
     }
 
     /** Its corners and its middle. */
-    private static void points(Region area, Consumer<Point> look) {
-        look.accept(area.inner());
+    private static void points(Region area, Point middle, Consumer<Point> look) {
+        look.accept(middle);
         area.forEachRing(ring -> {
             for (int i = 0; i + 1 < ring.length; i += 2) {
                 look.accept(new Point(ring[i], ring[i + 1]));

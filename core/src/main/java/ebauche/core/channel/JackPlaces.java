@@ -27,7 +27,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
- * Where a jack can stand in the edge: square to it, in the middle of its height, its whole hole coming out in a cavity, with wood round
+ * Where a jack can stand in the edge: square to it, in the middle of its height or as near to it as the cavity lets, its whole hole coming out in a cavity, with wood round
  * it. The edge is walked round; every place that holds is looked at for how flat it is under the plate and for the pickups that a long
  * bit gets to through the hole.
  */
@@ -180,9 +180,11 @@ public final class JackPlaces {
             return Optional.empty();
         }
         double front = around.frontDepth();
-        double mid = middle(at.plus(inX, inY));
-        boolean meets = around.of(cavity.feature()).stream()
-                .anyMatch(s -> s.shallowest() <= mid - wide / 2 && s.deepest() >= mid + wide / 2);
+        OptionalDouble height = height(cavity, middle(at.plus(inX, inY)));
+        if (height.isEmpty()) {
+            return Optional.empty();
+        }
+        double mid = height.getAsDouble();
         Jack jack = new Jack(
                 at,
                 at.plus((wood + INTO) * inX, (wood + INTO) * inY),
@@ -192,12 +194,23 @@ public final class JackPlaces {
         double over = toFace(Face.FRONT, jack, wood, mid);
         double under = toFace(Face.BACK, jack, wood, mid);
         double beside = beside(cavity, jack, mid);
-        if (!meets || Math.min(Math.min(over, under), beside) < least) {
+        if (Math.min(Math.min(over, under), beside) < least) {
             return Optional.empty();
         }
         Place place = new Place(
                 jack, cavity.feature(), wood, over, under, beside, JackSeat.of(body, jack, plate), reaches(jack));
         return place.uneven() <= MOST_OFF ? Optional.of(place) : Optional.empty();
+    }
+
+    /** Depth of the hole's middle: half-way down the edge, else as near to it as the cavity is open over the whole hole. */
+    private OptionalDouble height(Cavity cavity, double mid) {
+        return around.of(cavity.feature()).stream()
+                .filter(s -> s.deepest() - s.shallowest() >= wide)
+                .mapToDouble(s -> Math.max(s.shallowest() + wide / 2, Math.min(mid, s.deepest() - wide / 2)))
+                .boxed()
+                .min(Comparator.comparingDouble(h -> Math.abs(h - mid)))
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
     }
 
     /** How far it is from the edge until all of the hole's width is in a cavity; no number where it never is. */
@@ -282,7 +295,7 @@ public final class JackPlaces {
     /** Whether it is drilled into the cavity's own floor. */
     private boolean isIn(Feature feature, Cavity cavity) {
         return design.controlsIn(cavity).stream().anyMatch(c -> c.feature().equals(feature))
-                || feature.owner().equals(cavity.feature());
+                || (feature.owner().equals(cavity.feature()) && !feature.is(FeatureKind.COVER_SCREWS));
     }
 
     /** Pickups' routs that a long bit of the usual width meets, leaned in the hole as far as it can. */

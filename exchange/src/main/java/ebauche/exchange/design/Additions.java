@@ -114,11 +114,7 @@ public final class Additions {
     }
 
     private static ObjectNode generic(String key) {
-        return BoxFile.SHIPPED.stream()
-                .filter(g -> g.key().equals(key))
-                .findFirst()
-                .map(g -> PartFile.write(g.part()))
-                .orElseThrow();
+        return PartFile.write(BoxFile.shipped(key));
     }
 
     private static String freeId(ArrayNode list, String wanted) {

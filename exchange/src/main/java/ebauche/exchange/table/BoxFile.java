@@ -33,6 +33,15 @@ public final class BoxFile {
      */
     public record Generic(String key, Part part, String from) {}
 
+    /** A part that ships, by its key. */
+    public static Part shipped(String key) {
+        return SHIPPED.stream()
+                .filter(g -> g.key().equals(key))
+                .findFirst()
+                .orElseThrow()
+                .part();
+    }
+
     private static List<Generic> shipped() {
         try (InputStream in = BoxFile.class.getResourceAsStream(SHIPPED_AT)) {
             CsvTable.Read<Generic> read = read(new String(in.readAllBytes(), StandardCharsets.UTF_8));

@@ -1,6 +1,9 @@
-package ebauche.app.body;
+package ebauche.app.takeon;
 
 import ebauche.app.account.Maker;
+import ebauche.app.body.Bodies;
+import ebauche.app.body.Body;
+import ebauche.app.body.BodyStore;
 import ebauche.app.words.Words;
 import ebauche.core.design.Hand;
 import ebauche.core.logbook.AsBuilt;
@@ -29,19 +32,19 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Bodies come in and go out as open files. */
 @Controller
-class TakeOnController {
+class FileController {
     private final Bodies bodies;
     private final BodyStore store;
 
-    TakeOnController(Bodies bodies, BodyStore store) {
+    FileController(Bodies bodies, BodyStore store) {
         this.bodies = bodies;
         this.store = store;
     }
 
-    @GetMapping("/bodies/take-on")
+    @GetMapping("/bodies/take-on/other")
     String form(Model model) {
         model.addAttribute("patterns", DemoBodies.NAMES);
-        return "body/take-on";
+        return "takeon/other-ways";
     }
 
     /** A new body with the numbers of one that ships, to be changed; nothing is done on it. */
