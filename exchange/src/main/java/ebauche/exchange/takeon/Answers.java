@@ -74,6 +74,11 @@ public final class Answers {
         return troubles;
     }
 
+    /** Whether all could be read that the layout follows from: a name may come last. */
+    boolean canBeLaidOut() {
+        return troubles.keySet().stream().allMatch("name"::equals);
+    }
+
     LengthUnit bare() {
         return bare;
     }

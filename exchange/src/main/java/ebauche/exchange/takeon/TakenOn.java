@@ -93,7 +93,7 @@ public record TakenOn(Optional<ObjectNode> file, Optional<Build> build, List<Lai
             OnTheBench bench = answers.onTheBench(scale.millimetres());
             FirstLayout layout = FirstLayout.of(bench, shop);
             ObjectNode design = FirstDesign.of(answers, bench, layout, scale);
-            if (answers.troubles().isEmpty()) {
+            if (answers.canBeLaidOut()) {
                 return new Laying(answers, bench, layout, shop, reads).done(design);
             }
         } catch (Refusal refusal) {
