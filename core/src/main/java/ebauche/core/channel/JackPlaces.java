@@ -12,6 +12,7 @@ import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.JackSeat;
+import ebauche.core.hardware.PartSize;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
@@ -55,6 +56,12 @@ public final class JackPlaces {
 
     /** Of a jack that nobody chose yet, mm: common practice, 7/8 in. */
     private static final double USUAL_HOLE = 22.225;
+
+    /** A jack with a plug in it reaches so far in from the edge: common practice. */
+    private static final double USUAL_BELOW = 30;
+
+    /** Its body is so much narrower than its hole, all round: common practice. */
+    private static final double NUT_ROUND = 2;
 
     /** So deep a hole as wide as a jack's is drilled where the crib has no bit for it yet, mm: common practice. */
     private static final double DEEPEST = 100;
@@ -121,7 +128,7 @@ public final class JackPlaces {
         }
     }
 
-    /** The best first, none beside another: those that reach a pickup, then how flat the edge is, then how short the hole. */
+    /** The best first, none beside another: those where the jack meets no control, that reach a pickup, then how flat the edge is, then how short the hole. */
     public static List<Place> of(Build build, History history, int most) {
         return new JackPlaces(build, history).ranked(most);
     }
@@ -135,7 +142,8 @@ public final class JackPlaces {
             Point after = walk.at(way + TANGENT, 0);
             square(at, before, after).ifPresent(all::add);
         }
-        all.sort(Comparator.<Place>comparingInt(p -> p.reaches().isEmpty() ? 1 : 0)
+        all.sort(Comparator.<Place>comparingInt(p -> meetsAControl(p) ? 1 : 0)
+                .thenComparingInt(p -> p.reaches().isEmpty() ? 1 : 0)
                 .thenComparingDouble(p -> Math.rint(Math.max(0, p.uneven() - JackSeat.LIES) * 4))
                 .thenComparingDouble(Place::wood));
         List<Place> apart = new ArrayList<>();
@@ -148,6 +156,15 @@ public final class JackPlaces {
             }
         }
         return apart;
+    }
+
+    /** Whether the jack would reach a control that hangs in the same cavity: both have the middle of its height. */
+    private boolean meetsAControl(Place place) {
+        Jack jack = place.jack();
+        double below =
+                jack.part().map(p -> p.size(PartSize.BELOW).orElse(USUAL_BELOW)).orElse(USUAL_BELOW);
+        Region taken = Region.alongLine(List.of(jack.entry(), along(jack, below, 0)), wide / 2 - NUT_ROUND);
+        return design.controls().stream().anyMatch(c -> c.footprint().overlaps(taken));
     }
 
     /** A jack square to the edge at a place, if it can stand there. */

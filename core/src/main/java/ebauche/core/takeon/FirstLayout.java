@@ -89,6 +89,7 @@ public final class FirstLayout {
         sayOutline();
         sayPickups();
         this.controls = placeControls(taken);
+        sayWood();
     }
 
     /**
@@ -319,6 +320,15 @@ public final class FirstLayout {
             said.add(Laid.cannot(
                     BRIDGE, "It does not stand on this outline: it reaches {0} to either side.", foot.maxX()));
         }
+    }
+
+    private void sayWood() {
+        double[] blank = blank();
+        said.add(Laid.lies(
+                WOOD,
+                "It comes out of a blank {0} across and {1} long, with room to saw and rout round it.",
+                blank[0],
+                blank[1]));
     }
 
     /** How wide it is either side of the centre line, both the lesser. */

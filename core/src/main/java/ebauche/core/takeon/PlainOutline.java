@@ -25,15 +25,14 @@ public enum PlainOutline {
     /** Six straight sides and the neck's. */
     FACETS("facets", """
             M -n 100 L n 100 L 78 89 L 90 42 L 100 15 L 46 0 L -46 0 L -100 15 L -90 42 L -78 89 Z"""),
-    /** One cutaway, on the treble side. */
-    ONE_CUT("one-cut", """
-            M -n 100 L n 100 C n 90 36 78 50 78 C 62 78 64 92 75 91 C 92 89 88 68 86 58 C 84 48 100 46 100 28
-            C 100 8 60 0 0 0 C -60 0 -100 10 -100 32 C -100 50 -84 56 -84 68 C -84 90 -60 100 -n 100 Z"""),
-    /** Cut away on both sides, the bass side's horn the longer. */
-    TWO_CUTS("two-cuts", """
-            M -n 100 L n 100 C n 90 36 78 50 78 C 62 78 61 92 72 92 C 88 92 86 70 84 60 C 82 48 100 44 100 26
-            C 100 8 60 0 0 0 C -60 0 -100 8 -100 28 C -100 42 -82 48 -82 60 C -82 72 -96 86 -86 100
-            C -81 108 -68 106 -64 97 C -60 86 -58 79 -50 79 C -38 79 -n 90 -n 100 Z""");
+    /** Cut back beside the neck on the treble side. */
+    ONE_SHOULDER("one-shoulder", """
+            M -n 100 L n 100 L n 94 C n 84 32 81 44 81 L 72 81 C 88 81 95 74 96 62 L 100 28 C 100 10 84 0 58 0
+            L -58 0 C -84 0 -100 10 -100 28 L -94 74 C -92 92 -78 100 -58 100 Z"""),
+    /** Cut back beside the neck on both sides. */
+    TWO_SHOULDERS("two-shoulders", """
+            M -n 100 L n 100 L n 94 C n 84 32 81 44 81 L 72 81 C 88 81 95 74 96 62 L 100 28 C 100 10 84 0 58 0
+            L -58 0 C -84 0 -100 10 -100 28 L -96 62 C -95 74 -88 81 -72 81 L -44 81 C -32 81 -n 84 -n 94 Z""");
 
     private final String key;
     private final String drawn;
