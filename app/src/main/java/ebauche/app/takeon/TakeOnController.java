@@ -73,12 +73,21 @@ class TakeOnController {
     /** One of ours, to pick it by. */
     public record Shape(String key, String drawing) {
         public String words() {
-            return Words.say("take-on.shape." + key);
+            return Words.say("plain-outline." + key);
         }
 
         static final List<Shape> ALL = Arrays.stream(PlainOutline.values())
                 .map(o -> new Shape(o.key(), TakeOnDrawing.shape(o.sample())))
                 .toList();
+    }
+
+    /** What a body may have already. */
+    public record Already(String word, String words) {
+        static List<Already> all() {
+            return Arrays.stream(AsItCame.Has.values())
+                    .map(h -> new Already(h.word(), Words.say("already." + h.word())))
+                    .toList();
+        }
     }
 
     /** What the page asks. */
@@ -94,7 +103,7 @@ class TakeOnController {
             List<PickupPlace> places,
             List<Species> timbers,
             List<EndsAs> ends,
-            List<AsItCame.Has> has,
+            List<Already> has,
             List<NeckPoints> necks,
             List<String> patterns) {}
 
@@ -256,7 +265,7 @@ class TakeOnController {
                         List.of(PickupPlace.values()),
                         shop.timbers().all(),
                         List.of(EndsAs.values()),
-                        List.of(AsItCame.Has.values()),
+                        Already.all(),
                         List.of(NeckPoints.values()),
                         DemoBodies.NAMES));
     }

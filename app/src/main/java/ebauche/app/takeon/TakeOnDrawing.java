@@ -16,7 +16,7 @@ import ebauche.core.hardware.Control;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
-import java.util.List;
+import ebauche.core.stock.Bore;
 
 /** A body as it has been laid out so far, from the front with the neck to the right; what is not decided on is dotted. */
 final class TakeOnDrawing {
@@ -111,8 +111,8 @@ final class TakeOnDrawing {
     }
 
     private void jack(Jack jack) {
-        Region hole = Region.alongLine(List.of(jack.entry(), jack.aim()), jack.diameter() / 2);
-        svg.path(css(Jack.FEATURE) + " hidden", frame.path(hole));
+        Bore hole = Bore.level(jack.entry(), jack.aim(), jack.fromFront(), jack.diameter());
+        svg.path(css(Jack.FEATURE) + " hidden", frame.path(hole.plan()));
     }
 
     private void strings() {

@@ -29,6 +29,7 @@ class AccessTest extends Story {
             "/",
             "/log",
             "/bodies/take-on",
+            "/bodies/take-on/other",
             "/timber",
             "/timber/new",
             "/timber/table",

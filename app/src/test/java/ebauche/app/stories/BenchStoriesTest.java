@@ -216,7 +216,7 @@ class BenchStoriesTest extends Story {
     @EnumSource(Screen.class)
     void after_the_glue_up_the_next_step_waits_with_a_timer(Screen screen) {
         open(screen, LengthUnit.INCH);
-        go("/bodies/take-on");
+        go("/bodies/take-on/other");
         page.getByLabel("Called").fill("Bracken");
         page.getByLabel("Tussock").check();
         button("Add this body").click();

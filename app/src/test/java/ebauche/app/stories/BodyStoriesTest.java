@@ -58,6 +58,7 @@ class BodyStoriesTest extends Story {
         button("Open the shop").click();
         assertThat(page.getByText("No body yet.")).isVisible();
         link("New body").click();
+        link("From one of ours, or from a file").click();
         page.getByLabel("Called").fill("Bramble");
         page.getByLabel("Sedge").check();
         button("Add this body").click();
@@ -242,7 +243,7 @@ class BodyStoriesTest extends Story {
         download.saveAs(file);
         assertThat(BuildFile.read(Files.readAllBytes(file)).build().design().name())
                 .isEqualTo("Tussock");
-        go("/bodies/take-on");
+        go("/bodies/take-on/other");
         page.getByLabel("File").setInputFiles(file);
         button("Import it").click();
         assertThat(page.getByRole(
@@ -250,7 +251,7 @@ class BodyStoriesTest extends Story {
                         new Page.GetByRoleOptions().setName("No. " + (DemoBodies.NAMES.size() + 1) + " Tussock")))
                 .isVisible();
         Path half = Files.write(folder.resolve("half.json"), java.util.Arrays.copyOf(Files.readAllBytes(file), 400));
-        go("/bodies/take-on");
+        go("/bodies/take-on/other");
         page.getByLabel("File").setInputFiles(half);
         button("Import it").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was imported");

@@ -53,6 +53,8 @@ class WordsTest {
             "view-group.",
             "entry.",
             "drawn-unit.",
+            "plain-outline.",
+            "already.",
             "tool-kind.",
             "board.fault-",
             "wires-drawing.end-",

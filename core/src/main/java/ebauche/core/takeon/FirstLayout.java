@@ -37,6 +37,9 @@ public final class FirstLayout {
 
     private static final double BEHIND_BASS_BRIDGE = 110;
 
+    /** An outline may round off so far towards the neck's mouth. */
+    private static final double ROUNDED_OFF = 15;
+
     /** A cover's lip with a screw's ear stands out so far round its cavity. */
     private static final double COVER_ROOM = 9;
 
@@ -293,6 +296,12 @@ public final class FirstLayout {
                     "It leaves {0} of body behind the saddles and {1} to its narrower side. Is the drawing's unit right, and the way the neck points?",
                     Math.max(0, -body.minY()),
                     Math.max(0, Math.min(-body.minX(), body.maxX()))));
+        } else if (across(body, mouth - ROUNDED_OFF) < width) {
+            said.add(Laid.cannot(
+                    OUTLINE,
+                    "Where the neck leaves it, it is {0} wide, and the neck is {1}: the neck would stand out beside it. Take a wider outline there, or check the drawing's unit.",
+                    across(body, mouth - ROUNDED_OFF),
+                    width));
         } else if (reach < least) {
             said.add(Laid.cannot(
                     OUTLINE,

@@ -3,7 +3,7 @@ package ebauche.core.takeon;
 /** What strings are usually like, by the instrument. All of it is common practice, from memory; mm. */
 public enum Strung {
     GUITAR("guitar", 647.7, 22, 3.9, 76, 305),
-    BASS("bass", 863.6, 20, 4.5, 90, 305);
+    BASS("bass", 863.6, 20, 6.5, 90, 305);
 
     /** From so many strings on they lie in pairs. */
     private static final int IN_PAIRS = 10;
