@@ -124,6 +124,55 @@ document.querySelector("#gauge").addEventListener("click", async () => {
   }
 });
 
+// The keypad is folded until a reading is wanted.
+const keypad = document.querySelector("#keypad");
+const foldKeys = document.querySelector("#keys-of-reading");
+function fold(folded) {
+  keypad.hidden = folded;
+  foldKeys.setAttribute("aria-expanded", String(!folded));
+}
+foldKeys.addEventListener("click", () => fold(!keypad.hidden));
+value.addEventListener("pointerdown", () => fold(false));
+
+// Passes as they are taken: the one in hand is large, and stays so on this device until the step is done.
+const hand = document.querySelector(".in-hand");
+if (hand) {
+  const key = `pass ${hand.dataset.passes}`;
+  const passes = [...hand.querySelectorAll("[data-pass]")];
+  const whole = document.querySelector(".whole");
+  const back = document.querySelector("#pass-back");
+  const cut = document.querySelector("#pass-cut");
+  let at = Math.min(passes.length, Number(localStorage.getItem(key) ?? 0));
+  const show = () => {
+    localStorage.setItem(key, String(at));
+    const left = at < passes.length;
+    passes.forEach((pass, i) => { pass.hidden = i !== Math.min(at, passes.length - 1); });
+    hand.classList.toggle("all-cut", !left);
+    cut.disabled = !left;
+    back.disabled = at === 0;
+    whole?.classList.toggle("beside", true);
+  };
+  back.addEventListener("click", () => { at--; show(); });
+  cut.addEventListener("click", () => { at++; show(); });
+  hand.hidden = false;
+  show();
+}
+
+// The screen stays awake while a step is on.
+async function stayAwake() {
+  try {
+    await navigator.wakeLock?.request("screen");
+  } catch {
+    // Refused, as on a low battery: the screen goes dark as it always did.
+  }
+}
+document.addEventListener("visibilitychange", () => {
+  if (document.visibilityState === "visible") {
+    stayAwake();
+  }
+});
+stayAwake();
+
 const wrong = document.querySelector("#wrong");
 const words = document.querySelector("#went-wrong");
 words.hidden = true;
@@ -147,7 +196,7 @@ for (const timer of document.querySelectorAll(".timer")) {
 }
 
 // What only this script can do is offered once it can be done.
-for (const button of page.querySelectorAll("[data-key], #wrong, #gauge[data-can=true]")) {
+for (const button of page.querySelectorAll("[data-key], #wrong, #keys-of-reading, #gauge[data-can=true]")) {
   button.disabled = false;
 }
 

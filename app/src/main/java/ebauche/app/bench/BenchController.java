@@ -7,6 +7,7 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.body.StepInHand;
 import ebauche.app.reading.DepthGauge;
 import ebauche.app.reading.Readings;
+import ebauche.app.timers.TimerStore;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PageModel;
@@ -27,8 +28,6 @@ import ebauche.core.plan.Planner;
 import ebauche.core.sheet.Moved;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,9 +68,17 @@ class BenchController {
     private final DepthGauge gauge;
     private final Readings readings;
     private final Clock clock;
+    private final TimerStore timers;
 
     BenchController(
-            Bodies bodies, BodyStore store, CutSheets sheets, DepthGauge gauge, Readings readings, Clock clock) {
+            Bodies bodies,
+            BodyStore store,
+            CutSheets sheets,
+            DepthGauge gauge,
+            Readings readings,
+            Clock clock,
+            TimerStore timers) {
+        this.timers = timers;
         this.sheets = sheets;
         this.clock = clock;
         this.bodies = bodies;
@@ -103,7 +110,7 @@ class BenchController {
             Map<String, Measurand> measurands,
             List<AsBuilt.Reading> readings,
             String entryId,
-            List<Waiting> waits,
+            List<Resting.Waiting> waits,
             Optional<AsBuilt.Asked> awaited,
             List<Operation> lost,
             StepKey before,
@@ -125,7 +132,7 @@ class BenchController {
                         measurands(step),
                         readings(plan, step),
                         UUID.randomUUID().toString(),
-                        waits(plan, step),
+                        Resting.before(plan, step, clock.instant()),
                         plan.build().asBuilt().awaited(step.operation().key()),
                         step.done() ? List.of() : plan.lostWith(step),
                         index == 0
@@ -192,22 +199,6 @@ class BenchController {
                 .toList();
     }
 
-    /** A step whose glue or finish still has to rest before this one may start. */
-    public record Waiting(String title, Instant until) {}
-
-    private List<Waiting> waits(BuildPlan plan, PlanStep step) {
-        List<Waiting> waits = new ArrayList<>();
-        plan.reasons(step.operation().key()).stream()
-                .filter(l -> l.lagMinutes() > 0)
-                .forEach(link -> plan.build().asBuilt().done(link.before()).ifPresent(done -> {
-                    Instant until = Instant.parse(done.at()).plus(link.lagMinutes(), ChronoUnit.MINUTES);
-                    if (until.isAfter(clock.instant())) {
-                        waits.add(new Waiting(done.title(), until));
-                    }
-                }));
-        return waits;
-    }
-
     @PostMapping("/readings")
     String reading(
             @AuthenticationPrincipal Maker maker,
@@ -269,7 +260,19 @@ class BenchController {
             model.addAttribute("ticked", ticked);
             return refused(current, step, "", "", tooEarly.get(), fig, model, response);
         }
-        store.logOnce(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()));
+        if (store.logOnce(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()))) {
+            Resting.after(current.plan(), done)
+                    .ifPresent(rest -> timers.set(
+                            maker.shop(),
+                            entry,
+                            Optional.of(current.body()),
+                            Words.say(
+                                    "timers.rests",
+                                    current.name(),
+                                    done.operation().title()),
+                            clock.instant().plus(rest),
+                            maker.name()));
+        }
         String next = bodies.current(current.body())
                 .plan()
                 .next()

@@ -238,13 +238,15 @@ public class BodyStore {
         }
     }
 
-    /** Adds a step that is done, unless it is done already: two at once are one event. */
+    /** Adds a step that is done, unless it is done already: two at once are one event. Whether it was added. */
     @Transactional
-    public void logOnce(Body body, AsBuilt.Done done) {
+    public boolean logOnce(Body body, AsBuilt.Done done) {
         queue(body.shop());
-        if (record(body).done(done.operation()).isEmpty()) {
+        boolean first = record(body).done(done.operation()).isEmpty();
+        if (first) {
             log(body, done);
         }
+        return first;
     }
 
     /** The shop's row is the queue for what may happen once. */
