@@ -37,12 +37,14 @@ public final class PassDrawing {
         Operation op = plan.steps().get(step).operation();
         double width = marking.isPresent() ? NARROW : WIDTH;
         Region body = plan.build().design().outline().region();
+        boolean sawn = isSawn(plan, step);
+        Region sheet = sawn ? body : body.union(plan.build().design().blank().plan());
         double scale = Math.min(
-                (width - 2 * MARGIN) / (body.maxY() - body.minY()),
-                (HEIGHT - 2 * MARGIN) / (body.maxX() - body.minX()));
-        double middleX = (body.maxX() + body.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
+                (width - 2 * MARGIN) / (sheet.maxY() - sheet.minY()),
+                (HEIGHT - 2 * MARGIN) / (sheet.maxX() - sheet.minX()));
+        double middleX = (sheet.maxX() + sheet.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
         Frame frame = new Frame(
-                scale, width / 2 - (body.maxY() + body.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
+                scale, width / 2 - (sheet.maxY() + sheet.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
         Svg svg = new Svg(
                 width,
                 HEIGHT,
@@ -53,7 +55,11 @@ public final class PassDrawing {
         svg.hatch("hatch-back", "hatch-line", 6, -45);
         svg.hatch("hatch-now", "hatch-now-line", 5, 45);
         svg.close();
-        svg.path("body-wood", frame.path(plan.edgeBefore(step)));
+        if (sawn) {
+            svg.path("body-wood", frame.path(plan.edgeBefore(step)));
+        } else {
+            blank(svg, frame, plan);
+        }
         Region now = Region.EMPTY;
         for (Voids.Hollow v : Voids.of(plan, step, op.face())) {
             if (v.when() != Voids.When.LATER) {
@@ -78,6 +84,22 @@ public final class PassDrawing {
             feed(svg, frame, now.isEmpty() ? body : now, op.setting().feed());
         }
         return svg.done();
+    }
+
+    /** Whether the outline has been sawn before this step. */
+    private static boolean isSawn(BuildPlan plan, int step) {
+        return plan.steps().subList(0, step).stream()
+                .anyMatch(s -> s.operation().key().is(StepKind.SAW));
+    }
+
+    /** The blank with its seams, and the outline that will be sawn out of it. */
+    private static void blank(Svg svg, Frame frame, BuildPlan plan) {
+        Region blank = plan.build().design().blank().plan();
+        svg.path("body-wood", frame.path(blank));
+        for (double x : plan.build().design().blank().seams()) {
+            svg.line("seam-line", frame.x(blank.minY()), frame.y(x), frame.x(blank.maxY()), frame.y(x));
+        }
+        svg.path("outline-later", frame.path(plan.build().design().outline().region()));
     }
 
     /** A straight line to draw, from its first mark to its last. */

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -21,7 +22,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The shop's timers, large: what waits, how long still, and what is up. */
 @Controller
@@ -67,9 +67,12 @@ class TimersController {
     }
 
     /** The same for the script that counts them down on every page. */
-    @GetMapping(value = "/running", produces = MediaType.APPLICATION_JSON_VALUE)
-    @ResponseBody
-    List<Running> running(@AuthenticationPrincipal Maker maker) {
+    @GetMapping("/running")
+    ResponseEntity<List<Running>> heard(@AuthenticationPrincipal Maker maker) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(running(maker));
+    }
+
+    private List<Running> running(Maker maker) {
         long now = clock.millis();
         return store.running(maker.shop()).stream()
                 .map(t -> new Running(

@@ -149,6 +149,9 @@ class BodyStoreTest extends WithApp {
                 "update maker set password = 'x'",
                 "update maker_password set password = 'x'",
                 "delete from maker_gone",
+                "update timer set ends_at = 0",
+                "delete from timer",
+                "delete from timer_off",
                 "update invitation set ends_at = 1",
                 "delete from invitation_used",
                 "create table x (a int)"

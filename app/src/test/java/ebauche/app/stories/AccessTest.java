@@ -30,6 +30,7 @@ class AccessTest extends Story {
             "/log",
             "/bodies/take-on",
             "/bodies/take-on/other",
+            "/timers",
             "/timber",
             "/timber/new",
             "/timber/table",

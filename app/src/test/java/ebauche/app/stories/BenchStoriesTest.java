@@ -34,6 +34,7 @@ class BenchStoriesTest extends Story {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/bench");
         page.getByLabel("What you measured").selectOption("sanded off the front");
+        button("Keypad").click();
         for (String key : new String[] {"0", ".", "4"}) {
             button(key).click();
         }
@@ -54,6 +55,7 @@ class BenchStoriesTest extends Story {
         assertThat(button("Change the sign")).isHidden();
         page.getByLabel("What you measured")
                 .selectOption("neck's line at the bridge off the centre line, treble positive");
+        button("Keypad").click();
         button("0").click();
         button(".").click();
         button("3").click();
@@ -111,6 +113,7 @@ class BenchStoriesTest extends Story {
         for (Face face : new Face[] {Face.BACK, Face.FRONT}) {
             go(shop.path(name) + "/bench?step=sanding:" + face.word());
             page.getByLabel("What you measured").selectOption("sanded off the " + face.word());
+            button("Keypad").click();
             for (String key : new String[] {"0", ".", "3"}) {
                 button(key).click();
             }
@@ -140,6 +143,7 @@ class BenchStoriesTest extends Story {
         open(screen, LengthUnit.INCH);
         go(shop.path("sedge") + "/bench?step=neck:rout");
         Locator reading = page.getByLabel("Reading", new Page.GetByLabelOptions().setExact(true));
+        button("Keypad").click();
         for (String key : new String[] {"1/2", "1/4", "1/8", "1/16", "1/64"}) {
             button(key).click();
         }

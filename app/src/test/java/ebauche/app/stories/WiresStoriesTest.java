@@ -121,6 +121,7 @@ class WiresStoriesTest extends Story {
         page.waitForURL(Pattern.compile(".*logged=.*"));
         go(shop.path("sedge") + "/bench?step=channel-neck-pickup:drill");
         assertThat(page.locator("select[name=measures]")).hasValue("bore-lower:channel-neck-pickup");
+        button("Keypad").click();
         page.locator("[data-key='3']").click();
         button("Log reading").click();
         assertThat(page.locator("#logged")).containsText("too low where it comes out 3 mm");
