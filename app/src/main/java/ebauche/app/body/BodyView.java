@@ -50,6 +50,7 @@ enum BodyView {
     EDGES(Group.CONTOURS, "/edges"),
 
     BENCH(Group.BENCH, "/bench"),
+    TRAVELLER(Group.BENCH, "/traveller", true),
 
     RECORD(Group.RECORD, "/record");
 

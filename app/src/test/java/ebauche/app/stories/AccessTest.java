@@ -62,6 +62,7 @@ class AccessTest extends Story {
             shop.path("tussock") + "/edges?face=front&radius=1/4%20in",
             shop.path("shale") + "/check",
             shop.path("shale") + "/one-page",
+            shop.path("sedge") + "/traveller",
             shop.path("tussock") + "/balance",
             shop.path("tussock") + "/hollow?round=32%20mm",
             "/crib/machines/new",

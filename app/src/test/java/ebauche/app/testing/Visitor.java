@@ -9,6 +9,7 @@ import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +42,11 @@ public final class Visitor {
 
     public HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET().build());
+    }
+
+    /** A file as it is downloaded. */
+    public HttpResponse<byte[]> bytes(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), BodyHandlers.ofByteArray());
     }
 
     /** Sends a form that stands on a page. */
@@ -143,12 +149,16 @@ public final class Visitor {
     }
 
     private HttpResponse<String> send(HttpRequest request) {
+        return send(request, BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(HttpRequest request, HttpResponse.BodyHandler<T> as) {
         try {
             HttpRequest asking = HttpRequest.newBuilder(request, (name, value) -> true)
                     .header("Accept", "text/html")
                     .header("Accept-Language", language)
                     .build();
-            return client.send(asking, HttpResponse.BodyHandlers.ofString());
+            return client.send(asking, as);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {

@@ -71,7 +71,7 @@ public final class TilePrint {
      */
     public static byte[] pdf(
             TemplateSheet sheet, Optional<PrickPattern> waste, String title, Paper paper, Scale printer) {
-        TilePrint print = new TilePrint(sheet, waste, latin(title), Tiles.over(sheet, paper, printer), printer);
+        TilePrint print = new TilePrint(sheet, waste, Latin.of(title), Tiles.over(sheet, paper, printer), printer);
         try (ByteArrayOutputStream out = new ByteArrayOutputStream();
                 PDDocument document = print.document) {
             for (Tiles.Tile tile : print.tiles.tiles()) {
@@ -82,13 +82,6 @@ public final class TilePrint {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** The standard fonts know the letters of Latin-1 only. */
-    private static String latin(String text) {
-        StringBuilder out = new StringBuilder();
-        text.chars().forEach(c -> out.append((c >= 32 && c < 127) || (c >= 160 && c < 256) ? (char) c : '?'));
-        return out.toString();
     }
 
     private void page(Tiles.Tile tile) throws IOException {
@@ -247,7 +240,13 @@ public final class TilePrint {
     private void foot(PDPageContentStream out, Tiles.Tile tile, double width) throws IOException {
         double y = Tiles.MARGIN;
         String side = sheet.face() == Face.FRONT ? "seen from the FRONT" : "seen from the BACK, mirrored";
-        text(out, bold, LARGE, Tiles.MARGIN, y + 15.5, title + ", " + latin(sheet.name()) + ": sheet " + tile.name());
+        text(
+                out,
+                bold,
+                LARGE,
+                Tiles.MARGIN,
+                y + 15.5,
+                title + ", " + Latin.of(sheet.name()) + ": sheet " + tile.name());
         text(
                 out,
                 font,

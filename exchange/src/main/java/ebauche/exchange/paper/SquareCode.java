@@ -1,0 +1,60 @@
+package ebauche.exchange.paper;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import java.util.Map;
+
+/** A square code (QR, ISO/IEC 18004) that a tablet's camera reads; made by the ZXing library, with a quarter of it to spare for dust. */
+public final class SquareCode {
+    private final BitMatrix dark;
+
+    private SquareCode(BitMatrix dark) {
+        this.dark = dark;
+    }
+
+    /**
+     * The code of a text, without its quiet margin: whoever draws it leaves four squares round it.
+     *
+     * @throws IllegalArgumentException for a text that is too long for one
+     */
+    public static SquareCode of(String text) {
+        try {
+            return new SquareCode(new QRCodeWriter()
+                    .encode(
+                            text,
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.Q)));
+        } catch (WriterException e) {
+            throw new IllegalArgumentException(e.getMessage(), e);
+        }
+    }
+
+    /** Squares along a side. */
+    public int size() {
+        return dark.getWidth();
+    }
+
+    /** Whether a square is dark, from the upper left corner. */
+    public boolean isDark(int column, int row) {
+        return dark.get(column, row);
+    }
+
+    /** Its dark squares as SVG path data, a unit a square. */
+    public String path() {
+        StringBuilder data = new StringBuilder();
+        for (int row = 0; row < size(); row++) {
+            for (int column = 0; column < size(); column++) {
+                if (isDark(column, row)) {
+                    data.append('M').append(column).append(' ').append(row).append("h1v1h-1z");
+                }
+            }
+        }
+        return data.toString();
+    }
+}
