@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.blank.CutSheets;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
+import ebauche.app.body.Resting;
 import ebauche.app.body.StepInHand;
 import ebauche.app.reading.DepthGauge;
 import ebauche.app.reading.Readings;

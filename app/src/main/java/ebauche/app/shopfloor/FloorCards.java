@@ -5,14 +5,20 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.body.NextStep;
 import ebauche.app.ways.HoleStore;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
@@ -33,7 +39,7 @@ class FloorCards {
     private final WaysStore ways;
     private final HoleStore holes;
     private final SpringTemplateEngine templates;
-    private final Cache<State, String> known =
+    private final Cache<State, Known> known =
             Caffeine.newBuilder().maximumSize(CARDS_KEPT).build();
 
     FloorCards(Bodies bodies, BodyStore store, WaysStore ways, HoleStore holes, SpringTemplateEngine templates) {
@@ -47,25 +53,46 @@ class FloorCards {
     private record State(
             long shop, long body, int revision, int entries, Ways.State ways, LengthUnit unit, Locale language) {}
 
-    /** The floor of a shop as it is written in a page, the newest body first. */
-    String floor(long shop, Figures fig) {
+    /**
+     * What the floor knows of a body.
+     *
+     * @param name empty where nobody has looked at it yet
+     * @param done whether every step is
+     * @param card as it is written in a page
+     */
+    record Known(Body body, String name, boolean done, List<NextStep> next, String card) {
+        /** Whether something can be done at once. */
+        boolean isReady(Instant now) {
+            return next.stream().anyMatch(s -> !s.from().isAfter(now));
+        }
+
+        /** When the first that rests has rested; empty where something can be done, or nothing waits. */
+        Optional<Instant> restsUntil(Instant now) {
+            return isReady(now)
+                    ? Optional.empty()
+                    : next.stream().map(NextStep::from).min(Comparator.naturalOrder());
+        }
+    }
+
+    /** The bodies of a shop, the newest first; those that nobody looked at since the app was started, but for so many, come later. */
+    List<Known> floor(long shop, Figures fig, int atOnce) {
         int number = ways.of(shop).number();
         HoleStore.Holes drilled = holes.of(shop);
-        StringBuilder floor = new StringBuilder();
+        List<Known> floor = new ArrayList<>();
         int made = 0;
         for (BodyStore.Standing standing : store.standing(shop)) {
             Ways.State shopWays =
                     new Ways.State(number, drilled.besides(standing.body().id()));
             State state = state(standing, shopWays, fig);
-            String card = known.getIfPresent(state);
-            if (card == null && made < AT_ONCE) {
-                card = written(FloorCard.of(bodies.current(standing.body())), fig);
+            Known card = known.getIfPresent(state);
+            if (card == null && made < atOnce) {
+                card = looked(FloorCard.of(bodies.current(standing.body())), fig);
                 known.put(state, card);
                 made++;
             }
-            floor.append(card == null ? waiting(standing.body()) : card);
+            floor.add(card == null ? new Known(standing.body(), "", false, List.of(), waiting(standing.body())) : card);
         }
-        return floor.toString();
+        return floor;
     }
 
     /** The card of one body as it stands now. */
@@ -75,7 +102,12 @@ class FloorCards {
                 current.body(),
                 current.revision().number(),
                 current.plan().build().asBuilt().timeline().size());
-        return known.get(state(standing, current.ways().state(), fig), s -> written(FloorCard.of(current), fig));
+        return known.get(state(standing, current.ways().state(), fig), s -> looked(FloorCard.of(current), fig))
+                .card();
+    }
+
+    private Known looked(FloorCard card, Figures fig) {
+        return new Known(card.body(), card.name(), card.next().isEmpty(), card.nextSteps(), written(card, fig));
     }
 
     private static State state(BodyStore.Standing standing, Ways.State shopWays, Figures fig) {

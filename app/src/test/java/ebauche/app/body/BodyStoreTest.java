@@ -152,6 +152,7 @@ class BodyStoreTest extends WithApp {
                 "update timer set ends_at = 0",
                 "delete from timer",
                 "delete from timer_off",
+                "update body_put_by set put_by = false",
                 "update invitation set ends_at = 1",
                 "delete from invitation_used",
                 "create table x (a int)"

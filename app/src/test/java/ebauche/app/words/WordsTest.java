@@ -55,6 +55,7 @@ class WordsTest {
             "drawn-unit.",
             "plain-outline.",
             "already.",
+            "floor.standing.",
             "tool-kind.",
             "board.fault-",
             "wires-drawing.end-",

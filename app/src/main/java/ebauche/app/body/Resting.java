@@ -1,4 +1,4 @@
-package ebauche.app.bench;
+package ebauche.app.body;
 
 import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
@@ -12,13 +12,14 @@ import java.util.List;
 import java.util.Optional;
 
 /** Glue that must rest before a step may start, and what rests after one. */
-final class Resting {
+public final class Resting {
     private Resting() {}
 
     /** A step whose glue or finish still has to rest before this one may start. */
     public record Waiting(String title, Instant until) {}
 
-    static List<Waiting> before(BuildPlan plan, PlanStep step, Instant now) {
+    /** What rests before a step, at a moment. */
+    public static List<Waiting> before(BuildPlan plan, PlanStep step, Instant now) {
         List<Waiting> waits = new ArrayList<>();
         plan.reasons(step.operation().key()).stream()
                 .filter(l -> l.lagMinutes() > 0)
@@ -32,7 +33,7 @@ final class Resting {
     }
 
     /** How long a step must rest before the first that waits for it; empty where none does. */
-    static Optional<Duration> after(BuildPlan plan, PlanStep step) {
+    public static Optional<Duration> after(BuildPlan plan, PlanStep step) {
         StepKey key = step.operation().key();
         return plan.steps().stream()
                 .flatMap(s -> plan.reasons(s.operation().key()).stream())
