@@ -35,7 +35,15 @@ class SecuritySetup {
     SecurityFilterChain chain(HttpSecurity http, SignInStore brake) throws Exception {
         SignInThrottle throttle = new SignInThrottle(brake);
         return http.authorizeHttpRequests(r -> r.requestMatchers(
-                                "/sign-in", "/new-shop", "/join", "/static/**", "/webjars/**", "/error", "/favicon.ico")
+                                "/sign-in",
+                                "/new-shop",
+                                "/join",
+                                "/static/**",
+                                "/webjars/**",
+                                "/error",
+                                "/favicon.ico",
+                                "/worker.js",
+                                "/manifest.webmanifest")
                         .permitAll()
                         .anyRequest()
                         .authenticated())

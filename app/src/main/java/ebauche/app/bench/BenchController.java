@@ -7,6 +7,7 @@ import ebauche.app.body.BodyStore;
 import ebauche.app.body.Resting;
 import ebauche.app.body.StepInHand;
 import ebauche.app.reading.DepthGauge;
+import ebauche.app.reading.KeptAt;
 import ebauche.app.reading.Readings;
 import ebauche.app.timers.TimerStore;
 import ebauche.app.web.Figures;
@@ -209,6 +210,7 @@ class BenchController {
             @RequestParam String value,
             @RequestParam String step,
             @RequestParam(defaultValue = "") String first,
+            KeptAt kept,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -222,7 +224,7 @@ class BenchController {
         } catch (IllegalArgumentException e) {
             return refused(current, step, value, measures, e.getMessage(), fig, model, response);
         }
-        store.log(current.body(), reading);
+        store.log(current.body(), reading.readAt(kept.written(clock)));
         return "redirect:" + bench(id, step, entry.toString());
     }
 
@@ -250,6 +252,7 @@ class BenchController {
             @RequestParam("entry") UUID entry,
             @RequestParam String step,
             @RequestParam MultiValueMap<String, String> typed,
+            KeptAt kept,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -261,7 +264,7 @@ class BenchController {
             model.addAttribute("ticked", ticked);
             return refused(current, step, "", "", tooEarly.get(), fig, model, response);
         }
-        if (store.logOnce(current.body(), done.asDone(entry.toString(), readings.now(), maker.name()))) {
+        if (store.logOnce(current.body(), done.asDone(entry.toString(), kept.written(clock), maker.name()))) {
             Resting.after(current.plan(), done)
                     .ifPresent(rest -> timers.set(
                             maker.shop(),
@@ -271,7 +274,7 @@ class BenchController {
                                     "timers.rests",
                                     current.name(),
                                     done.operation().title()),
-                            clock.instant().plus(rest),
+                            kept.when(clock).plus(rest),
                             maker.name()));
         }
         String next = bodies.current(current.body())
@@ -303,6 +306,7 @@ class BenchController {
             @RequestParam String what,
             @RequestParam(defaultValue = "") String minutes,
             @RequestParam(defaultValue = "false") boolean open,
+            KeptAt kept,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -335,7 +339,7 @@ class BenchController {
                 current.body(),
                 new AsBuilt.Mishap(
                         entry.toString(),
-                        readings.now(),
+                        kept.written(clock),
                         maker.name(),
                         Optional.of(at),
                         what.strip(),
@@ -365,6 +369,7 @@ class BenchController {
             @RequestParam("entry") UUID entry,
             @RequestParam String step,
             @RequestParam String whom,
+            KeptAt kept,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
@@ -381,7 +386,9 @@ class BenchController {
                     response);
         }
         StepKey at = current.plan().step(step).map(s -> s.operation().key()).orElseThrow(NotHere::new);
-        store.log(current.body(), new AsBuilt.Asked(entry.toString(), readings.now(), maker.name(), at, whom.strip()));
+        store.log(
+                current.body(),
+                new AsBuilt.Asked(entry.toString(), kept.written(clock), maker.name(), at, whom.strip()));
         return "redirect:" + bench(id, step, entry.toString());
     }
 

@@ -3,6 +3,7 @@ package ebauche.app.timers;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.reading.KeptAt;
 import ebauche.app.web.PageModel;
 import ebauche.app.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
@@ -92,6 +93,7 @@ class TimersController {
             @RequestParam(defaultValue = "") String says,
             @RequestParam(defaultValue = "") String minutes,
             @RequestParam(defaultValue = "") String other,
+            KeptAt kept,
             Model model,
             HttpServletResponse response) {
         String typed = minutes.isBlank() ? other.strip() : minutes.strip();
@@ -111,7 +113,7 @@ class TimersController {
                 entry,
                 of,
                 says.strip(),
-                clock.instant().plus(Duration.ofMinutes(Integer.parseInt(typed))),
+                kept.when(clock).plus(Duration.ofMinutes(Integer.parseInt(typed))),
                 maker.name());
         return "redirect:/timers";
     }

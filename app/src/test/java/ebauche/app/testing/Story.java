@@ -77,6 +77,10 @@ public abstract class Story extends WithApp {
 
     private final List<BrowserContext> contexts = new ArrayList<>();
     private final List<String> complaints = new ArrayList<>();
+
+    /** Lines of the console that belong to the story. */
+    protected Pattern expected = EXPECTED;
+
     protected Shop shop;
     protected Page page;
 
@@ -102,7 +106,7 @@ public abstract class Story extends WithApp {
         Page opened = context.newPage();
         opened.onPageError(complaints::add);
         opened.onConsoleMessage(m -> {
-            if (m.type().equals("error") && !EXPECTED.matcher(m.text()).find()) {
+            if (m.type().equals("error") && !expected.matcher(m.text()).find()) {
                 complaints.add(m.text());
             }
         });

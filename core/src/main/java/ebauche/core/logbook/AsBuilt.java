@@ -102,6 +102,11 @@ public final class AsBuilt {
             measures.check(value);
         }
 
+        /** The same, read at another moment. */
+        public Reading readAt(String moment) {
+            return new Reading(id, moment, by, operation, measures, value, astray);
+        }
+
         /** Whether it was read at that step. */
         public boolean isAt(StepKey step) {
             return operation.filter(step::equals).isPresent();
