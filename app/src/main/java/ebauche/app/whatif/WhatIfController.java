@@ -22,6 +22,7 @@ import ebauche.exchange.design.DesignCatalogue;
 import ebauche.exchange.design.PartExchange;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,8 +58,19 @@ class WhatIfController {
      * A number that can be another.
      *
      * @param says what it is and how much it is now
+     * @param now mm, or degrees; no number where nobody has said one
+     * @param reach as far either way as anybody would go
      */
-    public record Measure(String field, String says) {}
+    public record Measure(String field, String says, double now, double reach, boolean angle) {
+        static Measure length(String field, String says, double now) {
+            return new Measure(field, says, now, FARTHEST, false);
+        }
+    }
+
+    /** Nobody asks for more than this beside what is drawn, mm and degrees: common practice. */
+    private static final double FARTHEST = 8;
+
+    private static final double STEEPEST = 4;
 
     /** A feature whose part can be another. */
     public record Choice(Feature feature, String said, String now, List<Box.InBox> instead) {}
@@ -115,24 +127,31 @@ class WhatIfController {
 
     private static List<Measure> numbers(BodyDesign design, Figures fig) {
         List<Measure> numbers = new ArrayList<>();
-        numbers.add(new Measure(
-                "thickness", Words.say("what-if-controller.body-thickness-now", fig.length(design.thickness()))));
+        numbers.add(Measure.length(
+                "thickness",
+                Words.say("what-if-controller.body-thickness-now", fig.length(design.thickness())),
+                design.thickness()));
         numbers.add(new Measure(
                 "angle",
                 Words.say(
                         "what-if-controller.neck-angle-in-degrees-now",
-                        fig.decimal(design.neck().angle(), 1))));
-        numbers.add(new Measure(
+                        fig.decimal(design.neck().angle(), 1)),
+                design.neck().angle(),
+                STEEPEST,
+                true));
+        numbers.add(Measure.length(
                 "heel",
                 Words.say(
                         "what-if-controller.heel-thickness-now",
-                        fig.length(design.neck().heelThickness()))));
+                        fig.length(design.neck().heelThickness())),
+                design.neck().heelThickness()));
         OptionalDouble saddle = design.bridge().wantedSaddle();
-        numbers.add(new Measure(
+        numbers.add(Measure.length(
                 "saddle",
                 saddle.isPresent()
                         ? Words.say("what-if-controller.saddles-over-the-front-now", fig.length(saddle.getAsDouble()))
-                        : Words.say("what-if-controller.saddles-over-the-front-now-the")));
+                        : Words.say("what-if-controller.saddles-over-the-front-now-the"),
+                saddle.orElse(Double.NaN)));
         for (Cavity cavity : design.cavities()) {
             String field = WhatIfQuestion.FLOOR + cavity.id();
             String over = cavity.feature().equals(Cavity.ELDEST)
@@ -142,14 +161,46 @@ class WhatIfController {
                 String wood = cavity.throughWood()
                         ? Words.say("what-if-controller.wood-left-over-the")
                         : Words.say("what-if-controller.wood-left-under-the");
-                numbers.add(new Measure(
-                        field, Words.say("what-if-controller.now", wood, over, fig.length(leaving.wood()))));
+                numbers.add(Measure.length(
+                        field,
+                        Words.say("what-if-controller.now", wood, over, fig.length(leaving.wood())),
+                        leaving.wood()));
             } else if (cavity.floor() instanceof Cavity.Floor.Deep deep) {
-                numbers.add(
-                        new Measure(field, Words.say("what-if-controller.depth-now", over, fig.length(deep.depth()))));
+                numbers.add(Measure.length(
+                        field,
+                        Words.say("what-if-controller.depth-now", over, fig.length(deep.depth())),
+                        deep.depth()));
             }
         }
         return numbers;
+    }
+
+    /** A slider for a number, in whole or half millimetres between the ends that hold. */
+    public record Slider(String field, String says, double least, double most, double now, boolean angle, int moves) {}
+
+    /** How far each number may go, those that move most first: asked for when the page is there, since each try is a plan. */
+    @GetMapping("/room")
+    String room(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        List<Slider> sliders = numbers(current.plan().build().drawn(), fig).stream()
+                .filter(n -> Double.isFinite(n.now()))
+                .map(n -> RoomToMove.of(current, n, fig.unit()))
+                .map(r -> new Slider(
+                        r.measure().field(),
+                        r.measure().says(),
+                        r.least(),
+                        r.most(),
+                        r.measure().now(),
+                        r.measure().angle(),
+                        r.moves()))
+                .sorted(Comparator.comparingInt(Slider::moves).reversed())
+                .toList();
+        model.addAttribute("sliders", sliders);
+        return "whatif/what-if :: room";
     }
 
     /** Readings that stand in the place of a number, whatever the design says, by the field that asks for another. */
