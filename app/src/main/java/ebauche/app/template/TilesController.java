@@ -11,7 +11,6 @@ import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.measure.Length;
 import ebauche.core.measure.LengthFormatException;
-import ebauche.core.measure.LengthUnit;
 import ebauche.core.measure.Refusal;
 import ebauche.core.sheet.PrickPattern;
 import ebauche.core.sheet.TemplateSheet;
@@ -57,9 +56,8 @@ class TilesController {
         return page(bodies.current(maker.shop(), id), template, paper, fig, model);
     }
 
-    /** Inch makers mostly have Letter in the printer. */
     private static Paper usual(Paper paper, Figures fig) {
-        return paper != null ? paper : fig.unit() == LengthUnit.INCH ? Paper.LETTER : Paper.A4;
+        return paper != null ? paper : Paper.usualFor(fig.unit());
     }
 
     /** A template laid on sheets of paper. */

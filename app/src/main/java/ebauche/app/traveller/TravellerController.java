@@ -5,13 +5,11 @@ import ebauche.app.body.Bodies;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
-import ebauche.core.measure.LengthUnit;
 import ebauche.exchange.paper.Paper;
 import ebauche.exchange.paper.Traveller;
 import ebauche.exchange.paper.TravellerPrint;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -92,8 +90,7 @@ class TravellerController {
         return TravellerWords.of(current, fig, all, step -> bench + "?step=" + step);
     }
 
-    /** Inch makers mostly have Letter in the printer. */
     private static Paper usual(Paper paper, Figures fig) {
-        return Optional.ofNullable(paper).orElse(fig.unit() == LengthUnit.INCH ? Paper.LETTER : Paper.A4);
+        return paper != null ? paper : Paper.usualFor(fig.unit());
     }
 }

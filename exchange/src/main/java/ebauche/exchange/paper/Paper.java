@@ -1,5 +1,7 @@
 package ebauche.exchange.paper;
 
+import ebauche.core.measure.LengthUnit;
+
 /** Sheets that printers hold, upright, mm. */
 public enum Paper {
     A4("A4", 210, 297),
@@ -13,6 +15,11 @@ public enum Paper {
         this.words = words;
         this.width = width;
         this.height = height;
+    }
+
+    /** Inch makers mostly have Letter in the printer: common practice. */
+    public static Paper usualFor(LengthUnit unit) {
+        return unit == LengthUnit.INCH ? LETTER : A4;
     }
 
     public String words() {
