@@ -57,9 +57,17 @@ async function show() {
   return all.filter((k) => !k.refused).length;
 }
 
-const workers = navigator.serviceWorker;
-if (workers && note) {
-  await workers.register("/worker.js");
+// Some windows let no worker in, a private one or one without HTTPS: there everything is as it is without it.
+async function registered() {
+  try {
+    return note && (await navigator.serviceWorker?.register("/worker.js"));
+  } catch {
+    return null;
+  }
+}
+
+const workers = (await registered()) ? navigator.serviceWorker : null;
+if (workers) {
   const ask = async () => (await workers.ready).active.postMessage("send");
   workers.addEventListener("message", async (event) => {
     if (event.data.sent > 0) {

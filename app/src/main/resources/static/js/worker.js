@@ -99,16 +99,17 @@ function onward(url, fields) {
 
 async function entry(request) {
   const url = new URL(request.url);
-  const copy = request.clone();
+  const typed = [...(await request.formData()).entries()].map(([name, value]) => [name, String(value)]);
   const before = (await waiting()).filter((e) => !e.refused);
   if (!before.length) {
     try {
-      return await fetch(request);
+      // The fields, not the request's own stream: that cannot be sent again where a connection had just gone stale.
+      return await fetch(url, { method: "POST", body: new URLSearchParams(typed), redirect: "manual", headers: { Accept: "text/html" } });
     } catch {
       // Kept below.
     }
   }
-  const fields = [...(await copy.formData()).entries()].filter(([name]) => name !== "_csrf").map(([name, value]) => [name, String(value)]);
+  const fields = typed.filter(([name]) => name !== "_csrf");
   await keep({ path: url.pathname, fields, at: new Date().toISOString() });
   if (before.length) {
     await send();

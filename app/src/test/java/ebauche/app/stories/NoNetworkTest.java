@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import ebauche.app.body.Body;
 import ebauche.app.testing.Story;
 import ebauche.core.logbook.AsBuilt;
@@ -23,6 +24,7 @@ class NoNetworkTest extends Story {
 
     @BeforeEach
     void withoutANetworkTheConsoleSaysSo() {
+        workers = ServiceWorkerPolicy.ALLOW;
         expected = Pattern.compile(expected.pattern() + "|net::ERR_(INTERNET_DISCONNECTED|FAILED)|status of 503");
     }
 

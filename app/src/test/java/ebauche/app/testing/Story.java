@@ -14,6 +14,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import ebauche.core.measure.LengthUnit;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -78,6 +79,9 @@ public abstract class Story extends WithApp {
     private final List<BrowserContext> contexts = new ArrayList<>();
     private final List<String> complaints = new ArrayList<>();
 
+    /** The app's worker is let in where a story is about it: elsewhere it would fetch ahead beside what is told. */
+    protected ServiceWorkerPolicy workers = ServiceWorkerPolicy.BLOCK;
+
     /** Lines of the console that belong to the story. */
     protected Pattern expected = EXPECTED;
 
@@ -96,6 +100,7 @@ public abstract class Story extends WithApp {
         BrowserContext context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(screen.width, screen.height)
                 .setHasTouch(screen == Screen.TABLET)
+                .setServiceWorkers(workers)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         contexts.add(context);
         new Visitor(address())
