@@ -57,7 +57,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 @RequestMapping("/bodies/take-on")
 class TakeOnController {
-    /** A body with any of these under its name has been begun elsewhere. */
+    /** Fields that say what a body has already are called so, and by its word. */
     private static final String HAS = "has-";
 
     private final BodyStore store;
