@@ -27,7 +27,6 @@ import ebauche.core.timber.Species;
 import ebauche.exchange.drawn.DrawnFile;
 import ebauche.exchange.drawn.DrawnFileException;
 import ebauche.exchange.drawn.NeckPoints;
-import ebauche.exchange.file.DemoBodies;
 import ebauche.exchange.takeon.Answers;
 import ebauche.exchange.takeon.TakenOn;
 import jakarta.servlet.http.HttpServletResponse;
@@ -104,15 +103,13 @@ class TakeOnController {
             List<Species> timbers,
             List<EndsAs> ends,
             List<Already> has,
-            List<NeckPoints> necks,
-            List<String> patterns) {}
+            List<NeckPoints> necks) {}
 
     /** What it answers. */
     private record Answered(
             String drawing,
             Map<String, List<Laid>> said,
             Map<String, String> troubles,
-            String untold,
             List<StillOpen> open,
             boolean holds,
             int steps,
@@ -237,7 +234,6 @@ class TakeOnController {
                         taken.build().map(TakeOnDrawing::of).orElse(""),
                         said,
                         troubles,
-                        troubles.getOrDefault("", ""),
                         schedule.map(s -> s.stillOpen()).orElse(List.of()),
                         taken.said().stream().noneMatch(l -> l.kind() == Laid.Kind.CANNOT),
                         schedule.map(s -> s.steps().size()).orElse(0),
@@ -266,7 +262,6 @@ class TakeOnController {
                         shop.timbers().all(),
                         List.of(EndsAs.values()),
                         Already.all(),
-                        List.of(NeckPoints.values()),
-                        DemoBodies.NAMES));
+                        List.of(NeckPoints.values())));
     }
 }

@@ -91,17 +91,17 @@ class StandingTest extends WithVisitor {
                 .toList();
         assertThat(steps).isNotEmpty();
         Matcher times = Pattern.compile("<tr><td>(\\d+) min</td>").matcher(brief);
-        while (times.find()) {
-            assertThat(Integer.parseInt(times.group(1))).isLessThanOrEqualTo(10);
-        }
+        List<Integer> minutes =
+                times.results().map(r -> Integer.parseInt(r.group(1))).toList();
+        assertThat(minutes).isNotEmpty().allMatch(m -> m <= 10);
         assertThat(brief.length()).isLessThan(all.length());
         // Each of them can really be begun: its page at the bench waits for nothing.
         Matcher here = Pattern.compile("href=\"(/bodies/[a-z0-9]+/bench\\?step=[^\"]+)\"")
                 .matcher(all);
-        while (here.find()) {
-            assertThat(me.get(here.group(1)).body())
-                    .doesNotContain("must rest until")
-                    .doesNotContain("This step is done");
+        List<String> pages = here.results().map(r -> r.group(1)).toList();
+        assertThat(pages).hasSameSizeAs(steps);
+        for (String page : pages) {
+            assertThat(me.get(page).body()).doesNotContain("must rest until").doesNotContain("This step is done");
         }
     }
 }

@@ -72,7 +72,8 @@ final class Scheduling {
     /** What somebody has yet to decide; what another cuts who buys the body unfinished is no open choice. */
     private List<Operation> stillToDecide() {
         return undecided.stream()
-                .filter(o -> build.design().undecided().contains(o.feature()))
+                .filter(o -> build.design().undecided().contains(o.feature())
+                        && build.design().endsAs().has(o.feature()))
                 .toList();
     }
 

@@ -12,19 +12,19 @@ import java.util.OptionalDouble;
  * @param kind how it is held
  * @param frets on its fingerboard: what was not read follows from the last of them
  * @param nutToEnd from the nut to the end of its heel
- * @param width of the heel, straight
- * @param length of the heel that lies in the body
- * @param thickness of the heel without its fingerboard
- * @param board thickness of the fingerboard
+ * @param heelWidth of the heel, straight
+ * @param heelLength of the heel that lies in the body
+ * @param heelThickness of the heel without its fingerboard
+ * @param boardThickness thickness of the fingerboard
  */
 public record NeckInHand(
         NeckJoint.Kind kind,
         int frets,
         OptionalDouble nutToEnd,
-        OptionalDouble width,
-        OptionalDouble length,
-        OptionalDouble thickness,
-        OptionalDouble board) {
+        OptionalDouble heelWidth,
+        OptionalDouble heelLength,
+        OptionalDouble heelThickness,
+        OptionalDouble boardThickness) {
     /** The board ends so far beyond its last fret. */
     private static final double BEYOND_LAST_FRET = 4;
 
@@ -40,10 +40,10 @@ public record NeckInHand(
     public NeckInHand {
         Refusal.between(frets, 12, 36, "frets");
         nutToEnd.ifPresent(l -> Refusal.between(l, 200, 1100, "nutToEnd"));
-        width.ifPresent(l -> Refusal.between(l, 20, 120, "width"));
-        length.ifPresent(l -> Refusal.between(l, 20, 250, "length"));
-        thickness.ifPresent(l -> Refusal.between(l, 8, 60, "thickness"));
-        board.ifPresent(l -> Refusal.between(l, 0, 20, "board"));
+        heelWidth.ifPresent(l -> Refusal.between(l, 20, 120, "heelWidth"));
+        heelLength.ifPresent(l -> Refusal.between(l, 20, 250, "heelLength"));
+        heelThickness.ifPresent(l -> Refusal.between(l, 8, 60, "heelThickness"));
+        boardThickness.ifPresent(l -> Refusal.between(l, 0, 20, "boardThickness"));
     }
 
     /** From the end of the heel to the saddle line, on that scale. */
@@ -65,19 +65,19 @@ public record NeckInHand(
     double width(Strung strung, int strings, double scale) {
         double nut = strung.nutSpread(strings);
         double over = nut + (strung.spread(strings) - nut) * (scale - endToSaddle(scale)) / scale;
-        return width.orElse(Math.rint(2 * (over + 2 * strung.boardEdge())) / 2);
+        return heelWidth.orElse(Math.rint(2 * (over + 2 * strung.boardEdge())) / 2);
     }
 
     double length(Strung strung) {
-        return length.orElse(strung.heelLength());
+        return heelLength.orElse(strung.heelLength());
     }
 
     double usualThickness() {
-        return thickness.orElse(kind == NeckJoint.Kind.SET ? 22 : 25.4);
+        return heelThickness.orElse(kind == NeckJoint.Kind.SET ? 22 : 25.4);
     }
 
     double usualBoard() {
-        return board.orElse(6.35);
+        return boardThickness.orElse(6.35);
     }
 
     /** Where its screws pass; none through a glued neck. */

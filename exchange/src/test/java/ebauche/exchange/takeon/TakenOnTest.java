@@ -27,7 +27,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -339,6 +338,10 @@ class TakenOnTest {
         "thickness,about two,thickness",
         "nutToEnd,640 mm,nutToEnd",
         "pieces,0,pieces",
+        "heelThickness,3 mm,heelThickness",
+        "heelWidth,5 mm,heelWidth",
+        "heelLength,5 mm,heelLength",
+        "boardThickness,30 mm,boardThickness",
         "width,20 mm,width"
     })
     void whatCannotBeReadIsToldAtItsField(String field, String typed, String told) {
@@ -390,6 +393,6 @@ class TakenOnTest {
         assertThat(on.build()).isPresent();
         assertThat(on.troubles()).containsOnlyKeys("name");
         assertThat(on.holds()).isFalse();
-        assertThat(Optional.of(taken()).filter(TakenOn::holds)).isPresent();
+        assertThat(taken().holds()).isTrue();
     }
 }
