@@ -40,7 +40,7 @@ window.hand.drag(laid, OUTLINE, {
   cancel: ({ grip }) => grip.removeAttribute("transform"),
 });
 
-window.hand.arrows(laid, OUTLINE, 1, 10, (body, right, down) => {
+window.hand.arrows(laid, OUTLINE, 1, (body, right, down) => {
   const { dx, dy } = now();
   ask(dx + down, dy + right, true);
 });

@@ -1,15 +1,15 @@
 // The ends of a contour's line follow the hand; where they are let go the server says what moves. Without this script the
 // numbers in the form do the same.
 const page = document.querySelector(".contours-page");
-const half = (value) => Math.round(value * 2) / 2;
+const toStep = window.hand.toStep;
 
 const map = () => page.querySelector(".contour-map");
 const formOf = (name) => page.querySelector(`.contour-card[data-contour="${CSS.escape(name)}"] form`);
 
 function put(end, x, y) {
   const form = formOf(end.closest("[data-contour]").dataset.contour);
-  form.elements[`${end.dataset.end}x`].value = `${half(x)} mm`;
-  form.elements[`${end.dataset.end}y`].value = `${half(y)} mm`;
+  form.elements[`${end.dataset.end}x`].value = `${toStep(x)} mm`;
+  form.elements[`${end.dataset.end}y`].value = `${toStep(y)} mm`;
   return form;
 }
 
@@ -89,4 +89,4 @@ window.hand.drag(page, ENDS, {
   },
 });
 
-window.hand.arrows(page, ENDS, 0.5, 5, (end, right, down) => come(end, { x: down, y: right }));
+window.hand.arrows(page, ENDS, window.hand.step(), (end, right, down) => come(end, { x: down, y: right }));

@@ -51,15 +51,21 @@ function drag(root, selector, { hold = () => ({}), move, drop = () => {}, cancel
   return () => held;
 }
 
-// The arrows move what is in focus: so many steps to the right and down.
-function arrows(root, selector, small, large, go) {
+// The finest that this shop lays out to, mm: what one press of an arrow moves, with Shift ten times as much.
+const step = () => +document.querySelector(".body-head").dataset.step;
+
+// To whole steps, without the dust of the arithmetic.
+const toStep = (value) => +(Math.round(value / step()) * step()).toFixed(4);
+
+// The arrows move what is in focus: so far to the right and down.
+function arrows(root, selector, small, go) {
   const ways = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] };
   root.addEventListener("keydown", (event) => {
     const grip = event.target.closest(selector);
     const way = ways[event.key];
     if (grip && way) {
       event.preventDefault();
-      const by = event.shiftKey ? large : small;
+      const by = event.shiftKey ? 10 * small : small;
       go(grip, way[0] * by, way[1] * by);
     }
   });
@@ -103,4 +109,4 @@ function latest(ask) {
   };
 }
 
-window.hand = { onDrawing, onBody, drag, arrows, slides, latest };
+window.hand = { step, toStep, onDrawing, onBody, drag, arrows, slides, latest };

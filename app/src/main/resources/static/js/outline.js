@@ -281,7 +281,7 @@ handles.addEventListener("focusin", (event) => {
   }
 });
 
-window.hand.arrows(handles, "[data-place]", 1, 10, (_, right, down) => {
+window.hand.arrows(handles, "[data-place]", 1, (_, right, down) => {
   const from = place();
   change(() => moveTo({ x: from.x + down, y: from.y + right }));
 });

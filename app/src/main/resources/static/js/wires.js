@@ -2,7 +2,7 @@
 // channel is looked at anew; when it is let go the body is planned. The address holds all that is tried.
 const seen = document.querySelector("#seen");
 const here = seen.dataset.here;
-const tenth = (value) => Math.round(value * 10) / 10;
+const hundredth = (value) => Math.round(value * 100) / 100;
 
 const channel = () => seen.querySelector(".wires-work").dataset.channel;
 const ends = () => seen.querySelector(".bore-ends");
@@ -16,9 +16,9 @@ function asked() {
   for (const name of ["from", "to"]) {
     const flat = ends().querySelector(`[data-end="${name}"]`);
     const deep = section().querySelector(`[data-end="${name}"]`);
-    url.searchParams.set(`channel.${channel()}.${name}.x`, `${tenth(+flat.dataset.x)} mm`);
-    url.searchParams.set(`channel.${channel()}.${name}.y`, `${tenth(+flat.dataset.y)} mm`);
-    url.searchParams.set(`channel.${channel()}.${name}Under`, `${tenth(+deep.dataset.under)} mm`);
+    url.searchParams.set(`channel.${channel()}.${name}.x`, `${hundredth(+flat.dataset.x)} mm`);
+    url.searchParams.set(`channel.${channel()}.${name}.y`, `${hundredth(+flat.dataset.y)} mm`);
+    url.searchParams.set(`channel.${channel()}.${name}Under`, `${hundredth(+deep.dataset.under)} mm`);
   }
   return url;
 }
@@ -121,7 +121,7 @@ window.hand.drag(seen, GRIPS, {
   },
 });
 
-window.hand.arrows(seen, GRIPS, 0.5, 5, (grip, right, down) => {
+window.hand.arrows(seen, GRIPS, window.hand.step(), (grip, right, down) => {
   if (grip.matches(".end")) {
     moveFlat(grip, +grip.dataset.x + down, +grip.dataset.y + right);
   } else {

@@ -2,7 +2,7 @@
 // again; without this script it is what it says.
 const seen = document.querySelector("#seen");
 const here = seen.dataset.here;
-const half = (value) => Math.round(value * 2) / 2;
+const toStep = window.hand.toStep;
 
 const plan = () => seen.querySelector(".xray");
 const scale = () => +plan().dataset.scale;
@@ -39,7 +39,7 @@ function move(feature, dx, dy) {
   const url = withCut(address());
   const key = `move.${feature}`;
   const [x, y] = (url.searchParams.get(key) ?? "0,0").split(",").map(Number);
-  const to = [half(x + dx), half(y + dy)];
+  const to = [toStep(x + dx), toStep(y + dy)];
   if (to[0] === 0 && to[1] === 0) {
     url.searchParams.delete(key);
   } else {
@@ -49,8 +49,8 @@ function move(feature, dx, dy) {
 }
 
 function moveEnd(end, dx, dy, from = { x: +end.dataset.x, y: +end.dataset.y }) {
-  end.dataset.x = half(from.x + dx);
-  end.dataset.y = half(from.y + dy);
+  end.dataset.x = toStep(from.x + dx);
+  end.dataset.y = toStep(from.y + dy);
   drawLine();
   const url = withCut(address());
   history.replaceState(null, "", url);
@@ -92,13 +92,13 @@ window.hand.drag(seen, MOVABLE, {
     if (held.grip.matches(".end")) {
       moveEnd(held.grip, by.x, by.y, held.from);
     } else {
-      held.grip.setAttribute("transform", `translate(${half(by.y) * scale()} ${half(by.x) * flip() * scale()})`);
+      held.grip.setAttribute("transform", `translate(${toStep(by.y) * scale()} ${toStep(by.x) * flip() * scale()})`);
     }
   },
   drop: (held, event) => {
     if (held.grip.matches(".cavity")) {
       const by = window.hand.onBody(plan(), held, event);
-      move(held.grip.dataset.feature, half(by.x), half(by.y));
+      move(held.grip.dataset.feature, toStep(by.x), toStep(by.y));
     }
   },
   cancel: (held) => {
@@ -110,7 +110,7 @@ window.hand.drag(seen, MOVABLE, {
   },
 });
 
-window.hand.arrows(seen, MOVABLE, 0.5, 5, (grip, right, down) => {
+window.hand.arrows(seen, MOVABLE, window.hand.step(), (grip, right, down) => {
   if (grip.matches(".end")) {
     moveEnd(grip, down * flip(), right);
   } else {

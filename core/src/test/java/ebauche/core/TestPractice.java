@@ -48,7 +48,8 @@ public final class TestPractice {
                 p.skills(),
                 p.habits(),
                 p.waste(),
-                p.shaping());
+                p.shaping(),
+                p.laidOutTo());
     }
 
     private static Practice with(Practice p, HoldDown hold, EdgeSchool edge, Set<Skill> skills, double hollow) {
@@ -67,6 +68,7 @@ public final class TestPractice {
                 skills,
                 p.habits(),
                 p.waste(),
-                p.shaping());
+                p.shaping(),
+                p.laidOutTo());
     }
 }

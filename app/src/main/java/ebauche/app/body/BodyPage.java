@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param minutesToGo by the plan
  * @param groups of pages, one of them with the page that is shown
  * @param sheet whether this page can be printed as it stands
+ * @param step that things are moved by on a drawing, mm
  */
 public record BodyPage(
         int number,
@@ -23,7 +24,8 @@ public record BodyPage(
         int doneMinutes,
         int minutesToGo,
         List<Places> groups,
-        boolean sheet) {
+        boolean sheet,
+        double step) {
 
     /**
      * A group of pages.
@@ -54,7 +56,8 @@ public record BodyPage(
                 plan.doneMinutes(),
                 plan.totalMinutes() - plan.doneMinutes(),
                 groups,
-                shown.filter(BodyView::sheet).isPresent());
+                shown.filter(BodyView::sheet).isPresent(),
+                plan.build().shop().practice().laidOutTo());
     }
 
     private static Places places(BodyView.Group group, String here, BuildPlan plan, Optional<BodyView> shown) {

@@ -52,7 +52,8 @@ enum BodyView {
     BENCH(Group.BENCH, "/bench"),
     TRAVELLER(Group.BENCH, "/traveller", true),
 
-    RECORD(Group.RECORD, "/record");
+    RECORD(Group.RECORD, "/record"),
+    REVISIONS(Group.RECORD, "/revisions");
 
     /** What pages belong together: looking ahead, the sheets of each kind of work in the order of the trade, the bench, looking back. */
     enum Group {

@@ -5,28 +5,22 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.body.Revision;
-import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.channel.Finder;
 import ebauche.core.channel.Slots;
-import ebauche.core.job.Build;
-import ebauche.core.logbook.AsBuilt;
-import ebauche.core.neck.NeckPocket;
-import ebauche.core.neck.PocketState;
+import ebauche.core.measure.LengthUnit;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
-import ebauche.core.sheet.Moved;
 import ebauche.exchange.design.Additions;
 import ebauche.exchange.design.DesignCatalogue;
-import ebauche.exchange.field.Field;
-import ebauche.exchange.json.BuildFileException;
-import ebauche.exchange.json.JsonPaths;
+import ebauche.exchange.design.FeatureMove;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -37,9 +31,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Editing a design: every change is planned at once, and kept only when the maker says so. */
+/** Editing a design on its drawing and in its form: every change is planned at once, and kept only when the maker says so. */
 @Controller
 @RequestMapping("/bodies/{id}")
 class DesignController {
@@ -47,6 +42,9 @@ class DesignController {
     private static final String CHANNELS = "found-channels";
 
     private static final String SLOTS = "found-slots";
+
+    /** Asks for the form as it was typed, to go on with. */
+    private static final String AS_TYPED = "as-typed";
 
     private final Bodies bodies;
     private final BodyStore store;
@@ -57,30 +55,31 @@ class DesignController {
     }
 
     /**
-     * A form's state.
+     * What a form sends beside its fields.
      *
-     * @param design as typed, with the parts that are marked to be left out
-     * @param leaveOut those parts
-     * @param troubles what is wrong, by field
+     * @param from revision whose design was taken up, the base where it says none
+     * @param held key of the part in hand
+     * @param add what to add, or how else to go on; to save where it says nothing
      */
-    private record Draft(
-            ObjectNode design,
-            int base,
-            List<String> leaveOut,
-            Map<String, String> typed,
-            Map<String, String> troubles) {
+    record Asked(Integer from, String held, String add) {
+        Asked {
+            held = held == null ? "" : held;
+            add = add == null ? "" : add;
+        }
+    }
 
-        static Draft of(Revision revision) {
-            return new Draft(revision.design().deepCopy(), revision.number(), List.of(), Map.of(), Map.of());
+    /** How far the part in hand was moved, mm: x to the right as seen from the front, y to the neck. */
+    record MovedBy(double dx, double dy) {
+        MovedBy {
+            if (!(Math.abs(dx) <= FARTHEST) || !(Math.abs(dy) <= FARTHEST)) {
+                throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+            }
         }
 
-        /** The design that would be kept. */
-        ObjectNode kept() {
-            return DesignEdit.without(design, leaveOut);
-        }
+        private static final double FARTHEST = 5_000;
 
-        Draft with(Map<String, String> found) {
-            return new Draft(design, base, leaveOut, typed, found);
+        boolean isNothing() {
+            return dx == 0 && dy == 0;
         }
     }
 
@@ -88,29 +87,48 @@ class DesignController {
     String design(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(defaultValue = "") String held,
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Draft draft = Draft.of(current.revision());
-        form(current, draft, model);
-        trial(current, draft, fig, model);
-        return "design/design";
+        int base = current.revision().number();
+        Draft draft = Draft.of(base, from == null ? current.revision() : revision(current.body(), from));
+        return page(current, draft, held, fig, model);
     }
 
-    /** The plan of what is typed, nothing kept. */
+    /** The plan of what is typed, with the part in hand moved, nothing kept. */
     @PostMapping("/trial")
     String trial(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
+            Asked asked,
+            @RequestParam(defaultValue = "0") double dx,
+            @RequestParam(defaultValue = "0") double dy,
             @RequestParam(name = "leave-out", defaultValue = "") List<String> leaveOut,
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
+        Draft draft = draft(current, base, asked, leaveOut, typed, fig);
+        MovedBy by = new MovedBy(dx, dy);
+        if (!by.isNothing()) {
+            ObjectNode before = draft.design().deepCopy();
+            move(draft, asked.held(), by, fig.unit());
+            model.addAttribute("put", DesignTrial.put(before, draft.design()));
+        }
         model.addAttribute("current", current);
-        trial(current, draft(current, base, leaveOut, typed, fig), fig, model);
+        model.addAttribute("swapped", true);
+        DesignTrial.show(current, draft, asked.held(), fig, model);
         return "design/trial :: trial";
+    }
+
+    private static void move(Draft draft, String held, MovedBy by, LengthUnit unit) {
+        DesignCatalogue.sections(draft.design()).stream()
+                .filter(s -> DesignForm.key(s.path()).equals(held))
+                .flatMap(s -> s.feature().stream())
+                .forEach(f -> FeatureMove.move(draft.design(), f, by.dx(), by.dy(), unit));
     }
 
     @PostMapping("/design")
@@ -118,93 +136,88 @@ class DesignController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
-            @RequestParam(defaultValue = "") String add,
+            Asked asked,
             @RequestParam(name = "leave-out", defaultValue = "") List<String> leaveOut,
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        Draft draft = draft(current, base, leaveOut, typed, fig);
+        Draft draft = draft(current, base, asked, leaveOut, typed, fig);
+        String add = asked.add();
+        if (add.equals(AS_TYPED)) {
+            return page(current, draft, asked.held(), fig, model);
+        }
         boolean found = add.equals(CHANNELS) || add.equals(SLOTS);
+        Set<String> before = keys(draft);
         if (!add.isEmpty() && !found) {
             Additions.add(draft.design(), add);
-            return again(current, draft, fig, model);
+            return page(current, draft, added(before, draft, asked.held()), fig, model);
         }
-        Draft judged = draft.with(troubles(current, draft));
+        Draft judged = draft.judged(current);
         if (!judged.troubles().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return again(current, judged, fig, model);
+            return page(current, judged, asked.held(), fig, model);
         }
         if (found) {
-            BuildPlan plan = Planner.plan(build(current, draft));
+            BuildPlan plan = Planner.plan(draft.build(current));
             if (add.equals(CHANNELS)) {
                 Finder.missing(plan.build(), plan.history()).forEach(p -> Additions.add(draft.design(), p.channel()));
             } else {
                 Slots.missing(plan.build(), plan.history()).forEach(s -> Additions.add(draft.design(), s));
             }
-            return again(current, draft, fig, model);
+            return page(current, draft, added(before, draft, asked.held()), fig, model);
         }
         try {
-            store.save(current.body(), base, file(current, draft.kept()), maker.name());
+            store.save(current.body(), base, draft.file(), maker.name());
             return "redirect:/bodies/" + current.body().publicId();
         } catch (Stale stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
-            return difference(current.body(), draft, fig, model);
+            return difference(current.body(), draft, asked.held(), fig, model);
         }
     }
 
-    private String again(Bodies.Current current, Draft draft, Figures fig, Model model) {
-        form(current, draft, model);
-        trial(current, draft, fig, model);
+    private static Set<String> keys(Draft draft) {
+        return DesignCatalogue.sections(draft.design()).stream()
+                .map(s -> DesignForm.key(s.path()))
+                .collect(Collectors.toSet());
+    }
+
+    /** The first part that was not there before; what was in hand where nothing came. */
+    private static String added(Set<String> before, Draft draft, String held) {
+        return DesignCatalogue.sections(draft.design()).stream()
+                .map(s -> DesignForm.key(s.path()))
+                .filter(k -> !before.contains(k))
+                .findFirst()
+                .orElse(held);
+    }
+
+    private static String page(Bodies.Current current, Draft draft, String held, Figures fig, Model model) {
+        DesignForm form = DesignForm.of(current, draft, held);
+        form.show(model);
+        DesignTrial.show(current, draft, form.held(), fig, model);
         return "design/design";
     }
 
-    /** What was typed, over the revision that it was typed over. */
     private Draft draft(
-            Bodies.Current current, int base, List<String> leaveOut, Map<String, String> typed, Figures fig) {
-        ObjectNode from =
-                store.revision(current.body(), base).orElseThrow(NotHere::new).design();
-        ObjectNode skeleton = Additions.shown(from, typed);
-        return new Draft(
-                DesignEdit.apply(skeleton, typed, fig.unit()),
-                base,
-                leaveOut,
-                typed,
-                DesignEdit.troubles(skeleton, typed, fig.unit()));
+            Bodies.Current current,
+            int base,
+            Asked asked,
+            List<String> leaveOut,
+            Map<String, String> typed,
+            Figures fig) {
+        int from = asked.from() == null ? base : asked.from();
+        return Draft.typed(base, revision(current.body(), from), leaveOut, typed, fig.unit());
     }
 
-    private static ObjectNode file(Bodies.Current current, ObjectNode design) {
-        ObjectNode file = current.revision().file().deepCopy();
-        file.set("design", design);
-        return file;
-    }
-
-    /** What is wrong with a draft: every length that is none, else the first thing that the design refuses. */
-    private static Map<String, String> troubles(Bodies.Current current, Draft draft) {
-        if (!draft.troubles().isEmpty()) {
-            return draft.troubles();
-        }
-        try {
-            build(current, draft);
-            return Map.of();
-        } catch (BuildFileException e) {
-            return Map.of(DesignEdit.field(e.place()), e.getMessage());
-        }
-    }
-
-    private static Build build(Bodies.Current current, Draft draft) {
-        return Bodies.build(
-                file(current, draft.kept()),
-                current.ways(),
-                current.plan().build().asBuilt());
+    private Revision revision(Body body, int number) {
+        return store.revision(body, number).orElseThrow(NotHere::new);
     }
 
     /** What somebody else changed meanwhile, beside what was typed here; their changes are taken where these are none. */
-    private String difference(Body body, Draft draft, Figures fig, Model model) {
+    private String difference(Body body, Draft draft, String held, Figures fig, Model model) {
         Bodies.Current now = bodies.current(body);
-        ObjectNode from =
-                store.revision(body, draft.base()).orElseThrow(NotHere::new).design();
+        ObjectNode from = revision(body, draft.base()).design();
         ObjectNode theirs = now.revision().design();
         model.addAttribute("theirRevision", now.revision());
         model.addAttribute("differences", differences(from, theirs, draft.design(), theirs));
@@ -213,7 +226,12 @@ class DesignController {
                 .flatMap(p -> DesignMerge.samePlace(draft.design(), theirs, p).stream())
                 .toList();
         ObjectNode merged = DesignMerge.of(from, draft.design(), theirs);
-        return again(now, new Draft(merged, now.revision().number(), stillOut, Map.of(), Map.of()), fig, model);
+        return page(
+                now,
+                new Draft(merged, now.revision().number(), now.revision(), stillOut, Map.of(), Map.of()),
+                held,
+                fig,
+                model);
     }
 
     /** One field as it was, as they have it, and as it was typed here. */
@@ -230,62 +248,5 @@ class DesignController {
                         DesignDifference.text(theirs, p.path()),
                         DesignDifference.text(mine, p.path())))
                 .toList();
-    }
-
-    private static void form(Bodies.Current current, Draft draft, Model model) {
-        Map<String, String> values = new LinkedHashMap<>();
-        List<DesignCatalogue.Section> sections =
-                DesignCatalogue.sections(draft.design(), current.ways().timbers());
-        sections.forEach(s -> s.fields()
-                .forEach(f -> values.put(
-                        f.path(),
-                        draft.troubles().containsKey(f.path())
-                                ? draft.typed().getOrDefault(f.path(), "")
-                                : JsonPaths.text(draft.design(), f.path()))));
-        List<String> shown = sections.stream()
-                .flatMap(s -> s.fields().stream())
-                .map(Field.Input::path)
-                .toList();
-        model.addAttribute("current", current);
-        model.addAttribute(
-                "noWay",
-                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")));
-        model.addAttribute("sections", sections);
-        model.addAttribute("values", values);
-        model.addAttribute("base", draft.base());
-        model.addAttribute("troubles", draft.troubles());
-        model.addAttribute(
-                "troublesElsewhere",
-                draft.troubles().entrySet().stream()
-                        .filter(t -> !shown.contains(t.getKey()))
-                        .toList());
-        Map<String, AsBuilt.Reading> measured = new LinkedHashMap<>();
-        AsBuilt record = current.plan().build().asBuilt();
-        DesignCatalogue.measurable(draft.design())
-                .forEach((path, size) -> record.latest(size).ifPresent(reading -> measured.put(path, reading)));
-        model.addAttribute("measured", measured);
-        model.addAttribute("leaveOut", draft.leaveOut());
-        model.addAttribute("addable", Additions.to(draft.design()));
-    }
-
-    private static void trial(Bodies.Current current, Draft draft, Figures fig, Model model) {
-        Map<String, String> troubles = troubles(current, draft);
-        if (!troubles.isEmpty()) {
-            model.addAttribute("unreadable", troubles);
-            return;
-        }
-        boolean asKept = draft.kept().equals(current.revision().design());
-        BuildPlan plan = asKept ? current.plan() : Planner.plan(build(current, draft));
-        PocketState pocket = PocketState.of(plan.build());
-        model.addAttribute("plan", plan);
-        model.addAttribute("pocket", pocket);
-        model.addAttribute(
-                "window", pocket.geometry().window(plan.build().design().bridge()));
-        model.addAttribute(
-                "budget", pocket.geometry().errorBudget(plan.build().shop().limits()));
-        List<NeckPocket.Sensitivity> matters = pocket.geometry().sensitivities();
-        model.addAttribute("sensitivities", matters);
-        model.addAttribute("moved", Moved.between(current.plan(), plan));
-        model.addAttribute("board", BoardDrawing.finished(plan, fig));
     }
 }

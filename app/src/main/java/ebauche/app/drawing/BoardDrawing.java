@@ -10,8 +10,10 @@ import ebauche.core.measure.Decimals;
 import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Plan, two sections and the edge in projection and to one scale, as the wood is before and after one step.
@@ -26,6 +28,8 @@ public final class BoardDrawing {
     private static final double GAP = 26;
     /** Width of a seam as it is drawn, mm. */
     private static final double PENCIL = 0.2;
+    /** What is smaller can be pressed so far round its middle. */
+    private static final double FINGER = 9;
 
     private final BuildPlan plan;
     private final Figures fig;
@@ -82,6 +86,63 @@ public final class BoardDrawing {
                 SectionLines.within(plan, plan.steps().size(), null, null));
         board.draw();
         return board.svg.done();
+    }
+
+    /**
+     * Something on the plan that can be pressed, and moved if a hand may.
+     *
+     * @param key tells it from every other
+     * @param title what it is called
+     * @param said to those who cannot see it: what it is and what can be done with it
+     * @param areas where it lies
+     * @param held whether it is in hand
+     */
+    public record Pressed(String key, String title, String said, List<Region> areas, boolean movable, boolean held) {
+        /** The middle of all of it. */
+        public Point middle() {
+            return new Point(
+                    (least(Region::minX) + most(Region::maxX)) / 2, (least(Region::minY) + most(Region::maxY)) / 2);
+        }
+
+        private double least(ToDoubleFunction<Region> of) {
+            return areas.stream().mapToDouble(of).min().orElse(0);
+        }
+
+        private double most(ToDoubleFunction<Region> of) {
+            return areas.stream().mapToDouble(of).max().orElse(0);
+        }
+
+        private double size() {
+            return areas.stream().mapToDouble(Region::area).sum();
+        }
+    }
+
+    /** Draws the finished body from the front, whose parts can be pressed and moved; the sections go through what is in hand. */
+    public static String changing(BuildPlan plan, Figures fig, SectionLines lines, List<Pressed> parts) {
+        BoardDrawing board = new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, lines);
+        board.svg.attribute("data-scale", board.perMillimetre(1));
+        board.draw();
+        parts.stream()
+                .sorted(Comparator.comparingDouble(Pressed::size).reversed())
+                .forEach(board::pressed);
+        return board.svg.done();
+    }
+
+    private void pressed(Pressed part) {
+        svg.open("g", "class", "pressed" + (part.movable() ? " movable" : "") + (part.held() ? " held" : ""));
+        svg.attribute("data-part", part.key()).attribute("tabindex", "0").attribute("role", "button");
+        svg.attribute("aria-label", part.said()).attribute("aria-pressed", String.valueOf(part.held()));
+        svg.title(part.title());
+        for (Region area : part.areas()) {
+            double wide = (area.maxX() - area.minX()) * frame.scale();
+            double tall = (area.maxY() - area.minY()) * frame.scale();
+            if (Math.min(wide, tall) < 2 * FINGER) {
+                Point at = area.centroid();
+                svg.circle("finger", frame.x(at), frame.y(at), FINGER);
+            }
+            svg.path("over", frame.path(area));
+        }
+        svg.close();
     }
 
     private String words() {

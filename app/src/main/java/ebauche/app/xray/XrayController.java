@@ -186,9 +186,9 @@ class XrayController {
         return Math.max(least - FARTHEST, Math.min(most + FARTHEST, at));
     }
 
-    /** To the half millimetre that the hand moves by; never a negative nought. */
-    private static double half(double place) {
-        return Math.rint(place * 2) / 2 + 0.0;
+    /** To a hundredth of a millimetre, finer than a hand moves; never a negative nought. */
+    private static double hundredth(double place) {
+        return Math.rint(place * 100) / 100 + 0.0;
     }
 
     private static String address(String here, String step, Face face, Cut cut, WhatIfQuestion asked) {
@@ -197,10 +197,10 @@ class XrayController {
             uri.queryParam("step", step);
         }
         uri.queryParam("face", face)
-                .queryParam("ax", half(cut.a().x()))
-                .queryParam("ay", half(cut.a().y()))
-                .queryParam("bx", half(cut.b().x()))
-                .queryParam("by", half(cut.b().y()));
+                .queryParam("ax", hundredth(cut.a().x()))
+                .queryParam("ay", hundredth(cut.a().y()))
+                .queryParam("bx", hundredth(cut.b().x()))
+                .queryParam("by", hundredth(cut.b().y()));
         asked.fields().forEach(uri::queryParam);
         return uri.encode().build().toUriString();
     }

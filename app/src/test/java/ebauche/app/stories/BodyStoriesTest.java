@@ -158,7 +158,9 @@ class BodyStoriesTest extends Story {
     @EnumSource(Screen.class)
     void changing_neck_and_bridge_numbers_tells_at_once_how_deep_and_why(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
-        go(shop.path("sedge") + "/design");
+        go(shop.path("sedge") + "/design?held=neck");
+        page.getByText("The whole form").click();
+        page.locator(".design-whole [data-part=bridge] > summary").click();
         assertThat(page.locator("#pocket-depth")).containsText("24.05");
         page.getByLabel("neck angle, degrees").fill("2");
         page.getByLabel("end wall to saddle line").fill("150 mm");

@@ -27,6 +27,9 @@ public final class Length implements Comparable<Length> {
             + "|(?:(?<whole>\\d{1,9})(?:\\s+|\\s*-\\s*))?(?<top>\\d{1,9})\\s*[/⁄]\\s*(?<bottom>\\d{1,9}))"
             + "\\s*(?<unit>mm|millimetres?|millimeters?|cm|inches|inch|in|thou|\"|”|″)?\\.?");
 
+    /** Nearer than this a length lies on a division of a rule, mm. */
+    private static final double ON_THE_LINE = 1e-6;
+
     private static final Pattern UNIT =
             Pattern.compile("(?i)(mm|millimet(?:re|er)s?|cm|inch(?:es)?|in|thou|\"|”|″|ft|feet|')");
 
@@ -98,6 +101,23 @@ public final class Length implements Comparable<Length> {
 
     public double millimetres() {
         return millimetres;
+    }
+
+    /**
+     * A length written in a unit: inches as a fraction where they come to a whole 64th.
+     *
+     * @throws LengthFormatException if it is longer than any length
+     */
+    public static Length of(double millimetres, LengthUnit unit) {
+        if (unit == LengthUnit.MILLIMETRE) {
+            return ofMillimetres(millimetres);
+        }
+        Gauge rule = new Gauge(unit);
+        if (Math.abs(rule.shown(millimetres, Rounding.NEAREST) - millimetres) > ON_THE_LINE) {
+            return ofInches(millimetres / unit.millimetres());
+        }
+        checkSize(millimetres, Double.toString(millimetres));
+        return new Length(millimetres, rule.text(millimetres, Rounding.NEAREST));
     }
 
     public double inches() {

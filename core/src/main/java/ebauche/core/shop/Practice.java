@@ -23,6 +23,7 @@ import java.util.Set;
  * @param habits small habits that it keeps
  * @param waste how a pocket's waste is taken before its template guides
  * @param shaping what comes first at the edge
+ * @param laidOutTo the finest that things are laid out to, mm: a thing is moved by so much at a time. No plan follows from it
  */
 public record Practice(
         Thicknessing thicknessing,
@@ -39,7 +40,8 @@ public record Practice(
         Set<Skill> skills,
         Set<Habit> habits,
         Waste waste,
-        Shaping shaping) {
+        Shaping shaping,
+        double laidOutTo) {
 
     /** What comes first at the edge, its round-overs or the contours. */
     public enum Shaping {
@@ -202,6 +204,7 @@ public record Practice(
         Refusal.between(lastPass, 0.1, 5, "lastPass");
         Refusal.between(glueHours, 0, 400, "glueHours");
         Refusal.between(hollowMinutes, 1, 600, "hollowMinutes");
+        Refusal.between(laidOutTo, 0.01, 10, "laidOutTo");
         skills = Set.copyOf(skills);
         habits = Set.copyOf(habits);
     }
@@ -252,6 +255,7 @@ public record Practice(
                 skills,
                 kept,
                 way,
-                first);
+                first,
+                laidOutTo);
     }
 }

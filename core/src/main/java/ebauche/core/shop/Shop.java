@@ -145,7 +145,8 @@ public record Shop(
                 EnumSet.allOf(Practice.Skill.class),
                 EnumSet.allOf(Habit.class),
                 Practice.Waste.DRILL,
-                Practice.Shaping.ROUND_OVER_FIRST);
+                Practice.Shaping.ROUND_OVER_FIRST,
+                0.5);
     }
 
     private static Crib starterCrib() {

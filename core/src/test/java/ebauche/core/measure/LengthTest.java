@@ -111,4 +111,18 @@ class LengthTest {
                 .isInstanceOf(LengthFormatException.class)
                 .hasMessageContaining("1000000 mm");
     }
+
+    /** What a hand moved is written as its maker reads a rule: 2 1/2 in and a 64th more; between two 64ths in decimals. */
+    @ParameterizedTest
+    @CsvSource({
+        "63.896875, INCH, 2 33/64 in",
+        "-3.175, INCH, -1/8 in",
+        "0, INCH, 0 in",
+        "10, INCH, 0.3937 in",
+        "63.9, MILLIMETRE, 63.9 mm"
+    })
+    void a_length_is_written_in_the_unit_that_is_asked_for(double millimetres, LengthUnit unit, String written) {
+        assertThat(Length.of(millimetres, unit)).hasToString(written);
+        assertThat(Length.parse(written).millimetres()).isCloseTo(millimetres, within(2e-4));
+    }
 }

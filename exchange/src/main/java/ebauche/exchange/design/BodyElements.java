@@ -80,7 +80,7 @@ final class BodyElements {
             Field.word("shape", "shape", SurfaceFile.SHAPES).usually(Profile.Shape.STRAIGHT);
     private static final Field<OptionalDouble> RADIUS = Field.lengthIfAny("radius", "radius");
     private static final Field<OptionalDouble> DEFINITE = Field.lengthIfAny("edge", "definite edge (empty: feathered)");
-    private static final Field<Point> DISC_AT = Field.point("at", "x", "y");
+    private static final Field<Point> DISC_AT = Field.point("at", "x, from the centre line", "y, from the saddles");
     private static final Field<Double> DISC_WIDE = Field.length("diameter", "diameter");
     private static final Field<Optional<CarveSchool>> BY = Field.word(
                     "by", "brought out with", Words.of(CarveSchool::word, CarveSchool.values()), CarveSchool::words)
@@ -169,7 +169,7 @@ final class BodyElements {
     static final Element LINE = Element.of("contours.line", "Line")
             .asksNothing()
             .optional()
-            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), THROUGH, ALONG, EVEN_FADE, LEAN, DEPTHS)
+            .fields(Field.point("from", "from x", "from y"), Field.point("to", "to x", "to y"), THROUGH, ALONG, EVEN_FADE, LEAN, DEPTHS)
             .build();
 
     /** The part of the edge that a contour which lies so far inside it runs along. */
@@ -177,7 +177,7 @@ final class BodyElements {
             .asksNothing()
             .optional()
             .described("walked anticlockwise as seen from the front; beyond its ends the contour fades out")
-            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
+            .fields(Field.point("from", "from x", "from y"), Field.point("to", "to x", "to y"), FADE)
             .build();
 
     /** The circle that a contour falls inward from. */
@@ -205,7 +205,7 @@ final class BodyElements {
             .asksNothing()
             .optional()
             .described("walked anticlockwise as seen from the front; beyond its ends the round-over fades out")
-            .fields(Field.point("from", "x", "y"), Field.point("to", "x", "y"), FADE)
+            .fields(Field.point("from", "from x", "from y"), Field.point("to", "to x", "to y"), FADE)
             .build();
 
     private static final Field<Double> PLANED = Field.length("planed", "planed off the old front");
@@ -264,7 +264,7 @@ final class BodyElements {
             .build();
 
     private static final Field<String> TAB_ID = Field.id();
-    private static final Field<Point> TAB_AT = Field.point("at", "x", "y");
+    private static final Field<Point> TAB_AT = Field.point("at", "x, from the centre line", "y, from the saddles");
     private static final Field<Double> TAB_WIDTH = Field.length("width", "wide along the edge");
     private static final Field<Double> TAB_REACH = Field.length("reach", "stands out by");
 

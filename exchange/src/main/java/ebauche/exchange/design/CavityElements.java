@@ -35,7 +35,7 @@ final class CavityElements {
     private static final String USUAL_PROUD = "4 mm";
 
     private static final Field<String> ID = Field.id();
-    private static final Field<Point> AT = Field.point("at", "x", "y");
+    private static final Field<Point> AT = Field.point("at", "x, from the centre line", "y, from the saddles");
 
     private static final Field<Double> PICKUP_ACROSS =
             Field.length("across", "across").drawn();

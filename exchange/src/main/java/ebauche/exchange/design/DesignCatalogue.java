@@ -63,9 +63,22 @@ public final class DesignCatalogue {
      * A part of the form.
      *
      * @param path the object or list entry it shows, empty for the body itself
+     * @param feature what is cut for it, if anything is
+     * @param part place of the bought part that it holds, if it holds one
      * @param optional whether it can be left out of the design
      */
-    public record Section(String title, String path, boolean optional, List<Field.Input> fields) {}
+    public record Section(
+            String title,
+            String path,
+            Optional<Feature> feature,
+            Optional<String> part,
+            boolean optional,
+            List<Field.Input> fields) {
+        /** Whether a hand can move it over the drawing. */
+        public boolean movable() {
+            return feature.filter(f -> f.kind().movable()).isPresent();
+        }
+    }
 
     private static Stream<Element.Place> places(JsonNode design) {
         return ELEMENTS.stream().filter(Element::asked).flatMap(e -> e.places(design).stream());
@@ -90,6 +103,8 @@ public final class DesignCatalogue {
                 .map(p -> new Section(
                         p.title(),
                         p.path(),
+                        p.feature(),
+                        p.part(),
                         p.optional(design),
                         p.inputs(design).stream().map(i -> choosing(i, said)).toList()))
                 .toList();
@@ -136,6 +151,20 @@ public final class DesignCatalogue {
         return places(design)
                 .filter(p -> p.feature().filter(feature::equals).isPresent())
                 .findFirst();
+    }
+
+    /**
+     * The place of the part of a design that asks for a feature: its own, else that of what it comes with, such as the cavity's for its
+     * cover's screws.
+     */
+    public static Optional<String> partWith(JsonNode design, Feature feature) {
+        return place(design, feature)
+                .or(() -> places(design)
+                        .filter(p -> p.feature()
+                                .filter(f -> f.owner().equals(feature.owner()))
+                                .isPresent())
+                        .findFirst())
+                .map(Element.Place::path);
     }
 
     /** What can be told apart in two designs: members of lists by their ids, the rest by their places. */

@@ -150,10 +150,7 @@ public final class Element {
             if (element.isPart.isPresent()) {
                 asked.addAll(PartFile.inputs(path, node));
             }
-            element.slot
-                    .filter(s -> node.path(s.key()).isObject())
-                    .ifPresent(s -> asked.addAll(
-                            PartFile.inputs((path.isEmpty() ? "" : path + ".") + s.key(), node.path(s.key()))));
+            part().ifPresent(p -> asked.addAll(PartFile.inputs(p, node.path(JsonPaths.key(p)))));
             return asked;
         }
 
@@ -165,6 +162,13 @@ public final class Element {
             } catch (Refusal noName) {
                 return Optional.empty();
             }
+        }
+
+        /** The place of the bought part that it holds, if it holds one. */
+        public Optional<String> part() {
+            return element.slot
+                    .filter(s -> node.path(s.key()).isObject())
+                    .map(s -> (path.isEmpty() ? "" : path + ".") + s.key());
         }
 
         /** The key that its part stands under, if another can be put there. */

@@ -16,22 +16,39 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A feature moved in a design's JSON: a cavity takes its cover with it, a bridge all that belongs to it. */
 public final class FeatureMove {
-    private FeatureMove() {}
+    private final double dx;
+    private final double dy;
+    private final LengthUnit unit;
+
+    private FeatureMove(double dx, double dy, LengthUnit unit) {
+        this.dx = dx;
+        this.dy = dy;
+        this.unit = unit;
+    }
 
     /**
-     * Moves what a feature is cut for.
+     * Moves what a feature is cut for; its new place is written in millimetres.
      *
      * @param dx to the right as seen from the front, mm
      * @param dy to the neck, mm
      * @return whether the design has it
      */
     public static boolean move(ObjectNode design, Feature feature, double dx, double dy) {
+        return move(design, feature, dx, dy, LengthUnit.MILLIMETRE);
+    }
+
+    /**
+     * The same.
+     *
+     * @param unit that its new place is written in
+     */
+    public static boolean move(ObjectNode design, Feature feature, double dx, double dy, LengthUnit unit) {
         if (!feature.kind().movable()) {
             return false;
         }
         return with(feature.kind())
                 .or(() -> with(feature.owner().kind()))
-                .filter(e -> move(design, e, feature, dx, dy))
+                .filter(e -> new FeatureMove(dx, dy, unit).move(design, e, feature))
                 .isPresent();
     }
 
@@ -42,19 +59,19 @@ public final class FeatureMove {
                 .findFirst();
     }
 
-    private static boolean move(ObjectNode design, Element element, Feature feature, double dx, double dy) {
+    private boolean move(ObjectNode design, Element element, Feature feature) {
         Element.Moves moves = element.moves().orElseThrow();
         for (Element.Place place : element.places(design)) {
             boolean its =
                     !element.many() || place.node().path("id").asString("").equals(feature.id());
             if (its && place.node() instanceof ObjectNode node) {
-                moves.points().forEach(p -> point(node, p, dx, dy));
+                moves.points().forEach(p -> point(node, p));
                 lengths(node, moves.across(), dx);
                 lengths(node, moves.along(), dy);
                 moves.outlines().stream()
                         .map(node::path)
                         .filter(ObjectNode.class::isInstance)
-                        .forEach(o -> outline((ObjectNode) o, dx, dy));
+                        .forEach(o -> outline((ObjectNode) o));
                 return true;
             }
         }
@@ -62,7 +79,7 @@ public final class FeatureMove {
     }
 
     /** A place that is not there stays so; of several each moves. */
-    private static void point(ObjectNode node, String key, double dx, double dy) {
+    private void point(ObjectNode node, String key) {
         JsonNode there = node.path(key);
         (there.isArray() ? there.valueStream() : Stream.of(there)).forEach(place -> {
             if (place instanceof ObjectNode point) {
@@ -73,7 +90,7 @@ public final class FeatureMove {
     }
 
     /** Lengths of the element itself count as nought where they are missing; those of a part of it that is not there are none. */
-    private static void lengths(ObjectNode node, List<String> lengths, double more) {
+    private void lengths(ObjectNode node, List<String> lengths, double more) {
         for (String length : lengths) {
             JsonNode of = JsonPaths.parent(node, length);
             if (of instanceof ObjectNode object) {
@@ -83,21 +100,21 @@ public final class FeatureMove {
     }
 
     /** Adds to a length; one that cannot be read is left for the reader to refuse. */
-    private static void add(ObjectNode of, String key, double more) {
+    private void add(ObjectNode of, String key, double more) {
         if (more == 0) {
             return;
         }
         try {
             Length now = Length.parse(of.path(key).asString("0 mm"));
-            of.put(key, Length.ofMillimetres(now.millimetres() + more).toString());
+            of.put(key, Length.of(now.millimetres() + more, unit).toString());
         } catch (LengthFormatException unreadable) {
             // The design's reader says where it stands and why.
         }
     }
 
-    private static void outline(ObjectNode outline, double dx, double dy) {
-        double unit = outline.path("unit").asString("mm").equals("in") ? LengthUnit.INCH.millimetres() : 1;
-        Outline drawn = Outline.parse(outline.path("path").asString(""), unit);
+    private void outline(ObjectNode outline) {
+        double written = outline.path("unit").asString("mm").equals("in") ? LengthUnit.INCH.millimetres() : 1;
+        Outline drawn = Outline.parse(outline.path("path").asString(""), written);
         Placing by = Placing.moved(dx, dy);
         Outline moved =
                 Outline.of(drawn.segments().stream().map(s -> s.placed(by)).toList());

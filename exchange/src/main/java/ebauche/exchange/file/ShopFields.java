@@ -208,6 +208,8 @@ public final class ShopFields {
                     Words.of(Practice.Shaping::key, Practice.Shaping.values()),
                     Practice.Shaping::words),
             Field.length("sawAllowance", "sawn outside the line by"),
+            Field.length("laidOutTo", "things are moved on a drawing by")
+                    .described("the finest that things are laid out to: what one press of an arrow moves"),
             Field.length("frontSanding", "").unasked(),
             Field.length("backSanding", "").unasked(),
             Field.length("wasteShy", "").unasked(),
