@@ -11,7 +11,7 @@ const partOf = (key) => keyed(form, ".design-part", key);
 const held = () => form.elements.held.value;
 
 // One question at a time: while it is under way wishes add up, a move to a move.
-const wish = { look: false, dx: 0, dy: 0, step: false };
+const wish = { look: false, step: false, moves: [] };
 let busy = false;
 
 async function ask() {
@@ -21,16 +21,17 @@ async function ask() {
   busy = true;
   try {
     while (wish.look) {
-      const { dx, dy, step } = wish;
-      Object.assign(wish, { look: false, dx: 0, dy: 0, step: false });
-      await window.htmx.ajax("POST", form.dataset.trial, { source: form, target: "#trial", swap: "innerHTML", values: { dx, dy } });
+      const step = wish.step;
+      const move = wish.moves.shift() ?? { moves: "", dx: 0, dy: 0 };
+      Object.assign(wish, { look: wish.moves.length > 0, step: false });
+      await window.htmx.ajax("POST", form.dataset.trial, { source: form, target: "#trial", swap: "innerHTML", values: move });
       if (step) {
         remember();
       }
     }
   } catch (noAnswer) {
     // htmx has told that none came; what is typed stands, and the next change asks again.
-    wish.look = false;
+    Object.assign(wish, { look: false, moves: [] });
   } finally {
     busy = false;
   }
@@ -45,6 +46,7 @@ function look(step = true) {
 let typing = 0;
 form.addEventListener("input", (event) => {
   if (event.target.name) {
+    undo.disabled = false;
     clearTimeout(typing);
     typing = setTimeout(look, 200);
   }
@@ -78,11 +80,11 @@ mark(trial.querySelector("#trial-says"));
 // The drawing comes new with every answer; what had the focus on it has it again.
 let focused = null;
 document.body.addEventListener("htmx:oobBeforeSwap", () => {
-  focused = board.contains(document.activeElement) ? document.activeElement.dataset.part : null;
+  focused = board.contains(document.activeElement) ? { ...document.activeElement.dataset } : null;
 });
 document.body.addEventListener("htmx:oobAfterSwap", () => {
   if (focused !== null) {
-    keyed(board, ".pressed", focused)?.focus();
+    [...board.querySelectorAll(".pressed")].find((p) => p.dataset.part === focused.part && p.dataset.moves === focused.moves)?.focus();
   }
 });
 
@@ -104,7 +106,7 @@ function hold(key) {
   showInList();
   const address = new URL(location.href);
   address.searchParams.set("held", key);
-  if (location.pathname.endsWith("/design") && !form.dataset.edited) {
+  if (location.pathname.endsWith("/design") && !form.dataset.going) {
     history.replaceState(null, "", address);
   }
   look(false);
@@ -133,10 +135,15 @@ form.querySelector(".design-parts").addEventListener("click", (event) => {
 const svg = () => board.querySelector("svg");
 const toStep = window.hand.toStep;
 
-function move(key, dx, dy) {
-  hold(key);
+function move({ part, moves }, dx, dy) {
+  hold(part);
   if (dx !== 0 || dy !== 0) {
-    Object.assign(wish, { dx: wish.dx + dx, dy: wish.dy + dy });
+    const last = wish.moves.at(-1);
+    if (last?.moves === moves) {
+      Object.assign(last, { dx: last.dx + dx, dy: last.dy + dy });
+    } else {
+      wish.moves.push({ moves, dx, dy });
+    }
     look();
   }
 }
@@ -153,7 +160,7 @@ window.hand.drag(board, PRESSED, {
   },
   drop: (drag, event) => {
     const by = drag.may ? window.hand.onBody(svg(), drag, event) : { x: 0, y: 0 };
-    move(drag.grip.dataset.part, toStep(by.x), toStep(by.y));
+    move(drag.grip.dataset, toStep(by.x), toStep(by.y));
   },
   cancel: (drag) => {
     drag.grip.removeAttribute("transform");
@@ -162,7 +169,7 @@ window.hand.drag(board, PRESSED, {
 });
 
 window.hand.arrows(board, ".pressed.movable", window.hand.step(), (grip, right, down) => {
-  move(grip.dataset.part, down, right);
+  move(grip.dataset, down, right);
 });
 
 board.addEventListener("keydown", (event) => {
@@ -218,9 +225,12 @@ function write() {
   redo.disabled = steps.at === steps.all.length - 1;
 }
 
+// Once another page is asked for, what stands in this one counts no more.
+let leaving = false;
+
 function remember() {
   const now = typed();
-  if (now !== steps.all[steps.at]) {
+  if (!leaving && now !== steps.all[steps.at]) {
     steps.all = [...steps.all.slice(0, steps.at + 1), now].slice(-MOST);
     steps.at = steps.all.length - 1;
     write();
@@ -240,17 +250,26 @@ function restore(at) {
     goOnWith(from, fields);
     return;
   }
+  const outs = [...form.querySelectorAll(`[name="${LEFT_OUT}"]`)];
+  const differs = [...own.filter((e) => e.value !== values.get(e.name)), ...outs.filter((e) => e.checked !== out.has(e.value))];
   own.forEach((e) => { e.value = values.get(e.name); });
-  form.querySelectorAll(`[name="${LEFT_OUT}"]`).forEach((e) => { e.checked = out.has(e.value); });
+  outs.forEach((e) => { e.checked = out.has(e.value); });
+  if (differs.length > 0) {
+    hold(differs[0].closest(".design-part").dataset.part);
+  }
   look(false);
 }
 
 // A form with other parts than this one is drawn by the server.
 function goOnWith(from, fields) {
+  leaving = true;
   const other = document.createElement("form");
   Object.assign(other, { method: "post", action: form.action, hidden: true });
-  const own = ["base", "held", "_csrf"].filter((name) => form.elements[name]).map((name) => [name, form.elements[name].value]);
-  [["add", "as-typed"], ["from", from], ...own, ...fields].forEach(([name, value]) => {
+  const own = ["base", "_csrf"].filter((name) => form.elements[name]).map((name) => [name, form.elements[name].value]);
+  // What of it this form has not: the member of a list, such as pickups.2, or a part of its own.
+  const more = fields.map(([name]) => name).find((name) => name !== LEFT_OUT && !form.elements[name]);
+  const hand = more?.match(/^\w+\.\d+/)?.[0] ?? more?.replace(/\.[^.]*$/, "") ?? held();
+  [["add", "as-typed"], ["from", from], ["held", hand], ...own, ...fields].forEach(([name, value]) => {
     const field = document.createElement("textarea");
     Object.assign(field, { name, value });
     other.append(field);
@@ -259,7 +278,13 @@ function goOnWith(from, fields) {
   HTMLFormElement.prototype.submit.call(other);
 }
 
-undo.addEventListener("click", () => restore(steps.at - 1));
+// What was typed a moment ago is a step too, whether its plan is there or not.
+form.addEventListener("submit", remember);
+undo.addEventListener("click", () => {
+  clearTimeout(typing);
+  remember();
+  restore(Math.max(0, steps.at - 1));
+});
 redo.addEventListener("click", () => restore(steps.at + 1));
 document.addEventListener("keydown", (event) => {
   const inField = event.target.closest("input, textarea, select");
@@ -273,8 +298,12 @@ document.addEventListener("keydown", (event) => {
 const kept = read();
 const now = typed();
 const unsaved = document.querySelector("#unsaved");
-if (kept && form.dataset.edited) {
+if (kept && form.dataset.going) {
+  // The page is the answer to this form: it goes on where that was.
   steps = kept;
+  if (form.dataset.going === "as-typed") {
+    steps.all[steps.at] = now;
+  }
   remember();
   write();
 } else if (kept && kept.all[kept.at] !== now) {

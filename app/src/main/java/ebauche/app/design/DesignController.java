@@ -10,7 +10,7 @@ import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.channel.Finder;
 import ebauche.core.channel.Slots;
-import ebauche.core.measure.LengthUnit;
+import ebauche.core.feature.Feature;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.design.Additions;
@@ -68,8 +68,14 @@ class DesignController {
         }
     }
 
-    /** How far the part in hand was moved, mm: x to the right as seen from the front, y to the neck. */
-    record MovedBy(double dx, double dy) {
+    /**
+     * What a hand moved on the drawing.
+     *
+     * @param moves word of the feature, empty for none
+     * @param dx how far to the right as seen from the front, mm
+     * @param dy how far to the neck, mm
+     */
+    record MovedBy(String moves, double dx, double dy) {
         MovedBy {
             if (!(Math.abs(dx) <= FARTHEST) || !(Math.abs(dy) <= FARTHEST)) {
                 throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
@@ -79,7 +85,7 @@ class DesignController {
         private static final double FARTHEST = 5_000;
 
         boolean isNothing() {
-            return dx == 0 && dy == 0;
+            return moves.isEmpty() || (dx == 0 && dy == 0);
         }
     }
 
@@ -97,13 +103,14 @@ class DesignController {
         return page(current, draft, held, fig, model);
     }
 
-    /** The plan of what is typed, with the part in hand moved, nothing kept. */
+    /** The plan of what is typed, with what a hand moved, nothing kept. */
     @PostMapping("/trial")
     String trial(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam int base,
             Asked asked,
+            @RequestParam(defaultValue = "") String moves,
             @RequestParam(defaultValue = "0") double dx,
             @RequestParam(defaultValue = "0") double dy,
             @RequestParam(name = "leave-out", defaultValue = "") List<String> leaveOut,
@@ -112,23 +119,16 @@ class DesignController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Draft draft = draft(current, base, asked, leaveOut, typed, fig);
-        MovedBy by = new MovedBy(dx, dy);
+        MovedBy by = new MovedBy(moves, dx, dy);
         if (!by.isNothing()) {
             ObjectNode before = draft.design().deepCopy();
-            move(draft, asked.held(), by, fig.unit());
+            FeatureMove.move(draft.design(), Feature.mentioned(by.moves()), by.dx(), by.dy(), fig.unit());
             model.addAttribute("put", DesignTrial.put(before, draft.design()));
         }
         model.addAttribute("current", current);
         model.addAttribute("swapped", true);
         DesignTrial.show(current, draft, asked.held(), fig, model);
         return "design/trial :: trial";
-    }
-
-    private static void move(Draft draft, String held, MovedBy by, LengthUnit unit) {
-        DesignCatalogue.sections(draft.design()).stream()
-                .filter(s -> DesignForm.key(s.path()).equals(held))
-                .flatMap(s -> s.feature().stream())
-                .forEach(f -> FeatureMove.move(draft.design(), f, by.dx(), by.dy(), unit));
     }
 
     @PostMapping("/design")
@@ -145,6 +145,7 @@ class DesignController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Draft draft = draft(current, base, asked, leaveOut, typed, fig);
         String add = asked.add();
+        model.addAttribute("going", add.equals(AS_TYPED) ? AS_TYPED : "on");
         if (add.equals(AS_TYPED)) {
             return page(current, draft, asked.held(), fig, model);
         }

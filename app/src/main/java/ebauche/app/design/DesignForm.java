@@ -20,7 +20,6 @@ import org.springframework.ui.Model;
  * @param held key of the part in hand, empty for none
  * @param values as they are shown, by the places of their fields
  * @param measured what was read at the bench in their stead
- * @param edited whether something is typed that is not kept yet
  */
 record DesignForm(
         Bodies.Current current,
@@ -34,8 +33,7 @@ record DesignForm(
         Map<String, AsBuilt.Reading> measured,
         List<String> leaveOut,
         List<Additions.Addition> addable,
-        boolean noWay,
-        boolean edited) {
+        boolean noWay) {
 
     /** The key of the body itself, whose place in a design is empty. */
     private static final String BODY = "body";
@@ -130,8 +128,7 @@ record DesignForm(
                 measured,
                 draft.leaveOut(),
                 Additions.to(draft.design()),
-                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")),
-                !draft.kept().equals(current.revision().design()));
+                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")));
     }
 
     void show(Model model) {

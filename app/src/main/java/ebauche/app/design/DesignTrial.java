@@ -8,6 +8,7 @@ import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.FeatureKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -21,6 +22,7 @@ import ebauche.core.sheet.Moved;
 import ebauche.core.sheet.SideBySide;
 import ebauche.exchange.design.DesignCatalogue;
 import ebauche.exchange.design.DesignCatalogue.Section;
+import ebauche.exchange.design.FeatureMove;
 import ebauche.exchange.json.JsonPaths;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -37,7 +39,7 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * What follows from a draft: its plan, drawn with what can be pressed, and what of the part in hand it says.
  *
- * @param cards how deep the part in hand is cut
+ * @param cards how deep the part in hand is cut; of the neck more is said
  * @param page of the part in hand, where it has one of its own
  * @param broken what only the draft has wrong, what is about the part in hand first
  * @param stays what was wrong before
@@ -104,7 +106,9 @@ record DesignTrial(
                 pocket.geometry().window(plan.build().design().bridge()),
                 pocket.geometry().errorBudget(plan.build().shop().limits()),
                 pocket.geometry().sensitivities(),
-                DepthCard.of(plan).stream().filter(c -> its.test(c.feature())).toList(),
+                DepthCard.of(plan).stream()
+                        .filter(c -> its.test(c.feature()) && !c.feature().is(FeatureKind.NECK))
+                        .toList(),
                 inHand.isEmpty() || aboutTheNeck(held),
                 inHand.map(Section::title).orElse(""),
                 inHand.flatMap(DesignTrial::page),
@@ -164,51 +168,72 @@ record DesignTrial(
                 .collect(Collectors.joining(" "));
     }
 
+    /**
+     * What can be pressed.
+     *
+     * @param path of its part of the form
+     * @param mover what moves with it, if a hand may move it
+     */
+    private record Spot(String path, Optional<Feature> mover) {}
+
     private static String board(BuildPlan plan, Draft draft, List<Section> sections, String held, Figures fig) {
-        Map<String, List<Region>> areas = areas(plan, draft);
+        Map<Spot, List<Region>> spots = spots(plan, draft);
         List<BoardDrawing.Pressed> pressed = new ArrayList<>();
         for (Section section : sections) {
-            String key = DesignForm.key(section.path());
-            if (areas.containsKey(section.path())) {
-                String title = section.title();
-                String said = section.movable()
-                        ? Words.say("design-trial.press-or-move", title)
-                        : Words.say("design-trial.press", title);
-                pressed.add(new BoardDrawing.Pressed(
-                        key, title, said, areas.get(section.path()), section.movable(), key.equals(held)));
-            }
+            spots.forEach((spot, areas) -> {
+                if (spot.path().equals(section.path())) {
+                    pressed.add(pressed(section, spot, areas, held));
+                }
+            });
         }
-        int finished = plan.steps().size();
         Optional<Point> middle = pressed.stream()
                 .filter(p -> p.held() && !p.key().equals(DesignForm.key("")))
                 .map(BoardDrawing.Pressed::middle)
                 .findFirst();
         SectionLines lines = SectionLines.within(
                 plan,
-                finished,
+                plan.steps().size(),
                 middle.map(Point::x).orElse(null),
                 middle.map(Point::y).orElse(null));
         return BoardDrawing.changing(plan, fig, lines, pressed);
     }
 
-    /** Where each part of the form lies in the plan, by its place in the design: the body is all of it. */
-    private static Map<String, List<Region>> areas(BuildPlan plan, Draft draft) {
-        Map<String, List<Region>> areas = new LinkedHashMap<>();
+    private static BoardDrawing.Pressed pressed(Section section, Spot spot, List<Region> areas, String held) {
+        String title = spot.mover()
+                .filter(m -> !section.feature().flatMap(FeatureMove::mover).equals(Optional.of(m)))
+                .map(Feature::said)
+                .orElse(section.title());
+        String key = DesignForm.key(section.path());
+        return new BoardDrawing.Pressed(
+                key,
+                spot.mover().map(Feature::word).orElse(""),
+                title,
+                spot.mover().isPresent()
+                        ? Words.say("design-trial.press-or-move", title)
+                        : Words.say("design-trial.press", title),
+                areas,
+                key.equals(held));
+    }
+
+    /** Where everything lies in the plan that a part of the form is about: the body is all of it. */
+    private static Map<Spot, List<Region>> spots(BuildPlan plan, Draft draft) {
+        Map<Spot, List<Region>> spots = new LinkedHashMap<>();
         Region body = plan.build().design().outline().region();
-        areas.put("", List.of(body));
+        spots.put(new Spot("", Optional.empty()), List.of(body));
         plan.build()
                 .surfaces()
                 .forEach(
-                        laid -> put(areas, draft, laid.feature(), laid.beyond(0).intersection(body)));
-        Voids.of(plan, plan.steps().size(), Face.FRONT).forEach(v -> put(areas, draft, v.feature(), v.area()));
-        return areas;
+                        laid -> put(spots, draft, laid.feature(), laid.beyond(0).intersection(body)));
+        Voids.of(plan, plan.steps().size(), Face.FRONT).forEach(v -> put(spots, draft, v.feature(), v.area()));
+        return spots;
     }
 
-    private static void put(Map<String, List<Region>> areas, Draft draft, Feature feature, Region area) {
+    private static void put(Map<Spot, List<Region>> spots, Draft draft, Feature feature, Region area) {
         if (!area.isEmpty()) {
             DesignCatalogue.partWith(draft.design(), feature)
-                    .ifPresent(path ->
-                            areas.computeIfAbsent(path, p -> new ArrayList<>()).add(area));
+                    .map(path -> new Spot(path, FeatureMove.mover(feature)))
+                    .ifPresent(spot ->
+                            spots.computeIfAbsent(spot, p -> new ArrayList<>()).add(area));
         }
     }
 

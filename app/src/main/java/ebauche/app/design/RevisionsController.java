@@ -63,8 +63,7 @@ class RevisionsController {
         for (int i = all.size() - 1; i >= 0 && all.get(i).number() >= first; i--) {
             made.add(made(all, i));
         }
-        PageModel.put(
-                model, new RevisionsView(current, made, first > 1 ? Optional.of(first) : Optional.empty()));
+        PageModel.put(model, new RevisionsView(current, made, first > 1 ? Optional.of(first) : Optional.empty()));
         return "design/revisions";
     }
 

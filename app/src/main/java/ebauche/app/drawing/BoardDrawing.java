@@ -91,13 +91,14 @@ public final class BoardDrawing {
     /**
      * Something on the plan that can be pressed, and moved if a hand may.
      *
-     * @param key tells it from every other
+     * @param key of what comes in hand with it
+     * @param moves word of the feature that moves with it, empty if no hand may move it
      * @param title what it is called
      * @param said to those who cannot see it: what it is and what can be done with it
      * @param areas where it lies
      * @param held whether it is in hand
      */
-    public record Pressed(String key, String title, String said, List<Region> areas, boolean movable, boolean held) {
+    public record Pressed(String key, String moves, String title, String said, List<Region> areas, boolean held) {
         /** The middle of all of it. */
         public Point middle() {
             return new Point(
@@ -129,8 +130,9 @@ public final class BoardDrawing {
     }
 
     private void pressed(Pressed part) {
-        svg.open("g", "class", "pressed" + (part.movable() ? " movable" : "") + (part.held() ? " held" : ""));
-        svg.attribute("data-part", part.key()).attribute("tabindex", "0").attribute("role", "button");
+        svg.open("g", "class", "pressed" + (part.moves().isEmpty() ? "" : " movable") + (part.held() ? " held" : ""));
+        svg.attribute("data-part", part.key()).attribute("data-moves", part.moves());
+        svg.attribute("tabindex", "0").attribute("role", "button");
         svg.attribute("aria-label", part.said()).attribute("aria-pressed", String.valueOf(part.held()));
         svg.title(part.title());
         for (Region area : part.areas()) {

@@ -19,7 +19,10 @@ class WiresStoriesTest extends Story {
     void channels_are_found_tried_and_saved(Screen screen) {
         open(screen, LengthUnit.MILLIMETRE);
         go(shop.path("sedge") + "/design");
+        page.getByText("The whole form").click();
         for (int i = 0; i < 3; i++) {
+            page.locator(".design-whole [data-part='channels." + i + "'] > summary")
+                    .click();
             page.locator("input[name=leave-out][value='channels." + i + "']").check();
         }
         button("Save the design").first().click();

@@ -169,7 +169,14 @@ final class BodyElements {
     static final Element LINE = Element.of("contours.line", "Line")
             .asksNothing()
             .optional()
-            .fields(Field.point("from", "from x", "from y"), Field.point("to", "to x", "to y"), THROUGH, ALONG, EVEN_FADE, LEAN, DEPTHS)
+            .fields(
+                    Field.point("from", "from x", "from y"),
+                    Field.point("to", "to x", "to y"),
+                    THROUGH,
+                    ALONG,
+                    EVEN_FADE,
+                    LEAN,
+                    DEPTHS)
             .build();
 
     /** The part of the edge that a contour which lies so far inside it runs along. */

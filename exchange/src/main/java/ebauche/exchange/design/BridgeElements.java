@@ -97,6 +97,7 @@ final class BridgeElements {
     static final Element VIBRATO = Element.of("bridge.vibrato", "Vibrato")
             .comesWithPart()
             .feature(FeatureKind.VIBRATO)
+            .cutsToo(FeatureKind.SPRINGS)
             .fields(
                     BLOCK,
                     ROUTE_ACROSS,
@@ -118,6 +119,7 @@ final class BridgeElements {
     static final Element STRING_THROUGH = Element.of("bridge.stringThrough", "Strings through the body")
             .optional()
             .feature(FeatureKind.FERRULES)
+            .cutsToo(FeatureKind.STRING_HOLES)
             .holds("ferrule", PartKind.FERRULE)
             .fields(ROW_Y, STRING_HOLE)
             .begins("stringThrough", "strings through", """

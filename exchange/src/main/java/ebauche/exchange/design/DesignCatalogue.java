@@ -73,12 +73,7 @@ public final class DesignCatalogue {
             Optional<Feature> feature,
             Optional<String> part,
             boolean optional,
-            List<Field.Input> fields) {
-        /** Whether a hand can move it over the drawing. */
-        public boolean movable() {
-            return feature.filter(f -> f.kind().movable()).isPresent();
-        }
-    }
+            List<Field.Input> fields) {}
 
     private static Stream<Element.Place> places(JsonNode design) {
         return ELEMENTS.stream().filter(Element::asked).flatMap(e -> e.places(design).stream());
@@ -159,6 +154,7 @@ public final class DesignCatalogue {
      */
     public static Optional<String> partWith(JsonNode design, Feature feature) {
         return place(design, feature)
+                .or(() -> places(design).filter(p -> p.cutsToo(feature)).findFirst())
                 .or(() -> places(design)
                         .filter(p -> p.feature()
                                 .filter(f -> f.owner().equals(feature.owner()))

@@ -65,6 +65,7 @@ public final class Element {
     private final List<Field<?>> fields;
     private final boolean many;
     private final Optional<FeatureKind> feature;
+    private final Set<FeatureKind> cutsToo;
     private final boolean optional;
     private final boolean comesWithPart;
     private final Optional<Slot> slot;
@@ -89,6 +90,7 @@ public final class Element {
         fields = List.copyOf(of.fields);
         many = of.many;
         feature = Optional.ofNullable(of.feature);
+        cutsToo = Set.copyOf(of.cutsToo);
         optional = of.optional;
         comesWithPart = of.comesWithPart;
         slot = Optional.ofNullable(of.slot);
@@ -162,6 +164,12 @@ public final class Element {
             } catch (Refusal noName) {
                 return Optional.empty();
             }
+        }
+
+        /** Whether a feature is cut for it beside its own. */
+        boolean cutsToo(Feature other) {
+            return element.cutsToo.contains(other.kind())
+                    && (!element.many || node.path("id").asString("").equals(other.id()));
         }
 
         /** The place of the bought part that it holds, if it holds one. */
@@ -302,6 +310,7 @@ public final class Element {
         private final List<Field.Input> asksToo = new ArrayList<>();
         private boolean many;
         private FeatureKind feature;
+        private final Set<FeatureKind> cutsToo = new LinkedHashSet<>();
         private boolean optional;
         private boolean comesWithPart;
         private Slot slot;
@@ -350,6 +359,12 @@ public final class Element {
 
         Builder feature(FeatureKind kind) {
             feature = kind;
+            return this;
+        }
+
+        /** What else is cut for it. */
+        Builder cutsToo(FeatureKind kind) {
+            cutsToo.add(kind);
             return this;
         }
 

@@ -43,13 +43,20 @@ public final class FeatureMove {
      * @param unit that its new place is written in
      */
     public static boolean move(ObjectNode design, Feature feature, double dx, double dy, LengthUnit unit) {
-        if (!feature.kind().movable()) {
-            return false;
-        }
-        return with(feature.kind())
-                .or(() -> with(feature.owner().kind()))
+        return mover(feature)
+                .flatMap(m -> with(m.kind()))
                 .filter(e -> new FeatureMove(dx, dy, unit).move(design, e, feature))
                 .isPresent();
+    }
+
+    /** What moves when a feature is moved: itself, or what it comes with; nothing if no hand may move it. */
+    public static Optional<Feature> mover(Feature feature) {
+        if (!feature.kind().movable()) {
+            return Optional.empty();
+        }
+        return Stream.of(feature, feature.owner())
+                .filter(f -> with(f.kind()).isPresent())
+                .findFirst();
     }
 
     /** The element that moves with a kind of feature. */
