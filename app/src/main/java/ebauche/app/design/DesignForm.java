@@ -2,6 +2,7 @@ package ebauche.app.design;
 
 import ebauche.app.body.Bodies;
 import ebauche.app.web.PageModel;
+import ebauche.core.feature.Feature;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.exchange.design.Additions;
 import ebauche.exchange.design.DesignCatalogue;
@@ -87,7 +88,7 @@ record DesignForm(
     /**
      * The form of a draft.
      *
-     * @param wanted the part to have in hand; one where something is wrong goes first
+     * @param wanted key of the part to have in hand, or a feature that it asks for; one where something is wrong goes first
      */
     static DesignForm of(Bodies.Current current, Draft draft, String wanted) {
         List<Part> parts = DesignCatalogue.sections(
@@ -109,6 +110,8 @@ record DesignForm(
                 .findFirst();
         String held = wrong.map(Part::key)
                 .or(() -> parts.stream().map(Part::key).filter(wanted::equals).findFirst())
+                .or(() -> DesignCatalogue.partWith(draft.design(), Feature.mentioned(wanted))
+                        .map(DesignForm::key))
                 .orElse("");
         Map<String, AsBuilt.Reading> measured = new LinkedHashMap<>();
         AsBuilt record = current.plan().build().asBuilt();
