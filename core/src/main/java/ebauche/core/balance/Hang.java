@@ -1,6 +1,7 @@
 package ebauche.core.balance;
 
 import ebauche.core.geometry.Point;
+import ebauche.core.memo.Memo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -120,8 +121,14 @@ public record Hang(Point low, Point high, double strap, Point centre, int treble
         return at(angle).filter(Standing::stays).isPresent();
     }
 
+    private record Asked(Hang hang) {}
+
     /** The angles at which it stays by itself, from the lowest on. */
     public List<Range> ranges() {
+        return Memo.here().get(new Asked(this), this::searched, r -> 64L * r.size());
+    }
+
+    private List<Range> searched() {
         List<Range> all = new ArrayList<>();
         double since = Double.NaN;
         for (int angle = -STEEPEST; angle <= STEEPEST; angle++) {
@@ -137,7 +144,7 @@ public record Hang(Point low, Point high, double strap, Point centre, int treble
         if (!Double.isNaN(since)) {
             all.add(new Range(since, STEEPEST));
         }
-        return all;
+        return List.copyOf(all);
     }
 
     /** Between an angle at which it slips and one at which it stays. */

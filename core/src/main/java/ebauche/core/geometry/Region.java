@@ -249,8 +249,16 @@ public final class Region {
 
     /** The middle of the largest circle that lies in it. */
     public Point middleOfWidest() {
-        Coordinate c = new MaximumInscribedCircle(geometry, WIDEST).getCenter().getCoordinate();
-        return new Point(c.x, c.y);
+        return Memo.here()
+                .get(
+                        new Made('m', this, ""),
+                        () -> {
+                            Coordinate c = new MaximumInscribedCircle(geometry, WIDEST)
+                                    .getCenter()
+                                    .getCoordinate();
+                            return new Point(c.x, c.y);
+                        },
+                        p -> 0);
     }
 
     /** A point well inside: the centroid where it lies inside, as it does in every cavity that is no ring. */

@@ -6,6 +6,7 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import ebauche.core.memo.Memo;
 import java.util.Map;
 
 /** A square code (QR, ISO/IEC 18004) that a tablet's camera reads; made by the ZXing library, with a quarter of it to spare for dust. */
@@ -16,12 +17,19 @@ public final class SquareCode {
         this.dark = dark;
     }
 
+    private record Asked(String text) {}
+
     /**
      * The code of a text, without its quiet margin: whoever draws it leaves four squares round it.
      *
      * @throws IllegalArgumentException for a text that is too long for one
      */
     public static SquareCode of(String text) {
+        return Memo.here()
+                .get(new Asked(text), () -> encoded(text), c -> (long) c.size() * c.size() / 8 + 2L * text.length());
+    }
+
+    private static SquareCode encoded(String text) {
         try {
             return new SquareCode(new QRCodeWriter()
                     .encode(
