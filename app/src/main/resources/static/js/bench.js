@@ -139,7 +139,6 @@ const hand = document.querySelector(".in-hand");
 if (hand) {
   const key = `pass ${hand.dataset.passes}`;
   const passes = [...hand.querySelectorAll("[data-pass]")];
-  const whole = document.querySelector(".whole");
   const back = document.querySelector("#pass-back");
   const cut = document.querySelector("#pass-cut");
   let at = Math.min(passes.length, Number(localStorage.getItem(key) ?? 0));
@@ -150,11 +149,9 @@ if (hand) {
     hand.classList.toggle("all-cut", !left);
     cut.disabled = !left;
     back.disabled = at === 0;
-    whole?.classList.toggle("beside", true);
   };
   back.addEventListener("click", () => { at--; show(); });
   cut.addEventListener("click", () => { at++; show(); });
-  hand.hidden = false;
   show();
 }
 
@@ -213,3 +210,5 @@ for (const ledger of ledgers()) {
     });
   }
 }
+
+document.querySelector(".bench").dataset.ready = "";

@@ -171,8 +171,13 @@ public abstract class Story extends WithApp {
 
     /** Nothing is cut off sideways: a page never scrolls across. */
     protected void fits() {
+        fits(page.url());
+    }
+
+    /** The same of a view. */
+    protected void fits(String view) {
         Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
-        assertThat(((Number) over).intValue()).as("scrolls sideways by").isLessThanOrEqualTo(0);
+        assertThat(((Number) over).intValue()).as(view + " scrolls sideways by").isLessThanOrEqualTo(0);
     }
 
     @AfterEach

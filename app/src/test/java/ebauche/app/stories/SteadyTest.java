@@ -1,0 +1,102 @@
+package ebauche.app.stories;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Request;
+import ebauche.app.testing.Story;
+import ebauche.core.measure.LengthUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Pages stand still and come soon: nothing jumps when a part of them is put in, no font is waited for, little is sent before the drawing. */
+class SteadyTest extends Story {
+    /** Chromium's own count of what moved though nobody touched anything (Layout Instability API, W3C). */
+    private static final String COUNTS = """
+            window.shifts = [];
+            new PerformanceObserver((list) => list.getEntries().forEach((e) => {
+              if (!e.hadRecentInput) {
+                window.shifts.push(e.value + ' ' + e.sources.map((s) => (s.node?.className ?? s.node?.nodeName) + ' '
+                  + s.previousRect.y + ' to ' + s.currentRect.y).join(', '));
+              }
+            })).observe({type: 'layout-shift', buffered: true});""";
+
+    private static final int MOST_BEFORE_THE_DRAWING = 150_000;
+
+    /** What a browser must have before it draws the picture that stands in the page: no font, and no script, which come deferred. */
+    private static final Set<String> WAITED_FOR = Set.of("document", "stylesheet");
+
+    private void stands(String when) {
+        page.waitForTimeout(300);
+        assertThat((List<?>) page.evaluate("window.shifts")).as(when).isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void nothing_jumps_when_a_part_of_a_page_is_put_in(Screen screen) {
+        open(screen, LengthUnit.MILLIMETRE);
+        page.addInitScript(COUNTS);
+        // From the first page on the browser has the fonts; what they move when they come is no part that is put in.
+        go(shop.path("tussock"));
+        page.evaluate("document.fonts.ready.then(() => true)");
+        go(shop.path("tussock") + "/design?held=pickups.1");
+        stands("the design opened");
+        page.locator("#design-board .pressed[data-part='pickups.1']").focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("#trial")).containsText("Breaks nothing");
+        page.locator("[name='pickups.1.proud']").fill("5 mm");
+        assertThat(page.locator("#trial")).containsText("numbers move");
+        stands("the design changed");
+
+        go(shop.path("tussock") + "/what-if");
+        assertThat(page.locator(".slider").first()).isVisible();
+        stands("what if, its sliders come");
+
+        go(shop.path("tussock"));
+        page.locator("#later").click();
+        stands("the next step");
+
+        go(shop.path("tussock") + "/x-ray");
+        page.locator(".cavity[data-feature=pickup-neck]").focus();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.locator(".moves")).containsText("0.5 mm");
+        stands("an X-ray moved");
+
+        go(shop.path("sedge") + "/bench");
+        stands("the bench");
+        go("/");
+        stands("the floor");
+    }
+
+    @Test
+    void no_font_is_waited_for() {
+        open(Screen.DESK, LengthUnit.MILLIMETRE);
+        go("/");
+        Object waited = page.evaluate("""
+                [...document.styleSheets].flatMap((s) => [...s.cssRules]).filter((r) => r instanceof CSSFontFaceRule)
+                  .map((r) => r.style.getPropertyValue('font-display'))""");
+        assertThat((List<?>) waited)
+                .isNotEmpty()
+                .allMatch(d -> Set.of("swap", "optional", "fallback").contains(d));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "/design", "/bench", "/x-ray", "/contours"})
+    void little_is_sent_before_the_drawing(String view) {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        List<Request> all = new ArrayList<>();
+        page.onRequestFinished(all::add);
+        go(shop.path("tussock") + view);
+        assertThat(page.locator("main svg").first()).isVisible();
+        long bytes = all.stream()
+                .filter(r -> WAITED_FOR.contains(r.resourceType()))
+                .mapToLong(r -> r.sizes().responseBodySize)
+                .sum();
+        assertThat(bytes).as(view).isPositive().isLessThanOrEqualTo(MOST_BEFORE_THE_DRAWING);
+    }
+}
