@@ -53,13 +53,19 @@ public final class SquareCode {
         return dark.get(column, row);
     }
 
-    /** Its dark squares as SVG path data, a unit a square. */
+    /** Its dark squares as SVG path data, a unit a square: those that lie beside each other in a row as one. */
     public String path() {
         StringBuilder data = new StringBuilder();
         for (int row = 0; row < size(); row++) {
             for (int column = 0; column < size(); column++) {
-                if (isDark(column, row)) {
-                    data.append('M').append(column).append(' ').append(row).append("h1v1h-1z");
+                int from = column;
+                while (column < size() && isDark(column, row)) {
+                    column++;
+                }
+                int wide = column - from;
+                if (wide > 0) {
+                    data.append('M').append(from).append(' ').append(row);
+                    data.append('h').append(wide).append("v1h-").append(wide).append('z');
                 }
             }
         }

@@ -14,9 +14,12 @@ import ebauche.exchange.file.DemoBodies;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -135,7 +138,23 @@ class TravellerPrintOutsideTest {
     void aCodeOfNothingLongerThanItHoldsIsRefused() {
         assertThatThrownBy(() -> SquareCode.of("x".repeat(5000))).isInstanceOf(IllegalArgumentException.class);
         SquareCode code = SquareCode.of("http://localhost/");
-        assertThat(code.path()).startsWith("M0 0h1v1h-1z");
-        assertThat(code.isDark(0, 0)).isTrue();
+        assertThat(code.path()).startsWith("M0 0h7v1h-7z");
+        boolean[][] drawn = new boolean[code.size()][code.size()];
+        Matcher run = Pattern.compile("M(\\d+) (\\d+)h(\\d+)v1h-\\3z").matcher(code.path());
+        int runs = 0;
+        while (run.find()) {
+            runs += run.group().length();
+            int from = Integer.parseInt(run.group(1));
+            int wide = Integer.parseInt(run.group(3));
+            Arrays.fill(drawn[Integer.parseInt(run.group(2))], from, from + wide, true);
+        }
+        assertThat(runs)
+                .as("all of the path is such runs")
+                .isEqualTo(code.path().length());
+        for (int row = 0; row < code.size(); row++) {
+            for (int column = 0; column < code.size(); column++) {
+                assertThat(drawn[row][column]).isEqualTo(code.isDark(column, row));
+            }
+        }
     }
 }
