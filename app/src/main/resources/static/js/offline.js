@@ -119,5 +119,6 @@ out?.addEventListener("submit", async (event) => {
   }
   indexedDB.deleteDatabase("ebauche");
   localStorage.clear();
+  sessionStorage.clear();
   out.submit();
 });

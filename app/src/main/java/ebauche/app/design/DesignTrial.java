@@ -232,10 +232,15 @@ record DesignTrial(
         return spots;
     }
 
+    /** What no hand moves by itself moves with its part, such as a pickup's leg pockets. */
     private static void put(Map<Spot, List<Region>> spots, Draft draft, Feature feature, Region area) {
         if (!area.isEmpty()) {
             DesignCatalogue.partWith(draft.design(), feature)
-                    .map(path -> new Spot(path, FeatureMove.mover(feature)))
+                    .map(path -> new Spot(
+                            path,
+                            FeatureMove.mover(feature)
+                                    .or(() -> DesignCatalogue.featureAt(draft.design(), path)
+                                            .flatMap(FeatureMove::mover))))
                     .ifPresent(spot ->
                             spots.computeIfAbsent(spot, p -> new ArrayList<>()).add(area));
         }

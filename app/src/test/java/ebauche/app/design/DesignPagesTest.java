@@ -119,6 +119,27 @@ class DesignPagesTest extends WithVisitor {
         assertThat(bridge.propertyNames()).contains("bridge.vibrato.routeY").doesNotContain("bridge.vibrato.springsY");
     }
 
+    /** A pickup's leg pockets, a cover's screws: the hand that takes them takes their part. */
+    @Test
+    void what_belongs_to_a_part_is_taken_with_it() {
+        for (String body : List.of("sedge", "tussock", "rush")) {
+            Document page = Jsoup.parse(me.get(shop.path(body) + "/design").body());
+            for (String list : List.of("pickups", "cavities")) {
+                for (int i = 0;
+                        i
+                                < page.select(".design-parts [data-part^=" + list + ".]")
+                                        .size();
+                        i++) {
+                    assertThat(page.select(".pressed[data-part='" + list + "." + i + "']")
+                                    .eachAttr("data-moves"))
+                            .as(body + " " + list + " " + i)
+                            .hasSize(1)
+                            .allMatch(m -> !m.isEmpty());
+                }
+            }
+        }
+    }
+
     /** Who works in inches reads a moved place in inches, on a 64th where it lies on one. */
     @Test
     void a_place_is_moved_in_the_makers_unit() {

@@ -12,6 +12,7 @@ import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -97,11 +98,17 @@ class AccessTest extends Story {
     void every_view_is_accessible_and_fits_its_screen(int width, int height) {
         open(width > 1000 ? Screen.DESK : Screen.TABLET, LengthUnit.INCH);
         page.setViewportSize(width, height);
+        SoftAssertions all = new SoftAssertions();
         for (String view : VIEWS) {
             go(at(view));
-            accessible(width > 1000 ? List.of() : CONTRAST);
-            fits(view);
+            all.assertThatCode(() -> {
+                        accessible(width > 1000 ? List.of() : CONTRAST);
+                        fits(view);
+                    })
+                    .as(view)
+                    .doesNotThrowAnyException();
         }
+        all.assertAll();
         page.context().clearCookies();
         go("/sign-in");
         accessible();

@@ -109,12 +109,20 @@ class NoNetworkTest extends Story {
     void signing_out_leaves_nothing_on_the_device() {
         open(Screen.TABLET, LengthUnit.MILLIMETRE);
         atTheBench(NECK);
+        go(shop.path("sedge") + "/design?held=pickups.0");
+        page.locator("#design-board .pressed[data-part='pickups.0']").focus();
+        page.keyboard().press("ArrowLeft");
+        assertThat(button("Undo")).isEnabled();
+        assertThat(page.evaluate("Object.keys(sessionStorage).filter((k) => k.startsWith('edit')).length"))
+                .isEqualTo(1);
         go("/");
         button("Sign out " + shop.maker().name()).click();
         page.waitForURL("**/sign-in**");
         assertThat(page.evaluate("caches.keys().then((k) => k.filter((n) => n.includes('pages')).length)"))
                 .isEqualTo(0);
         assertThat(page.evaluate("Object.keys(localStorage).length")).isEqualTo(0);
+        assertThat(page.evaluate("Object.keys(sessionStorage).filter((k) => k.startsWith('edit')).length"))
+                .isEqualTo(0);
         network(false);
         page.navigate(address() + shop.path("sedge") + "/bench?step=" + NECK);
         assertThat(page.locator("body")).containsText("was not opened while there was one");

@@ -163,6 +163,11 @@ public final class DesignCatalogue {
                 .map(Element.Place::path);
     }
 
+    /** The feature that is cut for the part of a design at a place, if one is. */
+    public static Optional<Feature> featureAt(JsonNode design, String path) {
+        return places(design).filter(p -> p.path().equals(path)).findFirst().flatMap(Element.Place::feature);
+    }
+
     /** What can be told apart in two designs: members of lists by their ids, the rest by their places. */
     public static boolean isList(String path) {
         return ELEMENTS.stream().anyMatch(e -> e.asked() && e.many() && e.path().equals(path));
