@@ -24,14 +24,17 @@ async function ask() {
       const step = wish.step;
       const move = wish.moves.shift() ?? { moves: "", dx: 0, dy: 0 };
       Object.assign(wish, { look: wish.moves.length > 0, step: false });
-      await window.htmx.ajax("POST", form.dataset.trial, { source: form, target: "#trial", swap: "innerHTML", values: move });
-      if (step) {
+      const answered = await window.htmx
+        .ajax("POST", form.dataset.trial, { source: form, target: "#trial", swap: "innerHTML", values: move })
+        .then(() => true, () => false);
+      if (!answered) {
+        // htmx has told that none came: what is typed stands, what was moved lies where it lay, and the next change asks again.
+        Object.assign(wish, { look: false, moves: [] });
+        board.querySelectorAll("[transform]").forEach((part) => part.removeAttribute("transform"));
+      } else if (step) {
         remember();
       }
     }
-  } catch (noAnswer) {
-    // htmx has told that none came; what is typed stands, and the next change asks again.
-    Object.assign(wish, { look: false, moves: [] });
   } finally {
     busy = false;
   }
@@ -219,8 +222,23 @@ Object.keys(sessionStorage).filter((key) => key.startsWith(`edit ${form.dataset.
   .forEach((key) => sessionStorage.removeItem(key));
 let steps = { at: 0, all: [typed()] };
 
+// A long line in the form fills the browser's room sooner: then the oldest steps go first.
+function keep() {
+  try {
+    sessionStorage.setItem(edit, JSON.stringify(steps));
+  } catch (full) {
+    if (steps.at === 0) {
+      sessionStorage.removeItem(edit);
+      return;
+    }
+    steps.all.shift();
+    steps.at--;
+    keep();
+  }
+}
+
 function write() {
-  sessionStorage.setItem(edit, JSON.stringify(steps));
+  keep();
   undo.disabled = steps.at === 0;
   redo.disabled = steps.at === steps.all.length - 1;
 }
