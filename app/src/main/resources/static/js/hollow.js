@@ -1,6 +1,5 @@
 // The wall of a hollow follows the hand: while it moves only the drawing and its sums are reckoned anew; let go, the whole page is.
-const drag = document.querySelector("#wall-drag");
-const slider = drag.querySelector("input");
+const slider = document.querySelector("#wall-drag");
 const form = document.querySelector("form#hollow");
 const wall = form.elements.namedItem("wall");
 
@@ -19,6 +18,6 @@ function look() {
 }
 
 // What only this script can do is offered once it can be done.
-drag.hidden = false;
+slider.disabled = false;
 slider.addEventListener("input", look);
 slider.addEventListener("change", () => form.requestSubmit());

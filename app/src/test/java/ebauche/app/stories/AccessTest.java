@@ -22,85 +22,14 @@ class AccessTest extends Story {
     /** Half of Axe's time: a colour is the same on a narrower screen. */
     private static final List<String> CONTRAST = List.of("color-contrast");
 
-    private static final List<String> VIEWS = List.of(
-            "/",
-            "/log",
-            "/bodies/take-on",
-            "/bodies/take-on/other",
-            "/timers",
-            "/timber",
-            "/timber/new",
-            "/timber/table",
-            "/timber/timbers",
-            "/ways",
-            "/crib",
-            "/crib/bits/new",
-            "/crib/routers/0",
-            "tussock/blank",
-            "tussock/cut-list",
-            "tussock/glue-up",
-            "tussock/thickness",
-            "tussock/template",
-            "tussock/template/outline",
-            "tussock/passes?cut=controls",
-            "tussock/feed",
-            "marram/feed?school=TABLE",
-            "tussock/tiles",
-            "/box",
-            "/box/new/pickup",
-            "sedge/parts",
-            "shale/depths",
-            "marram/neck",
-            "tussock/cavity",
-            "tussock/contours",
-            "tussock/contours/forearm",
-            "marram/contours/top",
-            "marram/contours?add=belly",
-            "tussock/edges?face=front&radius=1/4%20in",
-            "shale/check",
-            "shale/one-page",
-            "sedge/traveller",
-            "tussock/balance",
-            "tussock/hollow?round=32%20mm",
-            "/crib/machines/new",
-            "tussock/x-ray",
-            "sedge/x-ray?step=neck:rout&face=BACK&move.pickup-bridge=0,-20",
-            "tussock/what-if?thickness=40&part.bridge=usual:posts-metric",
-            "/crib/saws/new",
-            "/crib/aids/0",
-            "sedge",
-            "shale",
-            "tussock?step=controls:rout",
-            "sedge/design",
-            "sedge/bench",
-            "shale/bench?step=vibrato:rout",
-            "/now",
-            "/people",
-            "tussock/revisions",
-            "tussock/design?held=pickups.1",
-            "rush/design?held=body",
-            "tussock/record",
-            "tussock/shielding",
-            "tussock/wires",
-            "tussock/cap",
-            "tussock/blank/together",
-            "tussock/depths",
-            "tussock/what-if",
-            "tussock/hollow");
-
-    private String at(String view) {
-        String name = view.split("[/?]", 2)[0];
-        return name.isEmpty() ? view : shop.path(name) + view.substring(name.length());
-    }
-
     @ParameterizedTest
     @CsvSource({"1280,800", "820,1180", "390,844"})
     void every_view_is_accessible_and_fits_its_screen(int width, int height) {
         open(width > 1000 ? Screen.DESK : Screen.TABLET, LengthUnit.INCH);
         page.setViewportSize(width, height);
         SoftAssertions all = new SoftAssertions();
-        for (String view : VIEWS) {
-            go(at(view));
+        for (String view : Views.ALL) {
+            go(Views.at(shop, view));
             all.assertThatCode(() -> {
                         accessible(width > 1000 ? List.of() : CONTRAST);
                         fits(view);
@@ -115,12 +44,12 @@ class AccessTest extends Story {
         fits();
     }
 
-    /** A page that comes into the navigation comes into the list above. */
+    /** A page that comes into the navigation comes into {@link Views}. */
     @Test
     void every_page_of_the_navigation_is_looked_at() {
         open(Screen.DESK, LengthUnit.MILLIMETRE);
         go(shop.path("tussock"));
-        List<String> looked = VIEWS.stream()
+        List<String> looked = Views.ALL.stream()
                 .map(v -> v.replaceFirst("[?].*", ""))
                 .map(v -> v.startsWith("/") ? v : v.contains("/") ? v.substring(v.indexOf('/')) : "")
                 .toList();
