@@ -114,7 +114,8 @@ class SteadyTest extends Story {
         go("/");
         stands("fonts that come late");
         Object waited = page.evaluate("""
-                [...document.styleSheets].flatMap((s) => [...s.cssRules]).filter((r) => r instanceof CSSFontFaceRule)
+                [...document.styleSheets].flatMap((s) => [...s.cssRules])
+                  .filter((r) => r instanceof CSSFontFaceRule && r.style.getPropertyValue('src').includes('url('))
                   .map((r) => r.style.getPropertyValue('font-display'))""");
         assertThat((List<?>) waited).isNotEmpty().allMatch("optional"::equals);
     }
