@@ -5,6 +5,7 @@ import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.drawing.SectionLines;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.core.geometry.Face;
 import ebauche.core.operation.StepKey;
@@ -62,6 +63,9 @@ class BodyController {
             String earlier,
             String later) {}
 
+    /** The rule as it is drawn: its steps lead to the same section lines. */
+    private record Rule(String here, Figures fig, int chosen, Double x, Double y) {}
+
     private static void show(Bodies.Current current, Look look, Figures fig, Model model) {
         BuildPlan plan = current.plan();
         PlanStep step = StepInHand.chosen(plan, look.step());
@@ -77,7 +81,10 @@ class BodyController {
                         face,
                         lines,
                         plan.history().finished().balance(),
-                        RuleDrawing.of(plan, fig, chosen, op -> at(here, op.key(), null, look)),
+                        Kept.with(plan)
+                                .get(
+                                        new Rule(here, fig, chosen, look.x(), look.y()),
+                                        () -> RuleDrawing.of(plan, fig, chosen, op -> at(here, op.key(), null, look))),
                         BoardDrawing.of(plan, fig, chosen, face, lines),
                         at(here, step.operation().key(), face.other(), look),
                         neighbour(plan, here, chosen - 1, look),

@@ -3,6 +3,7 @@ package ebauche.app.check;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.core.feature.Feature;
 import ebauche.core.job.Rule;
 import ebauche.core.plan.BuildPlan;
@@ -67,9 +68,13 @@ class CheckController {
         model.addAttribute("verdicts", Rule.Verdict.values());
         model.addAttribute("shown", shown);
         model.addAttribute("leavable", leavable(current.plan(), realism));
-        model.addAttribute("drawing", CheckDrawing.of(current.plan(), pinned, fig));
+        model.addAttribute(
+                "drawing",
+                Kept.with(current.plan()).get(new Pinned(fig), () -> CheckDrawing.of(current.plan(), pinned, fig)));
         return "check/check";
     }
+
+    private record Pinned(Figures fig) {}
 
     /** For each kind of step that is not done as usual, the question what it would be to leave open all that it is needed for. */
     private static Map<String, String> leavable(BuildPlan plan, Realism realism) {

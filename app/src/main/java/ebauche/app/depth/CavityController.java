@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
@@ -116,11 +117,18 @@ class CavityController {
         return "depth/cavity";
     }
 
+    private record Proposed(String cavity, Bit bit, double lip) {}
+
     private static void beside(
             Bodies.Current current, String id, CavityFromParts proposed, Bit bit, double lip, Model model) {
         try {
-            Build then = DesignKeeping.build(current, file(current, id, proposed, bit, lip));
-            model.addAttribute("beside", SideBySide.of(current.plan(), Planner.plan(then)));
+            SideBySide beside = Kept.with(current.plan())
+                    .get(
+                            new Proposed(id, bit, lip),
+                            () -> SideBySide.of(
+                                    current.plan(),
+                                    Planner.plan(DesignKeeping.build(current, file(current, id, proposed, bit, lip)))));
+            model.addAttribute("beside", beside);
         } catch (BuildFileException e) {
             model.addAttribute("trouble", e.getMessage());
         }

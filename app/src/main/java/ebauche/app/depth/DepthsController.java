@@ -3,6 +3,7 @@ package ebauche.app.depth;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.sheet.DepthCard;
 import ebauche.core.sheet.DrillHole;
@@ -27,6 +28,8 @@ class DepthsController {
     /** A card with its drawing. */
     public record Shown(DepthCard card, String drawing) {}
 
+    private record Drawn(Figures fig) {}
+
     @GetMapping("/bodies/{id}/depths")
     String depths(
             @AuthenticationPrincipal Maker maker,
@@ -35,9 +38,12 @@ class DepthsController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         BuildPlan plan = current.plan();
-        List<Shown> cards = DepthCard.of(plan).stream()
-                .map(c -> new Shown(c, DepthDrawing.of(plan, c, fig)))
-                .toList();
+        List<Shown> cards = Kept.with(plan)
+                .get(
+                        new Drawn(fig),
+                        () -> DepthCard.of(plan).stream()
+                                .map(c -> new Shown(c, DepthDrawing.of(plan, c, fig)))
+                                .toList());
         model.addAttribute("current", current);
         model.addAttribute("plan", plan);
         model.addAttribute("cards", cards);

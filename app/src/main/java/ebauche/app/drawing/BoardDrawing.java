@@ -1,6 +1,7 @@
 package ebauche.app.drawing;
 
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -68,24 +69,32 @@ public final class BoardDrawing {
         this.svg = new Svg(WIDTH, HEIGHT, "board", words());
     }
 
+    private record AroundStep(Figures fig, int step, Face up, SectionLines lines) {}
+
     /** Draws the wood around one step, with section lines that can be moved. */
     public static String of(BuildPlan plan, Figures fig, int step, Face up, SectionLines lines) {
-        BoardDrawing board = new BoardDrawing(plan, fig, step, up, lines);
-        board.draw();
-        board.handles();
-        return board.svg.done();
+        return Kept.with(plan).get(new AroundStep(fig, step, up, lines), () -> {
+            BoardDrawing board = new BoardDrawing(plan, fig, step, up, lines);
+            board.draw();
+            board.handles();
+            return board.svg.done();
+        });
     }
+
+    private record Finished(Figures fig) {}
 
     /** Draws the finished body from the front, with nothing to move. */
     public static String finished(BuildPlan plan, Figures fig) {
-        BoardDrawing board = new BoardDrawing(
-                plan,
-                fig,
-                plan.steps().size(),
-                Face.FRONT,
-                SectionLines.within(plan, plan.steps().size(), null, null));
-        board.draw();
-        return board.svg.done();
+        return Kept.with(plan).get(new Finished(fig), () -> {
+            BoardDrawing board = new BoardDrawing(
+                    plan,
+                    fig,
+                    plan.steps().size(),
+                    Face.FRONT,
+                    SectionLines.within(plan, plan.steps().size(), null, null));
+            board.draw();
+            return board.svg.done();
+        });
     }
 
     /**
@@ -120,14 +129,18 @@ public final class BoardDrawing {
 
     /** Draws the finished body from the front, whose parts can be pressed and moved; the sections go through what is in hand. */
     public static String changing(BuildPlan plan, Figures fig, SectionLines lines, List<Pressed> parts) {
-        BoardDrawing board = new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, lines);
-        board.svg.attribute("data-scale", board.perMillimetre(1));
-        board.draw();
-        parts.stream()
-                .sorted(Comparator.comparingDouble(Pressed::size).reversed())
-                .forEach(board::pressed);
-        return board.svg.done();
+        return Kept.with(plan).get(new Changing(fig, lines, List.copyOf(parts)), () -> {
+            BoardDrawing board = new BoardDrawing(plan, fig, plan.steps().size(), Face.FRONT, lines);
+            board.svg.attribute("data-scale", board.perMillimetre(1));
+            board.draw();
+            parts.stream()
+                    .sorted(Comparator.comparingDouble(Pressed::size).reversed())
+                    .forEach(board::pressed);
+            return board.svg.done();
+        });
     }
+
+    private record Changing(Figures fig, SectionLines lines, List<Pressed> parts) {}
 
     private void pressed(Pressed part) {
         svg.open("g", "class", "pressed" + (part.moves().isEmpty() ? "" : " movable") + (part.held() ? " held" : ""));

@@ -1,5 +1,7 @@
 package ebauche.app.takeon;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
@@ -19,6 +21,7 @@ import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.AsItCame;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.core.plan.StillOpen;
 import ebauche.core.takeon.Laid;
 import ebauche.core.takeon.PickupPlace;
@@ -33,9 +36,11 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -59,9 +64,16 @@ class TakeOnController {
     /** Fields that say what a body has already are called so, and by its word. */
     private static final String HAS = "has-";
 
+    /** Fields of the form that answer nothing. */
+    private static final Set<String> OF_THE_FORM = Set.of("entry", "_csrf");
+
+    private static final int LAID_KEPT = 20;
+
     private final BodyStore store;
     private final WaysStore ways;
     private final Readings readings;
+    private final Cache<Question, Drawn> laid =
+            Caffeine.newBuilder().maximumSize(LAID_KEPT).build();
 
     TakeOnController(BodyStore store, WaysStore ways, Readings readings) {
         this.store = store;
@@ -121,9 +133,8 @@ class TakeOnController {
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        Ways shop = ways.of(maker.shop());
-        answer(laid(typed, shop, fig), false, model);
-        ask(typed, PublicIds.next(), shop, model);
+        answer(laid(maker, typed, fig), false, model);
+        ask(typed, PublicIds.next(), ways.of(maker.shop()), model);
         return "takeon/take-on";
     }
 
@@ -134,7 +145,7 @@ class TakeOnController {
             @RequestParam Map<String, String> typed,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        answer(laid(typed, ways.of(maker.shop()), fig), false, model);
+        answer(laid(maker, typed, fig), false, model);
         model.addAttribute("swapped", true);
         return "takeon/take-on :: laid";
     }
@@ -184,10 +195,10 @@ class TakeOnController {
             Model model,
             HttpServletResponse response) {
         Ways shop = ways.of(maker.shop());
-        TakenOn taken = laid(typed, shop, fig);
+        TakenOn taken = layOut(typed, shop, fig);
         if (!taken.holds()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            answer(taken, true, model);
+            answer(Drawn.of(taken), true, model);
             ask(typed, entry, shop, model);
             return "takeon/take-on";
         }
@@ -212,7 +223,29 @@ class TakeOnController {
                 title -> Words.say("take-on.as-it-came", title)));
     }
 
-    private static TakenOn laid(Map<String, String> typed, Ways shop, Figures fig) {
+    private record Question(long shop, Ways.State ways, Map<String, String> typed, Figures fig) {}
+
+    /** What is answered once is laid out once: the page's first answers, and those that a hand goes back to. */
+    private Drawn laid(Maker maker, Map<String, String> typed, Figures fig) {
+        Ways shop = ways.of(maker.shop());
+        Map<String, String> answers = new HashMap<>(typed);
+        answers.keySet().removeAll(OF_THE_FORM);
+        return laid.get(
+                new Question(maker.shop(), shop.state(), answers, fig),
+                asked -> Drawn.of(layOut(asked.typed(), shop, fig)));
+    }
+
+    /** As it is laid out, with its order and its drawing. */
+    private record Drawn(TakenOn taken, Optional<Schedule> schedule, String drawing) {
+        static Drawn of(TakenOn taken) {
+            return new Drawn(
+                    taken,
+                    taken.build().map(Planner::schedule),
+                    taken.build().map(TakeOnDrawing::of).orElse(""));
+        }
+    }
+
+    private static TakenOn layOut(Map<String, String> typed, Ways shop, Figures fig) {
         Box box = Box.of(shop);
         Answers answers = new Answers(typed, fig.unit(), key -> box.find(key).map(Box.InBox::part));
         Function<ObjectNode, Build> reads = file -> Bodies.build(file, shop, AsBuilt.NOTHING_YET);
@@ -220,18 +253,19 @@ class TakeOnController {
     }
 
     /** Until it is taken on, a name that is not there yet is no trouble. */
-    private static void answer(TakenOn taken, boolean inEarnest, Model model) {
+    private static void answer(Drawn drawn, boolean inEarnest, Model model) {
+        TakenOn taken = drawn.taken();
+        Optional<Schedule> schedule = drawn.schedule();
         Map<String, String> troubles = new LinkedHashMap<>(taken.troubles());
         if (!inEarnest) {
             troubles.remove("name");
         }
         Map<String, List<Laid>> said = taken.said().stream()
                 .collect(Collectors.groupingBy(l -> l.about().word(), LinkedHashMap::new, Collectors.toList()));
-        var schedule = taken.build().map(Planner::schedule);
         PageModel.put(
                 model,
                 new Answered(
-                        taken.build().map(TakeOnDrawing::of).orElse(""),
+                        drawn.drawing(),
                         said,
                         troubles,
                         schedule.map(s -> s.stillOpen()).orElse(List.of()),

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -52,11 +53,15 @@ public class Rack {
         return held(board, climate(board.shop()), ways.of(board.shop()));
     }
 
+    /** To the hour: wood is as dry a minute later, and what is laid out of the rack once is found again. */
     private Held held(Shelved board, Climate climate, Ways shopWays) {
         return new Held(
                 board,
                 new Seasoning(
-                        board.board(), climate, shopWays.cutting().readyWithin(), BoardStore.day(clock.instant())));
+                        board.board(),
+                        climate,
+                        shopWays.cutting().readyWithin(),
+                        BoardStore.day(clock.instant().truncatedTo(ChronoUnit.HOURS))));
     }
 
     /** The air as last read. */

@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.whatif.Trial;
@@ -156,8 +157,12 @@ class WiresController {
                         ways.wiring().usual(),
                         offered,
                         new WiresDrawing(plan, fig).still(ways, chosen, offered, current.here())));
-        chosen.ifPresent(c ->
-                bore(plan.build(), plan, c, typedEnds(c, trial.asked().fields(), trial.troubles(), fig), fig, model));
+        chosen.ifPresent(c -> {
+            List<TypedEnd> typed = typedEnds(c, trial.asked().fields(), trial.troubles(), fig);
+            PageModel.put(
+                    model,
+                    Kept.with(plan).get(new Bored(c, typed, fig), () -> bore(plan.build(), plan, c, typed, fig)));
+        });
     }
 
     private static Optional<Channel> chosen(List<Channel> channels, String id) {
@@ -196,21 +201,20 @@ class WiresController {
         }
     }
 
-    private static void bore(
-            Build build, BuildPlan plan, Channel chosen, List<TypedEnd> typed, Figures fig, Model model) {
+    private record Bored(Channel chosen, List<TypedEnd> typed, Figures fig) {}
+
+    private static BoreView bore(Build build, BuildPlan plan, Channel chosen, List<TypedEnd> typed, Figures fig) {
         BoreLook look = BoreLook.of(build, plan.history(), chosen);
         WiresDrawing drawing = new WiresDrawing(plan, fig);
-        PageModel.put(
-                model,
-                new BoreView(
-                        chosen,
-                        look,
-                        new BoreLookWords(look),
-                        typed,
-                        typed.stream().anyMatch(t -> t.trouble() != null),
-                        drawing.chosen(look),
-                        look.isFact() ? "" : drawing.ends(chosen),
-                        WiresSection.of(look, WiresSection.wood(look, plan), fig)));
+        return new BoreView(
+                chosen,
+                look,
+                new BoreLookWords(look),
+                typed,
+                typed.stream().anyMatch(t -> t.trouble() != null),
+                drawing.chosen(look),
+                look.isFact() ? "" : drawing.ends(chosen),
+                WiresSection.of(look, WiresSection.wood(look, plan), fig));
     }
 
     /** Only the chosen channel, for the hand that drags an end: nothing is planned anew. */
@@ -225,7 +229,8 @@ class WiresController {
         Bodies.Current current = bodies.current(maker.shop(), id);
         Build build = trials.build(current, WhatIfQuestion.of(typed), fig.unit());
         chosen(build.design().channels(), channel)
-                .ifPresent(c -> bore(build, current.plan(), c, typedEnds(c, Map.of(), Map.of(), fig), fig, model));
+                .ifPresent(c -> PageModel.put(
+                        model, bore(build, current.plan(), c, typedEnds(c, Map.of(), Map.of(), fig), fig)));
         model.addAttribute("current", current);
         return "wires/wires :: dragged";
     }

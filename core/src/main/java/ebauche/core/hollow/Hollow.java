@@ -190,11 +190,14 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
         private final Map<Kept, List<KeepOut>> kept = new ConcurrentHashMap<>();
         private final Map<Standing, Region> standing = new ConcurrentHashMap<>();
         private final Map<Curve, List<Traded>> curves = new ConcurrentHashMap<>();
+        private final Map<Without, Double> costs = new ConcurrentHashMap<>();
     }
 
     private record Kept(double wall, double over, double under, double edge) {}
 
     private record Standing(Kept usual, Map<Feature, Double> margins, double centre) {}
+
+    private record Without(Asked asked, KeepOut out) {}
 
     private record Curve(Asked asked, double thinnest, double step, int walls) {}
 
@@ -327,6 +330,13 @@ public record Hollow(Build build, Asked asked, List<KeepOut> keepOuts, List<Regi
 
     /** How much more could be taken out if the wood of one keep-out need not stay, g. */
     public double costs(KeepOut out) {
+        return build.once()
+                .of(Known.class, Known::new)
+                .costs
+                .computeIfAbsent(new Without(asked, out), w -> without(out));
+    }
+
+    private double without(KeepOut out) {
         List<KeepOut> others = keepOuts.stream().filter(k -> !k.equals(out)).toList();
         return Math.max(0, grams(parts(build.design(), inside(), asked, others)) - grams());
     }

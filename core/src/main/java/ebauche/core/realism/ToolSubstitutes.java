@@ -40,7 +40,14 @@ final class ToolSubstitutes {
         this.crib = build.shop().crib();
     }
 
+    /** Looked for once: the card of every step asks for its own. */
+    private record Known(List<ToolChoice> ways) {}
+
     static List<ToolChoice> of(BuildPlan plan) {
+        return plan.build().once().of(Known.class, () -> new Known(found(plan))).ways();
+    }
+
+    private static List<ToolChoice> found(BuildPlan plan) {
         ToolSubstitutes ways = new ToolSubstitutes(plan);
         ways.edges();
         ways.thickness();
@@ -50,7 +57,7 @@ final class ToolSubstitutes {
         ways.slot();
         ways.routing();
         ways.contours();
-        return ways.ways;
+        return List.copyOf(ways.ways);
     }
 
     private List<StepKey> steps(Predicate<Operation> which) {

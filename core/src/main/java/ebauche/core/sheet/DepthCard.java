@@ -92,6 +92,13 @@ public record DepthCard(
 
     /** A card for every cavity: by station, then by the order of the design. */
     public static List<DepthCard> of(BuildPlan plan) {
+        return plan.build().once().of(All.class, () -> new All(written(plan))).cards();
+    }
+
+    /** Written once: pages that compare, and those that show a few of them, ask for all. */
+    private record All(List<DepthCard> cards) {}
+
+    private static List<DepthCard> written(BuildPlan plan) {
         Build build = plan.build();
         List<DepthCard> cards = new ArrayList<>();
         FloorSum floors = new FloorSum(build, plan.history());

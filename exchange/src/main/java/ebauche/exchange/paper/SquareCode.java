@@ -12,9 +12,11 @@ import java.util.Map;
 /** A square code (QR, ISO/IEC 18004) that a tablet's camera reads; made by the ZXing library, with a quarter of it to spare for dust. */
 public final class SquareCode {
     private final BitMatrix dark;
+    private final String path;
 
     private SquareCode(BitMatrix dark) {
         this.dark = dark;
+        this.path = drawn();
     }
 
     private record Asked(String text) {}
@@ -26,7 +28,10 @@ public final class SquareCode {
      */
     public static SquareCode of(String text) {
         return Memo.here()
-                .get(new Asked(text), () -> encoded(text), c -> (long) c.size() * c.size() / 8 + 2L * text.length());
+                .get(
+                        new Asked(text),
+                        () -> encoded(text),
+                        c -> (long) c.size() * c.size() / 8 + c.path().length() + 2L * text.length());
     }
 
     private static SquareCode encoded(String text) {
@@ -55,6 +60,10 @@ public final class SquareCode {
 
     /** Its dark squares as SVG path data, a unit a square: those that lie beside each other in a row as one. */
     public String path() {
+        return path;
+    }
+
+    private String drawn() {
         StringBuilder data = new StringBuilder();
         for (int row = 0; row < size(); row++) {
             for (int column = 0; column < size(); column++) {
