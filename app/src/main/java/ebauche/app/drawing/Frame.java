@@ -12,11 +12,14 @@ import ebauche.core.geometry.Region;
  * @param left x in the drawing of the body's y = 0
  * @param middle y in the drawing of the centre line
  * @param up the face that is seen
- * @param coarse edges may be drawn so far off, mm: nought as they are
+ * @param coarse edges may be drawn so far off, mm
  */
 public record Frame(double scale, double left, double middle, Face up, double coarse) {
+    /** So little that an edge is off, in units of the drawing, cannot be seen; it leaves a third of the corners of a curve. */
+    private static final double UNSEEN = 0.05;
+
     public Frame(double scale, double left, double middle, Face up) {
-        this(scale, left, middle, up, 0);
+        this(scale, left, middle, up, UNSEEN / scale);
     }
 
     /** The same for a small picture: no edge is drawn more than so much off, in units of the drawing, and takes few corners. */
@@ -51,8 +54,7 @@ public record Frame(double scale, double left, double middle, Face up, double co
 
     public String path(Region region) {
         StringBuilder data = new StringBuilder();
-        Region drawn = coarse > 0 ? region.coarser(coarse) : region;
-        drawn.forEachRing(ring -> {
+        region.coarser(coarse).forEachRing(ring -> {
             for (int i = 0; i < ring.length - 2; i += 2) {
                 data.append(i == 0 ? 'M' : 'L')
                         .append(Svg.n(x(ring[i + 1])))

@@ -520,7 +520,9 @@ public final class Region {
 
     /** Nearly the same with fewer corners: no edge moves by more than a tolerance (Douglas and Peucker, 1973). */
     public Region coarser(double tolerance) {
-        return of(TopologyPreservingSimplifier.simplify(geometry, tolerance));
+        return remember(
+                new Made('~', this, tolerance),
+                () -> of(TopologyPreservingSimplifier.simplify(geometry, tolerance)));
     }
 
     /** The smallest convex region that holds both. */
