@@ -1,7 +1,10 @@
 package ebauche.app.blank;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
+import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
@@ -39,6 +42,10 @@ class TogetherController {
     private final BlankPlanning planning;
     private final BlankKeeping keeping;
 
+    /** Whether its boards are whole, of each body as it stands. */
+    private final Cache<BodyStore.Standing, Boolean> whole =
+            Caffeine.newBuilder().maximumSize(2_000).build();
+
     TogetherController(Bodies bodies, BodyStore store, BlankPlanning planning, BlankKeeping keeping) {
         this.bodies = bodies;
         this.store = store;
@@ -47,7 +54,7 @@ class TogetherController {
     }
 
     /** A body that can be laid out with this one. */
-    public record Partner(Bodies.Current current, boolean ticked) {}
+    public record Partner(Body body, String name, boolean ticked) {}
 
     /** A layer as it is shown: drawn, with its boards and what they leave. */
     public record Layer(Layout layout, String drawing) {}
@@ -121,13 +128,15 @@ class TogetherController {
 
     private List<Partner> partners(Bodies.Current current, List<String> with) {
         return store.standing(current.body().shop()).stream()
-                .map(BodyStore.Standing::body)
-                .filter(b -> b.id() != current.body().id())
+                .filter(s -> s.body().id() != current.body().id())
                 .limit(LOOKED_AT)
-                .map(bodies::current)
-                .filter(c -> BlankProgress.begun(c.plan().build()).isEmpty())
+                .filter(s -> whole.get(
+                        s,
+                        standing -> BlankProgress.begun(bodies.build(standing.body()))
+                                .isEmpty()))
                 .limit(OFFERED)
-                .map(c -> new Partner(c, with.contains(c.body().publicId())))
+                .map(BodyStore.Standing::body)
+                .map(b -> new Partner(b, store.head(b).name(), with.contains(b.publicId())))
                 .toList();
     }
 

@@ -75,6 +75,18 @@ public class Bodies {
         return new Current(body, head, shopWays, plan);
     }
 
+    /** As {@link #current}, for a look at many bodies: none of the plans in work is let go for it. */
+    public Current lookedAt(Body body) {
+        Revision head = store.head(body);
+        Ways shopWays = ways.of(body.shop()).drilling(holes.of(body.shop()).besides(body.id()));
+        return new Current(body, head, shopWays, Planner.plan(build(head.file(), shopWays, store.record(body))));
+    }
+
+    /** A body as it is drawn and recorded, without a plan: for what is asked of many. */
+    public Build build(Body body) {
+        return build(store.head(body).file(), ways.of(body.shop()), store.record(body));
+    }
+
     /** What a build file's tree, the shop's ways and a record mean together. */
     public static Build build(ObjectNode file, Ways ways, AsBuilt record) {
         Build read = BuildFile.of(withWays(file, ways)).build();

@@ -21,7 +21,7 @@ import org.springframework.stereotype.Repository;
 public class BitCutStore {
     private final JdbcClient sql;
 
-    /** Entries are only ever added, so their number names the state of them all. */
+    /** Entries are only ever added, so the number of those that count names the state of them all. */
     private final Cache<Key, List<EdgeUse.Cut>> known =
             Caffeine.newBuilder().maximumSize(20).build();
 
@@ -34,23 +34,23 @@ public class BitCutStore {
     }
 
     public List<EdgeUse.Cut> of(long shop) {
-        int entries = sql.sql("select count(*) from entry where shop = :shop")
-                .param("shop", shop)
-                .query(Integer.class)
-                .single();
+        int entries = sql.sql("""
+                select (select count(*) from entry where shop = :shop and routs = true)
+                    + (select count(*) from entry where shop = :shop and kind = 'withdrawn')
+                """).param("shop", shop).query(Integer.class).single();
         return known.get(new Key(shop, entries), key -> read(key.shop()));
     }
 
     private List<EdgeUse.Cut> read(long shop) {
         Set<String> withdrawn = sql.sql("""
                 select concat(body, '/', json_value(entry, '$.entry')) from entry
-                where shop = :shop and json_value(entry, '$.kind') = 'withdrawn'
+                where shop = :shop and kind = 'withdrawn'
                 """).param("shop", shop).query(String.class).list().stream()
                 .collect(Collectors.toUnmodifiableSet());
         List<Row> rows = sql.sql("""
                 select body, json_value(entry, '$.id') as id, json_value(entry, '$.at') as at,
                     json_query(entry, '$.routed') as routed
-                from entry where shop = :shop and json_exists(entry, '$.routed')
+                from entry where shop = :shop and routs = true
                 """).param("shop", shop).query(Row.class).list();
         List<EdgeUse.Cut> cuts = new ArrayList<>();
         for (Row row : rows) {

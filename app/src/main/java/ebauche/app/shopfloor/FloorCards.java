@@ -12,6 +12,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.measure.LengthUnit;
+import jakarta.annotation.PreDestroy;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -19,6 +20,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
@@ -31,7 +37,7 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 class FloorCards {
     private static final int CARDS_KEPT = 5_000;
 
-    /** So many cards that are not known are made at once, a screen full; the rest when they come into sight. */
+    /** Of the newest so many are made at once, a screen full; the rest beside the work, or when they come into sight. */
     static final int AT_ONCE = 6;
 
     private final Bodies bodies;
@@ -41,6 +47,12 @@ class FloorCards {
     private final SpringTemplateEngine templates;
     private final Cache<State, Known> known =
             Caffeine.newBuilder().maximumSize(CARDS_KEPT).build();
+    private final Set<State> underWay = ConcurrentHashMap.newKeySet();
+    private final ExecutorService beside = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "floor cards");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     FloorCards(Bodies bodies, BodyStore store, WaysStore ways, HoleStore holes, SpringTemplateEngine templates) {
         this.bodies = bodies;
@@ -56,9 +68,9 @@ class FloorCards {
     /**
      * What the floor knows of a body.
      *
-     * @param name empty where nobody has looked at it yet
+     * @param name empty where it was not looked at yet
      * @param done whether every step is
-     * @param card as it is written in a page
+     * @param card as it is written in a page; empty where it was not looked at yet
      */
     record Known(Body body, String name, boolean done, List<NextStep> next, String card) {
         /** Whether something can be done at once. */
@@ -74,25 +86,42 @@ class FloorCards {
         }
     }
 
-    /** The bodies of a shop, the newest first; those that nobody looked at since the app was started, but for so many, come later. */
-    List<Known> floor(long shop, Figures fig, int atOnce) {
+    /**
+     * The bodies of a shop, the newest first. Those that were not looked at since the app was started are looked at now, one after the
+     * other; what is answered waits but for the newest of them.
+     */
+    List<Known> floor(long shop, Figures fig) {
         int number = ways.of(shop).number();
         HoleStore.Holes drilled = holes.of(shop);
         List<Known> floor = new ArrayList<>();
-        int made = 0;
         for (BodyStore.Standing standing : store.standing(shop)) {
             Ways.State shopWays =
                     new Ways.State(number, drilled.besides(standing.body().id()));
             State state = state(standing, shopWays, fig);
             Known card = known.getIfPresent(state);
-            if (card == null && made < atOnce) {
+            if (card == null && floor.size() < AT_ONCE) {
                 card = looked(FloorCard.of(bodies.current(standing.body())), fig);
                 known.put(state, card);
-                made++;
+            } else if (card == null && underWay.add(state)) {
+                beside.execute(() -> look(standing.body(), state, fig));
             }
-            floor.add(card == null ? new Known(standing.body(), "", false, List.of(), waiting(standing.body())) : card);
+            floor.add(card == null ? new Known(standing.body(), "", false, List.of(), "") : card);
         }
         return floor;
+    }
+
+    private void look(Body body, State state, Figures fig) {
+        LocaleContextHolder.setLocale(state.language());
+        try {
+            known.put(state, looked(FloorCard.of(bodies.lookedAt(body)), fig));
+        } finally {
+            underWay.remove(state);
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        beside.shutdownNow();
     }
 
     /** The card of one body as it stands now. */
@@ -126,7 +155,8 @@ class FloorCards {
         return templates.process("shopfloor/card", new Context(Words.language(), Map.of("card", card, "fig", fig)));
     }
 
-    private String waiting(Body body) {
+    /** In the place of a card that is not made yet: asks for it when it comes into sight. */
+    String waiting(Body body) {
         return templates.process("shopfloor/waiting", new Context(Words.language(), Map.of("body", body)));
     }
 }

@@ -15,7 +15,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -33,9 +32,6 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class ShopFloorController {
     /** Cards that a group shows before more are asked for. */
     private static final int SHOWN = 24;
-
-    /** So many bodies that nobody has looked at yet are looked at for the list of what can be done. */
-    private static final int LOOKED_AT = 24;
 
     /** Of each body so many steps. */
     private static final int STEPS_EACH = 3;
@@ -85,7 +81,7 @@ class ShopFloorController {
             @RequestParam(defaultValue = "") String all,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        List<FloorCards.Known> floor = found(maker, sought, cards.floor(maker.shop(), fig, FloorCards.AT_ONCE));
+        List<FloorCards.Known> floor = found(maker, sought, cards.floor(maker.shop(), fig));
         PageModel.put(
                 model,
                 new FloorView(
@@ -114,28 +110,32 @@ class ShopFloorController {
     private List<Group> groups(Maker maker, List<FloorCards.Known> floor, String all, Figures fig) {
         Set<Long> by = putBy.putBy(maker.shop());
         Instant now = clock.instant();
-        Map<Standing, List<OnFloor>> groups = new EnumMap<>(Standing.class);
+        Map<Standing, List<FloorCards.Known>> groups = new EnumMap<>(Standing.class);
         for (FloorCards.Known body : floor) {
-            boolean aside = by.contains(body.body().id());
-            Optional<Instant> rests = body.restsUntil(now);
-            Standing standing = aside
+            Standing standing = by.contains(body.body().id())
                     ? Standing.PUT_BY
-                    : body.done() ? Standing.DONE : rests.isPresent() ? Standing.WAITING : Standing.IN_WORK;
-            groups.computeIfAbsent(standing, s -> new ArrayList<>())
-                    .add(new OnFloor(
-                            body.body().publicId(),
-                            body.card(),
-                            rests.map(r -> fig.moment(r.toString())).orElse(""),
-                            aside));
+                    : body.done()
+                            ? Standing.DONE
+                            : body.restsUntil(now).isPresent() ? Standing.WAITING : Standing.IN_WORK;
+            groups.computeIfAbsent(standing, s -> new ArrayList<>()).add(body);
         }
         return groups.entrySet().stream()
                 .map(g -> new Group(
                         g.getKey(),
                         g.getValue().size(),
-                        all.equals(g.getKey().name())
-                                ? g.getValue()
-                                : g.getValue().stream().limit(SHOWN).toList()))
+                        g.getValue().stream()
+                                .limit(all.equals(g.getKey().name()) ? Integer.MAX_VALUE : SHOWN)
+                                .map(k -> shown(k, g.getKey() == Standing.PUT_BY, now, fig))
+                                .toList()))
                 .toList();
+    }
+
+    private OnFloor shown(FloorCards.Known known, boolean putBy, Instant now, Figures fig) {
+        return new OnFloor(
+                known.body().publicId(),
+                known.card().isEmpty() ? cards.waiting(known.body()) : known.card(),
+                known.restsUntil(now).map(r -> fig.moment(r.toString())).orElse(""),
+                putBy);
     }
 
     /** A body is put by, or taken up again. */
@@ -159,7 +159,7 @@ class ShopFloorController {
             Model model) {
         Instant now = clock.instant();
         Set<Long> by = putBy.putBy(maker.shop());
-        List<FloorCards.Known> floor = cards.floor(maker.shop(), fig, LOOKED_AT).stream()
+        List<FloorCards.Known> floor = cards.floor(maker.shop(), fig).stream()
                 .filter(k -> !by.contains(k.body().id()))
                 .toList();
         List<Doable> doable = floor.stream()

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Repository;
 public class HoleStore {
     private final JdbcClient sql;
 
-    /** Entries are only ever added, so their number names the state of them all. */
+    /** Entries are only ever added, so the number of those that count names the state of them all. */
     private final Cache<Key, Holes> known =
             Caffeine.newBuilder().maximumSize(200).build();
 
@@ -61,10 +61,10 @@ public class HoleStore {
     }
 
     public Holes of(long shop) {
-        int entries = sql.sql("select count(*) from entry where shop = :shop")
-                .param("shop", shop)
-                .query(Integer.class)
-                .single();
+        int entries = sql.sql("""
+                select (select count(*) from entry where shop = :shop and strays = true)
+                    + (select count(*) from entry where shop = :shop and kind = 'withdrawn')
+                """).param("shop", shop).query(Integer.class).single();
         return known.get(new Key(shop, entries), key -> read(key.shop()));
     }
 
@@ -72,13 +72,13 @@ public class HoleStore {
         List<Row> rows = sql.sql("""
                 select body, json_value(entry, '$.id') as id, json_value(entry, '$.measures') as measures,
                     json_query(entry, '$.astray') as astray
-                from entry where shop = :shop and json_exists(entry, '$.astray') order by entry.id
+                from entry where shop = :shop and strays = true order by entry.id
                 """).param("shop", shop).query(Row.class).list();
         Map<Hole, Astray> last = new LinkedHashMap<>();
         if (!rows.isEmpty()) {
             Set<String> withdrawn = sql.sql("""
                     select concat(body, '/', json_value(entry, '$.entry')) from entry
-                    where shop = :shop and json_value(entry, '$.kind') = 'withdrawn'
+                    where shop = :shop and kind = 'withdrawn'
                     """).param("shop", shop).query(String.class).list().stream()
                     .collect(Collectors.toUnmodifiableSet());
             for (Row row : rows) {

@@ -521,8 +521,7 @@ public final class Region {
     /** Nearly the same with fewer corners: no edge moves by more than a tolerance (Douglas and Peucker, 1973). */
     public Region coarser(double tolerance) {
         return remember(
-                new Made('~', this, tolerance),
-                () -> of(TopologyPreservingSimplifier.simplify(geometry, tolerance)));
+                new Made('~', this, tolerance), () -> of(TopologyPreservingSimplifier.simplify(geometry, tolerance)));
     }
 
     /** The smallest convex region that holds both. */
