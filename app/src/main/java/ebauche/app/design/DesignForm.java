@@ -21,6 +21,7 @@ import org.springframework.ui.Model;
  * @param held key of the part in hand, empty for none
  * @param values as they are shown, by the places of their fields
  * @param measured what was read at the bench in their stead
+ * @param untouched whether it shows the design as it was saved last, and nothing else
  */
 record DesignForm(
         Bodies.Current current,
@@ -34,7 +35,8 @@ record DesignForm(
         Map<String, AsBuilt.Reading> measured,
         List<String> leaveOut,
         List<Additions.Addition> addable,
-        boolean noWay) {
+        boolean noWay,
+        boolean untouched) {
 
     /** The key of the body itself, whose place in a design is empty. */
     private static final String BODY = "body";
@@ -131,7 +133,8 @@ record DesignForm(
                 measured,
                 draft.leaveOut(),
                 Additions.to(draft.design()),
-                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")));
+                current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")),
+                draft.leaveOut().isEmpty() && draft.isAsKept(current));
     }
 
     void show(Model model) {

@@ -69,17 +69,12 @@ record DesignTrial(
      * @param held key of the part in hand, empty for none
      */
     static void show(Bodies.Current current, Draft draft, String held, Figures fig, Model model) {
-        Draft judged = asKept(current, draft) ? draft : draft.judged(current);
+        Draft judged = draft.isAsKept(current) ? draft : draft.judged(current);
         if (judged.troubles().isEmpty()) {
             PageModel.put(model, of(current, draft, held, fig));
         } else {
             model.addAttribute("unreadable", said(judged));
         }
-    }
-
-    private static boolean asKept(Bodies.Current current, Draft draft) {
-        return draft.troubles().isEmpty()
-                && draft.file().equals(current.revision().file());
     }
 
     /** What is wrong, by the field's name in the form. */
@@ -93,7 +88,7 @@ record DesignTrial(
     }
 
     private static DesignTrial of(Bodies.Current current, Draft draft, String held, Figures fig) {
-        BuildPlan plan = asKept(current, draft) ? current.plan() : Planner.plan(draft.build(current));
+        BuildPlan plan = draft.isAsKept(current) ? current.plan() : Planner.plan(draft.build(current));
         List<Section> sections = DesignCatalogue.sections(draft.design());
         Optional<Section> inHand = sections.stream()
                 .filter(s -> DesignForm.key(s.path()).equals(held))

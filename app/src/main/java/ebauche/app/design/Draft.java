@@ -33,6 +33,11 @@ record Draft(
         return new Draft(from.design().deepCopy(), base, from, List.of(), Map.of(), Map.of());
     }
 
+    /** Whether it is the design as it was saved last. */
+    boolean isAsKept(Bodies.Current current) {
+        return troubles.isEmpty() && file().equals(current.revision().file());
+    }
+
     /** What was typed over a revision's design. */
     static Draft typed(int base, Revision from, List<String> leaveOut, Map<String, String> typed, LengthUnit unit) {
         ObjectNode skeleton = Additions.shown(from.design(), typed);
