@@ -150,11 +150,17 @@ class TakeOnController {
         return "takeon/take-on :: laid";
     }
 
-    /** A drawing brought in: its largest closed line, to be laid down as the page's fields say. */
+    /** A drawing brought in: its largest closed line, to be laid down as the page's fields say. One that cannot be read changes nothing. */
     @PostMapping("/drawing")
-    String drawing(@RequestParam("drawing") MultipartFile drawing, Model model, HttpServletResponse response)
+    String drawing(
+            @RequestParam("drawing") MultipartFile drawing,
+            @RequestParam Map<String, String> before,
+            Model model,
+            HttpServletResponse response)
             throws IOException {
         model.addAttribute("necks", NeckPoints.values());
+        Map<String, String> typed = new HashMap<>(before);
+        model.addAttribute("typed", typed);
         try {
             DrawnFile drawn = DrawnFile.read(drawing.getBytes());
             String path = PathData.write(drawn.shapes().get(0).segments(), 7);
@@ -169,16 +175,11 @@ class TakeOnController {
             if (drawn.millimetresPerUnit().isEmpty()) {
                 notes.add(Words.say("take-on.it-does-not-say-its-unit"));
             }
-            Map<String, String> typed = Map.of(
-                    "path",
-                    path,
-                    "perUnit",
-                    Double.toString(drawn.millimetresPerUnit().orElse(1)));
-            model.addAttribute("typed", typed);
+            typed.put("path", path);
+            typed.put("perUnit", Double.toString(drawn.millimetresPerUnit().orElse(1)));
             model.addAttribute("notes", notes);
         } catch (DrawnFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("typed", Map.of());
             model.addAttribute("notes", List.of(e.getMessage()));
         }
         model.addAttribute("readNow", true);

@@ -86,10 +86,13 @@ class TakeOnStoriesTest extends Story {
         field("Drawing, SVG or DXF").setInputFiles(file);
         assertThat(answer("path")).hasValue(Pattern.compile("^M.*Z$"));
         assertThat(page.locator("#said-outline")).containsText("420 mm long");
+        answer("centreOff").fill("2 mm");
         Path broken = Files.writeString(folder.resolve("broken.svg"), "<svg");
         field("Drawing, SVG or DXF").setInputFiles(broken);
         assertThat(page.locator("#own-line .notes")).isVisible();
-        field("Drawing, SVG or DXF").setInputFiles(file);
+        // What was read before stays, and how it is to be laid down.
+        assertThat(answer("path")).hasValue(Pattern.compile("^M.*Z$"));
+        assertThat(answer("centreOff")).hasValue("2 mm");
         assertThat(page.locator("#said-outline")).containsText("420 mm long");
         button("Take it on").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Own")))
