@@ -22,8 +22,8 @@ import java.util.regex.Pattern;
  * copies of Tussock with fifty entries each, and asks every page of Tussock's navigation and of the shop's own in turns.
  */
 final class PageTimes {
-    private static final int WARM = 120;
-    private static final int COUNTED = 80;
+    private static final int WARM = 60;
+    private static final int COUNTED = 40;
     private static final int ENTRIES = 50;
     /** Bare: the frame of every page and next to nothing in it. */
     private static final String BARE = "/crib/aids/new";
