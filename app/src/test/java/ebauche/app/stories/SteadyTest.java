@@ -3,6 +3,7 @@ package ebauche.app.stories;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.Route;
@@ -97,6 +98,23 @@ class SteadyTest extends Story {
             all.assertThat((List<?>) page.evaluate("window.shifts")).as(view).isEmpty();
         }
         all.assertAll();
+    }
+
+    /** Half a row that is painted would be pushed aside by its other half: a page is shown when it is whole, or when no more of it comes. */
+    @Test
+    void a_page_is_shown_when_it_is_whole_or_broke_off() {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        String waits = "getComputedStyle(document.body).animationName == 'broken-off'";
+        go("/log");
+        assertThat(page.evaluate(waits)).isEqualTo(false);
+        page.route("**/log", route -> {
+            APIResponse whole = route.fetch();
+            String half = whole.text().replaceFirst("(?s)</main>.*", "").replaceAll("<script[^>]*></script>", "");
+            route.fulfill(new Route.FulfillOptions().setResponse(whole).setBody(half));
+        });
+        go("/log");
+        assertThat(page.evaluate(waits)).isEqualTo(true);
+        assertThat(page.locator("main h1")).isVisible();
     }
 
     /**
