@@ -135,8 +135,7 @@ class TogetherController {
                         standing -> BlankProgress.begun(bodies.build(standing.body()))
                                 .isEmpty()))
                 .limit(OFFERED)
-                .map(BodyStore.Standing::body)
-                .map(b -> new Partner(b, store.head(b).name(), with.contains(b.publicId())))
+                .map(s -> new Partner(s.body(), s.name(), with.contains(s.body().publicId())))
                 .toList();
     }
 

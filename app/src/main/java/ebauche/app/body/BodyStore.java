@@ -13,9 +13,8 @@ import ebauche.exchange.json.BuildFileException;
 import java.nio.charset.StandardCharsets;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -53,26 +52,30 @@ public class BodyStore {
      * A body with how far it has come: both numbers only ever grow, so together they name its state.
      *
      * @param revision the newest
+     * @param name in it
      * @param entries of its record
      */
-    public record Standing(Body body, int revision, int entries) {}
+    public record Standing(Body body, int revision, String name, int entries) {
+        /** Whether its number or name holds what is sought, in whatever case. */
+        public boolean isCalled(String sought) {
+            return ("No. " + body.number() + " " + name)
+                    .toLowerCase(Locale.ROOT)
+                    .contains(sought.strip().toLowerCase(Locale.ROOT));
+        }
+    }
 
     /** Every body of a shop with how far it has come, the newest first. */
     public List<Standing> standing(long shop) {
         return sql.sql("""
-                select b.shop, b.id, b.public_id, b.number,
-                    (select max(r.number) from revision r where r.shop = b.shop and r.body = b.id) as revision,
-                    (select count(*) from entry e where e.shop = b.shop and e.body = b.id) as entries
-                from body b where b.shop = :shop order by b.number desc
+                select b.id, b.public_id, b.number, f.revision, f.name, f.entries
+                from body b join how_far f on f.shop = b.shop and f.body = b.id
+                where b.shop = :shop order by b.number desc
                 """)
                 .param("shop", shop)
                 .query((row, n) -> new Standing(
-                        new Body(
-                                row.getLong("shop"),
-                                row.getLong("id"),
-                                row.getString("public_id"),
-                                row.getInt("number")),
+                        new Body(shop, row.getLong("id"), row.getString("public_id"), row.getInt("number")),
                         row.getInt("revision"),
+                        row.getString("name"),
                         row.getInt("entries")))
                 .list();
     }
@@ -298,17 +301,17 @@ public class BodyStore {
     /**
      * A page of the shop's log, narrowed where something is said.
      *
-     * @param body its address, empty for all
+     * @param bodies their keys; null for all
      * @param kind of entry, empty for all
      * @param hand who logged it, empty for all
      * @param before entries older than this one; null from the newest
      */
-    public record LogPage(String body, String kind, String hand, Long before, int most) {}
+    public record LogPage(List<Long> bodies, String kind, String hand, Long before, int most) {}
 
     /** A page of the shop's entries, newest first. */
     public List<Logged> logged(long shop, LogPage page) {
         // Only what is asked is said, so that the database goes by the index of it.
-        String narrowed = (page.body().isEmpty() ? "" : " and b.public_id = :body")
+        String narrowed = (page.bodies() == null ? "" : " and e.body in (:bodies)")
                 + (page.kind().isEmpty() ? "" : " and e.kind = :kind")
                 + (page.hand().isEmpty() ? "" : " and e.hand = :hand")
                 + (page.before() == null ? "" : " and e.id < :before");
@@ -316,35 +319,19 @@ public class BodyStore {
                 shop,
                 sql.sql(LOGGED + " where e.shop = :shop" + narrowed + " order by e.id desc limit :most")
                         .param("shop", shop)
-                        .param("body", page.body())
+                        .param("bodies", page.bodies())
                         .param("kind", page.kind())
                         .param("hand", page.hand())
                         .param("before", page.before())
                         .param("most", page.most()));
     }
 
-    /** What every body of a shop is called, by its address, the newest first. */
-    public Map<String, String> names(long shop) {
-        Map<String, String> names = new LinkedHashMap<>();
-        sql.sql("""
-                select b.public_id, b.number, json_value(r.file, '$.design.name') as name
-                from body b join revision r on r.shop = b.shop and r.body = b.id
-                where b.shop = :shop and r.number =
-                    (select max(n.number) from revision n where n.shop = b.shop and n.body = b.id)
-                order by b.number desc
-                """)
-                .param("shop", shop)
-                .query((row, n) -> names.put(
-                        row.getString("public_id"), "No. " + row.getInt("number") + " " + row.getString("name")))
-                .list();
-        return names;
-    }
-
     /** Everybody who logged something in a shop. */
     public List<String> hands(long shop) {
-        return sql.sql("""
-                select distinct hand from entry where shop = :shop and hand > '' order by hand
-                """).param("shop", shop).query(String.class).list();
+        return sql.sql("select name from hand where shop = :shop order by name")
+                .param("shop", shop)
+                .query(String.class)
+                .list();
     }
 
     /** The bodies with a mishap that is, or was, to be made good or a step that waits, or waited, for a yes. */

@@ -12,12 +12,12 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,16 +61,21 @@ class LogController {
     /**
      * What of the log is wanted; all of it where nothing is said.
      *
-     * @param body its address
+     * @param sought in the number and name of its body
      * @param kind of entry
      * @param hand who logged it
      * @param before the last entry of the page before
      */
-    public record Wanted(String body, String kind, String hand, Long before) {
+    public record Wanted(String sought, String kind, String hand, Long before) {
         public Wanted {
-            body = body == null ? "" : body;
+            sought = sought == null ? "" : sought.strip();
             kind = kind == null ? "" : kind;
             hand = hand == null ? "" : hand;
+        }
+
+        /** Whether nothing is narrowed. */
+        public boolean all() {
+            return sought.isEmpty() && kind.isEmpty() && hand.isEmpty() && before == null;
         }
     }
 
@@ -83,30 +88,44 @@ class LogController {
 
     @GetMapping("/log")
     String log(@AuthenticationPrincipal Maker maker, Wanted wanted, @ModelAttribute("fig") Figures fig, Model model) {
-        List<BodyStore.Logged> page = store.logged(
-                maker.shop(),
-                new BodyStore.LogPage(wanted.body(), wanted.kind(), wanted.hand(), wanted.before(), SHOWN + 1));
+        List<BodyStore.Standing> bodies = store.standing(maker.shop());
+        Map<Long, String> names =
+                bodies.stream().collect(Collectors.toMap(s -> s.body().id(), BodyStore.Standing::name));
+        List<BodyStore.Logged> page = page(maker, wanted, bodies);
         boolean more = page.size() > SHOWN;
         List<BodyStore.Logged> shown = more ? page.subList(0, SHOWN) : page;
-        model.addAttribute("lines", lines(shown, fig));
+        model.addAttribute("lines", lines(shown, names, fig));
         model.addAttribute("wanted", wanted);
         model.addAttribute("older", more ? shown.get(shown.size() - 1).id() : null);
         model.addAttribute("kinds", KINDS);
         model.addAttribute("hands", store.hands(maker.shop()));
-        model.addAttribute("bodies", store.names(maker.shop()));
-        model.addAttribute("open", open(maker, fig));
+        model.addAttribute("open", open(maker, names, fig));
         return "log/log";
+    }
+
+    private List<BodyStore.Logged> page(Maker maker, Wanted wanted, List<BodyStore.Standing> bodies) {
+        List<Long> meant = wanted.sought().isEmpty()
+                ? null
+                : bodies.stream()
+                        .filter(s -> s.isCalled(wanted.sought()))
+                        .map(s -> s.body().id())
+                        .toList();
+        return meant != null && meant.isEmpty()
+                ? List.of()
+                : store.logged(
+                        maker.shop(),
+                        new BodyStore.LogPage(meant, wanted.kind(), wanted.hand(), wanted.before(), SHOWN + 1));
     }
 
     /** What a log can be narrowed to. */
     private static final Set<EntryWords.Kind> KINDS = EnumSet.complementOf(EnumSet.of(EntryWords.Kind.UNREADABLE));
 
     /** Everything that is not settled, of every body, the oldest first. */
-    private List<Open> open(Maker maker, Figures fig) {
+    private List<Open> open(Maker maker, Map<Long, String> names, Figures fig) {
         return store.bodiesUnsettled(maker.shop()).stream()
                 .flatMap(body -> store.record(body).unsettled().stream()
                         .map(e -> new Open(
-                                body, store.head(body).name(), e, step(e), EntryWords.of(e, fig), fig.moment(e.at()))))
+                                body, names.get(body.id()), e, step(e), EntryWords.of(e, fig), fig.moment(e.at()))))
                 .sorted(Comparator.comparing(o -> o.entry().at()))
                 .toList();
     }
@@ -157,22 +176,23 @@ class LogController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute("lines", lines(store.logged(current.body()), fig));
+        model.addAttribute(
+                "lines",
+                lines(store.logged(current.body()), Map.of(current.body().id(), current.name()), fig));
         return "log/record";
     }
 
-    private List<Line> lines(List<BodyStore.Logged> entries, Figures fig) {
+    private static List<Line> lines(List<BodyStore.Logged> entries, Map<Long, String> names, Figures fig) {
         Set<String> gone = new HashSet<>();
         entries.forEach(l -> {
             if (l.entry() instanceof AsBuilt.Withdrawn w) {
                 gone.add(l.body().id() + "/" + w.entry());
             }
         });
-        Map<Body, String> names = new HashMap<>();
         return entries.stream()
                 .map(l -> line(
                         l,
-                        names.computeIfAbsent(l.body(), b -> store.head(b).name()),
+                        names.get(l.body().id()),
                         fig,
                         gone.contains(l.body().id() + "/" + l.entry().id())))
                 .toList();

@@ -87,14 +87,17 @@ class FloorCards {
     }
 
     /**
-     * The bodies of a shop, the newest first. Those that were not looked at since the app was started are looked at now, one after the
+     * The bodies of a shop whose number or name holds what is sought, the newest first. Those that were not looked at since the app was started are looked at now, one after the
      * other; what is answered waits but for the newest of them.
      */
-    List<Known> floor(long shop, Figures fig) {
+    List<Known> floor(long shop, String sought, Figures fig) {
         int number = ways.of(shop).number();
         HoleStore.Holes drilled = holes.of(shop);
         List<Known> floor = new ArrayList<>();
         for (BodyStore.Standing standing : store.standing(shop)) {
+            if (!standing.isCalled(sought)) {
+                continue;
+            }
             Ways.State shopWays =
                     new Ways.State(number, drilled.besides(standing.body().id()));
             State state = state(standing, shopWays, fig);
@@ -130,6 +133,7 @@ class FloorCards {
         BodyStore.Standing standing = new BodyStore.Standing(
                 current.body(),
                 current.revision().number(),
+                current.name(),
                 current.plan().build().asBuilt().timeline().size());
         return known.get(state(standing, current.ways().state(), fig), s -> looked(FloorCard.of(current), fig))
                 .card();

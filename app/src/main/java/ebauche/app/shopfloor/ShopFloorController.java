@@ -81,7 +81,7 @@ class ShopFloorController {
             @RequestParam(defaultValue = "") String all,
             @ModelAttribute("fig") Figures fig,
             Model model) {
-        List<FloorCards.Known> floor = found(maker, sought, cards.floor(maker.shop(), fig));
+        List<FloorCards.Known> floor = cards.floor(maker.shop(), sought, fig);
         PageModel.put(
                 model,
                 new FloorView(
@@ -91,20 +91,6 @@ class ShopFloorController {
                         all,
                         floor.size()));
         return "shopfloor/floor";
-    }
-
-    /** Those whose name or number holds what is sought. */
-    private List<FloorCards.Known> found(Maker maker, String sought, List<FloorCards.Known> floor) {
-        String small = sought.strip().toLowerCase(Locale.ROOT);
-        if (small.isEmpty()) {
-            return floor;
-        }
-        Map<String, String> names = bodies.names(maker.shop());
-        return floor.stream()
-                .filter(k -> names.getOrDefault(k.body().publicId(), "")
-                        .toLowerCase(Locale.ROOT)
-                        .contains(small))
-                .toList();
     }
 
     private List<Group> groups(Maker maker, List<FloorCards.Known> floor, String all, Figures fig) {
@@ -159,7 +145,7 @@ class ShopFloorController {
             Model model) {
         Instant now = clock.instant();
         Set<Long> by = putBy.putBy(maker.shop());
-        List<FloorCards.Known> floor = cards.floor(maker.shop(), fig).stream()
+        List<FloorCards.Known> floor = cards.floor(maker.shop(), "", fig).stream()
                 .filter(k -> !by.contains(k.body().id()))
                 .toList();
         List<Doable> doable = floor.stream()

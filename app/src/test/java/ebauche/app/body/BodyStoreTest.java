@@ -111,6 +111,35 @@ class BodyStoreTest extends WithApp {
                 .isEqualTo("44.5 mm");
     }
 
+    /** What the database keeps of every body beside its rows is what the rows say. */
+    @Test
+    void how_far_a_body_has_come_is_what_its_rows_say() {
+        Shop shop = openShop(LengthUnit.MILLIMETRE);
+        Body sedge = shop.bodies().get("sedge");
+        ObjectNode renamed = bodies.head(sedge).file().deepCopy();
+        ((ObjectNode) renamed.get("design")).put("name", "Sedge \u00e9 \"two\"");
+        bodies.save(sedge, 1, renamed, "me");
+        bodies.log(sedge, new AsBuilt.Settled("n-1", "2026-11-28T10:00:00Z", "Mo \u00c9", "n-0"));
+        bodies.log(sedge, new AsBuilt.Settled("n-1", "2026-11-28T10:00:00Z", "Mo \u00c9", "n-0"));
+        assertThat(bodies.standing(shop.maker().shop())).allSatisfy(s -> {
+            assertThat(s.revision()).isEqualTo(bodies.head(s.body()).number());
+            assertThat(s.name()).isEqualTo(bodies.head(s.body()).name());
+            assertThat(s.entries()).isEqualTo(bodies.recordLength(s.body()));
+        });
+        assertThat(bodies.standing(shop.maker().shop()))
+                .filteredOn(s -> s.isCalled("\u00c9 \"TWO"))
+                .extracting(BodyStore.Standing::body)
+                .containsExactly(sedge);
+        assertThat(bodies.hands(shop.maker().shop()))
+                .contains("Mo \u00c9")
+                .containsExactlyInAnyOrderElementsOf(
+                        bodies.logged(shop.maker().shop(), new BodyStore.LogPage(null, "", "", null, 10_000)).stream()
+                                .map(l -> l.entry().by())
+                                .filter(by -> !by.isEmpty())
+                                .distinct()
+                                .toList());
+    }
+
     @Test
     void another_shops_body_is_not_there() {
         Body other = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
@@ -120,7 +149,7 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.standing(mine.maker().shop()))
                 .hasSize(DemoBodies.NAMES.size())
                 .allMatch(b -> b.body().shop() == mine.maker().shop());
-        assertThat(bodies.logged(mine.maker().shop(), new BodyStore.LogPage("", "", "", null, 1000)))
+        assertThat(bodies.logged(mine.maker().shop(), new BodyStore.LogPage(null, "", "", null, 1000)))
                 .allMatch(l -> l.body().shop() == mine.maker().shop());
     }
 
@@ -146,6 +175,8 @@ class BodyStoreTest extends WithApp {
                 "delete from cut_done",
                 "update ways set ways = '{}'",
                 "drop table entry",
+                "update how_far set entries = 0",
+                "delete from hand",
                 "update maker set password = 'x'",
                 "update maker_password set password = 'x'",
                 "delete from maker_gone",

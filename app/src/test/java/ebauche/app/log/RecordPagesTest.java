@@ -120,13 +120,14 @@ class RecordPagesTest extends WithVisitor {
         mishap("neck:rout");
         assertThat(me.get("/log?kind=mishap").body()).contains("slipped").doesNotContain("Rout the");
         assertThat(me.get("/log?kind=done").body()).doesNotContain("slipped");
-        String other = shop.bodies().get("shale").publicId();
-        assertThat(me.get("/log?body=" + other).body()).doesNotContain("slipped");
-        assertThat(me.get("/log?hand=nobody").body()).contains("Nothing yet");
+        assertThat(me.get("/log?sought=shale").body()).doesNotContain("slipped");
+        assertThat(me.get("/log?sought=SEDGE").body()).contains("slipped");
+        assertThat(me.get("/log?sought=gorse").body()).contains("Nothing in the log is of that body");
+        assertThat(me.get("/log?hand=nobody").body()).contains("Nothing in the log is of that body");
         assertThat(me.get("/log?hand=" + shop.maker().name().replace(" ", "%20"))
                         .body())
                 .contains("slipped");
-        assertThat(me.get("/log?before=1").body()).contains("Nothing yet");
+        assertThat(me.get("/log?before=1").body()).contains("Nothing in the log");
         assertThat(me.get("/log?before=x").statusCode()).isEqualTo(400);
     }
 
