@@ -58,7 +58,10 @@ public final class SquareCode {
         return dark.get(column, row);
     }
 
-    /** Its dark squares as SVG path data, a unit a square: those that lie beside each other in a row as one. */
+    /**
+     * Its dark squares as SVG path data, a unit a square: lines along the middle of every row, to be drawn a unit thick. Such a line says
+     * less than its four edges, and a sheet has eighty codes.
+     */
     public String path() {
         return path;
     }
@@ -66,15 +69,16 @@ public final class SquareCode {
     private String drawn() {
         StringBuilder data = new StringBuilder();
         for (int row = 0; row < size(); row++) {
+            int at = -1;
             for (int column = 0; column < size(); column++) {
                 int from = column;
                 while (column < size() && isDark(column, row)) {
                     column++;
                 }
-                int wide = column - from;
-                if (wide > 0) {
-                    data.append('M').append(from).append(' ').append(row);
-                    data.append('h').append(wide).append("v1h-").append(wide).append('z');
+                if (column > from) {
+                    data.append(at < 0 ? "M" + from + " " + row + ".5" : "m" + (from - at) + " 0");
+                    data.append('h').append(column - from);
+                    at = column;
                 }
             }
         }

@@ -138,22 +138,26 @@ class TravellerPrintOutsideTest {
     void aCodeOfNothingLongerThanItHoldsIsRefused() {
         assertThatThrownBy(() -> SquareCode.of("x".repeat(5000))).isInstanceOf(IllegalArgumentException.class);
         SquareCode code = SquareCode.of("http://localhost/");
-        assertThat(code.path()).startsWith("M0 0h7v1h-7z");
+        assertThat(code.path()).startsWith("M0 0.5h7m");
         boolean[][] drawn = new boolean[code.size()][code.size()];
-        Matcher run = Pattern.compile("M(\\d+) (\\d+)h(\\d+)v1h-\\3z").matcher(code.path());
+        Matcher run = Pattern.compile("(?:M(\\d+) (\\d+)\\.5|m(\\d+) 0)h(\\d+)").matcher(code.path());
         int runs = 0;
+        int row = -1;
+        int at = 0;
         while (run.find()) {
             runs += run.group().length();
-            int from = Integer.parseInt(run.group(1));
-            int wide = Integer.parseInt(run.group(3));
-            Arrays.fill(drawn[Integer.parseInt(run.group(2))], from, from + wide, true);
+            row = run.group(2) == null ? row : Integer.parseInt(run.group(2));
+            at = run.group(2) == null ? at + Integer.parseInt(run.group(3)) : Integer.parseInt(run.group(1));
+            int to = at + Integer.parseInt(run.group(4));
+            Arrays.fill(drawn[row], at, to, true);
+            at = to;
         }
         assertThat(runs)
                 .as("all of the path is such runs")
                 .isEqualTo(code.path().length());
-        for (int row = 0; row < code.size(); row++) {
-            for (int column = 0; column < code.size(); column++) {
-                assertThat(drawn[row][column]).isEqualTo(code.isDark(column, row));
+        for (int y = 0; y < code.size(); y++) {
+            for (int x = 0; x < code.size(); x++) {
+                assertThat(drawn[y][x]).isEqualTo(code.isDark(x, y));
             }
         }
     }
