@@ -49,6 +49,16 @@ public final class Visitor {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), BodyHandlers.ofByteArray());
     }
 
+    /** The same by a client that takes it packed so. */
+    public HttpResponse<byte[]> packed(String path, String wish) {
+        return send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Accept-Encoding", wish)
+                        .GET()
+                        .build(),
+                BodyHandlers.ofByteArray());
+    }
+
     /** Sends a form that stands on a page. */
     public HttpResponse<String> post(String page, String path, Map<String, String> fields) {
         String token = token(get(page).body());
