@@ -209,7 +209,7 @@ class GlueUpController {
             Figures fig) {
         BuildPlan plan = current.plan();
         Blank blank = plan.build().design().blank();
-        TopPress press = new TopPress(blank.plan(), hollow, thickness, gluing);
+        TopPress press = TopPress.onto(blank.plan(), hollow, thickness, gluing);
         Registration pins =
                 Registration.of(BlankNeed.whole(plan.build(), plan.history()), blank.plan(), hollow, thickness);
         return new Pressed(what, press, pins, ClampDrawing.top(blank, hollow, press, pins, fig), ticks);

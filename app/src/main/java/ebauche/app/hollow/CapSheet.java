@@ -42,7 +42,7 @@ public record CapSheet(
                 capped.guitar().wood().grams(),
                 stays(balance, fig),
                 stays(capped, fig),
-                new TopPress(
+                TopPress.onto(
                         plan.build().design().outline().region(),
                         cap.cavities(),
                         cap.cap(),

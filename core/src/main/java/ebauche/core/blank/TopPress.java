@@ -5,6 +5,7 @@ import ebauche.core.geometry.Region;
 import ebauche.core.measure.Fact;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.memo.Memo;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
 import ebauche.core.shop.Gluing;
@@ -51,9 +52,11 @@ public final class TopPress {
     /** A clamp on a pad. */
     public record Press(Clamp clamp, Point at) {}
 
+    private record Asked(Region plan, Region hollow, double topThickness, Gluing gluing) {}
+
     /** Onto a core that is solid. */
-    public TopPress(Region plan, double topThickness, Gluing gluing) {
-        this(plan, Region.EMPTY, topThickness, gluing);
+    public static TopPress onto(Region plan, double topThickness, Gluing gluing) {
+        return onto(plan, Region.EMPTY, topThickness, gluing);
     }
 
     /**
@@ -61,7 +64,20 @@ public final class TopPress {
      *
      * @param hollow where nothing is glued: what presses there presses on what is glued beside it, or on nothing
      */
-    public TopPress(Region plan, Region hollow, double topThickness, Gluing gluing) {
+    public static TopPress onto(Region plan, Region hollow, double topThickness, Gluing gluing) {
+        return Memo.here()
+                .get(
+                        new Asked(plan, hollow, topThickness, gluing),
+                        () -> new TopPress(plan, hollow, topThickness, gluing),
+                        TopPress::weight);
+    }
+
+    /** What remembering one takes, bytes: its two grids. */
+    private long weight() {
+        return pressure.length == 0 ? 0 : 9L * pressure.length * pressure[0].length;
+    }
+
+    private TopPress(Region plan, Region hollow, double topThickness, Gluing gluing) {
         this.plan = plan;
         this.joint = plan.minus(hollow);
         this.topThickness = topThickness;

@@ -50,6 +50,8 @@ public final class Region {
     /** What was done to an area, with another or by a distance. */
     private record Made(char what, Region one, Object by) {}
 
+    private record Together(List<Region> all) {}
+
     private record Disc(Point centre, double diameter) {}
 
     private record Rectangle(Point centre, double across, double along, double radius, double turned) {}
@@ -316,8 +318,9 @@ public final class Region {
 
     /** All of some together. */
     public static Region union(List<Region> some) {
-        Geometry all = UnaryUnionOp.union(some.stream().map(r -> r.geometry).toList(), FACTORY);
-        return of(all);
+        return remember(
+                new Together(List.copyOf(some)),
+                () -> of(UnaryUnionOp.union(some.stream().map(r -> r.geometry).toList(), FACTORY)));
     }
 
     public Region union(Region other) {

@@ -53,11 +53,19 @@ public final class Stations {
 
     /** What cannot work, or only just, with one kind of work, told from the build alone. */
     public static List<Finding> findings(Build build, Feature feature) {
-        return ALL.stream()
-                .flatMap(s -> Stream.concat(
-                        s.rules(build).stream().flatMap(r -> r.finding().stream()), s.check(build).stream()))
+        return build.once().of(Told.class, () -> Told.of(build)).all().stream()
                 .filter(f -> f.isOn(feature))
                 .toList();
+    }
+
+    /** What the stations tell of a build. */
+    private record Told(List<Finding> all) {
+        static Told of(Build build) {
+            return new Told(ALL.stream()
+                    .flatMap(s -> Stream.concat(
+                            s.rules(build).stream().flatMap(r -> r.finding().stream()), s.check(build).stream()))
+                    .toList());
+        }
     }
 
     /** All that is routed along a template, the outline too. */

@@ -162,7 +162,7 @@ class GlueUpOutsideTest {
     void a_top_is_pressed_by_what_there_is_and_the_weakest_place_is_named() {
         Region plan = Region.rectangle(new Point(0, 0), 330, 380, 0, 0);
         assertThat(0.9 * plan.area() / 1000).isEqualTo(112, within(1.0));
-        TopPress bare = new TopPress(plan, 8, gluing(Glue.PVA, Gluing.Edges.JOINTER, 0, true, BAR));
+        TopPress bare = TopPress.onto(plan, 8, gluing(Glue.PVA, Gluing.Edges.JOINTER, 0, true, BAR));
         assertThat(bare.least()).isZero();
         assertThat(bare.covered()).isLessThan(0.6);
         assertThat(Math.abs(bare.weakest().x())).isLessThan(60);
@@ -174,7 +174,7 @@ class GlueUpOutsideTest {
                 true,
                 List.of(new Clamp("bar", 12, 600, 80, 35, 4500)),
                 List.of(new Caul("crowned", 6, 420, 50, 45, true)));
-        TopPress pressed = new TopPress(plan, 8, crowned);
+        TopPress pressed = TopPress.onto(plan, 8, crowned);
         assertThat(pressed.cauls()).hasSize(6);
         assertThat(pressed.least()).isPositive();
         // 150 to 250 g/m² (common practice) over 330 x 380.

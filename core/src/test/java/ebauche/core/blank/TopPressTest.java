@@ -25,7 +25,7 @@ class TopPressTest {
     private static final Caul CROWNED = new Caul("crowned", 2, 320, 40, 45, true);
 
     private static TopPress press(double top, List<Clamp> clamps, Caul... cauls) {
-        return new TopPress(BLANK, top, new Gluing(Glue.PVA, Gluing.Edges.JOINTER, 0.1, true, clamps, List.of(cauls)));
+        return TopPress.onto(BLANK, top, new Gluing(Glue.PVA, Gluing.Edges.JOINTER, 0.1, true, clamps, List.of(cauls)));
     }
 
     /** Two cauls at a quarter and three quarters of the length; the first takes the shallowest clamps, and counts as its weaker one. */
@@ -146,7 +146,7 @@ class TopPressTest {
             .union(Region.rectangle(new Point(95, 50), 90, 360, 0, 0));
 
     private static TopPress onHollow(List<Clamp> clamps, Caul... cauls) {
-        return new TopPress(
+        return TopPress.onto(
                 BLANK, HOLLOW, 10, new Gluing(Glue.PVA, Gluing.Edges.JOINTER, 0.1, true, clamps, List.of(cauls)));
     }
 
