@@ -286,9 +286,14 @@ class BodyStoriesTest extends Story {
         assertThat(page.locator(".card-of-step .figure-row .sum")).isVisible();
         page.keyboard().press("b");
         page.waitForURL(url -> url.contains("/bench"));
-        go(shop.path("sedge"));
+        page.keyboard().press("d");
+        page.waitForURL(url -> url.endsWith("/depths"));
+        go(shop.path("sedge") + "/bench");
         page.keyboard().press("e");
         page.waitForURL(url -> url.endsWith("/design"));
+        go(shop.path("sedge") + "/bench");
+        page.keyboard().press("l");
+        page.waitForURL(url -> url.endsWith("/log"));
     }
 
     private static void touch(CDPSession session, String type, double x, double y) {

@@ -54,6 +54,9 @@ class SteadyTest extends Story {
         page.locator("[name='pickups.1.proud']").fill("5 mm");
         assertThat(page.locator("#trial")).containsText("numbers move");
         stands("the design changed");
+        go(shop.path("tussock") + "/design?held=pickups.1");
+        assertThat(page.locator("#unsaved")).isVisible();
+        stands("a change that is not saved is told");
 
         go(shop.path("tussock") + "/what-if");
         assertThat(page.locator(".slider").first()).isVisible();
