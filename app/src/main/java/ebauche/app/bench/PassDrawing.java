@@ -18,10 +18,6 @@ import java.util.Optional;
 
 /** This pass at the bench: the body as it lies, what is cut now, and which way the router goes round it. */
 public final class PassDrawing {
-    private static final double WIDTH = 720;
-    /** Beside a table of marks. */
-    private static final double NARROW = 430;
-
     private static final double HEIGHT = 300;
     private static final double MARGIN = 14;
 
@@ -35,13 +31,12 @@ public final class PassDrawing {
 
     public static String of(BuildPlan plan, int step, Optional<MarkingOut> marking) {
         Operation op = plan.steps().get(step).operation();
-        double width = marking.isPresent() ? NARROW : WIDTH;
         Region body = plan.build().design().outline().region();
         boolean sawn = isSawn(plan, step);
         Region sheet = sawn ? body : body.union(plan.build().design().blank().plan());
-        double scale = Math.min(
-                (width - 2 * MARGIN) / (sheet.maxY() - sheet.minY()),
-                (HEIGHT - 2 * MARGIN) / (sheet.maxX() - sheet.minX()));
+        double scale = (HEIGHT - 2 * MARGIN) / (sheet.maxX() - sheet.minX());
+        // No wider than what is drawn: the room beside it makes it smaller.
+        double width = (sheet.maxY() - sheet.minY()) * scale + 2 * MARGIN;
         double middleX = (sheet.maxX() + sheet.minX()) / 2 * (op.face() == Face.FRONT ? 1 : -1);
         Frame frame = new Frame(
                 scale, width / 2 - (sheet.maxY() + sheet.minY()) / 2 * scale, HEIGHT / 2 - middleX * scale, op.face());
