@@ -296,6 +296,28 @@ class BodyStoriesTest extends Story {
         page.waitForURL(url -> url.endsWith("/log"));
     }
 
+    /** A press on a line takes back that line's entry and no other, on the log of the shop and on the body's own. */
+    @Test
+    void an_entry_is_withdrawn_by_a_press_on_its_line() {
+        open(Screen.TABLET, LengthUnit.MILLIMETRE);
+        go("/log?sought=sedge&kind=reading");
+        Locator lines = page.locator("tbody tr");
+        String first = lines.nth(0).locator("td").nth(3).innerText();
+        String second = lines.nth(1).locator("td").nth(3).innerText();
+        lines.nth(1).getByText("Withdraw").click();
+        page.waitForURL(url -> url.endsWith("/log"));
+        go(shop.path("sedge") + "/record");
+        assertThat(page.locator("td.gone")).hasCount(1);
+        assertThat(page.locator("td.gone")).hasText(second);
+        page.locator("tr")
+                .filter(new Locator.FilterOptions().setHasText(first))
+                .first()
+                .getByText("Withdraw")
+                .click();
+        page.waitForURL(url -> url.endsWith("/record"));
+        assertThat(page.locator("td.gone")).hasCount(2);
+    }
+
     private static void touch(CDPSession session, String type, double x, double y) {
         JsonObject point = new JsonObject();
         point.addProperty("x", x);
