@@ -11,11 +11,12 @@ create table how_far (
     foreign key (shop, body) references body (shop, id)
 );
 
+-- Its shop is that of the entry. No foreign key: it would have every entry wait for the shop's row, which is the queue for what happens
+-- once (BodyStore.queue), while whoever stands there waits for the body's count.
 create table hand (
     shop bigint not null,
     name varchar(120) character set utf8mb4 collate utf8mb4_nopad_bin not null,
-    primary key (shop, name),
-    foreign key (shop) references shop (id)
+    primary key (shop, name)
 );
 
 insert into how_far (shop, body, revision, name, entries)

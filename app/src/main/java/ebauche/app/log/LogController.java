@@ -125,7 +125,12 @@ class LogController {
         return store.bodiesUnsettled(maker.shop()).stream()
                 .flatMap(body -> store.record(body).unsettled().stream()
                         .map(e -> new Open(
-                                body, names.get(body.id()), e, step(e), EntryWords.of(e, fig), fig.moment(e.at()))))
+                                body,
+                                names.getOrDefault(body.id(), ""),
+                                e,
+                                step(e),
+                                EntryWords.of(e, fig),
+                                fig.moment(e.at()))))
                 .sorted(Comparator.comparing(o -> o.entry().at()))
                 .toList();
     }
@@ -192,7 +197,7 @@ class LogController {
         return entries.stream()
                 .map(l -> line(
                         l,
-                        names.get(l.body().id()),
+                        names.getOrDefault(l.body().id(), ""),
                         fig,
                         gone.contains(l.body().id() + "/" + l.entry().id())))
                 .toList();

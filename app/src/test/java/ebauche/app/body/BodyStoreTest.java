@@ -7,18 +7,22 @@ import ebauche.app.testing.WithApp;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.Stale;
 import ebauche.core.design.Measurand;
+import ebauche.core.geometry.Face;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.LengthUnit;
 import ebauche.core.operation.StepKey;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.DemoBodies;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -38,6 +42,19 @@ class BodyStoreTest extends WithApp {
                 Optional.of(StepKey.parse("neck:rout")),
                 Measurand.parse("depth:neck"),
                 value);
+    }
+
+    private static AsBuilt.Done done(String feature) {
+        return new AsBuilt.Done(
+                UUID.randomUUID().toString(),
+                "2026-11-20T10:00:00Z",
+                "t",
+                StepKey.parse(feature + ":rout"),
+                "Rout it",
+                Face.FRONT,
+                List.of(),
+                Map.of(),
+                Map.of());
     }
 
     @Test
@@ -138,6 +155,33 @@ class BodyStoreTest extends WithApp {
                                 .filter(by -> !by.isEmpty())
                                 .distinct()
                                 .toList());
+    }
+
+    /** Steps that may happen once stand in the shop's queue while readings of the same body come: neither waits for the other in a ring. */
+    @Test
+    void what_happens_once_and_what_may_happen_often_do_not_hold_each_other_up() throws Exception {
+        Shop shop = openShop(LengthUnit.MILLIMETRE);
+        Body shale = shop.bodies().get("shale");
+        int before = bodies.recordLength(shale);
+        AtomicInteger next = new AtomicInteger();
+        List<Callable<Object>> presses = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            presses.add(() -> bodies.log(shale, reading("often-" + next.incrementAndGet(), 24)));
+            presses.add(() -> bodies.logOnce(shale, done("cavity-" + next.incrementAndGet())));
+        }
+        ExecutorService tablets = Executors.newFixedThreadPool(6);
+        try {
+            for (Future<Object> pressed : tablets.invokeAll(presses)) {
+                pressed.get();
+            }
+        } finally {
+            tablets.shutdownNow();
+        }
+        assertThat(bodies.recordLength(shale)).isEqualTo(before + presses.size());
+        assertThat(bodies.standing(shop.maker().shop()))
+                .filteredOn(s -> s.body().equals(shale))
+                .extracting(BodyStore.Standing::entries)
+                .containsExactly(before + presses.size());
     }
 
     @Test
