@@ -52,33 +52,39 @@ public class Bodies {
     }
 
     public Current current(long shop, String publicId) {
-        return current(store.find(shop, publicId));
+        return current(store.standing(shop, publicId));
     }
 
     public Current current(Body body) {
-        Revision head = store.head(body);
-        Ways shopWays = ways.of(body.shop()).drilling(holes.of(body.shop()).besides(body.id()));
-        State state = new State(body.shop(), body.id(), head.number(), store.recordLength(body), shopWays.state());
-        BuildPlan plan = plans.getIfPresent(state);
+        return current(store.standing(body));
+    }
+
+    private Current current(BodyStore.Standing standing) {
+        Body body = standing.body();
+        Revision head = store.revision(body, standing.revision()).orElseThrow();
+        Ways shopWays = waysOf(body);
+        BuildPlan plan = plans.getIfPresent(state(body, head, standing.entries(), shopWays));
         if (plan == null) {
             AsBuilt record = store.record(body);
             plan = Planner.plan(build(head.file(), shopWays, record));
-            plans.put(
-                    new State(
-                            body.shop(),
-                            body.id(),
-                            head.number(),
-                            record.timeline().size(),
-                            shopWays.state()),
-                    plan);
+            plans.put(state(body, head, record.timeline().size(), shopWays), plan);
         }
         return new Current(body, head, shopWays, plan);
+    }
+
+    private static State state(Body body, Revision head, int entries, Ways ways) {
+        return new State(body.shop(), body.id(), head.number(), entries, ways.state());
+    }
+
+    /** The shop's ways with what its other bodies tell of its drills. */
+    private Ways waysOf(Body body) {
+        return ways.of(body.shop()).drilling(holes.of(body.shop()).besides(body.id()));
     }
 
     /** As {@link #current}, for a look at many bodies: none of the plans in work is let go for it. */
     public Current lookedAt(Body body) {
         Revision head = store.head(body);
-        Ways shopWays = ways.of(body.shop()).drilling(holes.of(body.shop()).besides(body.id()));
+        Ways shopWays = waysOf(body);
         return new Current(body, head, shopWays, Planner.plan(build(head.file(), shopWays, store.record(body))));
     }
 

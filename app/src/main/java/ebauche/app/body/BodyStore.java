@@ -33,6 +33,11 @@ public class BodyStore {
             select e.id, e.entry, e.logged_at, b.id as body, b.public_id, b.number
             from entry e join body b on b.shop = e.shop and b.id = e.body""";
 
+    private static final String STANDING = """
+            select b.shop, b.id, b.public_id, b.number, f.revision, f.name, f.entries
+            from body b join how_far f on f.shop = b.shop and f.body = b.id
+            where b.shop = :shop""";
+
     private final JdbcClient sql;
 
     /** Rows that never change once they are there, as read; by the row's own key. */
@@ -66,18 +71,38 @@ public class BodyStore {
 
     /** Every body of a shop with how far it has come, the newest first. */
     public List<Standing> standing(long shop) {
-        return sql.sql("""
-                select b.id, b.public_id, b.number, f.revision, f.name, f.entries
-                from body b join how_far f on f.shop = b.shop and f.body = b.id
-                where b.shop = :shop order by b.number desc
-                """)
+        return sql.sql(STANDING + " order by b.number desc")
                 .param("shop", shop)
-                .query((row, n) -> new Standing(
-                        new Body(shop, row.getLong("id"), row.getString("public_id"), row.getInt("number")),
-                        row.getInt("revision"),
-                        row.getString("name"),
-                        row.getInt("entries")))
+                .query(BodyStore::standing)
                 .list();
+    }
+
+    /**
+     * The body at an address of this shop with how far it has come.
+     *
+     * @throws NotHere if there is none, another shop's included
+     */
+    public Standing standing(long shop, String publicId) {
+        return sql.sql(STANDING + " and b.public_id = :id")
+                .param("shop", shop)
+                .param("id", PublicIds.read(publicId))
+                .query(BodyStore::standing)
+                .optional()
+                .orElseThrow(NotHere::new);
+    }
+
+    /** How far a body has come by now. */
+    public Standing standing(Body body) {
+        return sql.sql(STANDING + " and b.id = :id")
+                .param("shop", body.shop())
+                .param("id", body.id())
+                .query(BodyStore::standing)
+                .single();
+    }
+
+    private static Standing standing(ResultSet row, int n) throws SQLException {
+        Body body = new Body(row.getLong("shop"), row.getLong("id"), row.getString("public_id"), row.getInt("number"));
+        return new Standing(body, row.getInt("revision"), row.getString("name"), row.getInt("entries"));
     }
 
     /**

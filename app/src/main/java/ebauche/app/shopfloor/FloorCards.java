@@ -87,8 +87,8 @@ class FloorCards {
     }
 
     /**
-     * The bodies of a shop whose number or name holds what is sought, the newest first. Those that were not looked at since the app was started are looked at now, one after the
-     * other; what is answered waits but for the newest of them.
+     * The bodies of a shop whose number or name holds what is sought, the newest first. Those that were not looked at since the app was
+     * started are looked at now, one after the other; what is answered waits but for the newest of them.
      */
     List<Known> floor(long shop, String sought, Figures fig) {
         int number = ways.of(shop).number();
