@@ -3,6 +3,7 @@ package ebauche.app.bench;
 import ebauche.app.drawing.Frame;
 import ebauche.app.drawing.Svg;
 import ebauche.app.drawing.Voids;
+import ebauche.app.web.Kept;
 import ebauche.app.words.Words;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -29,7 +30,18 @@ public final class PassDrawing {
 
     private PassDrawing() {}
 
+    private record AtStep(int step, boolean marked) {}
+
+    /**
+     * Draws it.
+     *
+     * @param marking where that step is marked, where it is shown
+     */
     public static String of(BuildPlan plan, int step, Optional<MarkingOut> marking) {
+        return Kept.with(plan).get(new AtStep(step, marking.isPresent()), () -> drawn(plan, step, marking));
+    }
+
+    private static String drawn(BuildPlan plan, int step, Optional<MarkingOut> marking) {
         Operation op = plan.steps().get(step).operation();
         Region body = plan.build().design().outline().region();
         boolean sawn = isSawn(plan, step);

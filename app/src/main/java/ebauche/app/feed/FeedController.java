@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
@@ -129,6 +130,8 @@ class FeedController {
     private record GrainView(
             FeedPlan feed,
             FeedMap map,
+            ReliefCuts relief,
+            boolean brittle,
             List<FeedPlan.Bite> bites,
             int otherBites,
             List<Band> bands,
@@ -136,7 +139,19 @@ class FeedController {
             List<Remedy> remedies,
             String drawing) {}
 
+    private record Mapped(FeedMapping.FeedQuestion asked, Look look, Figures fig) {}
+
+    /** The grain as it is laid out is kept with the plan; of one that is turned under a hand each is asked once. */
     private void map(Bodies.Current current, FeedMapping.FeedQuestion asked, Look look, Figures fig, Model model) {
+        PageModel.put(
+                model,
+                asked.grain().isPresent()
+                        ? mapped(current, asked, look, fig)
+                        : Kept.with(current.plan())
+                                .get(new Mapped(asked, look, fig), () -> mapped(current, asked, look, fig)));
+    }
+
+    private GrainView mapped(Bodies.Current current, FeedMapping.FeedQuestion asked, Look look, Figures fig) {
         Build build = current.plan().build();
         FeedPlan feed = FeedMapping.feed(build, asked.grain());
         FeedMap map = feed.map(asked.worked());
@@ -148,41 +163,39 @@ class FeedController {
                 .or(() -> stands.stream().findFirst())
                 .orElse(new Steadying("", List.of()));
         ReliefCuts relief = FeedMapping.relief(build, map);
-        model.addAttribute("relief", relief);
-        model.addAttribute("brittle", build.design().blank().isBrittle());
         boolean sands = asked.school() == EdgeSchool.SAND_TO_LINE;
         List<FeedPlan.Bite> bites = sands ? List.of() : feed.bites(asked.worked());
         String here = current.here();
         double middle = asked.grain().orElseGet(() -> grainAtMiddle(build));
-        PageModel.put(
-                model,
-                new GrainView(
-                        feed,
-                        map,
-                        bites,
-                        feed.bites(asked.worked().other()).size(),
-                        List.of(Band.values()),
-                        middle,
-                        stands.stream()
-                                .map(s -> new Remedy(
-                                        s.with(),
-                                        s.length(Footing.TIPS),
-                                        s.length(Footing.SHAKY),
-                                        address(here, look, asked.up(), s.with()),
-                                        s.equals(shown)))
-                                .toList(),
-                        FeedDrawing.of(
-                                new FeedDrawing.Shown(
-                                        build.drawn().outline().region(),
-                                        build.design().blank(),
-                                        asked.up(),
-                                        map,
-                                        bites,
-                                        feed,
-                                        sands ? new Steadying("", List.of()) : shown,
-                                        relief,
-                                        middle),
-                                fig)));
+        return new GrainView(
+                feed,
+                map,
+                relief,
+                build.design().blank().isBrittle(),
+                bites,
+                feed.bites(asked.worked().other()).size(),
+                List.of(Band.values()),
+                middle,
+                stands.stream()
+                        .map(s -> new Remedy(
+                                s.with(),
+                                s.length(Footing.TIPS),
+                                s.length(Footing.SHAKY),
+                                address(here, look, asked.up(), s.with()),
+                                s.equals(shown)))
+                        .toList(),
+                FeedDrawing.of(
+                        new FeedDrawing.Shown(
+                                build.drawn().outline().region(),
+                                build.design().blank(),
+                                asked.up(),
+                                map,
+                                bites,
+                                feed,
+                                sands ? new Steadying("", List.of()) : shown,
+                                relief,
+                                middle),
+                        fig));
     }
 
     private static double grainAtMiddle(Build build) {

@@ -2,6 +2,7 @@ package ebauche.app.neck;
 
 import ebauche.app.drawing.Svg;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.words.Words;
 import ebauche.core.design.BodyDesign;
 import ebauche.core.design.NeckJoint;
@@ -52,8 +53,10 @@ public final class NeckDrawing {
         this.scale = (WIDTH - 2 * MARGIN) / (BEHIND + end() + neck.pocketLength() + NECK_SHOWN);
     }
 
+    private record Asked(Figures fig) {}
+
     public static String of(BuildPlan plan, Figures fig) {
-        return new NeckDrawing(plan, fig).draw();
+        return Kept.with(plan).get(new Asked(fig), () -> new NeckDrawing(plan, fig).draw());
     }
 
     private double end() {

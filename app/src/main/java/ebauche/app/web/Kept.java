@@ -2,7 +2,9 @@ package ebauche.app.web;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import ebauche.app.words.Words;
 import ebauche.core.plan.BuildPlan;
+import java.util.Locale;
 import java.util.function.Supplier;
 
 /**
@@ -28,16 +30,19 @@ public final class Kept {
         return plan.build().once().of(Kept.class, Kept::new);
     }
 
+    private record Asked(Object question, Locale language) {}
+
     /**
-     * The answer of before, or the one that is found now.
+     * The answer of before, or the one that is found now, in the language of whoever asks.
      *
      * @param question equal to another when its answer is the same; of a type of its own for each kind of question
      */
     public <V> V get(Object question, Supplier<V> answer) {
-        Object known = answers.getIfPresent(question);
+        Asked asked = new Asked(question, Words.language());
+        Object known = answers.getIfPresent(asked);
         if (known == null) {
             known = answer.get();
-            answers.put(question, known);
+            answers.put(asked, known);
         }
         @SuppressWarnings("unchecked") // a kind of question has one kind of answer
         V found = (V) known;

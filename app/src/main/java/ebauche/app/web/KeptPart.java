@@ -1,8 +1,6 @@
 package ebauche.app.web;
 
-import ebauche.app.words.Words;
 import ebauche.core.plan.BuildPlan;
-import java.util.Locale;
 import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
@@ -44,7 +42,7 @@ class KeptPart extends AbstractProcessorDialect {
         return Set.of(new With(prefix));
     }
 
-    private record Part(String written, Object by, Figures fig, Locale language) {}
+    private record Part(String written, Object by, Figures fig) {}
 
     private final class With extends AbstractStandardExpressionAttributeTagProcessor {
         With(String prefix) {
@@ -65,9 +63,7 @@ class KeptPart extends AbstractProcessorDialect {
                     .execute(context);
             Figures fig = (Figures) context.getVariable("fig");
             place.replaceWith(
-                    Kept.with((BuildPlan) plan)
-                            .get(new Part(part, by, fig, Words.language()), () -> written(context, part)),
-                    false);
+                    Kept.with((BuildPlan) plan).get(new Part(part, by, fig), () -> written(context, part)), false);
         }
 
         /** It sees what the page's controller gave the page, and nothing of the page's own. */

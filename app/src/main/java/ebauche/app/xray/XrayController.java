@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.RuleDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.app.whatif.Trial;
 import ebauche.app.whatif.Trials;
@@ -82,6 +83,8 @@ class XrayController {
         }
     }
 
+    private record After(int step) {}
+
     /** What the page shows. */
     private record XrayView(
             Bodies.Current current,
@@ -135,7 +138,7 @@ class XrayController {
                         up,
                         pins,
                         cut,
-                        State.of(plan, step),
+                        Kept.with(plan).get(new After(step), () -> State.of(plan, step)),
                         XrayDrawing.plan(
                                 plan, fig, step, up, cut, pins, f -> f.kind().movable()),
                         XrayDrawing.section(plan, fig, step, cut),
