@@ -235,15 +235,6 @@ public class BodyStore {
         return entries.get(id, i -> BuildFile.stored(json, "row-" + id));
     }
 
-    /** How many entries a body's record has; it only ever grows, so the number names its state. */
-    public int recordLength(Body body) {
-        return sql.sql("select count(*) from entry where shop = :shop and body = :body")
-                .param("shop", body.shop())
-                .param("body", body.id())
-                .query(Integer.class)
-                .single();
-    }
-
     /**
      * Adds an entry; an entry whose id the body already has is not added again.
      *

@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
- * Packs pages quickly. The server's own packing knows its slowest level only, which takes longer than many a page takes to write; the
+ * Packs pages quickly. The server's own packing knows the usual level only, which takes longer than many a page takes to write; the
  * quickest makes them an eighth larger in a quarter of the time. What does not change is still packed by the server.
  */
 @Component

@@ -64,13 +64,13 @@ class AccountTest extends WithApp {
                 "24 mm",
                 "step",
                 "neck:rout");
-        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        int before = bodies.standing(shop.bodies().get("sedge")).entries();
         assertThat(me.forge(shop.path("sedge") + "/readings", reading).statusCode())
                 .isEqualTo(403);
         HttpResponse<String> stranger = visitor().forge(shop.path("sedge") + "/readings", reading);
         assertThat(stranger.statusCode()).isEqualTo(302);
         assertThat(stranger.headers().firstValue("Location").orElseThrow()).endsWith("/sign-in?expired");
-        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before);
+        assertThat(bodies.standing(shop.bodies().get("sedge")).entries()).isEqualTo(before);
     }
 
     @Test

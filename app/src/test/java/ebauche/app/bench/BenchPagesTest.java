@@ -36,7 +36,7 @@ class BenchPagesTest extends WithVisitor {
     }
 
     private int logged() {
-        return bodies.recordLength(shop.bodies().get("sedge"));
+        return bodies.standing(shop.bodies().get("sedge")).entries();
     }
 
     /** The first step still to come at which a depth is measured. */

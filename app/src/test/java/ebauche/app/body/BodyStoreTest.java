@@ -61,10 +61,10 @@ class BodyStoreTest extends WithApp {
     void the_same_reading_sent_twice_is_kept_once_and_answered_with_the_first() {
         Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
         String id = UUID.randomUUID().toString();
-        int before = bodies.recordLength(sedge);
+        int before = bodies.standing(sedge).entries();
         assertThat(bodies.log(sedge, reading(id, 24.1))).isEqualTo(reading(id, 24.1));
         assertThat(bodies.log(sedge, reading(id, 19))).isEqualTo(reading(id, 24.1));
-        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+        assertThat(bodies.standing(sedge).entries()).isEqualTo(before + 1);
         assertThat(bodies.record(sedge)
                         .latest(Measurand.parse("depth:neck"))
                         .orElseThrow()
@@ -84,18 +84,18 @@ class BodyStoreTest extends WithApp {
     @Test
     void ids_that_only_look_alike_are_different_entries() {
         Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
-        int before = bodies.recordLength(sedge);
+        int before = bodies.standing(sedge).entries();
         for (String id : new String[] {"a", "A", "a ", "ä"}) {
             assertThat(bodies.log(sedge, reading(id, 24)).id()).isEqualTo(id);
         }
-        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 4);
+        assertThat(bodies.standing(sedge).entries()).isEqualTo(before + 4);
     }
 
     @Test
     void sixteen_at_once_with_one_id_leave_one_entry() throws Exception {
         Body sedge = openShop(LengthUnit.MILLIMETRE).bodies().get("sedge");
         String id = UUID.randomUUID().toString();
-        int before = bodies.recordLength(sedge);
+        int before = bodies.standing(sedge).entries();
         ExecutorService hands = Executors.newFixedThreadPool(8);
         List<Callable<AsBuilt.Entry>> sends = java.util.stream.IntStream.range(0, 16)
                 .<Callable<AsBuilt.Entry>>mapToObj(i -> () -> bodies.log(sedge, reading(id, 20 + i)))
@@ -106,7 +106,7 @@ class BodyStoreTest extends WithApp {
         for (Future<AsBuilt.Entry> answer : answers) {
             assertThat(answer.get()).isEqualTo(first);
         }
-        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+        assertThat(bodies.standing(sedge).entries()).isEqualTo(before + 1);
     }
 
     @Test
@@ -141,7 +141,7 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.standing(shop.maker().shop())).allSatisfy(s -> {
             assertThat(s.revision()).isEqualTo(bodies.head(s.body()).number());
             assertThat(s.name()).isEqualTo(bodies.head(s.body()).name());
-            assertThat(s.entries()).isEqualTo(bodies.recordLength(s.body()));
+            assertThat(s.entries()).isEqualTo(bodies.record(s.body()).timeline().size());
         });
         assertThat(bodies.standing(shop.maker().shop()))
                 .filteredOn(s -> s.isCalled("\u00c9 \"TWO"))
@@ -162,7 +162,7 @@ class BodyStoreTest extends WithApp {
     void what_happens_once_and_what_may_happen_often_do_not_hold_each_other_up() throws Exception {
         Shop shop = openShop(LengthUnit.MILLIMETRE);
         Body shale = shop.bodies().get("shale");
-        int before = bodies.recordLength(shale);
+        int before = bodies.standing(shale).entries();
         AtomicInteger next = new AtomicInteger();
         List<Callable<Object>> presses = new ArrayList<>();
         for (int i = 0; i < 60; i++) {
@@ -177,11 +177,8 @@ class BodyStoreTest extends WithApp {
         } finally {
             tablets.shutdownNow();
         }
-        assertThat(bodies.recordLength(shale)).isEqualTo(before + presses.size());
-        assertThat(bodies.standing(shop.maker().shop()))
-                .filteredOn(s -> s.body().equals(shale))
-                .extracting(BodyStore.Standing::entries)
-                .containsExactly(before + presses.size());
+        assertThat(bodies.record(shale).timeline()).hasSize(before + presses.size());
+        assertThat(bodies.standing(shale).entries()).isEqualTo(before + presses.size());
     }
 
     @Test

@@ -39,11 +39,11 @@ class PagesTest extends WithVisitor {
                         "deep | is no length"
             })
     void a_reading_that_cannot_be_is_refused_in_words_and_not_logged(String value, String words) {
-        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        int before = bodies.standing(shop.bodies().get("sedge")).entries();
         HttpResponse<String> answer = read(value);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(words).contains("value=\"" + value + "\"");
-        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before);
+        assertThat(bodies.standing(shop.bodies().get("sedge")).entries()).isEqualTo(before);
     }
 
     @Test
@@ -56,12 +56,12 @@ class PagesTest extends WithVisitor {
     @Test
     void the_same_reading_sent_twice_is_answered_alike_and_counts_once() {
         String id = UUID.randomUUID().toString();
-        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        int before = bodies.standing(shop.bodies().get("sedge")).entries();
         HttpResponse<String> first = read(id, "sanded-off:front", "0.4 mm");
         HttpResponse<String> second = read(id, "sanded-off:front", "0.4 mm");
         assertThat(second.headers().firstValue("Location"))
                 .isEqualTo(first.headers().firstValue("Location"));
-        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before + 1);
+        assertThat(bodies.standing(shop.bodies().get("sedge")).entries()).isEqualTo(before + 1);
     }
 
     private Map<String, String> form(String... changes) {

@@ -134,10 +134,10 @@ class RecordPagesTest extends WithVisitor {
     @ParameterizedTest
     @ValueSource(strings = {"", "x", "neck:nothing", "NECK:ROUT", "neck:rout\u0000", "'; drop table entry; --"})
     void a_mishap_at_no_step_of_the_plan_is_refused_and_nothing_is_stored(String step) {
-        int before = bodies.recordLength(shop.bodies().get("sedge"));
+        int before = bodies.standing(shop.bodies().get("sedge")).entries();
         assertThat(mishap(step).statusCode()).isBetween(400, 499);
         assertThat(mishap("a".repeat(81)).statusCode()).isBetween(400, 499);
-        assertThat(bodies.recordLength(shop.bodies().get("sedge"))).isEqualTo(before);
+        assertThat(bodies.standing(shop.bodies().get("sedge")).entries()).isEqualTo(before);
         assertThat(mishap("neck:rout").statusCode()).isEqualTo(302);
         everyPageAnswers();
     }
@@ -145,7 +145,7 @@ class RecordPagesTest extends WithVisitor {
     @Test
     void the_store_takes_only_what_it_can_read_back() {
         Body sedge = shop.bodies().get("sedge");
-        int before = bodies.recordLength(sedge);
+        int before = bodies.standing(sedge).entries();
         List<AsBuilt.Entry> unreadable = List.of(
                 new AsBuilt.Mishap("m1", "2026-11-20T10:00:00Z", "t".repeat(81), Optional.empty(), "x"),
                 new AsBuilt.Mishap("m2", "2026-11-20", "t", Optional.of(StepKey.parse("neck:rout")), "x"),
@@ -157,7 +157,7 @@ class RecordPagesTest extends WithVisitor {
         for (AsBuilt.Entry entry : unreadable) {
             assertThatThrownBy(() -> bodies.log(sedge, entry)).isInstanceOf(BuildFileException.class);
         }
-        assertThat(bodies.recordLength(sedge)).isEqualTo(before);
+        assertThat(bodies.standing(sedge).entries()).isEqualTo(before);
     }
 
     @Test
@@ -203,7 +203,7 @@ class RecordPagesTest extends WithVisitor {
     @Test
     void the_same_step_done_by_two_at_once_is_one_event() throws Exception {
         Body sedge = shop.bodies().get("sedge");
-        int before = bodies.recordLength(sedge);
+        int before = bodies.standing(sedge).entries();
         ExecutorService hands = Executors.newFixedThreadPool(6);
         List<Visitor> tablets = Stream.generate(() -> visitor(shop)).limit(6).toList();
         List<Callable<Integer>> presses = tablets.stream()
@@ -217,7 +217,7 @@ class RecordPagesTest extends WithVisitor {
             assertThat(answer.get()).isEqualTo(302);
         }
         hands.shutdown();
-        assertThat(bodies.recordLength(sedge)).isEqualTo(before + 1);
+        assertThat(bodies.standing(sedge).entries()).isEqualTo(before + 1);
     }
 
     @Test
@@ -232,7 +232,7 @@ class RecordPagesTest extends WithVisitor {
                 24.1);
         bodies.log(shop.bodies().get("sedge"), reading);
         Body marram = shop.bodies().get("marram");
-        int before = bodies.recordLength(marram);
+        int before = bodies.standing(marram).entries();
         assertThatThrownBy(() -> bodies.log(marram, reading)).isInstanceOf(Stale.class);
         assertThat(me.post(
                                 shop.path("marram") + "/bench",
@@ -240,6 +240,6 @@ class RecordPagesTest extends WithVisitor {
                                 Map.of("entry", id, "measures", "depth:neck", "value", "24 mm", "step", "neck:rout"))
                         .statusCode())
                 .isEqualTo(409);
-        assertThat(bodies.recordLength(marram)).isEqualTo(before);
+        assertThat(bodies.standing(marram).entries()).isEqualTo(before);
     }
 }

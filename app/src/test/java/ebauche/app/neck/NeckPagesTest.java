@@ -51,11 +51,11 @@ class NeckPagesTest extends WithVisitor {
                 "fret-12-to-saddle | far    | is no length"
             })
     void what_cannot_be_read_is_refused_and_nothing_else_of_the_form_is_logged(String what, String value, String why) {
-        int before = bodies.recordLength(shop.bodies().get("marram"));
+        int before = bodies.standing(shop.bodies().get("marram")).entries();
         HttpResponse<String> answer = log("marram", "heel-thickness", "22.1 mm", what, value);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(why).contains("22.1 mm");
-        assertThat(bodies.recordLength(shop.bodies().get("marram"))).isEqualTo(before);
+        assertThat(bodies.standing(shop.bodies().get("marram")).entries()).isEqualTo(before);
     }
 
     @Test

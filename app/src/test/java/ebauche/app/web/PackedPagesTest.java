@@ -57,6 +57,8 @@ class PackedPagesTest extends WithVisitor {
         assertThat(none.statusCode()).isEqualTo(404);
         assertThat(coding(none).equals("gzip") ? unpacked(none) : new String(none.body(), StandardCharsets.UTF_8))
                 .contains("</html>");
-        assertThat(me.packed("/", "gzip").statusCode()).isEqualTo(200);
+        HttpResponse<byte[]> style = me.packed("/static/css/base.css", "gzip");
+        assertThat(coding(style)).as("by the server itself").isEqualTo("gzip");
+        assertThat(unpacked(style)).contains("@font-face");
     }
 }
