@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Planner;
 import ebauche.exchange.file.DemoBodies;
+import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.springframework.context.i18n.LocaleContextHolder;
 
 class KeptTest {
     private record Asked(int step) {}
@@ -32,6 +34,19 @@ class KeptTest {
         BuildPlan other = plan();
         assertThat(Kept.with(other).get(new Asked(1), () -> "picture " + drawn.incrementAndGet()))
                 .isEqualTo("picture 4");
+    }
+
+    @Test
+    void whoever_asks_in_another_language_is_answered_in_it() {
+        BuildPlan plan = plan();
+        assertThat(Kept.with(plan).get(new Asked(1), () -> "front")).isEqualTo("front");
+        LocaleContextHolder.setLocale(Locale.forLanguageTag("eo"));
+        try {
+            assertThat(Kept.with(plan).get(new Asked(1), () -> "antaŭo")).isEqualTo("antaŭo");
+        } finally {
+            LocaleContextHolder.resetLocaleContext();
+        }
+        assertThat(Kept.with(plan).get(new Asked(1), () -> "anew")).isEqualTo("front");
     }
 
     @Test
