@@ -52,7 +52,7 @@ class KilledAppTest extends Story {
         open(Screen.TABLET, LengthUnit.MILLIMETRE);
         int before = bodies.record(sedge()).timeline().size();
         go(shop.path("sedge") + "/bench?step=neck:rout");
-        page.waitForFunction("navigator.serviceWorker.controller !== null || (location.reload(), false)");
+        underTheWorker();
         page.locator(".bench[data-ahead=kept]").waitFor();
 
         app.kill();

@@ -31,7 +31,7 @@ class NoNetworkTest extends Story {
     /** The bench with all its steps fetched ahead. */
     private void atTheBench(String step) {
         go(shop.path("sedge") + "/bench?step=" + step);
-        page.waitForFunction("navigator.serviceWorker.controller !== null || (location.reload(), false)");
+        underTheWorker();
         page.locator(".bench[data-ahead=kept]").waitFor();
     }
 

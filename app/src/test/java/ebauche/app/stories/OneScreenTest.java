@@ -98,10 +98,14 @@ class OneScreenTest extends Story {
         open(Screen.TABLET, LengthUnit.MILLIMETRE);
         page.addInitScript("""
                 window.asked = [];
-                Object.defineProperty(navigator, "wakeLock", { value: { request: (what) => { window.asked.push(what); return Promise.resolve({}); } } });
+                window.first = new Promise((told) => Object.defineProperty(navigator, "wakeLock", { value: { request: (what) => {
+                  window.asked.push(what);
+                  told(what);
+                  return Promise.resolve({});
+                } } }));
                 """);
         go(shop.path("sedge") + "/bench");
-        page.waitForFunction("window.asked.length > 0");
+        assertThat(page.evaluate("window.first")).isEqualTo("screen");
         assertThat(page.evaluate("window.asked")).isEqualTo(List.of("screen"));
     }
 

@@ -151,6 +151,13 @@ public abstract class Story extends WithApp {
         page.navigate(address() + path);
     }
 
+    /** Until this page comes through the app's worker. (Waiting for an expression would evaluate it again and again, which the pages forbid.) */
+    protected void underTheWorker() {
+        page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+        page.reload();
+        assertThat(page.evaluate("navigator.serviceWorker.controller !== null")).isEqualTo(true);
+    }
+
     /** Axe finds nothing on the page as it is. No page has frames, and what is in order need not be listed: half the time. */
     protected void accessible() {
         accessible(List.of());
