@@ -8,7 +8,7 @@ import java.util.Locale;
 import java.util.function.Supplier;
 
 /**
- * What was drawn or said of one plan. A plan never changes, so that its pictures are drawn once and kept as long as it is; where there
+ * What was drawn or said of one plan, or of none. A plan never changes, so that its pictures are drawn once and kept as long as it is; where there
  * are too many, as while a section line is dragged, those asked least are let go.
  */
 public final class Kept {
@@ -24,7 +24,14 @@ public final class Kept {
             .executor(Runnable::run)
             .build();
 
+    private static final Kept ALWAYS = new Kept();
+
     private Kept() {}
+
+    /** What hangs on no plan and on nothing that anybody enters. */
+    static Kept always() {
+        return ALWAYS;
+    }
 
     public static Kept with(BuildPlan plan) {
         return plan.build().once().of(Kept.class, Kept::new);

@@ -11,6 +11,7 @@ import org.thymeleaf.dialect.AbstractProcessorDialect;
 import org.thymeleaf.engine.AttributeName;
 import org.thymeleaf.model.IProcessableElementTag;
 import org.thymeleaf.processor.IProcessor;
+import org.thymeleaf.processor.element.AbstractAttributeTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.standard.StandardDialect;
@@ -21,7 +22,8 @@ import org.thymeleaf.templatemode.TemplateMode;
 /**
  * {@code kept:with="${plan}" part="body/frame :: written" by="${bodyPage}"} in a template: a fragment that follows from a body's plan
  * alone, such as its frame or the cards of its depths, written once and kept with the plan; {@code by} is what else it hangs on beside
- * unit and language. A part with a form has no place in it, since each form carries a token of its own.
+ * unit and language. {@code kept:always="web/layout :: nav" by="${where}"} is a fragment that follows from nothing else. A part with a form
+ * has no place in either, since each form carries a token of its own.
  */
 @Component
 class KeptPart extends AbstractProcessorDialect {
@@ -33,13 +35,13 @@ class KeptPart extends AbstractProcessorDialect {
     private final ObjectProvider<SpringTemplateEngine> engine;
 
     KeptPart(ObjectProvider<SpringTemplateEngine> engine) {
-        super("Parts of pages kept with a plan", PREFIX, StandardDialect.PROCESSOR_PRECEDENCE);
+        super("Parts of pages kept", PREFIX, StandardDialect.PROCESSOR_PRECEDENCE);
         this.engine = engine;
     }
 
     @Override
     public Set<IProcessor> getProcessors(String prefix) {
-        return Set.of(new With(prefix));
+        return Set.of(new With(prefix), new Always(prefix));
     }
 
     private record Part(String written, Object by, Figures fig) {}
@@ -57,23 +59,38 @@ class KeptPart extends AbstractProcessorDialect {
                 String typed,
                 Object plan,
                 IElementTagStructureHandler place) {
-            String part = tag.getAttributeValue("part");
-            Object by = StandardExpressions.getExpressionParser(context.getConfiguration())
-                    .parseExpression(context, tag.getAttributeValue("by"))
-                    .execute(context);
-            Figures fig = (Figures) context.getVariable("fig");
-            place.replaceWith(
-                    Kept.with((BuildPlan) plan).get(new Part(part, by, fig), () -> written(context, part)), false);
+            place.replaceWith(kept(Kept.with((BuildPlan) plan), tag.getAttributeValue("part"), context, tag), false);
+        }
+    }
+
+    private final class Always extends AbstractAttributeTagProcessor {
+        Always(String prefix) {
+            super(TemplateMode.HTML, prefix, null, false, "always", true, PRECEDENCE, true);
         }
 
-        /** It sees what the page's controller gave the page, and nothing of the page's own. */
-        private String written(ITemplateContext context, String part) {
-            String[] said = part.split(" :: ");
-            return engine.getObject()
-                    .process(
-                            said[0],
-                            Set.of(said[1]),
-                            new WebContext(((IWebContext) context).getExchange(), context.getLocale()));
+        @Override
+        protected void doProcess(
+                ITemplateContext context,
+                IProcessableElementTag tag,
+                AttributeName name,
+                String part,
+                IElementTagStructureHandler place) {
+            place.replaceWith(kept(Kept.always(), part, context, tag), false);
         }
+    }
+
+    private String kept(Kept with, String part, ITemplateContext context, IProcessableElementTag tag) {
+        Object by = StandardExpressions.getExpressionParser(context.getConfiguration())
+                .parseExpression(context, tag.getAttributeValue("by"))
+                .execute(context);
+        return with.get(new Part(part, by, (Figures) context.getVariable("fig")), () -> written(context, part, by));
+    }
+
+    /** It sees what the page's controller gave the page, and of the page's own only what it hangs on, as {@code by}. */
+    private String written(ITemplateContext context, String part, Object by) {
+        String[] said = part.split(" :: ");
+        WebContext seen = new WebContext(((IWebContext) context).getExchange(), context.getLocale());
+        seen.setVariable("by", by);
+        return engine.getObject().process(said[0], Set.of(said[1]), seen);
     }
 }
