@@ -5,6 +5,7 @@ import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.drawing.SectionLines;
 import ebauche.app.drawing.Voids;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.app.words.Words;
 import ebauche.core.feature.Feature;
@@ -69,9 +70,19 @@ record DesignTrial(
      * @param held key of the part in hand, empty for none
      */
     static void show(Bodies.Current current, Draft draft, String held, Figures fig, Model model) {
-        Draft judged = draft.isAsKept(current) ? draft : draft.judged(current);
+        if (draft.isAsKept(current)) {
+            BuildPlan plan = current.plan();
+            PageModel.put(
+                    model,
+                    Kept.with(plan)
+                            .get(
+                                    new AsKept(current.revision().number(), held, fig),
+                                    () -> of(current, plan, draft, held, fig)));
+            return;
+        }
+        Draft judged = draft.judged(current);
         if (judged.troubles().isEmpty()) {
-            PageModel.put(model, of(current, draft, held, fig));
+            PageModel.put(model, of(current, Planner.plan(draft.build(current)), draft, held, fig));
         } else {
             model.addAttribute("unreadable", said(judged));
         }
@@ -87,8 +98,10 @@ record DesignTrial(
         return said;
     }
 
-    private static DesignTrial of(Bodies.Current current, Draft draft, String held, Figures fig) {
-        BuildPlan plan = draft.isAsKept(current) ? current.plan() : Planner.plan(draft.build(current));
+    /** What follows from a revision as it was kept, with a part of it in hand. */
+    private record AsKept(int revision, String held, Figures fig) {}
+
+    private static DesignTrial of(Bodies.Current current, BuildPlan plan, Draft draft, String held, Figures fig) {
         List<Section> sections = DesignCatalogue.sections(draft.design());
         Optional<Section> inHand = sections.stream()
                 .filter(s -> DesignForm.key(s.path()).equals(held))

@@ -35,7 +35,14 @@ record Draft(
 
     /** Whether it is the design as it was saved last. */
     boolean isAsKept(Bodies.Current current) {
-        return troubles.isEmpty() && file().equals(current.revision().file());
+        ObjectNode now = current.revision().file();
+        if (!troubles.isEmpty()) {
+            return false;
+        }
+        // Nothing is copied for the usual question, of what nobody has touched.
+        return (leaveOut.isEmpty() && from.file().equals(now))
+                ? design.equals(current.revision().design())
+                : file().equals(now);
     }
 
     /** What was typed over a revision's design. */

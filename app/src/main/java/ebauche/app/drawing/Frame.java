@@ -56,10 +56,8 @@ public record Frame(double scale, double left, double middle, Face up, double co
         StringBuilder data = new StringBuilder();
         region.coarser(coarse).forEachRing(ring -> {
             for (int i = 0; i < ring.length - 2; i += 2) {
-                data.append(i == 0 ? 'M' : 'L')
-                        .append(Svg.n(x(ring[i + 1])))
-                        .append(' ')
-                        .append(Svg.n(y(ring[i])));
+                Svg.n(x(ring[i + 1]), data.append(i == 0 ? 'M' : 'L'));
+                Svg.n(y(ring[i]), data.append(' '));
             }
             data.append('Z');
         });

@@ -11,6 +11,7 @@ import javax.xml.stream.XMLStreamWriter;
 /** Writes one SVG picture through an XML writer, so that no text in it can be taken for markup. */
 public final class Svg {
     private static final XMLOutputFactory FACTORY = XMLOutputFactory.newFactory();
+    private static final int HUNDREDTHS = 2;
 
     private final StringWriter out = new StringWriter();
     private final XMLStreamWriter xml;
@@ -40,7 +41,12 @@ public final class Svg {
 
     /** A number to a hundredth. */
     public static String n(double value) {
-        return Decimals.plain(value, 2);
+        return Decimals.plain(value, HUNDREDTHS);
+    }
+
+    /** The same, written on. */
+    static StringBuilder n(double value, StringBuilder to) {
+        return Decimals.plain(value, HUNDREDTHS, to);
     }
 
     @FunctionalInterface

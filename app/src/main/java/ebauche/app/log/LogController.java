@@ -6,6 +6,7 @@ import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
 import ebauche.app.web.EntryWords;
 import ebauche.app.web.Figures;
+import ebauche.app.words.Words;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.StepKey;
 import java.time.Clock;
@@ -46,17 +47,24 @@ class LogController {
     /**
      * One line.
      *
+     * @param here the body's page
+     * @param of which body, in words
+     * @param kind its key
+     * @param heading of its kind
      * @param gone whether a later entry withdrew it
+     * @param withdraw what its button says to who does not see its place; empty where there is nothing to withdraw
      */
     public record Line(
-            Body body,
-            String name,
+            String here,
+            String of,
             String id,
-            EntryWords.Kind kind,
+            String kind,
+            String heading,
             String when,
             String by,
             String words,
-            boolean gone) {}
+            boolean gone,
+            String withdraw) {}
 
     /**
      * What of the log is wanted; all of it where nothing is said.
@@ -207,7 +215,18 @@ class LogController {
         AsBuilt.Entry entry = logged.entry();
         String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
         EntryWords.Kind kind = EntryWords.Kind.of(entry);
-        return new Line(logged.body(), name, entry.id(), kind, when, entry.by(), EntryWords.of(entry, fig), gone);
+        String words = EntryWords.of(entry, fig);
+        return new Line(
+                "/bodies/" + logged.body().publicId(),
+                Words.say("log.no", logged.body().number(), name),
+                entry.id(),
+                kind.key(),
+                kind.heading(),
+                when,
+                entry.by(),
+                words,
+                gone,
+                gone || kind == EntryWords.Kind.WITHDRAWN ? "" : Words.say("log.withdraw-2", words));
     }
 
     /** Takes an entry back by a later one; the first stays in the record. */

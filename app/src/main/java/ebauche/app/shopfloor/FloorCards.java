@@ -93,6 +93,7 @@ class FloorCards {
     List<Known> floor(long shop, String sought, Figures fig) {
         int number = ways.of(shop).number();
         HoleStore.Holes drilled = holes.of(shop);
+        Locale language = Words.language();
         List<Known> floor = new ArrayList<>();
         for (BodyStore.Standing standing : store.standing(shop)) {
             if (!standing.isCalled(sought)) {
@@ -100,7 +101,7 @@ class FloorCards {
             }
             Ways.State shopWays =
                     new Ways.State(number, drilled.besides(standing.body().id()));
-            State state = state(standing, shopWays, fig);
+            State state = state(standing, shopWays, fig, language);
             Known card = known.getIfPresent(state);
             if (card == null && floor.size() < AT_ONCE) {
                 card = looked(FloorCard.of(bodies.current(standing.body())), fig);
@@ -135,7 +136,9 @@ class FloorCards {
                 current.revision().number(),
                 current.name(),
                 current.plan().build().asBuilt().timeline().size());
-        return known.get(state(standing, current.ways().state(), fig), s -> looked(FloorCard.of(current), fig))
+        return known.get(
+                        state(standing, current.ways().state(), fig, Words.language()),
+                        s -> looked(FloorCard.of(current), fig))
                 .card();
     }
 
@@ -143,16 +146,10 @@ class FloorCards {
         return new Known(card.body(), card.name(), card.next().isEmpty(), card.nextSteps(), written(card, fig));
     }
 
-    private static State state(BodyStore.Standing standing, Ways.State shopWays, Figures fig) {
+    private static State state(BodyStore.Standing standing, Ways.State shopWays, Figures fig, Locale language) {
         Body body = standing.body();
         return new State(
-                body.shop(),
-                body.id(),
-                standing.revision(),
-                standing.entries(),
-                shopWays,
-                fig.unit(),
-                Words.language());
+                body.shop(), body.id(), standing.revision(), standing.entries(), shopWays, fig.unit(), language);
     }
 
     private String written(FloorCard card, Figures fig) {

@@ -1,10 +1,12 @@
 package ebauche.app.timber;
 
+import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
 import ebauche.app.web.NotHere;
 import ebauche.app.web.PublicIds;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.core.memo.Memo;
 import ebauche.core.timber.MoistureReading;
 import ebauche.core.timber.Timbers;
 import ebauche.exchange.json.JsonText;
@@ -28,6 +30,9 @@ import tools.jackson.databind.node.ObjectNode;
 public class BoardStore {
     private static final double MILLIS_A_DAY = 86_400_000.0;
 
+    /** What a board weighs, bytes for each letter of its file: the file itself, as a tree, and the board. */
+    private static final int READ = 20;
+
     private static final String NEWEST = """
             select b.id, b.public_id, s.number, s.place, s.board_file
             from board b join board_state s on s.shop = b.shop and s.board = b.id
@@ -45,6 +50,9 @@ public class BoardStore {
 
     private record Row(long id, String publicId, int number, String place, String boardFile) {}
 
+    /** All that a board is read from; the timbers are those of the shop's ways of that number. */
+    private record Asked(long shop, Row row, List<Shelved.Measured> readings, int ways) {}
+
     /** The boards on the rack, by name. */
     public List<Shelved> rack(long shop) {
         List<Row> rows = sql.sql(NEWEST + " and s.place = 'RACK' order by b.id")
@@ -52,9 +60,10 @@ public class BoardStore {
                 .query(Row.class)
                 .list();
         Map<Long, List<Shelved.Measured>> readings = readings(shop);
-        Timbers timbers = ways.of(shop).timbers();
+        Ways now = ways.of(shop);
         return rows.stream()
-                .map(r -> shelved(shop, r, readings.getOrDefault(r.id(), List.of()), timbers))
+                .map(r -> shelved(
+                        new Asked(shop, r, readings.getOrDefault(r.id(), List.of()), now.number()), now.timbers()))
                 .toList();
     }
 
@@ -70,27 +79,35 @@ public class BoardStore {
                 .query(Row.class)
                 .optional()
                 .orElseThrow(NotHere::new);
+        Ways now = ways.of(shop);
         return shelved(
-                shop,
-                row,
-                readings(shop).getOrDefault(row.id(), List.of()),
-                ways.of(shop).timbers());
+                new Asked(shop, row, readings(shop).getOrDefault(row.id(), List.of()), now.number()), now.timbers());
     }
 
-    private static Shelved shelved(long shop, Row row, List<Shelved.Measured> readings, Timbers timbers) {
+    /** A board's file, read once as long as nothing changes that it is read with. */
+    private static Shelved shelved(Asked asked, Timbers timbers) {
+        return Memo.here()
+                .get(
+                        asked,
+                        () -> read(asked, timbers),
+                        s -> READ * (long) asked.row().boardFile().length());
+    }
+
+    private static Shelved read(Asked asked, Timbers timbers) {
+        Row row = asked.row();
         ObjectNode file = (ObjectNode) JsonText.tree(row.boardFile());
-        List<MoistureReading> moisture = readings.stream()
+        List<MoistureReading> moisture = asked.readings().stream()
                 .map(m -> new MoistureReading(day(m.at()), m.percent()))
                 .toList();
         return new Shelved(
-                shop,
+                asked.shop(),
                 row.id(),
                 row.publicId(),
                 row.number(),
                 Shelved.Place.valueOf(row.place()),
                 file,
                 BoardFile.read(file, timbers, moisture),
-                readings);
+                asked.readings());
     }
 
     /** A moment as core counts days. */

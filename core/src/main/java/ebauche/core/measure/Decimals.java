@@ -17,17 +17,23 @@ public final class Decimals {
 
     /** The value to at most {@code places} decimals, without trailing noughts. */
     public static String plain(double value, int places) {
+        return plain(value, places, new StringBuilder()).toString();
+    }
+
+    /** The same, written on. A drawing writes thousands of numbers. */
+    public static StringBuilder plain(double value, int places, StringBuilder to) {
         double scaled = places < TENS.length ? Math.abs(value) * TENS[places] : LARGEST;
         boolean tie = Math.abs(scaled - Math.floor(scaled) - 0.5) < TIE;
         if (scaled < LARGEST && !tie) {
-            return written(value < 0, Math.round(scaled), places);
+            return written(value < 0, Math.round(scaled), places, to);
         }
         BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP);
-        return rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
+        return to.append(
+                rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString());
     }
 
-    /** A drawing writes thousands of numbers: whole digits, and as many decimals as are no noughts. */
-    private static String written(boolean negative, long scaled, int places) {
+    /** Whole digits, and as many decimals as are no noughts. */
+    private static StringBuilder written(boolean negative, long scaled, int places, StringBuilder to) {
         long digits = scaled;
         int left = places;
         while (left > 0 && digits % 10 == 0) {
@@ -35,12 +41,19 @@ public final class Decimals {
             left--;
         }
         long ten = (long) TENS[left];
-        StringBuilder out = new StringBuilder(negative && digits != 0 ? "-" : "").append(digits / ten);
-        if (left > 0) {
-            String part = Long.toString(digits % ten);
-            out.append('.').append("0".repeat(left - part.length())).append(part);
+        if (negative && digits != 0) {
+            to.append('-');
         }
-        return out.toString();
+        to.append(digits / ten);
+        if (left > 0) {
+            to.append('.');
+            long part = digits % ten;
+            for (long nought = ten / 10; part < nought; nought /= 10) {
+                to.append('0');
+            }
+            to.append(part);
+        }
+        return to;
     }
 
     /** The value to exactly {@code places} decimals. */

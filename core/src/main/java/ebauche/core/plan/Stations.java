@@ -68,6 +68,14 @@ public final class Stations {
         }
     }
 
+    /** What the stations print of a build. */
+    private record Papers(List<TemplateLine> all) {
+        static Papers of(Build build) {
+            return new Papers(
+                    ALL.stream().flatMap(s -> s.papers(build).stream()).toList());
+        }
+    }
+
     /** All that is routed along a template, the outline too. */
     public static List<GuidedWork> guidedWork(Build build) {
         return ALL.stream().flatMap(s -> s.guidedWork(build).stream()).toList();
@@ -87,7 +95,7 @@ public final class Stations {
 
     /** What is printed at full size besides the templates: by station, then by the order of the design. */
     public static List<TemplateLine> papers(Build build) {
-        return ALL.stream().flatMap(s -> s.papers(build).stream()).toList();
+        return build.once().of(Papers.class, () -> Papers.of(build)).all();
     }
 
     /** Where a corner is rounded over by hand, and why; empty where the crib has no bit for it. */
