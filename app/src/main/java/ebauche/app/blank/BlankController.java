@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.timber.BoardStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
 import ebauche.core.blank.BlankProgress;
@@ -16,6 +17,7 @@ import ebauche.core.layout.Layout;
 import ebauche.core.layout.Need;
 import ebauche.core.layout.Preference;
 import ebauche.core.measure.Refusal;
+import ebauche.core.plan.BuildPlan;
 import ebauche.core.timber.Species;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
@@ -74,7 +76,6 @@ class BlankController {
     private void page(
             Bodies.Current current, BlankChoice choice, Figures fig, Model model, HttpServletResponse response) {
         Build build = current.plan().build();
-        String here = current.here();
         model.addAttribute("current", current);
         model.addAttribute("choice", choice);
         model.addAttribute("timbers", timbers(current));
@@ -99,12 +100,12 @@ class BlankController {
                     planning.plan(current, choice.without("top").without("room").without("moved"), fig.unit());
         }
         model.addAttribute("planned", planned);
-        model.addAttribute("offers", offers(here, planned.coreAnswer(), planned.coreNeed(), choice, false, fig));
+        model.addAttribute("offers", offers(current, planned.coreAnswer(), planned.coreNeed(), choice, false, fig));
         List<Offer> topOffers = planned.topAnswer().isEmpty()
                 ? List.of()
-                : offers(here, planned.topAnswer().get(), planned.topNeed().orElseThrow(), choice, true, fig);
+                : offers(current, planned.topAnswer().get(), planned.topNeed().orElseThrow(), choice, true, fig);
         model.addAttribute("topOffers", topOffers);
-        laid(planned, fig, model);
+        laid(current.plan(), planned, fig, model);
     }
 
     private static String designed(Bodies.Current current) {
@@ -124,18 +125,31 @@ class BlankController {
         return there;
     }
 
+    private record Small(LaidOut laid, Need need, Figures fig) {}
+
+    private record Large(LaidOut laid, Need need, Figures fig) {}
+
     private static List<Offer> offers(
-            String here, BlankPlanner.Answer answer, Need need, BlankChoice choice, boolean top, Figures fig) {
+            Bodies.Current current,
+            BlankPlanner.Answer answer,
+            Need need,
+            BlankChoice choice,
+            boolean top,
+            Figures fig) {
         List<Offer> offers = new ArrayList<>();
         int chosen = Math.min(
                 top ? choice.topIndex() : choice.core(), answer.layouts().size() - 1);
         for (int i = 0; i < Math.min(SHOWN, answer.layouts().size()); i++) {
             Layout layout = answer.layouts().get(i);
             LaidOut laid = LaidOut.of(answer, i, layout.thickness(), layout.frontAt(), 0, 0);
+            String drawing = Kept.with(current.plan())
+                    .get(
+                            new Small(laid, need, fig),
+                            () -> BlankDrawing.small(laid.alone(), laid.layer(), need, layout.judgements(), fig));
             offers.add(new Offer(
                     layout,
-                    BlankDrawing.small(laid.alone(), laid.layer(), need, layout.judgements(), fig),
-                    address(here, choice, top ? choice.core() : i, top ? i : choice.topIndex()),
+                    drawing,
+                    address(current.here(), choice, top ? choice.core() : i, top ? i : choice.topIndex()),
                     i == chosen));
         }
         return offers;
@@ -158,7 +172,7 @@ class BlankController {
     }
 
     /** The chosen layers, drawn and judged where the outline lies now. */
-    private static void laid(BlankPlanning.Planned planned, Figures fig, Model model) {
+    private static void laid(BuildPlan plan, BlankPlanning.Planned planned, Figures fig, Model model) {
         planned.core().ifPresent(core -> {
             List<Judgement> judged = core.judged(planned.coreNeed());
             model.addAttribute("core", core);
@@ -166,14 +180,24 @@ class BlankController {
             model.addAttribute(
                     "offBlank", !core.alone().plan().contains(planned.coreNeed().outline()));
             model.addAttribute(
-                    "drawing", BlankDrawing.large(core.alone(), core.layer(), planned.coreNeed(), judged, fig));
+                    "drawing",
+                    Kept.with(plan)
+                            .get(
+                                    new Large(core, planned.coreNeed(), fig),
+                                    () -> BlankDrawing.large(
+                                            core.alone(), core.layer(), planned.coreNeed(), judged, fig)));
         });
         planned.top().ifPresent(top -> {
             Need need = planned.topNeed().orElseThrow();
             List<Judgement> judged = top.judged(need);
             model.addAttribute("top", top);
             model.addAttribute("topJudged", judged);
-            model.addAttribute("topDrawing", BlankDrawing.large(top.alone(), top.layer(), need, judged, fig));
+            model.addAttribute(
+                    "topDrawing",
+                    Kept.with(plan)
+                            .get(
+                                    new Large(top, need, fig),
+                                    () -> BlankDrawing.large(top.alone(), top.layer(), need, judged, fig)));
         });
     }
 

@@ -16,6 +16,7 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
@@ -340,6 +341,27 @@ public class BodyStore {
                         .param("hand", page.hand())
                         .param("before", page.before())
                         .param("most", page.most()));
+    }
+
+    /**
+     * An entry that a later one withdrew.
+     *
+     * @param entry its id
+     */
+    public record Withdrawal(long body, String entry) {}
+
+    /** What was withdrawn of some bodies, wherever in the log that stands. */
+    public Set<Withdrawal> withdrawn(long shop, Set<Long> bodies) {
+        return bodies.isEmpty()
+                ? Set.of()
+                : sql.sql("""
+                        select e.body, json_value(e.entry, '$.entry') as entry from entry e
+                        where e.shop = :shop and e.kind = 'withdrawn' and e.body in (:bodies)
+                        """)
+                        .param("shop", shop)
+                        .param("bodies", bodies)
+                        .query(Withdrawal.class)
+                        .set();
     }
 
     /** Everybody who logged something in a shop. */

@@ -13,9 +13,9 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -48,7 +48,7 @@ class LogController {
      * One line.
      *
      * @param here the body's page
-     * @param of which body, in words
+     * @param of which body, in words; empty where the page is about one
      * @param kind its key
      * @param heading of its kind
      * @param gone whether a later entry withdrew it
@@ -102,7 +102,7 @@ class LogController {
         List<BodyStore.Logged> page = page(maker, wanted, bodies);
         boolean more = page.size() > SHOWN;
         List<BodyStore.Logged> shown = more ? page.subList(0, SHOWN) : page;
-        model.addAttribute("lines", lines(shown, names, fig));
+        model.addAttribute("lines", lines(maker.shop(), shown, names, fig));
         model.addAttribute("wanted", wanted);
         model.addAttribute("older", more ? shown.get(shown.size() - 1).id() : null);
         model.addAttribute("kinds", KINDS);
@@ -189,36 +189,36 @@ class LogController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute(
-                "lines",
-                lines(store.logged(current.body()), Map.of(current.body().id(), current.name()), fig));
+        model.addAttribute("lines", lines(maker.shop(), store.logged(current.body()), Map.of(), fig));
         return "log/record";
     }
 
-    private static List<Line> lines(List<BodyStore.Logged> entries, Map<Long, String> names, Figures fig) {
-        Set<String> gone = new HashSet<>();
-        entries.forEach(l -> {
-            if (l.entry() instanceof AsBuilt.Withdrawn w) {
-                gone.add(l.body().id() + "/" + w.entry());
-            }
-        });
+    /**
+     * The lines of some entries.
+     *
+     * @param names of the bodies; of one that has none here the line does not say whose it is
+     */
+    private List<Line> lines(long shop, List<BodyStore.Logged> entries, Map<Long, String> names, Figures fig) {
+        Set<BodyStore.Withdrawal> gone =
+                store.withdrawn(shop, entries.stream().map(l -> l.body().id()).collect(Collectors.toSet()));
         return entries.stream()
                 .map(l -> line(
                         l,
-                        names.getOrDefault(l.body().id(), ""),
+                        Optional.ofNullable(names.get(l.body().id())),
                         fig,
-                        gone.contains(l.body().id() + "/" + l.entry().id())))
+                        gone.contains(new BodyStore.Withdrawal(
+                                l.body().id(), l.entry().id()))))
                 .toList();
     }
 
-    private static Line line(BodyStore.Logged logged, String name, Figures fig, boolean gone) {
+    private static Line line(BodyStore.Logged logged, Optional<String> name, Figures fig, boolean gone) {
         AsBuilt.Entry entry = logged.entry();
         String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
         EntryWords.Kind kind = EntryWords.Kind.of(entry);
         String words = EntryWords.of(entry, fig);
         return new Line(
                 "/bodies/" + logged.body().publicId(),
-                Words.say("log.no", logged.body().number(), name),
+                name.map(n -> Words.say("log.no", logged.body().number(), n)).orElse(""),
                 entry.id(),
                 kind.key(),
                 kind.heading(),

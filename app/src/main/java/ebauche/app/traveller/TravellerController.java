@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.drawing.BoardDrawing;
 import ebauche.app.web.Figures;
+import ebauche.app.web.Kept;
 import ebauche.app.web.PageModel;
 import ebauche.exchange.paper.Paper;
 import ebauche.exchange.paper.Traveller;
@@ -87,8 +88,13 @@ class TravellerController {
         String bench = ServletUriComponentsBuilder.fromCurrentContextPath()
                 .path(current.here() + "/bench")
                 .toUriString();
-        return TravellerWords.of(current, fig, all, step -> bench + "?step=" + step);
+        return Kept.with(current.plan())
+                .get(
+                        new Told(bench, current.revision().number(), fig, all),
+                        () -> TravellerWords.of(current, fig, all, step -> bench + "?step=" + step));
     }
+
+    private record Told(String bench, int revision, Figures fig, boolean all) {}
 
     private static Paper usual(Paper paper, Figures fig) {
         return paper != null ? paper : Paper.usualFor(fig.unit());

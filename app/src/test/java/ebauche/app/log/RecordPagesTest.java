@@ -22,6 +22,8 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -129,6 +131,26 @@ class RecordPagesTest extends WithVisitor {
                 .contains("slipped");
         assertThat(me.get("/log?before=1").body()).contains("Nothing in the log");
         assertThat(me.get("/log?before=x").statusCode()).isEqualTo(400);
+    }
+
+    /** The withdrawal is of another kind, by another hand or on another page: the entry is gone nevertheless, and only that one. */
+    @Test
+    void what_was_withdrawn_is_shown_as_gone_wherever_its_withdrawal_stands() {
+        mishap("neck:rout");
+        mishap("neck:rout");
+        String first = record().timeline().stream()
+                .filter(AsBuilt.Mishap.class::isInstance)
+                .map(AsBuilt.Entry::id)
+                .findFirst()
+                .orElseThrow();
+        post("/withdrawals", Map.of("entry", first));
+        for (String page : List.of("/log?kind=mishap", shop.path("sedge") + "/record")) {
+            Elements lines = Jsoup.parse(me.get(page).body()).select("tr.mishap");
+            assertThat(lines).as(page).hasSize(2);
+            assertThat(lines.select("button[name=entry]")).as(page).hasSize(1);
+            assertThat(lines.select("button[value=" + first + "]")).as(page).isEmpty();
+            assertThat(lines.select(".gone")).as(page).hasSize(1);
+        }
     }
 
     @ParameterizedTest
