@@ -22,7 +22,7 @@ import java.util.regex.Pattern;
  * copies of Tussock with fifty entries each, and asks every page of Tussock's navigation and of the shop's own in turns.
  */
 final class PageTimes {
-    private static final int WARM = 60;
+    private static final int WARM = 160;
     private static final int COUNTED = 40;
     private static final int ENTRIES = 50;
     /** Bare: the frame of every page and next to nothing in it. */
