@@ -134,7 +134,7 @@ record DesignForm(
                 draft.leaveOut(),
                 Additions.to(draft.design()),
                 current.plan().findings().stream().anyMatch(f -> f.rule().equals("no-way-for-wires")),
-                draft.leaveOut().isEmpty() && draft.isAsKept(current));
+                draft.isUntouched(current));
     }
 
     void show(Model model) {

@@ -70,19 +70,20 @@ record DesignTrial(
      * @param held key of the part in hand, empty for none
      */
     static void show(Bodies.Current current, Draft draft, String held, Figures fig, Model model) {
-        if (draft.isAsKept(current)) {
+        if (draft.isUntouched(current)) {
             BuildPlan plan = current.plan();
             PageModel.put(
                     model,
                     Kept.with(plan)
                             .get(
-                                    new AsKept(current.revision().number(), held, fig),
+                                    new Untouched(current.revision().number(), held, fig),
                                     () -> of(current, plan, draft, held, fig)));
             return;
         }
         Draft judged = draft.judged(current);
         if (judged.troubles().isEmpty()) {
-            PageModel.put(model, of(current, Planner.plan(draft.build(current)), draft, held, fig));
+            BuildPlan plan = draft.isAsKept(current) ? current.plan() : Planner.plan(draft.build(current));
+            PageModel.put(model, of(current, plan, draft, held, fig));
         } else {
             model.addAttribute("unreadable", said(judged));
         }
@@ -99,7 +100,7 @@ record DesignTrial(
     }
 
     /** What follows from a revision as it was kept, with a part of it in hand. */
-    private record AsKept(int revision, String held, Figures fig) {}
+    private record Untouched(int revision, String held, Figures fig) {}
 
     private static DesignTrial of(Bodies.Current current, BuildPlan plan, Draft draft, String held, Figures fig) {
         List<Section> sections = DesignCatalogue.sections(draft.design());

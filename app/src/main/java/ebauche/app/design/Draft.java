@@ -33,16 +33,18 @@ record Draft(
         return new Draft(from.design().deepCopy(), base, from, List.of(), Map.of(), Map.of());
     }
 
-    /** Whether it is the design as it was saved last. */
+    /** Whether what would be kept is what was saved last. */
     boolean isAsKept(Bodies.Current current) {
-        ObjectNode now = current.revision().file();
-        if (!troubles.isEmpty()) {
-            return false;
-        }
-        // Nothing is copied for the usual question, of what nobody has touched.
-        return (leaveOut.isEmpty() && from.file().equals(now))
-                ? design.equals(current.revision().design())
-                : file().equals(now);
+        return isUntouched(current)
+                || (troubles.isEmpty() && file().equals(current.revision().file()));
+    }
+
+    /** Whether it is the design as it was saved last, with nothing in it that is to be left out. */
+    boolean isUntouched(Bodies.Current current) {
+        return troubles.isEmpty()
+                && leaveOut.isEmpty()
+                && from.file().equals(current.revision().file())
+                && design.equals(current.revision().design());
     }
 
     /** What was typed over a revision's design. */

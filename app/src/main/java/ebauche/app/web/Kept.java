@@ -8,8 +8,8 @@ import java.util.Locale;
 import java.util.function.Supplier;
 
 /**
- * What was drawn or said of one plan, or of none. A plan never changes, so that its pictures are drawn once and kept as long as it is; where there
- * are too many, as while a section line is dragged, those asked least are let go.
+ * What was drawn or said of one plan, or of none. A plan never changes, so that its pictures are drawn once and kept as long as it is;
+ * where there are too many, as while a section line is dragged, those asked least are let go.
  */
 public final class Kept {
     /** Of all answers about one plan; three or four of its largest drawings at every step would not be more. */
@@ -28,7 +28,7 @@ public final class Kept {
 
     private Kept() {}
 
-    /** What hangs on no plan and on nothing that anybody enters. */
+    /** What hangs on no plan: all that it hangs on is in its question. */
     static Kept always() {
         return ALWAYS;
     }

@@ -22,8 +22,8 @@ import org.thymeleaf.templatemode.TemplateMode;
 /**
  * {@code kept:with="${plan}" part="body/frame :: written" by="${bodyPage}"} in a template: a fragment that follows from a body's plan
  * alone, such as its frame or the cards of its depths, written once and kept with the plan; {@code by} is what else it hangs on beside
- * unit and language. {@code kept:always="web/layout :: nav" by="${where}"} is a fragment that follows from nothing else. A part with a form
- * has no place in either, since each form carries a token of its own.
+ * unit and language. {@code kept:always="web/standing :: places" by="${where}"} is a fragment that follows from nothing else. A part with a
+ * form has no place in either, since each form carries a token of its own.
  */
 @Component
 class KeptPart extends AbstractProcessorDialect {

@@ -18,11 +18,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -211,6 +214,33 @@ class DesignPagesTest extends WithVisitor {
                 .contains("One place differs")
                 .contains("Body, name")
                 .contains("Two");
+    }
+
+    /** What is kept of a design that nobody has touched is not what somebody tries over it, though both would be saved alike. */
+    @Test
+    void a_part_that_is_added_and_left_out_at_once_is_new_only_where_it_is_tried() {
+        String here = shop.path("sedge");
+        Set<String> before = parts(Jsoup.parse(me.get(here + "/design").body()));
+        Document with = Jsoup.parse(save(here, "1", "1", "add", "toggle-switch").body());
+        Set<String> added = parts(with);
+        added.removeAll(before);
+        String part = added.iterator().next();
+        Map<String, String> typed = new HashMap<>();
+        ((FormElement) with.selectFirst("form#design"))
+                .formData()
+                .forEach(field -> typed.put(field.key(), field.value()));
+        typed.putAll(Map.of("held", part, "leave-out", part, "add", ""));
+        typed.remove("_csrf");
+        assertThat(changed(me.post(here + "/design", here + "/trial", typed))).isEqualTo(part);
+        assertThat(changed(trial(here, "held", part))).isEmpty();
+    }
+
+    private static String changed(HttpResponse<String> trial) {
+        return Jsoup.parse(trial.body()).selectFirst("#trial-says").attr("data-changed");
+    }
+
+    private static Set<String> parts(Document page) {
+        return new TreeSet<>(page.select("[name=leave-out]").eachAttr("value"));
     }
 
     private HttpResponse<String> save(String here, String base, String from, String... fields) {

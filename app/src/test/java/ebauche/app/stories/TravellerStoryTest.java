@@ -51,6 +51,6 @@ class TravellerStoryTest extends Story {
         assertThat(read).hasSizeGreaterThan(3).isSubsetOf(shown);
         page.navigate(read.get(0));
         assertThat(page.url()).isEqualTo(read.get(0));
-        assertThat(page.locator(".now").count()).isEqualTo(1);
+        assertThat(page.locator("section.now").count()).isEqualTo(1);
     }
 }
