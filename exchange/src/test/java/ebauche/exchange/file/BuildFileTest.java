@@ -13,6 +13,7 @@ import ebauche.exchange.Remembering;
 import ebauche.exchange.json.BuildFileException;
 import ebauche.exchange.plan.PlanJson;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -244,5 +245,16 @@ class BuildFileTest {
                 .findFirst()
                 .orElseThrow()
                 .value());
+    }
+
+    /** A record is written down as the work goes on. */
+    @Test
+    void what_was_done_of_a_demo_body_follows_in_time() {
+        for (String name : DemoBodies.NAMES) {
+            List<Instant> done = DemoBodies.read(name).build().asBuilt().timeline().stream()
+                    .map(e -> Instant.parse(e.at()))
+                    .toList();
+            assertThat(done).as(name).isSorted();
+        }
     }
 }
