@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -79,6 +80,19 @@ class LogController {
             sought = sought == null ? "" : sought.strip();
             kind = kind == null ? "" : kind;
             hand = hand == null ? "" : hand;
+        }
+
+        /** Where it is read. */
+        String address() {
+            Map<String, Object> said = new LinkedHashMap<>();
+            said.put("sought", sought);
+            said.put("kind", kind);
+            said.put("hand", hand);
+            said.put("before", before == null ? "" : before);
+            said.values().removeIf(""::equals);
+            UriComponentsBuilder log = UriComponentsBuilder.fromPath("/log");
+            said.keySet().forEach(name -> log.queryParam(name, "{" + name + "}"));
+            return log.encode().buildAndExpand(said).toUriString();
         }
 
         /** Whether nothing is narrowed. */
@@ -235,13 +249,14 @@ class LogController {
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
             @RequestParam String entry,
-            @RequestParam(defaultValue = "false") boolean ofBody) {
+            @RequestParam(defaultValue = "false") boolean ofBody,
+            Wanted wanted) {
         Body body = store.find(maker.shop(), id);
         boolean stands = store.record(body).standing().stream().anyMatch(e -> e.id().equals(entry));
         if (stands) {
             String at = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
             store.log(body, new AsBuilt.Withdrawn(UUID.randomUUID().toString(), at, maker.name(), entry));
         }
-        return ofBody ? "redirect:/bodies/" + body.publicId() + "/record" : "redirect:/log";
+        return "redirect:" + (ofBody ? "/bodies/" + body.publicId() + "/record" : wanted.address());
     }
 }

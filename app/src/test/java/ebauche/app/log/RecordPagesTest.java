@@ -14,6 +14,7 @@ import ebauche.exchange.file.DemoBodies;
 import ebauche.exchange.json.BuildFileException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.FormElement;
 import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -131,6 +134,26 @@ class RecordPagesTest extends WithVisitor {
                 .contains("slipped");
         assertThat(me.get("/log?before=1").body()).contains("Nothing in the log");
         assertThat(me.get("/log?before=x").statusCode()).isEqualTo(400);
+    }
+
+    /** Whoever narrowed the log and withdraws a line finds the same lines again. */
+    @Test
+    void the_log_comes_back_as_it_was_narrowed() {
+        mishap("neck:rout");
+        String first = record().timeline().get(record().timeline().size() - 1).id();
+        Document page = Jsoup.parse(me.get("/log?kind=mishap&sought=Sedge").body());
+        Map<String, String> sent = new HashMap<>(Map.of("entry", first));
+        ((FormElement) page.selectFirst("form.wide-table"))
+                .formData()
+                .forEach(field -> sent.put(field.key(), field.value()));
+        sent.remove("_csrf");
+        HttpResponse<String> answer = me.post("/log", shop.path("sedge") + "/withdrawals", sent);
+        assertThat(answer.headers().firstValue("Location"))
+                .hasValueSatisfying(to -> assertThat(to).endsWith("/log?sought=Sedge&kind=mishap"));
+        sent.put("sought", "a&b {c} 1%");
+        HttpResponse<String> odd = me.post("/log", shop.path("sedge") + "/withdrawals", sent);
+        assertThat(odd.headers().firstValue("Location"))
+                .hasValueSatisfying(to -> assertThat(to).endsWith("/log?sought=a%26b%20%7Bc%7D%201%25&kind=mishap"));
     }
 
     /** The withdrawal is of another kind, by another hand or on another page: the entry is gone nevertheless, and only that one. */
