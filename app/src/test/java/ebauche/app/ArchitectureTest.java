@@ -54,8 +54,6 @@ class ArchitectureTest {
             .haveSimpleNameNotEndingWith("Store")
             .and()
             .resideInAPackage("ebauche.app..")
-            .and()
-            .doNotHaveFullyQualifiedName("ebauche.app.body.BodyStore$Logged")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");

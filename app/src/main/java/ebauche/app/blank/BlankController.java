@@ -179,26 +179,22 @@ class BlankController {
             model.addAttribute("judged", judged);
             model.addAttribute(
                     "offBlank", !core.alone().plan().contains(planned.coreNeed().outline()));
-            model.addAttribute(
-                    "drawing",
-                    Kept.with(plan)
-                            .get(
-                                    new Large(core, planned.coreNeed(), fig),
-                                    () -> BlankDrawing.large(
-                                            core.alone(), core.layer(), planned.coreNeed(), judged, fig)));
+            model.addAttribute("drawing", large(plan, core, planned.coreNeed(), judged, fig));
         });
         planned.top().ifPresent(top -> {
             Need need = planned.topNeed().orElseThrow();
             List<Judgement> judged = top.judged(need);
             model.addAttribute("top", top);
             model.addAttribute("topJudged", judged);
-            model.addAttribute(
-                    "topDrawing",
-                    Kept.with(plan)
-                            .get(
-                                    new Large(top, need, fig),
-                                    () -> BlankDrawing.large(top.alone(), top.layer(), need, judged, fig)));
+            model.addAttribute("topDrawing", large(plan, top, need, judged, fig));
         });
+    }
+
+    private static String large(BuildPlan plan, LaidOut laid, Need need, List<Judgement> judged, Figures fig) {
+        return Kept.with(plan)
+                .get(
+                        new Large(laid, need, fig),
+                        () -> BlankDrawing.large(laid.alone(), laid.layer(), need, judged, fig));
     }
 
     /** Keeps the blank in the body's design, and how it is cut; whole or not at all. */

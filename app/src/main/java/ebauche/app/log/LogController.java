@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.body.Bodies;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.body.LogStore;
 import ebauche.app.web.EntryWords;
 import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
@@ -36,11 +37,13 @@ class LogController {
     private static final int SHOWN = 200;
 
     private final BodyStore store;
+    private final LogStore log;
     private final Bodies bodies;
     private final Clock clock;
 
-    LogController(BodyStore store, Bodies bodies, Clock clock) {
+    LogController(BodyStore store, LogStore log, Bodies bodies, Clock clock) {
         this.store = store;
+        this.log = log;
         this.bodies = bodies;
         this.clock = clock;
     }
@@ -90,9 +93,9 @@ class LogController {
             said.put("hand", hand);
             said.put("before", before == null ? "" : before);
             said.values().removeIf(""::equals);
-            UriComponentsBuilder log = UriComponentsBuilder.fromPath("/log");
-            said.keySet().forEach(name -> log.queryParam(name, "{" + name + "}"));
-            return log.encode().buildAndExpand(said).toUriString();
+            UriComponentsBuilder uri = UriComponentsBuilder.fromPath("/log");
+            said.keySet().forEach(name -> uri.queryParam(name, "{" + name + "}"));
+            return uri.encode().buildAndExpand(said).toUriString();
         }
 
         /** Whether nothing is narrowed. */
@@ -113,19 +116,19 @@ class LogController {
         List<BodyStore.Standing> bodies = store.standing(maker.shop());
         Map<Long, String> names =
                 bodies.stream().collect(Collectors.toMap(s -> s.body().id(), BodyStore.Standing::name));
-        List<BodyStore.Logged> page = page(maker, wanted, bodies);
+        List<LogStore.Logged> page = page(maker, wanted, bodies);
         boolean more = page.size() > SHOWN;
-        List<BodyStore.Logged> shown = more ? page.subList(0, SHOWN) : page;
+        List<LogStore.Logged> shown = more ? page.subList(0, SHOWN) : page;
         model.addAttribute("lines", lines(maker.shop(), shown, names, fig));
         model.addAttribute("wanted", wanted);
         model.addAttribute("older", more ? shown.get(shown.size() - 1).id() : null);
         model.addAttribute("kinds", KINDS);
-        model.addAttribute("hands", store.hands(maker.shop()));
+        model.addAttribute("hands", log.hands(maker.shop()));
         model.addAttribute("open", open(maker, names, fig));
         return "log/log";
     }
 
-    private List<BodyStore.Logged> page(Maker maker, Wanted wanted, List<BodyStore.Standing> bodies) {
+    private List<LogStore.Logged> page(Maker maker, Wanted wanted, List<BodyStore.Standing> bodies) {
         List<Long> meant = wanted.sought().isEmpty()
                 ? null
                 : bodies.stream()
@@ -134,9 +137,9 @@ class LogController {
                         .toList();
         return meant != null && meant.isEmpty()
                 ? List.of()
-                : store.logged(
+                : log.logged(
                         maker.shop(),
-                        new BodyStore.LogPage(meant, wanted.kind(), wanted.hand(), wanted.before(), SHOWN + 1));
+                        new LogStore.LogPage(meant, wanted.kind(), wanted.hand(), wanted.before(), SHOWN + 1));
     }
 
     /** What a log can be narrowed to. */
@@ -144,7 +147,7 @@ class LogController {
 
     /** Everything that is not settled, of every body, the oldest first. */
     private List<Open> open(Maker maker, Map<Long, String> names, Figures fig) {
-        return store.bodiesUnsettled(maker.shop()).stream()
+        return log.bodiesUnsettled(maker.shop()).stream()
                 .flatMap(body -> store.record(body).unsettled().stream()
                         .map(e -> new Open(
                                 body,
@@ -203,7 +206,7 @@ class LogController {
             Model model) {
         Bodies.Current current = bodies.current(maker.shop(), id);
         model.addAttribute("current", current);
-        model.addAttribute("lines", lines(maker.shop(), store.logged(current.body()), Map.of(), fig));
+        model.addAttribute("lines", lines(maker.shop(), log.logged(current.body()), Map.of(), fig));
         return "log/record";
     }
 
@@ -212,20 +215,20 @@ class LogController {
      *
      * @param names of the bodies; of one that has none here the line does not say whose it is
      */
-    private List<Line> lines(long shop, List<BodyStore.Logged> entries, Map<Long, String> names, Figures fig) {
-        Set<BodyStore.Withdrawal> gone =
-                store.withdrawn(shop, entries.stream().map(l -> l.body().id()).collect(Collectors.toSet()));
+    private List<Line> lines(long shop, List<LogStore.Logged> entries, Map<Long, String> names, Figures fig) {
+        Set<LogStore.Withdrawal> gone =
+                log.withdrawn(shop, entries.stream().map(l -> l.body().id()).collect(Collectors.toSet()));
         return entries.stream()
                 .map(l -> line(
                         l,
                         Optional.ofNullable(names.get(l.body().id())),
                         fig,
-                        gone.contains(new BodyStore.Withdrawal(
-                                l.body().id(), l.entry().id()))))
+                        gone.contains(
+                                new LogStore.Withdrawal(l.body().id(), l.entry().id()))))
                 .toList();
     }
 
-    private static Line line(BodyStore.Logged logged, Optional<String> name, Figures fig, boolean gone) {
+    private static Line line(LogStore.Logged logged, Optional<String> name, Figures fig, boolean gone) {
         AsBuilt.Entry entry = logged.entry();
         String when = fig.moment(entry.at().isEmpty() ? logged.at() : entry.at());
         EntryWords.Kind kind = EntryWords.Kind.of(entry);

@@ -34,6 +34,9 @@ class BodyStoreTest extends WithApp {
     @Autowired
     private JdbcClient sql;
 
+    @Autowired
+    private LogStore log;
+
     private static AsBuilt.Reading reading(String id, double value) {
         return new AsBuilt.Reading(
                 id,
@@ -147,10 +150,10 @@ class BodyStoreTest extends WithApp {
                 .filteredOn(s -> s.isCalled("\u00c9 \"TWO"))
                 .extracting(BodyStore.Standing::body)
                 .containsExactly(sedge);
-        assertThat(bodies.hands(shop.maker().shop()))
+        assertThat(log.hands(shop.maker().shop()))
                 .contains("Mo \u00c9")
                 .containsExactlyInAnyOrderElementsOf(
-                        bodies.logged(shop.maker().shop(), new BodyStore.LogPage(null, "", "", null, 10_000)).stream()
+                        log.logged(shop.maker().shop(), new LogStore.LogPage(null, "", "", null, 10_000)).stream()
                                 .map(l -> l.entry().by())
                                 .filter(by -> !by.isEmpty())
                                 .distinct()
@@ -190,7 +193,7 @@ class BodyStoreTest extends WithApp {
         assertThat(bodies.standing(mine.maker().shop()))
                 .hasSize(DemoBodies.NAMES.size())
                 .allMatch(b -> b.body().shop() == mine.maker().shop());
-        assertThat(bodies.logged(mine.maker().shop(), new BodyStore.LogPage(null, "", "", null, 1000)))
+        assertThat(log.logged(mine.maker().shop(), new LogStore.LogPage(null, "", "", null, 1000)))
                 .allMatch(l -> l.body().shop() == mine.maker().shop());
     }
 
