@@ -305,7 +305,8 @@ class BodyStoriesTest extends Story {
         String first = lines.nth(0).locator("td").nth(3).innerText();
         String second = lines.nth(1).locator("td").nth(3).innerText();
         lines.nth(1).getByText("Withdraw").click();
-        page.waitForURL(url -> url.endsWith("/log"));
+        assertThat(page.locator("td.gone")).hasText(second);
+        assertThat(page.url()).contains("sought=sedge", "kind=reading");
         go(shop.path("sedge") + "/record");
         assertThat(page.locator("td.gone")).hasCount(1);
         assertThat(page.locator("td.gone")).hasText(second);
