@@ -1,0 +1,83 @@
+package ebauche.core.order;
+
+import ebauche.core.crib.Router;
+import ebauche.core.operation.Condition;
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
+import ebauche.core.passes.Cutter;
+import ebauche.core.passes.Pass;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Something that stays as a step left it until another step wants it otherwise: which face is up, at which machine the body lies, the bit
+ * in a router, the drill in the chuck, the template in hand. A step that does not use it leaves it alone.
+ *
+ * @param kind what changing it is
+ * @param of the router whose bit it is; empty for what there is one of
+ */
+record Holder(SetUp kind, String of) {
+    /**
+     * What a step wants in it.
+     *
+     * @param first when the step begins
+     * @param last when it ends
+     */
+    record Wants(String first, String last) {
+        private Wants then(String later) {
+            return new Wants(first, later);
+        }
+    }
+
+    /** What a step finds to be set up, and how it leaves it. */
+    static Map<Holder, Wants> of(Operation step) {
+        Map<Holder, Wants> wanted = new LinkedHashMap<>();
+        Setting setting = step.setting();
+        if (liesOnABench(setting)) {
+            one(wanted, SetUp.FACE, step.face().word());
+        }
+        for (Pass pass : setting.passes()) {
+            Cutter cutter = pass.cutter();
+            one(wanted, SetUp.MACHINE, machine(cutter.router()));
+            wanted.merge(
+                    new Holder(SetUp.BIT, cutter.router().name()),
+                    new Wants(cutter.bit().name(), cutter.bit().name()),
+                    (so, far) -> so.then(far.last()));
+        }
+        if (setting instanceof Setting.Drilled) {
+            one(wanted, SetUp.MACHINE, "the drill");
+            one(wanted, SetUp.DRILL, setting.tool());
+        } else if (setting instanceof Setting.Sawn
+                || setting instanceof Setting.Resawn
+                || setting instanceof Setting.CutOut) {
+            one(wanted, SetUp.MACHINE, "the saw");
+        } else if (setting instanceof Setting.Surfaced) {
+            one(wanted, SetUp.MACHINE, setting.tool());
+        }
+        for (List<Condition> said : List.of(step.needs(), step.gives())) {
+            for (Condition condition : said) {
+                if (condition instanceof Condition.Held held) {
+                    one(wanted, SetUp.TEMPLATE, held.by().written());
+                }
+            }
+        }
+        return wanted;
+    }
+
+    /** Boards that are jointed, sawn or glued, and jigs, lie on neither face of a body. */
+    private static boolean liesOnABench(Setting setting) {
+        return !(setting instanceof Setting.Glued
+                || setting instanceof Setting.Made
+                || setting instanceof Setting.Resawn
+                || setting instanceof Setting.CutOut);
+    }
+
+    private static String machine(Router router) {
+        return router.kind() == Router.Kind.TABLE ? router.name() : "the router";
+    }
+
+    private static void one(Map<Holder, Wants> wanted, SetUp kind, String what) {
+        wanted.merge(new Holder(kind, ""), new Wants(what, what), (so, far) -> so.then(far.last()));
+    }
+}

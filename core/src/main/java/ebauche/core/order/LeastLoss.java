@@ -1,0 +1,283 @@
+package ebauche.core.order;
+
+import ebauche.core.operation.Operation;
+import ebauche.core.operation.StepKey;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+
+/**
+ * Looks for the order that costs least among those that keep the links.
+ *
+ * <p>It begins with an order that keeps them and moves blocks of neighbouring steps to where they cost less, until no such move helps:
+ * what a move saves is told in constant time, since of the sums only what lies between the block's old place and its new one changes, and
+ * a holder only where two users meet that did not meet before. Of few steps the best order is found exactly ({@link ExactOrder}). The
+ * same steps and links give the same order: no clock, and chance only from a fixed seed where a deeper look is asked for.
+ *
+ * <p>Cost of one round: steps x longest block x how far the links let it go.
+ */
+public final class LeastLoss {
+    /** A saving so small is none, minutes. */
+    private static final double NONE = 1e-9;
+
+    /** Steps that are moved together, at most: a template's, from putting it on to taking it off, are nine. */
+    private static final int LONGEST = 12;
+
+    private static final long SEED = 12;
+
+    private final Costs costs;
+    private final int fixed;
+    private final int n;
+    /** What must come before each step. */
+    private final BitSet[] before;
+
+    private int[] order;
+    /** Sums over what stands before a place. */
+    private final double[] risk;
+
+    private final double[] in;
+    /** The place of the last user of a holder before a place, and of the first from it on. */
+    private final int[][] lastUser;
+
+    private final int[][] nextUser;
+
+    private LeastLoss(Costs costs, int[] start, int fixed, BitSet[] before) {
+        this.costs = costs;
+        this.order = start;
+        this.fixed = fixed;
+        this.n = start.length;
+        this.before = before;
+        risk = new double[n + 1];
+        in = new double[n + 1];
+        lastUser = new int[n + 1][costs.change.length];
+        nextUser = new int[n + 1][costs.change.length];
+        count();
+    }
+
+    /**
+     * The cheapest order that is found.
+     *
+     * @param costs of the same steps
+     * @param start an order of them; a link that it does not keep is not kept by what is found either
+     * @param links what must come before what
+     * @param fixed so many steps at the start stay where they are
+     */
+    public static List<Operation> of(Costs costs, List<Operation> start, List<Link> links, int fixed) {
+        return deeper(costs, start, links, fixed, 0);
+    }
+
+    /** The same, after so many more tries that each shake the best order and settle it again. */
+    public static List<Operation> deeper(
+            Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
+        int[] numbers = costs.numbers(start);
+        LeastLoss search = new LeastLoss(costs, numbers, fixed, before(costs, start, links));
+        int[] found = search.n - fixed <= ExactOrder.MOST ? search.exact() : search.settled(tries);
+        List<Operation> order = new ArrayList<>();
+        for (int number : found) {
+            order.add(costs.step(number));
+        }
+        return order;
+    }
+
+    private static BitSet[] before(Costs costs, List<Operation> start, List<Link> links) {
+        BitSet[] before = new BitSet[costs.size()];
+        for (int i = 0; i < before.length; i++) {
+            before[i] = new BitSet();
+        }
+        List<StepKey> keys = start.stream().map(Operation::key).toList();
+        Map<StepKey, Integer> place = new HashMap<>();
+        for (int i = 0; i < keys.size(); i++) {
+            place.put(keys.get(i), i);
+        }
+        for (Link link : links) {
+            Integer from = place.get(link.before());
+            Integer to = place.get(link.after());
+            if (from != null && to != null && from < to) {
+                before[costs.number(start.get(to))].set(costs.number(start.get(from)));
+            }
+        }
+        return before;
+    }
+
+    private int[] exact() {
+        return ExactOrder.of(costs, order, fixed, before);
+    }
+
+    private int[] settled(int tries) {
+        settle();
+        int[] best = order.clone();
+        double least = total();
+        SplittableRandom chance = new SplittableRandom(SEED);
+        for (int i = 0; i < tries; i++) {
+            shake(chance);
+            settle();
+            double found = total();
+            if (found < least - NONE) {
+                least = found;
+                best = order.clone();
+            } else {
+                order = best.clone();
+                count();
+            }
+        }
+        return best;
+    }
+
+    private double total() {
+        return costs.price(order).total();
+    }
+
+    /** Moves blocks as long as that saves anything. */
+    private void settle() {
+        boolean again = true;
+        while (again) {
+            again = false;
+            for (int length = 1; length <= Math.min(LONGEST, n - fixed - 1); length++) {
+                for (int from = fixed; from + length <= n; from++) {
+                    again |= moveLater(from, from + length);
+                    again |= moveEarlier(from, from + length);
+                }
+            }
+        }
+    }
+
+    /** Moves the block of places from {@code a} to before {@code b} to where it costs least after {@code b}. */
+    private boolean moveLater(int a, int b) {
+        double best = -NONE;
+        int to = b;
+        double lying = 0;
+        for (int c = b + 1; c <= n && !meets(before[order[c - 1]], a, b); c++) {
+            lying += lying(a, b, c - 1);
+            double more = swapped(a, b, c) + lying;
+            if (more < best) {
+                best = more;
+                to = c;
+            }
+        }
+        return swap(a, b, to);
+    }
+
+    /** Moves the block from {@code b} to before {@code c} to where it costs least before {@code b}. */
+    private boolean moveEarlier(int b, int c) {
+        double best = -NONE;
+        int to = b;
+        double lying = 0;
+        for (int a = b - 1; a >= fixed && !holdsBack(order[a], b, c); a--) {
+            lying -= lying(b, c, a);
+            double more = swapped(a, b, c) + lying;
+            if (more < best) {
+                best = more;
+                to = a;
+            }
+        }
+        return swap(to, b, c);
+    }
+
+    private boolean meets(BitSet held, int a, int b) {
+        for (int at = a; at < b; at++) {
+            if (held.get(order[at])) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean holdsBack(int step, int from, int to) {
+        for (int at = from; at < to; at++) {
+            if (before[order[at]].get(step)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Minutes of propping more, if a step goes from after a block to before it. */
+    private double lying(int a, int b, int place) {
+        int more = 0;
+        boolean[] its = costs.props[order[place]];
+        for (int at = a; at < b; at++) {
+            boolean[] carve = costs.props[order[at]];
+            more += carve != null && carve[order[place]] ? -Lying.PROPPED : 0;
+            more += its != null && its[order[at]] ? Lying.PROPPED : 0;
+        }
+        return more;
+    }
+
+    /** What it costs more if the neighbouring blocks from a to b and from b to c change places, but for what lies flat. */
+    private double swapped(int a, int b, int c) {
+        double more = (risk[b] - risk[a]) * (in[c] - in[b]) - (risk[c] - risk[b]) * (in[b] - in[a]);
+        for (int h = 0; h < costs.change.length; h++) {
+            int one = nextUser[a][h];
+            int other = nextUser[b][h];
+            if (one < b && other < c) {
+                int oneEnds = lastUser[b][h];
+                int otherEnds = lastUser[c][h];
+                int ahead = lastUser[a][h];
+                int behind = nextUser[c][h];
+                int changes = differ(ahead, other, h)
+                        + differ(otherEnds, one, h)
+                        + differ(oneEnds, behind, h)
+                        - differ(ahead, one, h)
+                        - differ(oneEnds, other, h)
+                        - differ(otherEnds, behind, h);
+                more += changes * costs.change[h];
+            }
+        }
+        return more;
+    }
+
+    /** Whether a holder must be changed from the step at one place to that at another: 1 or 0. */
+    private int differ(int from, int to, int holder) {
+        return from >= 0 && to < n && costs.last[order[from]][holder] != costs.first[order[to]][holder] ? 1 : 0;
+    }
+
+    private boolean swap(int a, int b, int c) {
+        if (a == b || b == c) {
+            return false;
+        }
+        int[] block = new int[b - a];
+        System.arraycopy(order, a, block, 0, b - a);
+        System.arraycopy(order, b, order, a, c - b);
+        System.arraycopy(block, 0, order, a + c - b, b - a);
+        count();
+        return true;
+    }
+
+    /** Changes places of some neighbouring blocks that no link keeps in order. */
+    private void shake(SplittableRandom chance) {
+        int moved = 0;
+        for (int tries = 0; moved < 3 && tries < 60; tries++) {
+            int a = fixed + chance.nextInt(n - fixed - 1);
+            int b = Math.min(n - 1, a + 1 + chance.nextInt(LONGEST));
+            int c = b;
+            while (c < n && c - b < LONGEST && !meets(before[order[c]], a, b)) {
+                c++;
+            }
+            if (c > b) {
+                moved += swap(a, b, b + 1 + chance.nextInt(c - b)) ? 1 : 0;
+            }
+        }
+    }
+
+    private void count() {
+        for (int h = 0; h < costs.change.length; h++) {
+            lastUser[0][h] = -1;
+            nextUser[n][h] = n;
+        }
+        for (int at = 0; at < n; at++) {
+            risk[at + 1] = risk[at] + costs.risk[order[at]];
+            in[at + 1] = in[at] + costs.brings[order[at]];
+            for (int h = 0; h < costs.change.length; h++) {
+                lastUser[at + 1][h] = costs.first[order[at]][h] == Costs.NOTHING ? lastUser[at][h] : at;
+            }
+        }
+        for (int at = n - 1; at >= 0; at--) {
+            for (int h = 0; h < costs.change.length; h++) {
+                nextUser[at][h] = costs.first[order[at]][h] == Costs.NOTHING ? nextUser[at + 1][h] : at;
+            }
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package ebauche.core.order;
+
+import ebauche.core.passes.PassPlan;
+
+/** What has to be set up anew between two steps, and the minutes that each counts: as the pass plan counts them, the rest by common practice. */
+public enum SetUp {
+    /** The body turned over and held again. */
+    FACE(PassPlan.A_SET_UP, "turning the body over"),
+    /** The body carried from one machine to another. */
+    MACHINE(PassPlan.A_SET_UP, "going to another machine"),
+    /** One template laid aside for another and taken up again. */
+    TEMPLATE(PassPlan.A_SET_UP, "going from one template to another"),
+    /** Another bit in a router. */
+    BIT(PassPlan.A_BIT, "changing the bit"),
+    /** Another drill in its chuck: no collet, no depth of a router's to set. */
+    DRILL(2, "changing the drill");
+
+    private final int minutes;
+    private final String words;
+
+    SetUp(int minutes, String words) {
+        this.minutes = minutes;
+        this.words = words;
+    }
+
+    /** What one of them counts. */
+    public int minutes() {
+        return minutes;
+    }
+
+    /** As in {@code saves changing the bit}. */
+    public String words() {
+        return words;
+    }
+}
