@@ -55,7 +55,8 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             Section.of("gluing", ShopFields.GLUING, Shop::gluing),
             Section.of("wire", ShopFields.WIRE, Shop::wire),
             Section.of("longHoles", ShopFields.LONG_HOLES, Shop::longHoles),
-            Section.of("shielding", ShopFields.SHIELDING, Shop::shielding));
+            Section.of("shielding", ShopFields.SHIELDING, Shop::shielding),
+            Section.of("worth", ShopFields.WORTH, Shop::worth));
 
     /** Things of which there are several, each in a row of its own, by their place in the shop part. */
     static final Map<String, List<Field.Input>> ROWS =

@@ -202,7 +202,7 @@ final class CavityWork {
                         StepKey.of(pit.feature(), StepKind.TRY_PARTS),
                         "the control parts tried in the " + pit.feature().said()))
                 .joins(joins())
-                .takes(10, 0, 0);
+                .takes(10, 0, 0.004);
         for (GuidedPocket p : pockets()) {
             if (!p.feature().equals(pit.recess())) {
                 step.needs(p.atDepth());

@@ -395,6 +395,18 @@ public final class Build {
         return Band.shop(floor.words(), within);
     }
 
+    /**
+     * The chance that the pass which brings a cavity to depth spoils the body, by what its floor does: a recess that is too deep is
+     * shimmed or lies under a plate, a neck's pocket that is too deep sets the strings wrong. Common practice.
+     */
+    public double floorRisk(Feature feature, Face face) {
+        return switch (floor(feature, face)) {
+            case SEAT -> 0.02;
+            case THREADS -> 0.012;
+            case ROOM -> 0.008;
+        };
+    }
+
     /** How much more, or less, than its allowance a finish sanding may take: all of it may be left, half as much again taken. */
     public double sandingBand(Face face, boolean more) {
         return shop.practice().sanding(face) * (more ? 0.5 : 1);

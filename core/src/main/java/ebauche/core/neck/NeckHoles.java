@@ -123,7 +123,7 @@ record NeckHoles(Build build) {
                 .gives(new Condition.Mark(
                         StepKey.of(NeckJoint.SCREWS, StepKind.RECHECK), "the screwed neck on the centre line"))
                 .inspect(NeckStation.onLine(build))
-                .takes(8, 0, 0)
+                .takes(8, 0, 0.004)
                 .build();
     }
 

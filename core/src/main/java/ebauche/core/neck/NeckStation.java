@@ -115,7 +115,7 @@ public final class NeckStation implements Station {
                 .needs(pocket.atDepth(), Datum.centreLine(Face.FRONT))
                 .gives(NECK_IN)
                 .inspect(onLine(build))
-                .takes(20, 0, 0.002)
+                .takes(20, 0, 0.008)
                 .build());
         steps.addAll(new NeckHoles(build).operations(NECK_IN, pocket.atDepth()));
         steps.add(Operation.of(Work.NECK, NeckJoint.FEATURE, StepKind.BRIDGE, "Mark the bridge's place from the neck")

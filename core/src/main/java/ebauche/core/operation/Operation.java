@@ -36,7 +36,7 @@ import java.util.TreeSet;
  * @param habits small habits of the shop that its card reminds of
  * @param handsOnMinutes of work
  * @param waitMinutes before what follows may start
- * @param risk chance of spoiling the body, 0 to 1
+ * @param risk chance of spoiling the body, or of finding it spoiled by what was done before, 0 to 1
  */
 public record Operation(
         StepKey key,
@@ -265,7 +265,7 @@ public record Operation(
             return this;
         }
 
-        /** Minutes of work, minutes of waiting after it, and the chance of spoiling the body. */
+        /** Minutes of work, minutes of waiting after it, and the chance of spoiling the body, or of finding it spoiled. */
         public Builder takes(int handsOnMinutes, int waitMinutes, double chance) {
             handsOn = handsOnMinutes;
             wait = waitMinutes;

@@ -1,6 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.operation.Operation;
+import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -8,11 +9,12 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 
 /**
- * What an order of some steps costs, in minutes: set-ups between them, what slips cost on the average, and props for a body that lies on
- * a carved face.
+ * What an order of some steps costs, in minutes: set-ups between them, what slips cost on the average, props for a body that lies on a
+ * carved face, and templates that can no longer be held as the shop means to.
  *
  * <p>A slip at a step spoils the body with the chance that the step has; it then costs the hands-on minutes that are in the body when the
  * step is done, and the timber in it, in minutes at the shop's rate. So the loss of an order is the sum over its steps of chance times
@@ -39,18 +41,22 @@ public final class Costs {
     /** Steps that are carves, and which steps each would have propped. */
     final boolean[][] props;
 
-    private Costs(List<Operation> steps, ToDoubleFunction<Operation> timber) {
+    /** For a step that fixes a template: steps of which one must come after it, so that the template can be held as the shop means to. */
+    final int[][] seats;
+
+    private Costs(List<Operation> steps, ToDoubleFunction<Operation> timber, Map<StepKey, Set<StepKey>> seated) {
         this.steps = List.copyOf(steps);
         int n = steps.size();
         brings = new double[n];
         risk = new double[n];
         props = new boolean[n][];
+        seats = new int[n][];
         List<Map<Holder, Holder.Wants>> wanted = new ArrayList<>();
         Map<Holder, Integer> places = new LinkedHashMap<>();
         for (int i = 0; i < n; i++) {
             Operation step = steps.get(i);
             numbers.put(step.key(), i);
-            brings[i] = step.handsOnMinutes() + timber.applyAsDouble(step);
+            brings[i] = minutes(step) + timber.applyAsDouble(step);
             risk[i] = step.risk();
             Map<Holder, Holder.Wants> its = Holder.of(step);
             its.keySet().forEach(h -> places.putIfAbsent(h, places.size()));
@@ -77,15 +83,31 @@ public final class Costs {
                 }
             }
         }
+        seated.forEach((fit, firstCuts) -> {
+            if (numbers.containsKey(fit)) {
+                seats[numbers.get(fit)] = firstCuts.stream()
+                        .filter(numbers::containsKey)
+                        .mapToInt(numbers::get)
+                        .toArray();
+            }
+        });
     }
 
     /**
      * What orders of some steps cost.
      *
      * @param timber minutes, at the shop's rate, of the timber that a step puts into the body
+     * @param seated by the step that fixes a template with screws or pins in waste, the first cut of each cavity that has room for them: it
+     *     can be held so as long as one of these is still to come
      */
-    public static Costs of(List<Operation> steps, ToDoubleFunction<Operation> timber) {
-        return new Costs(steps, timber);
+    public static Costs of(
+            List<Operation> steps, ToDoubleFunction<Operation> timber, Map<StepKey, Set<StepKey>> seated) {
+        return new Costs(steps, timber, seated);
+    }
+
+    /** A jig or a template that is made is not lost with the body. */
+    private static int minutes(Operation step) {
+        return step.setting() instanceof Setting.Made ? 0 : step.handsOnMinutes();
     }
 
     private static int number(Map<String, Integer> things, String thing) {
@@ -120,6 +142,11 @@ public final class Costs {
         double in = 0;
         double slips = 0;
         int propped = 0;
+        int loose = 0;
+        int[] place = new int[order.length];
+        for (int at = 0; at < order.length; at++) {
+            place[order[at]] = at;
+        }
         for (int at = 0; at < order.length; at++) {
             int step = order[at];
             for (int h = 0; h < held.length; h++) {
@@ -138,7 +165,21 @@ public final class Costs {
                     propped++;
                 }
             }
+            loose += isLoose(step, place) ? 1 : 0;
         }
-        return new Price(setUps, slips, propped);
+        return new Price(setUps, slips, propped, loose);
+    }
+
+    /** Whether a template that a step fixes finds no waste any more to be held in. */
+    boolean isLoose(int step, int[] place) {
+        if (seats[step] == null) {
+            return false;
+        }
+        for (int cut : seats[step]) {
+            if (place[cut] > place[step]) {
+                return false;
+            }
+        }
+        return true;
     }
 }

@@ -107,10 +107,25 @@ final class ExactOrder {
             boolean[] carve = (done >> j & 1) == 1 ? costs.props[start[fixed + j]] : null;
             cost += carve != null && carve[step] ? Lying.PROPPED : 0;
         }
+        cost += isLoose(step, done) ? Price.LOOSE : 0;
         int[] held = way.held().array().clone();
         cost += hold(held, step);
         Way next = new Way(cost, IntBuffer.wrap(held), way, i);
         there.merge(next.held(), next, (a, b) -> b.cost() < a.cost() ? b : a);
+    }
+
+    /** Whether a template that is fixed next finds no waste any more to be held in. */
+    private boolean isLoose(int step, int done) {
+        if (costs.seats[step] == null) {
+            return false;
+        }
+        for (int j = 0; j < n; j++) {
+            int left = start[fixed + j];
+            if ((done >> j & 1) == 0 && Arrays.stream(costs.seats[step]).anyMatch(cut -> cut == left)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Sets up what a step wants, and leaves what it leaves: the minutes of that. */

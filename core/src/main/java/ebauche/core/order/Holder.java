@@ -12,7 +12,7 @@ import java.util.Map;
 
 /**
  * Something that stays as a step left it until another step wants it otherwise: which face is up, at which machine the body lies, the bit
- * in a router, the drill in the chuck, the template in hand. A step that does not use it leaves it alone.
+ * in a router, the drill in the chuck, the template on the body. A step that does not use it leaves it alone.
  *
  * @param kind what changing it is
  * @param of the router whose bit it is; empty for what there is one of
@@ -34,8 +34,9 @@ record Holder(SetUp kind, String of) {
     static Map<Holder, Wants> of(Operation step) {
         Map<Holder, Wants> wanted = new LinkedHashMap<>();
         Setting setting = step.setting();
-        if (liesOnABench(setting)) {
+        if (isOnTheBody(setting)) {
             one(wanted, SetUp.FACE, step.face().word());
+            wanted.put(new Holder(SetUp.TEMPLATE, ""), template(step));
         }
         for (Pass pass : setting.passes()) {
             Cutter cutter = pass.cutter();
@@ -55,18 +56,27 @@ record Holder(SetUp kind, String of) {
         } else if (setting instanceof Setting.Surfaced) {
             one(wanted, SetUp.MACHINE, setting.tool());
         }
-        for (List<Condition> said : List.of(step.needs(), step.gives())) {
-            for (Condition condition : said) {
-                if (condition instanceof Condition.Held held) {
-                    one(wanted, SetUp.TEMPLATE, held.by().written());
-                }
-            }
-        }
         return wanted;
     }
 
-    /** Boards that are jointed, sawn or glued, and jigs, lie on neither face of a body. */
-    private static boolean liesOnABench(Setting setting) {
+    /** A template that it works on is fixed before it and stays; what works on none wants none on the body, where it would lie in the way. */
+    private static Wants template(Operation step) {
+        String off = template(step.spoils());
+        String on = template(step.gives());
+        String needed = template(step.needs());
+        return !off.isEmpty() ? new Wants(off, "") : new Wants(needed, on.isEmpty() ? needed : on);
+    }
+
+    private static String template(List<Condition> conditions) {
+        return conditions.stream()
+                .filter(Condition.Held.class::isInstance)
+                .map(c -> ((Condition.Held) c).by().written())
+                .findFirst()
+                .orElse("");
+    }
+
+    /** Boards that are jointed, sawn or glued, and jigs, are no body yet. */
+    private static boolean isOnTheBody(Setting setting) {
         return !(setting instanceof Setting.Glued
                 || setting instanceof Setting.Made
                 || setting instanceof Setting.Resawn

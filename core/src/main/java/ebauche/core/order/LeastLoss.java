@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /**
  * Looks for the order that costs least among those that keep the links.
@@ -39,6 +40,9 @@ public final class LeastLoss {
     private final double[] risk;
 
     private final double[] in;
+    private final int[] place;
+    /** Steps that fix a template which wants waste to be held in. */
+    private final int[] fits;
     /** The place of the last user of a holder before a place, and of the first from it on. */
     private final int[][] lastUser;
 
@@ -52,6 +56,8 @@ public final class LeastLoss {
         this.before = before;
         risk = new double[n + 1];
         in = new double[n + 1];
+        place = new int[n];
+        fits = IntStream.range(0, n).filter(i -> costs.seats[i] != null).toArray();
         lastUser = new int[n + 1][costs.change.length];
         nextUser = new int[n + 1][costs.change.length];
         count();
@@ -70,8 +76,7 @@ public final class LeastLoss {
     }
 
     /** The same, after so many more tries that each shake the best order and settle it again. */
-    public static List<Operation> deeper(
-            Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
+    public static List<Operation> deeper(Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
         int[] numbers = costs.numbers(start);
         LeastLoss search = new LeastLoss(costs, numbers, fixed, before(costs, start, links));
         int[] found = search.n - fixed <= ExactOrder.MOST ? search.exact() : search.settled(tries);
@@ -226,7 +231,33 @@ public final class LeastLoss {
                 more += changes * costs.change[h];
             }
         }
-        return more;
+        return more + loosened(a, b, c);
+    }
+
+    /** Minutes that templates count more for being held otherwise, if these blocks change places. */
+    private int loosened(int a, int b, int c) {
+        int more = 0;
+        for (int fit : fits) {
+            int at = place[fit];
+            if (at >= a && at < c) {
+                boolean held = false;
+                boolean then = false;
+                for (int cut : costs.seats[fit]) {
+                    held |= place[cut] > at;
+                    then |= moved(place[cut], a, b, c) > moved(at, a, b, c);
+                }
+                more += (held ? 1 : 0) - (then ? 1 : 0);
+            }
+        }
+        return more * Price.LOOSE;
+    }
+
+    /** Where what stands at a place stands once the neighbouring blocks from a to b and from b to c have changed places. */
+    private static int moved(int at, int a, int b, int c) {
+        if (at < a || at >= c) {
+            return at;
+        }
+        return at < b ? at + c - b : at - b + a;
     }
 
     /** Whether a holder must be changed from the step at one place to that at another: 1 or 0. */
@@ -268,6 +299,7 @@ public final class LeastLoss {
             nextUser[n][h] = n;
         }
         for (int at = 0; at < n; at++) {
+            place[order[at]] = at;
             risk[at + 1] = risk[at] + costs.risk[order[at]];
             in[at + 1] = in[at] + costs.brings[order[at]];
             for (int h = 0; h < costs.change.length; h++) {

@@ -1,5 +1,6 @@
 package ebauche.core.order;
 
+import ebauche.core.passes.PassPlan;
 import java.util.Map;
 
 /**
@@ -8,8 +9,12 @@ import java.util.Map;
  * @param setUps how often each thing is set up anew
  * @param slips what slips cost on the average: each step's chance of one, times what is in the body by then
  * @param propped how often a step that wants the body flat finds it carved on the side that it lies on, each carve counted
+ * @param loose templates that find no waste any more for the screws or pins that the shop means to hold them with
  */
-public record Price(Map<SetUp, Integer> setUps, double slips, int propped) {
+public record Price(Map<SetUp, Integer> setUps, double slips, int propped, int loose) {
+    /** Minutes that it counts if a template is held otherwise than is meant: it does not go back to its place. As long as to take it off and fix it. */
+    static final int LOOSE = 2 * PassPlan.A_SET_UP;
+
     public Price {
         setUps = Map.copyOf(setUps);
     }
@@ -31,7 +36,12 @@ public record Price(Map<SetUp, Integer> setUps, double slips, int propped) {
         return propped * Lying.PROPPED;
     }
 
+    /** Minutes that templates count which are held otherwise than is meant. */
+    public int holding() {
+        return loose * LOOSE;
+    }
+
     public double total() {
-        return settingUp() + slips + propping();
+        return settingUp() + slips + propping() + holding();
     }
 }

@@ -56,6 +56,14 @@ public final class Sequence {
         return List.copyOf(ordered);
     }
 
+    /** The same with its steps in another order that keeps as many links. */
+    public Sequence in(List<Operation> order) {
+        Sequence other = new Sequence(operations, links);
+        other.findings.addAll(findings);
+        other.ordered.addAll(order);
+        return other;
+    }
+
     /** Circles, and steps that were done before what should have come first. */
     public List<Finding> findings() {
         return List.copyOf(findings);

@@ -8,8 +8,8 @@ public enum SetUp {
     FACE(PassPlan.A_SET_UP, "turning the body over"),
     /** The body carried from one machine to another. */
     MACHINE(PassPlan.A_SET_UP, "going to another machine"),
-    /** One template laid aside for another and taken up again. */
-    TEMPLATE(PassPlan.A_SET_UP, "going from one template to another"),
+    /** A template that is on the body taken off for a step that it is in the way of, or put back on: it must find its place again. */
+    TEMPLATE(2 * PassPlan.A_SET_UP, "taking a template off for it or putting one back"),
     /** Another bit in a router. */
     BIT(PassPlan.A_BIT, "changing the bit"),
     /** Another drill in its chuck: no collet, no depth of a router's to set. */

@@ -88,7 +88,7 @@ final class OutlineSanding {
                 .needs(Datum.OUTLINE_ROUTED)
                 .gives(new Condition.Mark(
                         StepKey.of(Feature.OUTLINE, StepKind.READ_EDGE), "the edge read against its template"))
-                .takes(10, 0, 0);
+                .takes(10, 0, 0.004);
         if (!gone.isEmpty()) {
             step.cuts(Change.Remove.fromBody(
                     Feature.OUTLINE,

@@ -11,6 +11,7 @@ import ebauche.core.measure.Fact;
 import ebauche.core.measure.Listing;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
+import ebauche.core.memo.Memo;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -19,8 +20,13 @@ import ebauche.core.operation.StepKind;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How one template is held, by the order of the plan: screws and pins want wood that a later cut takes away.
@@ -92,11 +98,7 @@ public record Holding(HoldDown meant, List<Seat> seats) {
      */
     public static Holding of(Build build, History history, Feature feature, Face face, List<GuidedPocket> pockets) {
         int on = indexOf(history, feature, true);
-        Region cut = pockets.stream()
-                .filter(p -> p.feature().equals(feature))
-                .findFirst()
-                .map(p -> p.plan().grown(SCREW_CLEARS))
-                .orElse(Region.EMPTY);
+        Region cut = cut(feature, pockets);
         List<Seat> seats = new ArrayList<>();
         for (GuidedPocket p : pockets) {
             if (p.face() == face && !p.feature().equals(feature) && indexOf(history, p.feature(), false) > on) {
@@ -107,12 +109,61 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         return new Holding(build.hold(feature), seats);
     }
 
+    /**
+     * By the step that fixes a template which is meant to be held in waste, the first cut of each cavity of the same face that has room for
+     * enough screws or pins.
+     */
+    static Map<StepKey, Set<StepKey>> seated(Build build, List<Operation> steps, List<GuidedPocket> pockets) {
+        Map<Feature, StepKey> firstCuts = new HashMap<>();
+        steps.stream()
+                .filter(o -> o.changes().stream().anyMatch(Change.Remove.class::isInstance))
+                .forEach(o -> firstCuts.putIfAbsent(o.feature(), o.key()));
+        Map<StepKey, Set<StepKey>> seated = new LinkedHashMap<>();
+        for (Operation fit : steps) {
+            if (fixes(fit) && build.hold(fit.feature()).inWaste()) {
+                Region cut = cut(fit.feature(), pockets);
+                Set<StepKey> firsts = new LinkedHashSet<>();
+                for (GuidedPocket p : pockets) {
+                    StepKey first = firstCuts.get(p.feature());
+                    if (first != null
+                            && p.face() == fit.face()
+                            && !p.feature().equals(fit.feature())
+                            && places(p, cut).size() >= LEAST_SEATS) {
+                        firsts.add(first);
+                    }
+                }
+                seated.put(fit.key(), firsts);
+            }
+        }
+        return seated;
+    }
+
+    private static boolean fixes(Operation step) {
+        return step.key().is(StepKind.FIT) && step.setting() instanceof Setting.ByHand;
+    }
+
+    /** What a template leads the cutting of, and what screws keep off round it. */
+    private static Region cut(Feature feature, List<GuidedPocket> pockets) {
+        return pockets.stream()
+                .filter(p -> p.feature().equals(feature))
+                .findFirst()
+                .map(p -> p.plan().grown(SCREW_CLEARS))
+                .orElse(Region.EMPTY);
+    }
+
     /** The two places of a cavity's waste that are farthest apart along it, or the one that there is room for. */
     private static List<Point> places(GuidedPocket waste, Region cut) {
-        Region room = waste.plan()
-                .minus(waste.before().cavities())
-                .grown(-SCREW_CLEARS)
-                .minus(cut);
+        return Memo.here()
+                .get(
+                        new Asked(waste.plan(), waste.before().cavities(), cut),
+                        () -> places(waste.plan().minus(waste.before().cavities()), cut),
+                        p -> 64);
+    }
+
+    private record Asked(Region waste, Region before, Region cut) {}
+
+    private static List<Point> places(Region waste, Region cut) {
+        Region room = waste.grown(-SCREW_CLEARS).minus(cut);
         if (room.isEmpty()) {
             return List.of();
         }
@@ -136,9 +187,8 @@ public record Holding(HoldDown meant, List<Seat> seats) {
         List<Operation> said = new ArrayList<>();
         for (History.Step step : history.steps()) {
             Operation fit = step.operation();
-            boolean fixes = fit.key().is(StepKind.FIT) && fit.setting() instanceof Setting.ByHand;
             said.add(
-                    fixes && !step.done()
+                    fixes(fit) && !step.done()
                             ? of(build, history, fit.feature(), fit.face(), pockets)
                                     .on(fit)
                             : fit);

@@ -11,8 +11,8 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.memo.Memo;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
+import ebauche.core.order.Ordering;
 import ebauche.core.order.Precedence;
-import ebauche.core.order.Sequence;
 import ebauche.core.station.Station;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -51,7 +51,7 @@ public final class Planner {
         return memo.during(() -> {
             Scheduling scheduling = new Scheduling(build);
             Precedence precedence = scheduling.precedence();
-            return scheduling.schedule(precedence, scheduling.sequence(precedence), memo);
+            return scheduling.schedule(precedence, scheduling.ordering(precedence), memo);
         });
     }
 
@@ -67,8 +67,8 @@ public final class Planner {
         Concurrent<Map<Feature, Finding>> contradictions =
                 Concurrent.of(() -> Contradictions.find(build, decided, scheduling.done(), scheduling.cut()));
         Precedence precedence = scheduling.precedence();
-        Sequence sequence = scheduling.sequence(precedence);
-        Schedule schedule = scheduling.schedule(precedence, sequence, memo);
+        Ordering ordering = scheduling.ordering(precedence);
+        Schedule schedule = scheduling.schedule(precedence, ordering, memo);
         History history = schedule.history();
         int half = (Stations.ALL.size() + 1) / 2;
         Concurrent<Looked> first = Concurrent.of(() -> look(Stations.ALL.subList(0, half), history));
@@ -89,7 +89,7 @@ public final class Planner {
             findings.addAll(looked.findings());
         }
         // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
-        findings.addAll(sequence.findings());
+        findings.addAll(ordering.sequence().findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(schedule, findings, rules, checked.get().reckonings());
     }

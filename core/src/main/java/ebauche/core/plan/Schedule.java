@@ -5,6 +5,7 @@ import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
+import ebauche.core.order.Ordering;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,11 +15,17 @@ import java.util.Optional;
  * @param build what it follows from
  * @param steps in order
  * @param links the reasons for the order, those that follow from others left out
+ * @param ordering how their order was found, and what it costs
  * @param stillOpen how long each undecided choice stays open
  * @param history what each step does; its wood is there when it is asked for
  */
 public record Schedule(
-        Build build, List<BuildPlan.PlanStep> steps, List<Link> links, List<StillOpen> stillOpen, History history) {
+        Build build,
+        List<BuildPlan.PlanStep> steps,
+        List<Link> links,
+        Ordering ordering,
+        List<StillOpen> stillOpen,
+        History history) {
 
     public Schedule {
         steps = List.copyOf(steps);

@@ -11,11 +11,15 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.operation.StepKey;
+import ebauche.core.order.Costs;
 import ebauche.core.order.Link;
+import ebauche.core.order.Ordering;
 import ebauche.core.order.Precedence;
 import ebauche.core.order.Sequence;
+import ebauche.core.shop.Worth;
 import ebauche.core.station.Station;
 import ebauche.core.stock.Change;
+import ebauche.core.stock.Solid;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
@@ -91,13 +95,34 @@ final class Scheduling {
         return Precedence.of(all, cut);
     }
 
-    Sequence sequence(Precedence precedence) {
+    Ordering ordering(Precedence precedence) {
         List<Operation> planned = planned();
-        return Sequence.of(planned, among(planned, precedence.links()), List.copyOf(done.keySet()));
+        List<Link> links = among(planned, precedence.links());
+        List<StepKey> facts = List.copyOf(done.keySet());
+        Worth worth = build.shop().worth();
+        return Ordering.cheapest(
+                Sequence.of(planned, links, facts),
+                Costs.of(planned, o -> timber(o, worth), Holding.seated(build, planned, Stations.pockets(build))),
+                links,
+                facts);
+    }
+
+    /** Minutes that the timber is worth which a step puts into the body. */
+    private static double timber(Operation step, Worth worth) {
+        return step.changes().stream()
+                .filter(Change.Add.class::isInstance)
+                .mapToDouble(c -> worth.minutes(volume(c.solid())))
+                .sum();
+    }
+
+    /** Of rough wood, mm³, between the planes that it is put on with. */
+    private static double volume(Solid solid) {
+        return solid.plan().area() * (solid.deepest() - solid.shallowest());
     }
 
     /** The steps in that order. */
-    Schedule schedule(Precedence precedence, Sequence sequence, Memo memo) {
+    Schedule schedule(Precedence precedence, Ordering ordering, Memo memo) {
+        Sequence sequence = ordering.sequence();
         List<History.Step> deeds = sequence.operations().stream()
                 .map(o -> new History.Step(o, cut.getOrDefault(o.key(), o.changes()), cut.containsKey(o.key())))
                 .toList();
@@ -106,6 +131,7 @@ final class Scheduling {
                 build,
                 steps(Habits.reminded(build, Holding.said(build, history, Stations.pockets(build)))),
                 sequence.telling(),
+                ordering,
                 StillOpen.of(stillToDecide(), precedence.links(), sequence.operations()),
                 history);
     }

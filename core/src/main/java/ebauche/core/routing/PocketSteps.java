@@ -407,7 +407,10 @@ class PocketSteps {
                 .needs(of.carvesOver().toArray(Condition[]::new))
                 .cuts(of.removed(of.plan(), 0))
                 .inspect(fullDepth())
-                .takes(8 + (of.isDeep() ? 0 : minutes(of.plan(), of.depthNow().value())), 0, 0.012);
+                .takes(
+                        8 + (of.isDeep() ? 0 : minutes(of.plan(), of.depthNow().value())),
+                        0,
+                        of.build().floorRisk(of.feature(), of.face()));
         if (of.floorIsTop()) {
             step.caution(Caution.LAST_OF_FLOOR);
         }

@@ -152,7 +152,7 @@ public final class ShieldingStation implements Station {
                         + " readings, from the jack's sleeve outward, as the shielding page lists them"))
                 .needs(lined.toArray(Condition[]::new))
                 .caution(Caution.SIGNAL_ONLY)
-                .takes(METER, 0, 0.0);
+                .takes(METER, 0, 0.002);
         ground.readings().forEach(b -> step.inspect(reading(ground, b)));
         return step.build();
     }

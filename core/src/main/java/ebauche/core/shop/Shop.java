@@ -16,7 +16,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire, what it shields with, how straight it drills. */
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire, what it shields with, how straight it drills, what its time is worth. */
 public record Shop(
         Crib crib,
         Practice practice,
@@ -27,7 +27,8 @@ public record Shop(
         Bands bands,
         WireStock wire,
         ShieldStock shielding,
-        LongHoles longHoles) {
+        LongHoles longHoles,
+        Worth worth) {
     /** A machine that takes all of a width but for this is wide enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -54,37 +55,38 @@ public record Shop(
                 Bands.USUAL,
                 WireStock.USUAL,
                 ShieldStock.USUAL,
-                LongHoles.USUAL);
+                LongHoles.USUAL,
+                Worth.USUAL);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles);
+        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles);
+        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
     }
 
     /** The same shop that is content with other bands. */
     public Shop with(Bands other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding, longHoles);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding, longHoles, worth);
     }
 
     /** The same shop that shields in another way. */
     public Shop with(ShieldStock other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other, longHoles);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other, longHoles, worth);
     }
 
     /** The same shop whose long holes turn out otherwise. */
     public Shop with(LongHoles other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, other);
+        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, other, worth);
     }
 
     /** The same shop with other limits. */
     public Shop with(Limits other) {
-        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles);
+        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
     }
 
     /** The longer of what the shop waits and what its glue wants. */

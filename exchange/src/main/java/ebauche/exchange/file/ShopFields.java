@@ -25,6 +25,7 @@ import ebauche.core.shop.Practice;
 import ebauche.core.shop.ShieldStock;
 import ebauche.core.shop.Shop;
 import ebauche.core.shop.WireStock;
+import ebauche.core.shop.Worth;
 import ebauche.exchange.field.Field;
 import ebauche.exchange.field.RecordFields;
 import ebauche.exchange.json.Words;
@@ -361,6 +362,13 @@ public final class ShopFields {
             Field.whole("counts", "that counts for so many own holes", 1, 1000),
             Field.list("own", 4, OWN_HOLES).unasked().described("the shop's own holes that were read"));
 
+    public static final RecordFields<Worth> WORTH = RecordFields.settings(
+            Worth.class,
+            Field.number("hour", "an hour of work, in the shop's money", 1, 1e6)
+                    .described("an hour of work, in the shop's money"),
+            Field.number("litre", "a litre of rough timber (a board foot is 2.36)", 0, 1e6)
+                    .described("a litre of rough timber, in the shop's money; a board foot is 2.36 litres"));
+
     private ShopFields() {}
 
     /** The definition {@code shop}. */
@@ -379,6 +387,7 @@ public final class ShopFields {
         properties.set("wire", WIRE.schema());
         properties.set("shielding", SHIELDING.schema());
         properties.set("longHoles", LONG_HOLES.schema());
+        properties.set("worth", WORTH.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");
         list(
                 properties,
