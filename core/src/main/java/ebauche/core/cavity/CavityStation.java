@@ -90,10 +90,11 @@ public final class CavityStation implements Station {
         steps.addAll(new PlateMarks(build).operations());
         CavityWork.all(build).forEach(w -> steps.addAll(w.operations()));
         build.design().jack().ifPresent(jack -> {
-            JackHole.seat(build)
-                    .filter(JackSeat::bulges)
-                    .ifPresent(seat -> steps.add(JackHole.flat(build, jack, seat)));
-            steps.addAll(JackHole.operations(build, jack));
+            Optional<JackSeat> bulge = JackHole.seat(build).filter(JackSeat::bulges);
+            bulge.ifPresent(seat -> steps.add(JackHole.flat(build, jack, seat)));
+            for (Operation step : JackHole.operations(build, jack)) {
+                steps.add(bulge.isPresent() && !build.isDone(step.key()) ? step.needing(JackHole.FLAT_CUT) : step);
+            }
         });
         steps.addAll(new HoleWork(build).operations());
         steps.addAll(new PartScrews(build).operations());

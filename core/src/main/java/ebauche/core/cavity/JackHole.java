@@ -30,6 +30,10 @@ import java.util.Set;
 
 /** The jack hole: square to the edge, level, into the cavity that it points at. */
 final class JackHole {
+    /** Cut before the hole is marked on it. */
+    static final Condition.Mark FLAT_CUT =
+            new Condition.Mark(StepKey.of(Jack.FEATURE, StepKind.FLAT), "the flat for the jack's plate");
+
     /** So far the drill goes on once its whole width is through, mm: common practice. */
     private static final double BEYOND = 3;
 
@@ -122,7 +126,7 @@ final class JackHole {
                                 Math.max(build.faces().frontNow(), axis - half),
                                 Math.min(build.faces().backNow(), axis + half))))
                 .needs(Datum.OUTLINE_ROUTED)
-                .gives(new Condition.Mark(StepKey.of(Jack.FEATURE, StepKind.FLAT), "the flat for the jack's plate"))
+                .gives(FLAT_CUT)
                 .caution(Caution.DUST)
                 .takes(15, 0, 0.002)
                 .build();

@@ -66,7 +66,7 @@ class SmallHolesTest {
         Operation slot = step(plan, "control-selector:slot");
         assertThat(slot.setting().tool()).contains("slot bit 3/32").contains("stiffened");
         assertThat(slot.changes().get(0).solid().plan().area()).isCloseTo(25 * 3.2, within(0.1));
-        assertThat(place(plan, "control-selector:drill")).isLessThan(place(plan, "step-selector:waste"));
+        assertThat(place(plan, "control-selector:drill")).isLessThan(place(plan, "control-selector:slot"));
         assertThat(place(plan, "step-selector:rout")).isLessThan(place(plan, "control-selector:slot"));
         assertThat(place(plan, "control-selector:slot")).isLessThan(place(plan, "control-selector:try"));
     }

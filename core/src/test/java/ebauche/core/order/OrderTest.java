@@ -132,7 +132,7 @@ class OrderTest {
     /** A step that was done too early is told once for each feature that should have come first, not once for each of its steps. */
     @Test
     void done_early_is_told_once_for_each_feature() {
-        TestBody body = new TestBody().doneUpTo("neck-screws:drill").done("cover:rout");
+        TestBody body = new TestBody().doneUpTo("outline:finish").done("cover:rout");
         List<String> early = body.plan().findings().stream()
                 .filter(f -> f.rule().equals("done-early"))
                 .map(f -> f.what(v -> ""))

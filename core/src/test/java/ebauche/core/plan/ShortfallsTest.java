@@ -94,10 +94,8 @@ class ShortfallsTest {
         assertThat(Realism.of(body.plan()).impossible()).isZero();
         assertThat(before.done()).isFalse();
         assertThat(before.stillToCut().orElseThrow().value()).isCloseTo(1.5, within(1e-6));
-        body.doneUpTo("legs-bridge:deepen");
-        assertThat(body.rules())
-                .as("its legs' pockets stood before it, and are deepened like it")
-                .doesNotContain("cut-too-shallow");
+        body.doneUpTo("legs-bridge:deepen").doneUpTo("pickup-bridge:deepen");
+        assertThat(body.rules()).as("its legs' pockets are deepened like it").doesNotContain("cut-too-shallow");
         assertThat(card(body).done()).isTrue();
         assertThat(card(body).found().orElseThrow().value())
                 .isCloseTo(card(body).depth().value(), within(1e-6));

@@ -236,7 +236,7 @@ class TemplateSheetTest {
     @Test
     void a_bearing_in_a_wider_recess_has_no_wall() {
         BuildPlan plan =
-                new TestBody().doneUpTo("neck-screws:drill").done("cover:rout").plan();
+                new TestBody().doneUpTo("outline:finish").done("cover:rout").plan();
         List<BearingGap> stops = BearingGap.of(plan, GuidedWork.of(controls(plan)), List.of(wallPass(27.4)));
         assertThat(stops).singleElement().satisfies(s -> {
             assertThat(s.feature()).isEqualTo(Feature.parse("cover"));
