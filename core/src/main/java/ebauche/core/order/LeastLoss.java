@@ -2,7 +2,7 @@ package ebauche.core.order;
 
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.StepKey;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
@@ -15,8 +15,8 @@ import java.util.stream.IntStream;
  *
  * <p>It begins with an order that keeps them and moves blocks of neighbouring steps to where they cost less, until no such move helps:
  * what a move saves is told in constant time, since of the sums only what lies between the block's old place and its new one changes, and
- * a holder only where two users meet that did not meet before. Of few steps the best order is found exactly ({@link ExactOrder}). The
- * same steps and links give the same order: no clock, and chance only from a fixed seed where a deeper look is asked for.
+ * a holder only where two users meet that did not meet before. Of few steps the best order is found exactly ({@link ExactOrder}). Then it
+ * shakes that order a few times and settles it again. The same steps and links give the same order: no clock, and chance only from a fixed seed.
  *
  * <p>Cost of one round: steps x longest block x how far the links let it go.
  */
@@ -27,11 +27,15 @@ public final class LeastLoss {
     /** Steps that are moved together, at most: a template's, from putting it on to taking it off, are nine. */
     private static final int LONGEST = 12;
 
+    /** Tries that a plan has time for. */
+    static final int TRIES = 4;
+
     private static final long SEED = 12;
 
     private final Costs costs;
     private final int fixed;
     private final int n;
+    private final int holders;
     /** What must come before each step. */
     private final BitSet[] before;
 
@@ -41,12 +45,20 @@ public final class LeastLoss {
 
     private final double[] in;
     private final int[] place;
+    /** Holders that the block in hand uses. */
+    private final int[] using;
+    /** Places whose blocks are to be looked at. */
+    private final BitSet look = new BitSet();
     /** Steps that fix a template which wants waste to be held in. */
     private final int[] fits;
-    /** The place of the last user of a holder before a place, and of the first from it on. */
-    private final int[][] lastUser;
+    /** The place of the last user of each holder before a place, and of the first from it on; so many numbers for a place as there are holders. */
+    private final int[] lastUser;
 
-    private final int[][] nextUser;
+    private final int[] nextUser;
+    /** What the step at a place wants and leaves in each holder. */
+    private final int[] first;
+
+    private final int[] last;
 
     private LeastLoss(Costs costs, int[] start, int fixed, BitSet[] before) {
         this.costs = costs;
@@ -57,9 +69,14 @@ public final class LeastLoss {
         risk = new double[n + 1];
         in = new double[n + 1];
         place = new int[n];
+        using = new int[costs.change.length];
         fits = IntStream.range(0, n).filter(i -> costs.seats[i] != null).toArray();
-        lastUser = new int[n + 1][costs.change.length];
-        nextUser = new int[n + 1][costs.change.length];
+        holders = costs.change.length;
+        lastUser = new int[(n + 1) * holders];
+        nextUser = new int[(n + 1) * holders];
+        first = new int[n * holders];
+        last = new int[n * holders];
+        look.set(fixed, n);
         count();
     }
 
@@ -72,19 +89,24 @@ public final class LeastLoss {
      * @param fixed so many steps at the start stay where they are
      */
     public static List<Operation> of(Costs costs, List<Operation> start, List<Link> links, int fixed) {
-        return deeper(costs, start, links, fixed, 0);
+        return deeper(costs, start, links, fixed, TRIES);
     }
 
-    /** The same, after so many more tries that each shake the best order and settle it again. */
+    /** The same, after so many tries that each shake the best order and settle it again. */
     public static List<Operation> deeper(Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
-        int[] numbers = costs.numbers(start);
-        LeastLoss search = new LeastLoss(costs, numbers, fixed, before(costs, start, links));
-        int[] found = search.n - fixed <= ExactOrder.MOST ? search.exact() : search.settled(tries);
-        List<Operation> order = new ArrayList<>();
-        for (int number : found) {
-            order.add(costs.step(number));
-        }
-        return order;
+        return start.size() - fixed <= ExactOrder.MOST
+                ? steps(costs, ExactOrder.of(costs, costs.numbers(start), fixed, before(costs, start, links)))
+                : searched(costs, start, links, fixed, tries);
+    }
+
+    /** What the search finds, however few the steps. */
+    static List<Operation> searched(Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
+        LeastLoss search = new LeastLoss(costs, costs.numbers(start), fixed, before(costs, start, links));
+        return steps(costs, search.settled(tries));
+    }
+
+    private static List<Operation> steps(Costs costs, int[] numbers) {
+        return Arrays.stream(numbers).mapToObj(costs::step).toList();
     }
 
     private static BitSet[] before(Costs costs, List<Operation> start, List<Link> links) {
@@ -105,10 +127,6 @@ public final class LeastLoss {
             }
         }
         return before;
-    }
-
-    private int[] exact() {
-        return ExactOrder.of(costs, order, fixed, before);
     }
 
     private int[] settled(int tries) {
@@ -135,28 +153,30 @@ public final class LeastLoss {
         return costs.price(order).total();
     }
 
-    /** Moves blocks as long as that saves anything. */
+    /** Moves blocks as long as that saves anything; a block is looked at again once something has moved near it. */
     private void settle() {
-        boolean again = true;
-        while (again) {
-            again = false;
-            for (int length = 1; length <= Math.min(LONGEST, n - fixed - 1); length++) {
-                for (int from = fixed; from + length <= n; from++) {
-                    again |= moveLater(from, from + length);
-                    again |= moveEarlier(from, from + length);
+        int from = look.nextSetBit(0);
+        while (from >= 0) {
+            look.clear(from);
+            for (int to = from + 1; to <= Math.min(n, from + LONGEST); to++) {
+                if (moveLater(from, to) || moveEarlier(from, to)) {
+                    look.set(from);
                 }
             }
+            int next = look.nextSetBit(from);
+            from = next < 0 ? look.nextSetBit(0) : next;
         }
     }
 
     /** Moves the block of places from {@code a} to before {@code b} to where it costs least after {@code b}. */
     private boolean moveLater(int a, int b) {
+        int use = used(a, b);
         double best = -NONE;
         int to = b;
         double lying = 0;
         for (int c = b + 1; c <= n && !meets(before[order[c - 1]], a, b); c++) {
             lying += lying(a, b, c - 1);
-            double more = swapped(a, b, c) + lying;
+            double more = swapped(a, b, c, use) + lying;
             if (more < best) {
                 best = more;
                 to = c;
@@ -167,18 +187,30 @@ public final class LeastLoss {
 
     /** Moves the block from {@code b} to before {@code c} to where it costs least before {@code b}. */
     private boolean moveEarlier(int b, int c) {
+        int use = used(b, c);
         double best = -NONE;
         int to = b;
         double lying = 0;
         for (int a = b - 1; a >= fixed && !holdsBack(order[a], b, c); a--) {
             lying -= lying(b, c, a);
-            double more = swapped(a, b, c) + lying;
+            double more = swapped(a, b, c, use) + lying;
             if (more < best) {
                 best = more;
                 to = a;
             }
         }
         return swap(to, b, c);
+    }
+
+    /** Counts the holders that a block uses, and names them in {@link #using}. */
+    private int used(int from, int to) {
+        int count = 0;
+        for (int h = 0; h < holders; h++) {
+            if (nextUser[from * holders + h] < to) {
+                using[count++] = h;
+            }
+        }
+        return count;
     }
 
     private boolean meets(BitSet held, int a, int b) {
@@ -211,17 +243,22 @@ public final class LeastLoss {
         return more;
     }
 
-    /** What it costs more if the neighbouring blocks from a to b and from b to c change places, but for what lies flat. */
-    private double swapped(int a, int b, int c) {
+    /**
+     * What it costs more if the neighbouring blocks from a to b and from b to c change places, but for what lies flat.
+     *
+     * @param use how many holders the block that is moved uses
+     */
+    private double swapped(int a, int b, int c, int use) {
         double more = (risk[b] - risk[a]) * (in[c] - in[b]) - (risk[c] - risk[b]) * (in[b] - in[a]);
-        for (int h = 0; h < costs.change.length; h++) {
-            int one = nextUser[a][h];
-            int other = nextUser[b][h];
+        for (int i = 0; i < use; i++) {
+            int h = using[i];
+            int one = nextUser[a * holders + h];
+            int other = nextUser[b * holders + h];
             if (one < b && other < c) {
-                int oneEnds = lastUser[b][h];
-                int otherEnds = lastUser[c][h];
-                int ahead = lastUser[a][h];
-                int behind = nextUser[c][h];
+                int oneEnds = lastUser[b * holders + h];
+                int otherEnds = lastUser[c * holders + h];
+                int ahead = lastUser[a * holders + h];
+                int behind = nextUser[c * holders + h];
                 int changes = differ(ahead, other, h)
                         + differ(otherEnds, one, h)
                         + differ(oneEnds, behind, h)
@@ -262,7 +299,7 @@ public final class LeastLoss {
 
     /** Whether a holder must be changed from the step at one place to that at another: 1 or 0. */
     private int differ(int from, int to, int holder) {
-        return from >= 0 && to < n && costs.last[order[from]][holder] != costs.first[order[to]][holder] ? 1 : 0;
+        return from >= 0 && to < n && last[from * holders + holder] != first[to * holders + holder] ? 1 : 0;
     }
 
     private boolean swap(int a, int b, int c) {
@@ -273,6 +310,7 @@ public final class LeastLoss {
         System.arraycopy(order, a, block, 0, b - a);
         System.arraycopy(order, b, order, a, c - b);
         System.arraycopy(block, 0, order, a + c - b, b - a);
+        look.set(Math.max(fixed, a - LONGEST), Math.min(n, c + 1));
         count();
         return true;
     }
@@ -294,22 +332,24 @@ public final class LeastLoss {
     }
 
     private void count() {
-        for (int h = 0; h < costs.change.length; h++) {
-            lastUser[0][h] = -1;
-            nextUser[n][h] = n;
+        for (int h = 0; h < holders; h++) {
+            lastUser[h] = -1;
+            nextUser[n * holders + h] = n;
         }
         for (int at = 0; at < n; at++) {
-            place[order[at]] = at;
-            risk[at + 1] = risk[at] + costs.risk[order[at]];
-            in[at + 1] = in[at] + costs.brings[order[at]];
-            for (int h = 0; h < costs.change.length; h++) {
-                lastUser[at + 1][h] = costs.first[order[at]][h] == Costs.NOTHING ? lastUser[at][h] : at;
+            int step = order[at];
+            place[step] = at;
+            risk[at + 1] = risk[at] + costs.risk[step];
+            in[at + 1] = in[at] + costs.brings[step];
+            for (int h = 0; h < holders; h++) {
+                int here = at * holders + h;
+                first[here] = costs.first[step][h];
+                last[here] = costs.last[step][h];
+                lastUser[here + holders] = first[here] == Costs.NOTHING ? lastUser[here] : at;
             }
         }
-        for (int at = n - 1; at >= 0; at--) {
-            for (int h = 0; h < costs.change.length; h++) {
-                nextUser[at][h] = costs.first[order[at]][h] == Costs.NOTHING ? nextUser[at + 1][h] : at;
-            }
+        for (int here = n * holders - 1; here >= 0; here--) {
+            nextUser[here] = first[here] == Costs.NOTHING ? nextUser[here + holders] : here / holders;
         }
     }
 }
