@@ -1,6 +1,6 @@
 package ebauche.app.body;
 
-import ebauche.core.operation.StepKey;
+import ebauche.core.feature.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;

@@ -1,8 +1,8 @@
 package ebauche.app.drawing;
 
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Region;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Relief;
 import java.util.stream.IntStream;

@@ -1,11 +1,11 @@
 package ebauche.app.drawing;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.History;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;

@@ -9,7 +9,7 @@ import ebauche.app.ways.WaysStore;
 import ebauche.core.crib.Bit;
 import ebauche.core.crib.Crib;
 import ebauche.core.crib.EdgeUse;
-import ebauche.core.operation.StepKey;
+import ebauche.core.feature.StepKey;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.time.ZoneOffset;

@@ -2,10 +2,10 @@ package ebauche.core.blank;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.Optional;
 
 /** How far a blank has come by the record. */

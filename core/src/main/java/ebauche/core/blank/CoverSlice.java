@@ -2,6 +2,7 @@ package ebauche.core.blank;
 
 import ebauche.core.design.Blank;
 import ebauche.core.design.Strip;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -17,7 +18,6 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

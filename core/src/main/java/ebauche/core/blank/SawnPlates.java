@@ -1,6 +1,8 @@
 package ebauche.core.blank;
 
 import ebauche.core.design.Plates;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.hollow.Resawing;
@@ -15,8 +17,6 @@ import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,6 +2,8 @@ package ebauche.core.cap;
 
 import ebauche.core.crib.Bit;
 import ebauche.core.design.Recap;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -18,8 +20,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Cutter;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Travel;

@@ -2,6 +2,8 @@ package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -17,8 +19,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.routing.GuidedPocket;

@@ -1,6 +1,8 @@
 package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -14,8 +16,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;

@@ -1,6 +1,7 @@
 package ebauche.core.cavity;
 
 import ebauche.core.crib.Fit;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -17,7 +18,6 @@ import ebauche.core.measure.Source;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Drilling;
 import ebauche.core.stock.Change;

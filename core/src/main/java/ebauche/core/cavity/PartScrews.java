@@ -2,6 +2,7 @@ package ebauche.core.cavity;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
@@ -10,7 +11,6 @@ import ebauche.core.job.Build;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.Pilot;
 import java.util.ArrayList;

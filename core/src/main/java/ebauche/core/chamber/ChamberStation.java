@@ -1,6 +1,8 @@
 package ebauche.core.chamber;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
@@ -15,8 +17,6 @@ import ebauche.core.job.Rule;
 import ebauche.core.job.UnderTop;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.passes.BaseSupport;
 import ebauche.core.station.Station;
 import ebauche.core.stock.FaceShape;

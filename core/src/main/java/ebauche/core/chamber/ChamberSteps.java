@@ -1,6 +1,8 @@
 package ebauche.core.chamber;
 
 import ebauche.core.crib.Drill;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
@@ -23,8 +25,6 @@ import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Travel;
 import ebauche.core.routing.Datum;
 import ebauche.core.stock.Change;

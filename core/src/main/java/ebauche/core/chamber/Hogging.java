@@ -1,6 +1,8 @@
 package ebauche.core.chamber;
 
 import ebauche.core.crib.Drill;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Chamber;
@@ -14,8 +16,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;

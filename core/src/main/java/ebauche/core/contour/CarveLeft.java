@@ -1,11 +1,11 @@
 package ebauche.core.contour;
 
 import ebauche.core.design.Contour;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.job.Build;
 import ebauche.core.job.CarveReadings.Read;
 import ebauche.core.operation.LedgerRow;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.List;
 import java.util.Optional;
 

@@ -2,6 +2,8 @@ package ebauche.core.contour;
 
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -11,8 +13,6 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Band;
 import ebauche.core.operation.Inspection;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;

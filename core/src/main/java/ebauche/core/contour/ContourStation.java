@@ -2,6 +2,8 @@ package ebauche.core.contour;
 
 import ebauche.core.design.Contour;
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
@@ -23,8 +25,6 @@ import ebauche.core.operation.LedgerRow;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.station.Station;

@@ -2,6 +2,8 @@ package ebauche.core.edge;
 
 import ebauche.core.design.Contour;
 import ebauche.core.design.RoundOver;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.EdgeWalk;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -9,8 +11,6 @@ import ebauche.core.geometry.Region;
 import ebauche.core.hardware.Jack;
 import ebauche.core.hardware.PartSize;
 import ebauche.core.job.Build;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Relief;
 import java.util.ArrayList;

@@ -2,11 +2,11 @@ package ebauche.core.job;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.hardware.Cavity;
 import ebauche.core.hardware.Cover;
 import ebauche.core.operation.Condition;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.List;
 
 /** Covers out of the body's own back: what the blank and the cavities that they close must both know of them. */

@@ -1,9 +1,9 @@
 package ebauche.core.logbook;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
-import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import java.util.Collections;
 import java.util.HashMap;

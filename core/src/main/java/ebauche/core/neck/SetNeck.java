@@ -1,6 +1,7 @@
 package ebauche.core.neck;
 
 import ebauche.core.design.NeckJoint;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -12,7 +13,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Condition.OuterSurface;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.shop.Glue;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package ebauche.core.operation;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.geometry.Segment;

@@ -2,6 +2,8 @@ package ebauche.core.operation;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;

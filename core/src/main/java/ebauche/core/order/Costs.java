@@ -1,8 +1,8 @@
 package ebauche.core.order;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;

@@ -1,7 +1,7 @@
 package ebauche.core.order;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;

@@ -1,6 +1,6 @@
 package ebauche.core.order;
 
-import ebauche.core.operation.StepKey;
+import ebauche.core.feature.StepKey;
 
 /**
  * One step before another, and why.

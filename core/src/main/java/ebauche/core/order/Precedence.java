@@ -1,12 +1,12 @@
 package ebauche.core.order;
 
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
 import ebauche.core.memo.Memo;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
 import java.util.BitSet;

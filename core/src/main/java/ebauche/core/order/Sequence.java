@@ -1,10 +1,10 @@
 package ebauche.core.order;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;

@@ -2,6 +2,7 @@ package ebauche.core.outline;
 
 import ebauche.core.crib.Saw;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
@@ -16,7 +17,6 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.Datum;
 import ebauche.core.routing.GuidedWork;
 import ebauche.core.routing.TemplateLine;

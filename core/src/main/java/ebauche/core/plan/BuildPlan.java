@@ -2,6 +2,8 @@ package ebauche.core.plan;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -11,8 +13,6 @@ import ebauche.core.job.UnderTop;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.order.Link;
 import ebauche.core.stock.WoodLeft;
 import java.util.LinkedHashMap;

@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.AsCut;
@@ -9,7 +10,6 @@ import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Fill;
 import ebauche.core.stock.Solid;

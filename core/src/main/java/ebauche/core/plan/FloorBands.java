@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.design.Measurand;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
@@ -8,7 +9,6 @@ import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Band;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Solid;
 import java.util.ArrayList;

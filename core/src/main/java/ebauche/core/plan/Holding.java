@@ -2,6 +2,8 @@ package ebauche.core.plan;
 
 import ebauche.core.crib.HoldDown;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -15,8 +17,6 @@ import ebauche.core.memo.Memo;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.routing.GuidedPocket;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package ebauche.core.plan;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
-import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.order.Ordering;
 import java.util.List;

@@ -2,6 +2,7 @@ package ebauche.core.plan;
 
 import ebauche.core.design.BlankLayer;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
@@ -10,7 +11,6 @@ import ebauche.core.memo.Memo;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
 import ebauche.core.order.Costs;
 import ebauche.core.order.Link;
 import ebauche.core.order.Ordering;

@@ -1,8 +1,8 @@
 package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import java.util.ArrayList;
 import java.util.Collection;

@@ -2,7 +2,7 @@ package ebauche.core.realism;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
-import ebauche.core.operation.StepKey;
+import ebauche.core.feature.StepKey;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.Optional;

@@ -2,13 +2,13 @@ package ebauche.core.routing;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.job.FinishedFaces;
 import ebauche.core.operation.Condition;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import java.util.List;
 
 /** The conditions that more than one station speaks of, so that what one gives is what another needs. */

@@ -2,6 +2,7 @@ package ebauche.core.routing;
 
 import ebauche.core.crib.Machine;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Build;
 import ebauche.core.measure.Fact;
@@ -9,7 +10,6 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;

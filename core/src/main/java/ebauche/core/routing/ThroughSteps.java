@@ -2,6 +2,8 @@ package ebauche.core.routing;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.AsCut;
 import ebauche.core.measure.Quantity;
@@ -12,8 +14,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.passes.Pass;
 import ebauche.core.passes.Pass.Guide;
 import ebauche.core.stock.Change;

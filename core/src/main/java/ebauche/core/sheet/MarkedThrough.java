@@ -1,9 +1,9 @@
 package ebauche.core.sheet;
 
+import ebauche.core.feature.StepKind;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import java.util.OptionalDouble;

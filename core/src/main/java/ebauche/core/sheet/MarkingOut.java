@@ -1,6 +1,7 @@
 package ebauche.core.sheet;
 
 import ebauche.core.design.BodyDesign;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -9,7 +10,6 @@ import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Stations;
 import ebauche.core.routing.Datum;

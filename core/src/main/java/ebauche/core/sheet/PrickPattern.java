@@ -1,10 +1,10 @@
 package ebauche.core.sheet;
 
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Placing;
 import ebauche.core.geometry.Point;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.Stations;
 import ebauche.core.routing.GuidedPocket;

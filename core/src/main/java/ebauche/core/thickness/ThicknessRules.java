@@ -2,6 +2,8 @@ package ebauche.core.thickness;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
@@ -11,8 +13,6 @@ import ebauche.core.job.FinishedFaces;
 import ebauche.core.job.Rule;
 import ebauche.core.measure.Quantity;
 import ebauche.core.measure.Reckoning;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.shop.Practice;
 import java.util.ArrayList;
 import java.util.List;

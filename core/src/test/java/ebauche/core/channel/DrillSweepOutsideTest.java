@@ -3,10 +3,10 @@ package ebauche.core.channel;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.feature.StepKey;
+import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Point;
 import ebauche.core.hardware.Channel;
-import ebauche.core.operation.StepKey;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Stock;
 import java.util.OptionalDouble;

@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.design.Measurand.Dimension;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.measure.Refusal;
-import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

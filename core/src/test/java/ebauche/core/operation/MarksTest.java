@@ -2,6 +2,7 @@ package ebauche.core.operation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ebauche.core.feature.StepKey;
 import org.junit.jupiter.api.Test;
 
 /** What a step leaves behind is one thing, whatever it is called. */

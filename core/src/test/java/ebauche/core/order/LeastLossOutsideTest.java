@@ -3,9 +3,9 @@ package ebauche.core.order;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,6 +1,7 @@
 package ebauche.core.plan;
 
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
 import ebauche.core.job.Finding;
@@ -11,7 +12,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Inspection;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Place;
-import ebauche.core.operation.StepKey;
 import ebauche.core.order.Link;
 import ebauche.core.passes.Pass;
 import ebauche.core.realism.Realism;

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.design.Contour;
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.job.Build;
 import ebauche.core.operation.Caution;
 import ebauche.core.operation.Operation;
-import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.stock.Profile;
 import java.util.List;

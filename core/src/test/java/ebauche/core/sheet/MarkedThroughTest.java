@@ -3,8 +3,8 @@ package ebauche.core.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.core.TestBody;
+import ebauche.core.feature.StepKind;
 import ebauche.core.operation.Setting;
-import ebauche.core.operation.StepKind;
 import ebauche.core.plan.BuildPlan;
 import java.util.List;
 import org.junit.jupiter.api.Tag;

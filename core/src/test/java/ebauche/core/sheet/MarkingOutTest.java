@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.TestBody;
 import ebauche.core.TestParts;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Bridge;
-import ebauche.core.operation.StepKey;
 import ebauche.core.plan.BuildPlan;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -2,11 +2,11 @@ package ebauche.exchange.file;
 
 import ebauche.core.design.Measurand;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Point;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Decimals;
 import ebauche.core.measure.Quantity;
-import ebauche.core.operation.StepKey;
 import ebauche.core.stock.Bore;
 import ebauche.core.stock.Change;
 import ebauche.core.stock.Material;

@@ -1,6 +1,5 @@
-package ebauche.core.operation;
+package ebauche.core.feature;
 
-import ebauche.core.feature.Feature;
 import ebauche.core.measure.Refusal;
 import java.util.Optional;
 import java.util.regex.Matcher;

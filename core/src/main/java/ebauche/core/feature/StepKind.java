@@ -1,4 +1,4 @@
-package ebauche.core.operation;
+package ebauche.core.feature;
 
 import java.util.Arrays;
 import java.util.Map;
