@@ -113,6 +113,7 @@ public final class TestBody {
     public Hanging hanging = Hanging.USUAL;
     public Set<Feature> undecided = Set.of();
     public EndsAs endsAs = EndsAs.FINISHED;
+    public List<StepKey> order = List.of();
     public Optional<Jack> jack = Optional.of(new Jack(new Point(165, -40), new Point(110, -40), 22.2, 22));
     public Shop shop = Shop.starter(1);
     /** A blank that was laid out; if null, one of even pieces. */
@@ -244,7 +245,8 @@ public final class TestBody {
                 tabs,
                 hanging,
                 undecided,
-                endsAs);
+                endsAs,
+                order);
     }
 
     public Build build() {

@@ -2,6 +2,7 @@ package ebauche.core.design;
 
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
@@ -48,6 +49,7 @@ import java.util.stream.Stream;
  * @param hanging what the guitar carries besides its wood, and its strap
  * @param undecided features that the maker has not decided on yet: their wood is kept, and nothing is cut for them
  * @param endsAs as what it leaves the shop
+ * @param order the steps in the maker's own order; none where the plan orders them
  */
 public record BodyDesign(
         String name,
@@ -75,7 +77,8 @@ public record BodyDesign(
         List<Tab> tabs,
         Hanging hanging,
         Set<Feature> undecided,
-        EndsAs endsAs) {
+        EndsAs endsAs,
+        List<StepKey> order) {
 
     public BodyDesign {
         Refusal.between(thickness, 5, 120, "thickness");
@@ -108,6 +111,7 @@ public record BodyDesign(
         bindings = List.copyOf(bindings);
         tabs = List.copyOf(tabs);
         undecided = Set.copyOf(undecided);
+        order = List.copyOf(order);
         recap.ifPresent(
                 r -> Refusal.unless(r.planed() < thickness - 1, "planed", "with that no body is left under the cap"));
         for (Contour contour : contours) {
@@ -221,7 +225,8 @@ public record BodyDesign(
                 tabs,
                 hanging,
                 undecided,
-                endsAs);
+                endsAs,
+                order);
     }
 
     /** The chamber that a pot or toggle stands in, mounted through the top: it names no cavity, and is drawn over the chamber and over no cavity. */

@@ -25,6 +25,9 @@ import java.util.function.ToDoubleFunction;
 public final class Costs {
     static final int NOTHING = -1;
 
+    /** The place of a step that an order does not have yet. */
+    private static final int STILL_TO_COME = Integer.MAX_VALUE;
+
     private final List<Operation> steps;
     private final Map<StepKey, Integer> numbers = new HashMap<>();
     /** What a step puts into the body: its minutes, and its timber's. */
@@ -130,7 +133,7 @@ public final class Costs {
         return order.stream().mapToInt(this::number).toArray();
     }
 
-    /** What an order of all of the steps costs. What is set up for the first costs nothing: it does so in every order. */
+    /** What an order of the steps, or of some of them, costs. What is set up for the first costs nothing: it does so in every order. */
     public Price price(List<Operation> order) {
         return price(numbers(order));
     }
@@ -143,7 +146,8 @@ public final class Costs {
         double slips = 0;
         int propped = 0;
         int loose = 0;
-        int[] place = new int[order.length];
+        int[] place = new int[steps.size()];
+        Arrays.fill(place, STILL_TO_COME);
         for (int at = 0; at < order.length; at++) {
             place[order[at]] = at;
         }

@@ -15,20 +15,24 @@ import java.util.stream.IntStream;
  *
  * <p>It begins with an order that keeps them and moves blocks of neighbouring steps to where they cost less, until no such move helps:
  * what a move saves is told in constant time, since of the sums only what lies between the block's old place and its new one changes, and
- * a holder only where two users meet that did not meet before. Of few steps the best order is found exactly ({@link ExactOrder}). Then it
- * shakes that order a few times and settles it again. The same steps and links give the same order: no clock, and chance only from a fixed seed.
+ * a holder only where two users meet that did not meet before. Of few steps the best order is found exactly ({@link ExactOrder}). A
+ * deeper look shakes the order found and settles it again, many times. The same steps and links give the same order: no clock, and chance only
+ * from a fixed seed.
  *
  * <p>Cost of one round: steps x longest block x how far the links let it go.
  */
 public final class LeastLoss {
-    /** A saving so small is none, minutes. */
+    /** A saving so small is none, minutes: a sum of the same numbers in another order. */
     private static final double NONE = 1e-9;
+
+    /**
+     * A move that saves less is not made in a plan, minutes: what steps take is not known better, and an order that turns round with every
+     * small change of a design is none to work by.
+     */
+    private static final double WORTHWHILE = 0.3;
 
     /** Steps that are moved together, at most: a template's, from putting it on to taking it off, are nine. */
     private static final int LONGEST = 12;
-
-    /** Tries that a plan has time for. */
-    static final int TRIES = 4;
 
     private static final long SEED = 12;
 
@@ -38,6 +42,8 @@ public final class LeastLoss {
     private final int holders;
     /** What must come before each step. */
     private final BitSet[] before;
+    /** Minutes that a move must save to be made. */
+    private final double worthwhile;
 
     private int[] order;
     /** Sums over what stands before a place. */
@@ -60,12 +66,13 @@ public final class LeastLoss {
 
     private final int[] last;
 
-    private LeastLoss(Costs costs, int[] start, int fixed, BitSet[] before) {
+    private LeastLoss(Costs costs, int[] start, int fixed, BitSet[] before, double worthwhile) {
         this.costs = costs;
         this.order = start;
         this.fixed = fixed;
         this.n = start.length;
         this.before = before;
+        this.worthwhile = worthwhile;
         risk = new double[n + 1];
         in = new double[n + 1];
         place = new int[n];
@@ -89,24 +96,30 @@ public final class LeastLoss {
      * @param fixed so many steps at the start stay where they are
      */
     public static List<Operation> of(Costs costs, List<Operation> start, List<Link> links, int fixed) {
-        return deeper(costs, start, links, fixed, TRIES);
+        return found(costs, start, links, fixed, 0, WORTHWHILE);
     }
 
-    /** The same, after so many tries that each shake the best order and settle it again. */
+    /** The same by so many tries that each shake the best order and settle it again, to the last second. */
     public static List<Operation> deeper(Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
-        return start.size() - fixed <= ExactOrder.MOST
-                ? steps(costs, ExactOrder.of(costs, costs.numbers(start), fixed, before(costs, start, links)))
-                : searched(costs, start, links, fixed, tries);
+        return found(costs, start, links, fixed, tries, NONE);
+    }
+
+    private static List<Operation> found(
+            Costs costs, List<Operation> start, List<Link> links, int fixed, int tries, double worthwhile) {
+        BitSet[] before = before(costs, start, links);
+        int[] numbers = costs.numbers(start);
+        int[] found = start.size() - fixed <= ExactOrder.MOST
+                ? ExactOrder.of(costs, numbers, fixed, before)
+                : new LeastLoss(costs, numbers, fixed, before, worthwhile).settled(tries);
+        return Arrays.stream(found).mapToObj(costs::step).toList();
     }
 
     /** What the search finds, however few the steps. */
     static List<Operation> searched(Costs costs, List<Operation> start, List<Link> links, int fixed, int tries) {
-        LeastLoss search = new LeastLoss(costs, costs.numbers(start), fixed, before(costs, start, links));
-        return steps(costs, search.settled(tries));
-    }
-
-    private static List<Operation> steps(Costs costs, int[] numbers) {
-        return Arrays.stream(numbers).mapToObj(costs::step).toList();
+        int[] numbers = costs.numbers(start);
+        return Arrays.stream(new LeastLoss(costs, numbers, fixed, before(costs, start, links), NONE).settled(tries))
+                .mapToObj(costs::step)
+                .toList();
     }
 
     private static BitSet[] before(Costs costs, List<Operation> start, List<Link> links) {
@@ -171,7 +184,7 @@ public final class LeastLoss {
     /** Moves the block of places from {@code a} to before {@code b} to where it costs least after {@code b}. */
     private boolean moveLater(int a, int b) {
         int use = used(a, b);
-        double best = -NONE;
+        double best = -worthwhile;
         int to = b;
         double lying = 0;
         for (int c = b + 1; c <= n && !meets(before[order[c - 1]], a, b); c++) {
@@ -188,7 +201,7 @@ public final class LeastLoss {
     /** Moves the block from {@code b} to before {@code c} to where it costs least before {@code b}. */
     private boolean moveEarlier(int b, int c) {
         int use = used(b, c);
-        double best = -NONE;
+        double best = -worthwhile;
         int to = b;
         double lying = 0;
         for (int a = b - 1; a >= fixed && !holdsBack(order[a], b, c); a--) {

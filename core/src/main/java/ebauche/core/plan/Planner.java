@@ -89,7 +89,7 @@ public final class Planner {
             findings.addAll(looked.findings());
         }
         // Cavities that break into each other also wait for each other: the cause is told before what follows from it.
-        findings.addAll(ordering.sequence().findings());
+        findings.addAll(ordering.findings());
         findings.sort(Comparator.comparing(Finding::severity));
         return new BuildPlan(schedule, findings, rules, checked.get().reckonings());
     }

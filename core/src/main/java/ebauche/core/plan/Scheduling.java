@@ -100,11 +100,12 @@ final class Scheduling {
         List<Link> links = among(planned, precedence.links());
         List<StepKey> facts = List.copyOf(done.keySet());
         Worth worth = build.shop().worth();
-        return Ordering.cheapest(
+        return Ordering.of(
                 Sequence.of(planned, links, facts),
                 Costs.of(planned, o -> timber(o, worth), Holding.seated(build, planned, Stations.pockets(build))),
                 links,
-                facts);
+                facts,
+                build.drawn().order());
     }
 
     /** Minutes that the timber is worth which a step puts into the body. */

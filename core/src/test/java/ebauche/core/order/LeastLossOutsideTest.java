@@ -55,7 +55,7 @@ class LeastLossOutsideTest {
             Costs costs = build.costs();
             double solved = costs.price(LeastLoss.of(costs, build.steps, build.links(), 0))
                     .total();
-            double searched = costs.price(LeastLoss.searched(costs, build.steps, build.links(), 0, LeastLoss.TRIES))
+            double searched = costs.price(LeastLoss.searched(costs, build.steps, build.links(), 0, 8))
                     .total();
             assertThat(searched).isGreaterThanOrEqualTo(solved - 1e-6);
             dearer += searched > solved + 1e-6 ? 1 : 0;
@@ -79,10 +79,12 @@ class LeastLossOutsideTest {
         Costs costs = Costs.of(steps, o -> 0, Map.of());
         List<Operation> smith = new ArrayList<>(steps);
         smith.sort(Comparator.comparingDouble((Operation o) -> -o.risk() / o.handsOnMinutes()));
-        List<Operation> found = LeastLoss.of(costs, steps, List.of(), 0);
+        List<Operation> found = LeastLoss.deeper(costs, steps, List.of(), 0, 1);
         assertThat(costs.price(found).slips())
                 .isCloseTo(costs.price(smith).slips(), within(1e-9))
                 .isEqualTo(costs.price(found).total());
+        double planned = costs.price(LeastLoss.of(costs, steps, List.of(), 0)).total();
+        assertThat(planned / costs.price(smith).total()).as("what a plan takes").isBetween(1 - 1e-9, 1.02);
     }
 
     static void assertKept(List<Operation> order, List<Link> links) {

@@ -17,6 +17,7 @@ import ebauche.core.design.Tab;
 import ebauche.core.design.TemplateMade;
 import ebauche.core.feature.Feature;
 import ebauche.core.feature.FeatureKind;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
@@ -50,6 +51,9 @@ final class BodyElements {
     static final Field<Double> THICKNESS =
             Field.length("thickness", "finished thickness").measured(Dimension.BODY_THICKNESS);
     static final Field<Double> SCALE = Field.length("scale", "scale length");
+    /** Steps that a maker's own order may list. */
+    private static final int MOST_STEPS = 1000;
+
     static final Field<Outline> OUTLINE =
             Field.outline("outline", "outline as an SVG path, x to the right as seen from the front, y to the nut");
     static final Field<Set<Feature>> UNDECIDED = Field.features("undecided", Element.MOST_MEMBERS)
@@ -59,6 +63,9 @@ final class BodyElements {
                     "endsAs", "leaves the shop as", Words.of(EndsAs::key, EndsAs.values()), EndsAs::words)
             .described("what comes after that is another's work, and nothing is cut for it")
             .usually(EndsAs.FINISHED);
+
+    static final Field<List<StepKey>> ORDER = Field.steps("order", MOST_STEPS)
+            .described("the steps in the maker's own order; where it is left out the plan orders them");
 
     private static final Field<Void> SPECIES = Field.timber("species", "timber");
     private static final Field<Void> PIECES = Field.elsewhere(

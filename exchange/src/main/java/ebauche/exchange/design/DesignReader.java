@@ -60,7 +60,8 @@ public final class DesignReader {
                 distinct(spot, "tabs", BodyElements::tab, Tab::id),
                 spot.optionalObject("hanging", BodyElements::hanging).orElse(Hanging.USUAL),
                 BodyElements.UNDECIDED.of(spot),
-                BodyElements.ENDS_AS.of(spot));
+                BodyElements.ENDS_AS.of(spot),
+                BodyElements.ORDER.of(spot));
     }
 
     private static <T> List<T> distinct(

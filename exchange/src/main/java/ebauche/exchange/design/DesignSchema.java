@@ -17,7 +17,7 @@ final class DesignSchema {
     static ObjectNode of() {
         ObjectNode design = object(BodyElements.BODY);
         ObjectNode properties = (ObjectNode) design.get("properties");
-        for (Field<?> field : List.of(BodyElements.SCALE, BodyElements.UNDECIDED)) {
+        for (Field<?> field : List.of(BodyElements.SCALE, BodyElements.UNDECIDED, BodyElements.ORDER)) {
             properties.set(field.key(), field.schema());
             if (field.needed()) {
                 ((ArrayNode) design.get("required")).add(field.key());

@@ -2,6 +2,7 @@ package ebauche.exchange.field;
 
 import ebauche.core.design.Measurand.Dimension;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.geometry.Outline;
 import ebauche.core.geometry.Point;
 import ebauche.core.measure.LengthUnit;
@@ -82,6 +83,7 @@ public final class Field<T> {
     public record Option(String word, String said) {}
 
     private static final int MOST_FEATURE = 60;
+    private static final int MOST_STEP = 110;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     private static final Map<String, LengthUnit> UNITS = units();
 
@@ -349,6 +351,26 @@ public final class Field<T> {
                 (spot, k) -> spot.list(k, most, s -> s.asText(MOST_FEATURE)).stream()
                         .map(Feature::mentioned)
                         .collect(Collectors.toUnmodifiableSet()),
+                false,
+                List.of(),
+                schema);
+    }
+
+    /** Steps named in a list, each once. */
+    public static Field<List<StepKey>> steps(String key, int most) {
+        ObjectNode schema = json().put("type", "array").put("maxItems", most).put("uniqueItems", true);
+        schema.set(
+                "items",
+                json().put("type", "string").put("maxLength", MOST_STEP).put("pattern", ".+:[a-z0-9-]+"));
+        return of(
+                key,
+                (spot, k) -> {
+                    List<StepKey> steps = spot.list(k, most, s -> s.asParsed(MOST_STEP, StepKey::parse));
+                    if (Set.copyOf(steps).size() < steps.size()) {
+                        throw spot.at(k).trouble("a step is listed twice; each may stand once");
+                    }
+                    return steps;
+                },
                 false,
                 List.of(),
                 schema);

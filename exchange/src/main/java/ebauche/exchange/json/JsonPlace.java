@@ -240,12 +240,16 @@ public final class JsonPlace {
 
     /** Runs a reader of text and says where the text stands that it refuses. */
     public <T> T parsed(String key, int most, Function<String, T> parser) {
-        JsonPlace spot = needed(key);
-        String text = spot.asText(most);
+        return needed(key).asParsed(most, parser);
+    }
+
+    /** What a text means to a parser that refuses what it cannot read. */
+    public <T> T asParsed(int most, Function<String, T> parser) {
+        String text = asText(most);
         try {
             return parser.apply(text);
         } catch (IllegalArgumentException e) {
-            throw spot.trouble(e.getMessage());
+            throw trouble(e.getMessage());
         }
     }
 
