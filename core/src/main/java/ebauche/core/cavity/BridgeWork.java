@@ -35,6 +35,10 @@ import java.util.Set;
 
 /** What the bridge takes out of the body: its studs, its recess, a vibrato route and springs. */
 final class BridgeWork {
+    /** Nothing is cut for the bridge before. */
+    static final Condition.Mark PROVED =
+            new Condition.Mark(StepKey.of(Bridge.FEATURE, StepKind.TRIAL), "the bridge's place proved by a trial");
+
     static final Feature STUDS = Bridge.STUDS;
     static final Feature RECESS = Feature.of(FeatureKind.BRIDGE_RECESS);
     static final Feature ROUTE = Feature.of(FeatureKind.VIBRATO);
@@ -307,16 +311,14 @@ final class BridgeWork {
         if (steps.stream().noneMatch(s -> s.needs().contains(Datum.BRIDGE_MARKED))) {
             return steps;
         }
-        Condition.Mark proved =
-                new Condition.Mark(StepKey.of(Bridge.FEATURE, StepKind.TRIAL), "the bridge's place proved by a trial");
         List<Operation> all = new ArrayList<>();
         all.add(Operation.of(Work.CAVITY, Bridge.FEATURE, StepKind.TRIAL, "Prove the bridge's place with a trial")
                 .set(new Setting.ByHand(trial() + "; the outer strings and the centre line looked along"))
                 .needs(Datum.BRIDGE_MARKED)
-                .gives(proved)
+                .gives(PROVED)
                 .takes(10, 0, 0.001)
                 .build());
-        steps.forEach(s -> all.add(s.needs().contains(Datum.BRIDGE_MARKED) ? s.needing(proved) : s));
+        steps.forEach(s -> all.add(s.needs().contains(Datum.BRIDGE_MARKED) ? s.needing(PROVED) : s));
         return all;
     }
 

@@ -4,6 +4,7 @@ import ebauche.core.feature.Feature;
 import ebauche.core.feature.Work;
 import ebauche.core.fit.PickupFit;
 import ebauche.core.geometry.Face;
+import ebauche.core.hardware.Bridge;
 import ebauche.core.hardware.JackSeat;
 import ebauche.core.hardware.Pickup;
 import ebauche.core.job.Build;
@@ -97,7 +98,11 @@ public final class CavityStation implements Station {
             }
         });
         steps.addAll(new HoleWork(build).operations());
-        steps.addAll(new PartScrews(build).operations());
+        boolean tried = steps.stream().anyMatch(s -> s.gives().contains(BridgeWork.PROVED));
+        for (Operation screws : new PartScrews(build).operations()) {
+            boolean bridge = screws.feature().equals(Bridge.FEATURE) && !build.isDone(screws.key());
+            steps.add(tried && bridge ? screws.needing(BridgeWork.PROVED) : screws);
+        }
         return steps;
     }
 
