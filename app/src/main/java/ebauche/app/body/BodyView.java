@@ -14,6 +14,7 @@ import java.util.Optional;
  */
 enum BodyView {
     ORDER(Group.ORDER, ""),
+    WEIGH(Group.ORDER, "/weigh"),
 
     DESIGN(Group.SPEC, "/design"),
     PARTS(Group.SPEC, "/parts"),

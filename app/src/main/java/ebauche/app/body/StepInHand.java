@@ -9,6 +9,7 @@ import ebauche.core.routing.Unreached;
 import ebauche.core.sheet.BearingGap;
 import ebauche.core.sheet.CornersLeft;
 import ebauche.core.sheet.MarkingOut;
+import ebauche.core.sheet.Rest;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param instead the tool that does it where the usual one is missing
  * @param marking where its places lie
  * @param layers where it comes through the joint of two timbers
+ * @param rests on what the body lies meanwhile, where it is to lie flat
  * @param drilled how its holes are drilled, and how sure that is
  */
 public record StepInHand(
@@ -31,6 +33,7 @@ public record StepInHand(
         Optional<ToolChoice> instead,
         Optional<MarkingOut> marking,
         Optional<LayerChange> layers,
+        Optional<Rest> rests,
         Optional<HowDrilled> drilled) {
     public static StepInHand of(Bodies.Current current, PlanStep step) {
         BuildPlan plan = current.plan();
@@ -43,6 +46,7 @@ public record StepInHand(
                 ToolChoice.instead(plan, step.operation().key()),
                 MarkingOut.of(plan, plan.indexOf(step)),
                 LayerChange.of(plan.build(), step.operation()),
+                Rest.of(plan, step),
                 HowDrilled.of(plan.build(), step.operation()));
     }
 

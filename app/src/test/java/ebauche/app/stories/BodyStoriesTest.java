@@ -83,7 +83,7 @@ class BodyStoriesTest extends Story {
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Saw the outline outside the line")))
                 .isVisible();
         assertThat(page.locator(".rule")).containsText("a slip here costs");
-        page.getByText("Why now?").click();
+        page.getByText("Why here?").click();
         assertThat(page.locator(".reasons")).containsText("needs the outline drawn on the front");
         assertThat(page).hasURL(Pattern.compile("step=outline"));
         page.reload();

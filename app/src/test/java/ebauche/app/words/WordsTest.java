@@ -49,6 +49,7 @@ class WordsTest {
 
     /** Keys that are put together where they are asked for. */
     private static final List<String> PUT_TOGETHER = List.of(
+            "price-line.",
             "view.",
             "view-group.",
             "entry.",
