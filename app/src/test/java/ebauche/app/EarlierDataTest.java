@@ -30,6 +30,7 @@ import org.junit.jupiter.api.io.TempDir;
 class EarlierDataTest {
     private static final List<String> PAGES = List.of(
             "",
+            "/weigh",
             "/bench",
             "/design",
             "/parts",

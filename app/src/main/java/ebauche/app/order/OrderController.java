@@ -28,7 +28,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -63,7 +62,9 @@ class OrderController {
             int base,
             Optional<WhyHere> why,
             Optional<String> curve,
-            Optional<Move> move) {}
+            Optional<Move> move,
+            Optional<StepKey> earlier,
+            Optional<StepKey> later) {}
 
     private record Rule(String here, Figures fig, int chosen) {}
 
@@ -74,10 +75,9 @@ class OrderController {
             @RequestParam(required = false) String step,
             @RequestParam(required = false) Integer to,
             @ModelAttribute("fig") Figures fig,
-            @RequestHeader(value = "HX-Request", required = false) String htmx,
             Model model) {
         show(bodies.current(maker.shop(), id), step, to, fig, model);
-        return htmx == null ? "order/weigh" : "order/weigh :: weighed";
+        return "order/weigh";
     }
 
     private static void show(Bodies.Current current, String asked, Integer to, Figures fig, Model model) {
@@ -112,7 +112,28 @@ class OrderController {
                                         move.map(Move::to),
                                         fig,
                                         place -> at(current, key, Optional.of(place)))),
-                        move));
+                        move,
+                        key(plan, chosen - 1),
+                        key(plan, chosen + 1)));
+    }
+
+    private static Optional<StepKey> key(BuildPlan plan, int index) {
+        return index < 0 || index >= plan.steps().size()
+                ? Optional.empty()
+                : Optional.of(plan.steps().get(index).operation().key());
+    }
+
+    /** What is told of a place while a step is dragged over it. */
+    @GetMapping("/told")
+    String told(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String step,
+            @RequestParam int to,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        show(bodies.current(maker.shop(), id), step, to, fig, model);
+        return "order/weigh :: told";
     }
 
     private static String at(Bodies.Current current, StepKey step, Optional<Integer> to) {

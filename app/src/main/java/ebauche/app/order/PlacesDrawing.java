@@ -16,9 +16,9 @@ import java.util.function.IntFunction;
  */
 final class PlacesDrawing {
     private static final double WIDTH = 560;
-    private static final double HEIGHT = 150;
-    private static final double BASE = 118;
-    private static final double HIGH = 84;
+    private static final double HEIGHT = 112;
+    private static final double BASE = 82;
+    private static final double HIGH = 56;
     /** So many minutes more fill the height at least: small differences are not drawn large. */
     private static final double LEAST_SCALE = 10;
 

@@ -76,6 +76,7 @@ class SchemaWalkTest {
         double across = ebauche.core.measure.Length.parse(blank.path("across").asString())
                 .millimetres();
         layered(blank, across);
+        design.putArray("order").add("neck:rout").add("outline:saw");
         design.putArray("wires")
                 .addObject()
                 .put("id", "out")
@@ -184,6 +185,7 @@ class SchemaWalkTest {
         shop.set("limits", ShopFields.LIMITS.write(starter.limits()));
         shop.set("bands", ShopFields.BANDS.write(starter.bands()));
         shop.set("wire", ShopFields.WIRE.write(starter.wire()));
+        shop.set("worth", ShopFields.WORTH.write(starter.worth()));
         shop.set("shielding", ShopFields.SHIELDING.write(starter.shielding()));
         shop.set(
                 "longHoles",
