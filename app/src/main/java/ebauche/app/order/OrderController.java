@@ -133,7 +133,7 @@ class OrderController {
             @ModelAttribute("fig") Figures fig,
             Model model) {
         show(bodies.current(maker.shop(), id), step, to, fig, model);
-        return "order/weigh :: told";
+        return "order/weighed :: told";
     }
 
     private static String at(Bodies.Current current, StepKey step, Optional<Integer> to) {

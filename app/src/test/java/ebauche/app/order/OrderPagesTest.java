@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What the order costs, a step tried elsewhere and put there, an order kept and let go. */
@@ -44,7 +45,7 @@ class OrderPagesTest extends WithVisitor {
         List<String> sums = Pattern.compile("in all</th><td>(\\d+)</td><td>(\\d+)</td>")
                 .matcher(page)
                 .results()
-                .flatMap(m -> java.util.stream.Stream.of(m.group(1), m.group(2)))
+                .flatMap(m -> Stream.of(m.group(1), m.group(2)))
                 .toList();
         assertThat(sums).hasSize(2);
         assertThat(Integer.parseInt(sums.get(1))).isLessThan(Integer.parseInt(sums.get(0)));
@@ -54,8 +55,8 @@ class OrderPagesTest extends WithVisitor {
     void a_place_is_told_before_a_step_is_put_there_and_then_it_stays() {
         List<String> before = order();
         int from = before.indexOf("jack:mark");
-        String told = me.get(here() + "?step=jack:mark&to=" + (from + 1)).body();
-        assertThat(told).contains("id=\"keep\"");
+        String told = me.get(here() + "?step=jack:drill&to=" + (from + 4)).body();
+        assertThat(told).contains("id=\"keep\"").contains("more there.");
         int base = base();
         assertThat(put("jack:drill", from + 4, base).statusCode()).isEqualTo(302);
         List<String> after = order();
