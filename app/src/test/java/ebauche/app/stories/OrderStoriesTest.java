@@ -4,9 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.options.BoundingBox;
 import ebauche.app.testing.Story;
 import ebauche.core.measure.LengthUnit;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,13 +24,23 @@ class OrderStoriesTest extends Story {
         return page.locator(".rule a.division[data-step='" + step + "']");
     }
 
+    /** Where a division lies: a rectangle of a drawing is asked itself, the driver answers with the drawing's width. */
+    private double[] middle(String step) {
+        String at = (String) division(step).locator(".reach").evaluate("""
+                rect => {
+                  const box = rect.getBoundingClientRect();
+                  return `${box.x + box.width / 2} ${box.y + box.height / 2}`;
+                }""");
+        return Arrays.stream(at.split(" ")).mapToDouble(Double::parseDouble).toArray();
+    }
+
     private void dragOnto(String step, String place) {
-        BoundingBox from = division(step).locator(".reach").boundingBox();
-        BoundingBox to = division(place).locator(".reach").boundingBox();
-        page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);
+        double[] from = middle(step);
+        double[] to = middle(place);
+        page.mouse().move(from[0], from[1]);
         page.mouse().down();
-        page.mouse().move(to.x + to.width / 2 - 2, to.y + to.height / 2);
-        page.mouse().move(to.x + to.width / 2, to.y + to.height / 2);
+        page.mouse().move(to[0] - 2, to[1]);
+        page.mouse().move(to[0], to[1]);
     }
 
     @ParameterizedTest
