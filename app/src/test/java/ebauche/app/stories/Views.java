@@ -48,6 +48,8 @@ final class Views {
             "/crib/machines/new",
             "tussock/x-ray",
             "sedge/x-ray?step=neck:rout&face=BACK&move.pickup-bridge=0,-20",
+            "tussock/weigh",
+            "tussock/weigh?step=jack:drill&to=70",
             "tussock/what-if?thickness=40&part.bridge=usual:posts-metric",
             "/crib/saws/new",
             "/crib/aids/0",
@@ -68,6 +70,7 @@ final class Views {
             "tussock/cap",
             "tussock/blank/together",
             "tussock/depths",
+            "tussock/weigh",
             "tussock/what-if",
             "tussock/hollow");
 
