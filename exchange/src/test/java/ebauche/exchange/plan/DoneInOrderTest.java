@@ -109,7 +109,7 @@ class DoneInOrderTest {
             }
             Schedule then = Planner.schedule(soFar(bare));
             assertThat(newSteps(schedule, then))
-                    .as("what is done grows no new steps")
+                    .as("what is done grows no new steps: %s", step.operation().key())
                     .isEmpty();
             schedule = then;
             if (steps % WITH_WOOD == 0) {
