@@ -76,13 +76,17 @@ final class Habits {
                     ? "the routed edge"
                     : "the wall of the " + step.feature().said();
             Condition.Mark smooth = new Condition.Mark(key, wall + " smoothed");
+            // Once it is done it needs nothing more, whichever step is then the first to ride on that wall.
+            List<Condition> marks = build.isDone(key)
+                    ? List.of()
+                    : step.needs().stream()
+                            .filter(Condition.Mark.class::isInstance)
+                            .toList();
             all.add(Operation.of(step.work(), key, "Smooth " + wall + " before the bearing rides on it")
                     .face(step.face())
                     .set(new Setting.ByHand(
                             "sanding stick or scraper along the wall: the next pass copies every ridge"))
-                    .needs(step.needs().stream()
-                            .filter(Condition.Mark.class::isInstance)
-                            .toArray(Condition[]::new))
+                    .needs(marks.toArray(Condition[]::new))
                     .gives(smooth)
                     .joins(step.joins())
                     .takes(5, 0, 0.001)

@@ -159,7 +159,10 @@ public record GuidedPocket(
         }
         AsCut cut = new AsCut(build, feature, face);
         double begun = cut.isDone(StepKind.ROUT) ? 0 : cut.begun();
-        return whole().map(w -> begun > 0 ? left(w, begun, cut.isDone(StepKind.OFF)) : w);
+        // Begun on its template to go on without it: what waits for a carve does not bring it back for a reading's
+        // sake.
+        boolean goesOff = cut.isDone(StepKind.START) && !carvesOver().isEmpty();
+        return whole().map(w -> begun > 0 ? left(w, begun, goesOff || cut.isDone(StepKind.OFF)) : w);
     }
 
     /** With the template off it stays off; only for a last pass that waited for a carve it comes back, if no bit does without. */
