@@ -21,6 +21,7 @@ import ebauche.core.plan.BuildPlan.PlanStep;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -161,37 +162,28 @@ class OrderController {
                 moving.map(s -> Move.of(ordering, s.operation().key(), to)).filter(Move::holds);
         if (move.isEmpty()) {
             // Done meanwhile, or no place for it any more: the page tells why, nothing is kept.
-            response.setStatus(422);
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             show(current, step, to, fig, model);
             return "order/weigh";
         }
         return keep(current, base, Optional.of(move.get().order()), step, maker, fig, model, response);
     }
 
-    /** Makes the order that the plan has now the maker's own, so that nothing moves it any more. */
-    @PostMapping("/freeze")
-    String freeze(
+    /** Makes the order that the plan has now the maker's own, so that nothing moves it any more, or lets the plan order the steps again. */
+    @PostMapping("/{whose:own|plan}")
+    String whose(
             @AuthenticationPrincipal Maker maker,
             @PathVariable String id,
+            @PathVariable String whose,
             @RequestParam int base,
             @ModelAttribute("fig") Figures fig,
             Model model,
             HttpServletResponse response) {
         Bodies.Current current = bodies.current(maker.shop(), id);
-        List<Operation> order = current.plan().schedule().ordering().operations();
-        return keep(current, base, Optional.of(order), null, maker, fig, model, response);
-    }
-
-    /** Lets the plan order the steps again. */
-    @PostMapping("/release")
-    String release(
-            @AuthenticationPrincipal Maker maker,
-            @PathVariable String id,
-            @RequestParam int base,
-            @ModelAttribute("fig") Figures fig,
-            Model model,
-            HttpServletResponse response) {
-        return keep(bodies.current(maker.shop(), id), base, Optional.empty(), null, maker, fig, model, response);
+        Optional<List<Operation>> order = whose.equals("own")
+                ? Optional.of(current.plan().schedule().ordering().operations())
+                : Optional.empty();
+        return keep(current, base, order, null, maker, fig, model, response);
     }
 
     private String keep(

@@ -12,7 +12,7 @@ import java.util.function.IntFunction;
 
 /**
  * The places that one step may take, as a stretch of the rule: over each division how much more the order would cost with the step
- * there. Each place can be pressed.
+ * there, or less, which is drawn hollow. Each place can be pressed.
  */
 final class PlacesDrawing {
     private static final double WIDTH = 560;
@@ -36,7 +36,8 @@ final class PlacesDrawing {
         Svg svg =
                 new Svg(WIDTH, HEIGHT, "places", Words.say("places-drawing.what-it-would-cost-at-each", places.size()));
         double most = Math.max(
-                LEAST_SCALE, places.stream().mapToDouble(why::more).max().orElse(0));
+                LEAST_SCALE,
+                places.stream().mapToDouble(p -> Math.abs(why.more(p))).max().orElse(0));
         double wide = WIDTH / places.size();
         svg.line("ground", 0, BASE, WIDTH, BASE);
         for (int i = 0; i < places.size(); i++) {
@@ -47,19 +48,29 @@ final class PlacesDrawing {
                     here ? "place here" : pressed.filter(p -> p == place.at()).isPresent() ? "place tried" : "place";
             svg.open("a", "href", address.apply(place.at()), "class", state);
             String after = place.next().map(Operation::title).orElseGet(() -> Words.say("places-drawing.the-start"));
-            svg.title(
-                    here
-                            ? Words.say("places-drawing.where-it-stands", after)
-                            : Words.say("places-drawing.after-it-costs", after, fig.time(Math.max(0, more))));
+            String costs = Words.say(
+                    more < 0 ? "places-drawing.after-it-saves" : "places-drawing.after-it-costs",
+                    after,
+                    fig.time(Math.abs(more)));
+            svg.title(here ? Words.say("places-drawing.where-it-stands", after) : costs);
             svg.rect("reach", i * wide, 0, wide, HEIGHT - 20);
-            double high = HIGH * Math.max(0, more) / most;
-            svg.rect("more", i * wide + wide * 0.12, BASE - high - 3, wide * 0.76, high + 3);
+            double high = HIGH * Math.abs(more) / most;
+            svg.rect(more < 0 ? "less" : "more", i * wide + wide * 0.12, BASE - high - 3, wide * 0.76, high + 3);
             svg.rect("division", i * wide, BASE, wide, 12);
             svg.close();
         }
         svg.text("end", 0, HEIGHT - 4, "start", Words.say("places-drawing.earlier"));
         svg.text("end", WIDTH, HEIGHT - 4, "end", Words.say("places-drawing.later"));
-        svg.text("end", 0, 12, "start", Words.say("places-drawing.minutes-more", fig.time(most)));
+        boolean saves = places.stream().anyMatch(p -> why.more(p) < 0);
+        String scale = fig.time(most);
+        svg.text(
+                "end",
+                0,
+                12,
+                "start",
+                saves
+                        ? Words.say("places-drawing.minutes-more-or-less", scale)
+                        : Words.say("places-drawing.minutes-more", scale));
         return svg.done();
     }
 }

@@ -6,6 +6,7 @@ import ebauche.app.testing.WithVisitor;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -89,16 +90,28 @@ class OrderPagesTest extends WithVisitor {
     @Test
     void an_order_is_kept_and_let_go_and_a_reading_moves_nothing_meanwhile() {
         List<String> before = order();
-        assertThat(me.post(here(), here() + "/freeze", Map.of("base", "" + base()))
-                        .statusCode())
+        assertThat(me.post(here(), here() + "/own", Map.of("base", "" + base())).statusCode())
                 .isEqualTo(302);
         assertThat(order()).isEqualTo(before);
+        HttpResponse<String> read = me.post(
+                shop.path("tussock") + "/bench",
+                shop.path("tussock") + "/readings",
+                Map.of(
+                        "entry",
+                        UUID.randomUUID().toString(),
+                        "measures",
+                        "fingerboard-thickness",
+                        "value",
+                        "6.2",
+                        "step",
+                        "neck:fit"));
+        assertThat(read.statusCode()).isEqualTo(302);
+        assertThat(order()).isEqualTo(before);
         assertThat(me.get(here()).body()).contains("Your own order");
-        assertThat(me.post(here(), here() + "/release", Map.of("base", "" + base()))
+        assertThat(me.post(here(), here() + "/plan", Map.of("base", "" + base()))
                         .statusCode())
                 .isEqualTo(302);
         assertThat(me.get(here()).body()).contains("The order of least loss");
-        assertThat(order()).isEqualTo(before);
     }
 
     /** What is done has no other place, and an address that names nothing shows what is next. */

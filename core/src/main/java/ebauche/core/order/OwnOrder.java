@@ -29,7 +29,8 @@ final class OwnOrder {
     private final List<Link> links;
     private final List<Finding> findings = new ArrayList<>();
 
-    /** Keeps it.
+    /**
+     * Keeps it.
      *
      * @param start an order of all steps that keeps the links, what is done first
      * @param own the maker's order; steps that there are no longer are passed over
@@ -83,10 +84,9 @@ final class OwnOrder {
                     .findFirst()
                     .orElseThrow();
             for (Operation early : left.subList(0, left.indexOf(next))) {
-                links.stream()
-                        .filter(l -> l.before().equals(next.key()) && l.after().equals(early.key()))
-                        .findFirst()
-                        .ifPresent(l -> tell(early, next, l));
+                if (comesBefore(next, early)) {
+                    tell(early, next);
+                }
             }
             left.remove(next);
             sorted.add(next);
@@ -98,12 +98,17 @@ final class OwnOrder {
         return before.get(place.get(other.key())).get(place.get(one.key()));
     }
 
-    private void tell(Operation early, Operation first, Link link) {
+    private void tell(Operation early, Operation first) {
+        String because = links.stream()
+                .filter(l -> l.before().equals(first.key()) && l.after().equals(early.key()))
+                .map(Link::because)
+                .findFirst()
+                .orElse("waits for steps that need that one");
         findings.add(Finding.goodToKnow(Work.ORDER, "own-order")
                 .on(early.feature())
                 .says(
                         "In your own order “" + early.title() + "” comes before “" + first.title() + "”, but it "
-                                + link.because() + ". It waits for that; all else stays as you put it.",
+                                + because + ". It waits for that; all else stays as you put it.",
                         "Put it after that step, or let the plan order the steps again."));
     }
 
