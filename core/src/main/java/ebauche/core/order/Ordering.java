@@ -33,7 +33,8 @@ public record Ordering(
     }
 
     /**
-     * The maker's own order where there is one, else the cheapest that is found.
+     * The maker's own order where there is one, else the cheapest that is found. Steps that wait for each other stand as they were found: with
+     * a link let go, the cheapest order would be one that nobody can work by.
      *
      * @param found an order that keeps the links, what is done first
      * @param costs of its steps
@@ -43,7 +44,7 @@ public record Ordering(
     public static Ordering of(Sequence found, Costs costs, List<Link> links, List<StepKey> done, List<StepKey> own) {
         List<Operation> start = found.operations();
         int facts = (int) start.stream().filter(o -> done.contains(o.key())).count();
-        List<Operation> cheapest = LeastLoss.of(costs, start, links, facts);
+        List<Operation> cheapest = found.circled() ? start : LeastLoss.of(costs, start, links, facts);
         List<Finding> findings = new ArrayList<>(found.findings());
         List<Operation> order = cheapest;
         if (!own.isEmpty()) {

@@ -35,6 +35,8 @@ public final class Sequence {
     /** Features whose circle is told. */
     private final Set<Set<Feature>> inTheWay = new HashSet<>();
 
+    private boolean circled;
+
     private Sequence(List<Operation> operations, List<Link> links) {
         this.operations = operations;
         this.links = links;
@@ -60,6 +62,7 @@ public final class Sequence {
     public Sequence in(List<Operation> order) {
         Sequence other = new Sequence(operations, links);
         other.findings.addAll(findings);
+        other.circled = circled;
         other.ordered.addAll(order);
         return other;
     }
@@ -67,6 +70,11 @@ public final class Sequence {
     /** Circles, and steps that were done before what should have come first. */
     public List<Finding> findings() {
         return List.copyOf(findings);
+    }
+
+    /** Whether some steps wait for each other, so that the order keeps not all links. */
+    public boolean circled() {
+        return circled;
     }
 
     private void order(List<StepKey> done) {
@@ -93,6 +101,7 @@ public final class Sequence {
                     .min(byHand(rank))
                     .orElse(null);
             if (next == null) {
+                circled = true;
                 next = leastHeld(rest, rank);
                 circle(rest).ifPresent(findings::add);
             }

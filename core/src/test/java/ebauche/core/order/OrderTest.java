@@ -112,6 +112,19 @@ class OrderTest {
         });
     }
 
+    /** Steps of which some wait for each other stand as they were found: a search that let a link go would put them where nobody can work. */
+    @Test
+    void an_order_with_a_circle_is_not_searched_for_a_cheaper_one() {
+        TestBody clash = new TestBody();
+        clash.pickups.set(0, TestBody.pickup("neck", 0, 60, 19));
+        BuildPlan plan = clash.plan();
+        assertThat(plan.schedule().ordering().sequence().circled()).isTrue();
+        assertThat(plan.schedule().ordering().price())
+                .isEqualTo(plan.schedule().ordering().asFound());
+        assertThat(new TestBody().plan().schedule().ordering().sequence().circled())
+                .isFalse();
+    }
+
     /** Two cavities that were put into each other: the cause comes first, the cure parts them, and joining them is never advised. */
     @Test
     void a_circle_tells_its_cause_first_and_never_advises_to_join() {
