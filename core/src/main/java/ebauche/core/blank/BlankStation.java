@@ -24,6 +24,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.shop.Gluing;
+import ebauche.core.station.Grip;
 import ebauche.core.station.Station;
 import ebauche.core.timber.Flaw;
 import ebauche.core.wires.Closing;
@@ -343,6 +344,11 @@ public final class BlankStation implements Station {
         (coreLies ? UnderTop.top(build) : UnderTop.all(build)).forEach(step::cuts);
         double upper = -build.roughAboveFront();
         return step.gives(new Condition.Wood(blank.plan(), upper, upper + blank.thickness()));
+    }
+
+    @Override
+    public List<Grip> grips(Build build, StepKey step) {
+        return step.feature().equals(FEATURE) ? Grips.of(build, step) : List.of();
     }
 
     @Override

@@ -133,17 +133,22 @@ public final class TopPress {
         }
     }
 
+    /** How many of a kind the one along the block leaves. */
+    private int left(Caul kind) {
+        return kind.count() - (spine.isPresent() && spine.get().caul().equals(kind) ? 1 : 0);
+    }
+
     private void layCauls(List<Clamp> clamps) {
         double across = plan.maxX() - plan.minX();
         Optional<Caul> kind = gluing.cauls().stream()
-                .filter(c -> c.crowned() && c.length() >= across && c.count() > 0)
-                .max(Comparator.comparingInt(Caul::count));
+                .filter(c -> c.crowned() && c.length() >= across && left(c) > 0)
+                .max(Comparator.comparingInt(this::left));
         if (kind.isEmpty()) {
             return;
         }
         double footprint = kind.get().width() + 2 * topThickness;
         int wanted = (int) Math.ceil((plan.maxY() - plan.minY()) / footprint);
-        int count = Math.min(Math.min(kind.get().count(), wanted), clamps.size() / 2);
+        int count = Math.min(Math.min(left(kind.get()), wanted), clamps.size() / 2);
         double pitch = (plan.maxY() - plan.minY()) / Math.max(1, count);
         for (int i = 0; i < count; i++) {
             Clamp weaker = clamps.remove(0);

@@ -17,21 +17,21 @@ import java.util.Map;
  * @param kind what changing it is
  * @param of the router whose bit it is; empty for what there is one of
  */
-record Holder(SetUp kind, String of) {
+public record Holder(SetUp kind, String of) {
     /**
      * What a step wants in it.
      *
      * @param first when the step begins
      * @param last when it ends
      */
-    record Wants(String first, String last) {
+    public record Wants(String first, String last) {
         private Wants then(String later) {
             return new Wants(first, later);
         }
     }
 
     /** What a step finds to be set up, and how it leaves it. */
-    static Map<Holder, Wants> of(Operation step) {
+    public static Map<Holder, Wants> of(Operation step) {
         Map<Holder, Wants> wanted = new LinkedHashMap<>();
         Setting setting = step.setting();
         if (isOnTheBody(setting)) {

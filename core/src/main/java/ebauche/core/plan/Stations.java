@@ -12,6 +12,7 @@ import ebauche.core.edge.EdgeStation;
 import ebauche.core.edge.EdgeZones;
 import ebauche.core.edge.ShapingCost;
 import ebauche.core.feature.Feature;
+import ebauche.core.feature.StepKey;
 import ebauche.core.hardware.Chamber;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -22,6 +23,7 @@ import ebauche.core.routing.GuidedWork;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.sanding.SandingStation;
 import ebauche.core.shielding.ShieldingStation;
+import ebauche.core.station.Grip;
 import ebauche.core.station.Station;
 import ebauche.core.thickness.ThicknessStation;
 import java.util.List;
@@ -86,6 +88,11 @@ public final class Stations {
         return guidedWork(build).stream()
                 .filter(w -> w.feature().equals(feature))
                 .findFirst();
+    }
+
+    /** Which of the shop's clamps and cauls a step takes. */
+    public static List<Grip> grips(Build build, StepKey step) {
+        return ALL.stream().flatMap(s -> s.grips(build, step).stream()).toList();
     }
 
     /** Every template that the work wants: by station, then by the order of the design. */

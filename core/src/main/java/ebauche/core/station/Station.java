@@ -1,5 +1,6 @@
 package ebauche.core.station;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -57,6 +58,11 @@ public interface Station {
 
     /** The numbers of this work that a maker asks about, each with its sum. */
     default List<Reckoning> reckonings(Build build) {
+        return List.of();
+    }
+
+    /** Which of the shop's clamps and cauls a step of this work takes; none unless it glues. */
+    default List<Grip> grips(Build build, StepKey step) {
         return List.of();
     }
 

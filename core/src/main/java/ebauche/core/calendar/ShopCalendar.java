@@ -1,0 +1,170 @@
+package ebauche.core.calendar;
+
+import ebauche.core.feature.StepKey;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
+
+/**
+ * What a shop has to do, and when and with what it can.
+ *
+ * @param zone of its clock
+ * @param closed days on which nobody works
+ * @param hands who works
+ * @param counts how many it has of machines, drills, templates, where that is not one of each; by name
+ * @param bodies in the order in which the shop has them
+ */
+public record ShopCalendar(
+        ZoneId zone, Set<LocalDate> closed, List<Hand> hands, Map<String, Integer> counts, List<ToDo> bodies) {
+    /** So far ahead it looks at the least, days, and at the most. */
+    private static final int LEAST_DAYS = 60;
+
+    private static final int MOST_DAYS = 1_500;
+
+    /** Time enough for waits and for what stands in the way. */
+    private static final int ROOM = 4;
+
+    /**
+     * What is to be done of a body.
+     *
+     * @param id by which it is known
+     * @param due the last day on which it may be done
+     * @param work its blocks
+     * @param expected of steps that somebody is asked about, the day on which the answer is thought to be there; the others wait until nobody knows when
+     * @param putOff steps that were taken out of the calendar until they are put back
+     * @param pins blocks that were put somewhere by hand, by one of their steps
+     */
+    public record ToDo(
+            String id,
+            String name,
+            Optional<LocalDate> due,
+            BodyWork work,
+            Map<StepKey, LocalDate> expected,
+            Set<String> putOff,
+            Map<String, Block.Pin> pins) {
+        public ToDo {
+            expected = Map.copyOf(expected);
+            putOff = Set.copyOf(putOff);
+            pins = Map.copyOf(pins);
+        }
+
+        /** The same, due otherwise. */
+        public ToDo dueOn(Optional<LocalDate> other) {
+            return new ToDo(id, name, other, work, expected, putOff, pins);
+        }
+    }
+
+    public ShopCalendar {
+        closed = Set.copyOf(closed);
+        hands = List.copyOf(hands);
+        counts = Map.copyOf(counts);
+        bodies = List.copyOf(bodies);
+    }
+
+    /** The same with other hands. */
+    public ShopCalendar with(List<Hand> others) {
+        return new ShopCalendar(zone, closed, others, counts, bodies);
+    }
+
+    /** The same with so many of a thing. */
+    public ShopCalendar having(String thing, int count) {
+        Map<String, Integer> more = new LinkedHashMap<>(counts);
+        more.put(thing, count);
+        return new ShopCalendar(zone, closed, hands, more, bodies);
+    }
+
+    /** The same with other bodies. */
+    public ShopCalendar of(List<ToDo> others) {
+        return new ShopCalendar(zone, closed, hands, counts, others);
+    }
+
+    /** The first minute of a day on the shop's clock, since 1970. */
+    public long start(LocalDate day) {
+        return day.atStartOfDay(zone).toEpochSecond() / 60;
+    }
+
+    /** The day of a moment on the shop's clock. */
+    public LocalDate day(long minute) {
+        return Instant.ofEpochSecond(minute * 60).atZone(zone).toLocalDate();
+    }
+
+    /**
+     * The work from a moment on.
+     *
+     * @param now minutes since 1970
+     */
+    public Workload workload(long now) {
+        Map<String, Integer> number = new LinkedHashMap<>();
+        List<Thing> things = things(number);
+        List<Workload.Job> jobs = new ArrayList<>();
+        List<Block> blocks = new ArrayList<>();
+        long minutes = 0;
+        for (int j = 0; j < bodies.size(); j++) {
+            ToDo body = bodies.get(j);
+            jobs.add(new Workload.Job(
+                    body.id(),
+                    body.name(),
+                    body.due().map(d -> OptionalLong.of(start(d.plusDays(1)))).orElse(OptionalLong.empty())));
+            body.work().blocks(j, blocks.size(), number, moments(body), body.pins()).stream()
+                    .map(b -> b.pieces().stream().anyMatch(p -> body.putOff().contains(p.key())) ? b.waiting() : b)
+                    .forEach(blocks::add);
+        }
+        for (Block block : blocks) {
+            minutes += block.minutes()
+                    + block.pieces().stream().mapToInt(Block.Piece::rests).sum() / 3;
+        }
+        return new Workload(now, workers(now, minutes), things, jobs, blocks);
+    }
+
+    /** All that the bodies take, each once, its place put down under its name. */
+    private List<Thing> things(Map<String, Integer> number) {
+        List<Thing> things = new ArrayList<>();
+        for (ToDo body : bodies) {
+            for (BodyWork.Part part : body.work().parts()) {
+                for (BodyWork.Wanted use : part.uses()) {
+                    Thing thing = new Thing(use.thing(), counts.getOrDefault(use.thing(), use.there()));
+                    Integer known = number.putIfAbsent(use.thing(), things.size());
+                    if (known == null) {
+                        things.add(thing);
+                    } else if (things.get(known).count() < thing.count()) {
+                        things.set(known, thing);
+                    }
+                }
+            }
+        }
+        return things;
+    }
+
+    private Map<StepKey, OptionalLong> moments(ToDo body) {
+        Map<StepKey, OptionalLong> moments = new LinkedHashMap<>();
+        for (StepKey step : body.work().asked()) {
+            LocalDate day = body.expected().get(step);
+            moments.put(step, day == null ? OptionalLong.empty() : OptionalLong.of(start(day)));
+        }
+        return moments;
+    }
+
+    private List<Workload.Worker> workers(long now, long minutes) {
+        LocalDate today = day(now);
+        double perDay = hands.stream()
+                        .flatMap(h -> h.hours().week().values().stream())
+                        .flatMap(List::stream)
+                        .mapToInt(Spell::minutes)
+                        .sum()
+                / 7.0;
+        int days =
+                perDay == 0 ? LEAST_DAYS : (int) Math.min(MOST_DAYS, LEAST_DAYS + ROOM * Math.ceil(minutes / perDay));
+        // From the day before: a spell that goes past midnight is its day's.
+        return hands.stream()
+                .map(h -> new Workload.Worker(
+                        h, h.working(zone, today.minusDays(1), days, closed).since(now)))
+                .toList();
+    }
+}

@@ -1,0 +1,15 @@
+package ebauche.core.calendar;
+
+import ebauche.core.measure.Refusal;
+
+/**
+ * Something that work takes and gives back: a machine, a router, a template, clamps of one kind.
+ *
+ * @param name what the shop calls it
+ * @param count how many of it there are
+ */
+public record Thing(String name, int count) {
+    public Thing {
+        Refusal.between(count, 0, 10_000, "count");
+    }
+}
