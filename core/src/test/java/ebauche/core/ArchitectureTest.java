@@ -48,6 +48,7 @@ class ArchitectureTest {
             new Row("balance"),
             new Row("sheet"),
             new Row("feed"),
+            new Row("calendar"),
             new Row("plan"),
             new Row("stations", STATIONS),
             new Row("station"),

@@ -62,6 +62,9 @@ final class Placing {
     /** What speaks against the list placed last. */
     Timetable.Loss loss;
 
+    /** From the beginning to the end of a block in the mean, minutes: of timetables with the same loss the one with less has more room left. */
+    double room;
+
     Placing(Workload load) {
         this.load = load;
         n = load.blocks().size();
@@ -199,6 +202,7 @@ final class Placing {
         clear();
         int lost = 0;
         long sumSetUps = 0;
+        double sumEnds = 0;
         Arrays.fill(ends, load.from());
         for (int block : list) {
             long soon = soonest[block];
@@ -229,6 +233,7 @@ final class Placing {
                 }
             }
             sumSetUps += setUp[block];
+            sumEnds += to[block] - load.from();
             int job = load.blocks().get(block).job();
             ends[job] = Math.max(ends[job], to[block] + restsLast[block]);
         }
@@ -241,6 +246,7 @@ final class Placing {
             sum += ends[j] - load.from();
         }
         loss = new Timetable.Loss(late, last, (double) sum / Math.max(1, ends.length), sumSetUps, lost);
+        room = sumEnds / Math.max(1, list.length);
         return loss.total();
     }
 

@@ -23,10 +23,16 @@ public final class Search {
 
     private static final long SEED = 29;
 
-    /** What is taken for worse at the beginning, as a share of the loss, and at the end. */
-    private static final double WARM = 4e-3;
+    /** What is taken for worse at the beginning, as a share of the loss, for each try: who has many may wander farther. */
+    private static final double WARM = 2e-6;
 
-    private static final double COLD = 2e-5;
+    private static final double WARMEST = 6e-2;
+
+    /** At the end, of that at the beginning. */
+    private static final double COLD = 0.01;
+
+    /** What a minute earlier of all blocks in the mean weighs while it looks: of timetables with the same loss one is nearer to a better. */
+    private static final double ROOM = 0.3;
 
     /** Asked now and then while it goes on. */
     public interface Watch {
@@ -53,6 +59,7 @@ public final class Search {
     private final SplittableRandom chance = new SplittableRandom(SEED);
     private int[] list = new int[0];
     private final int[] place;
+    private final boolean[] goes;
 
     private Search(Workload load) {
         this.load = load;
@@ -74,6 +81,7 @@ public final class Search {
                         .toArray())
                 .toArray(int[][]::new);
         place = new int[n];
+        goes = new boolean[n];
     }
 
     /** The best timetable that is found with the usual effort. */
@@ -105,8 +113,9 @@ public final class Search {
         }
         Timetable.Loss leastLoss = placing.timetable(best).loss();
         list = best.clone();
-        double now = least;
+        double now = least + ROOM * placing.room;
         int tries = best.length < 2 ? 0 : (int) Math.max(LEAST_TRIES, effort / best.length);
+        double warm = Math.min(WARMEST, WARM * tries);
         int[] bestBy = placing.by.clone();
         alike();
         for (int t = 0; t < tries; t++) {
@@ -120,9 +129,10 @@ public final class Search {
                 continue;
             }
             double loss = placing.place(list);
-            double warmth = least * WARM * Math.pow(COLD / WARM, share);
-            if (loss <= now || chance.nextDouble() < Math.exp((now - loss) / warmth)) {
-                now = loss;
+            double felt = loss + ROOM * placing.room;
+            double warmth = least * warm * Math.pow(COLD, share);
+            if (felt <= now || chance.nextDouble() < Math.exp((now - felt) / warmth)) {
+                now = felt;
                 if (loss < least - 1e-9) {
                     least = loss;
                     best = list.clone();
@@ -258,9 +268,51 @@ public final class Search {
             placing.by[i] = hand;
             return other;
         }
+        if (what < 0.7) {
+            return ahead(i, chance.nextInt(list.length));
+        }
         int low = low(i);
         int high = high(i);
         return high > low && move(i, low + chance.nextInt(high - low + 1));
+    }
+
+    /** Puts a block before or behind a place, and with it all that must go along: what it comes after, or what comes after it. */
+    private boolean ahead(int block, int to) {
+        int at = place[block];
+        if (at == to) {
+            return false;
+        }
+        Arrays.fill(goes, false);
+        goes[block] = true;
+        int low = Math.min(at, to);
+        int high = Math.max(at, to);
+        if (to < at) {
+            for (int k = at; k >= to; k--) {
+                if (goes[list[k]]) {
+                    for (int b : placing.before(list[k])) {
+                        goes[b] = true;
+                    }
+                }
+            }
+        } else {
+            for (int k = at; k <= to; k++) {
+                if (goes[list[k]]) {
+                    for (int next : after[list[k]]) {
+                        goes[next] = true;
+                    }
+                }
+            }
+        }
+        int[] part = Arrays.copyOfRange(list, low, high + 1);
+        int k = low;
+        for (int pass = 0; pass < 2; pass++) {
+            for (int b : part) {
+                if (goes[b] == (to < at == (pass == 0))) {
+                    list[k++] = b;
+                }
+            }
+        }
+        return true;
     }
 
     /** Puts a block right behind one that leaves the machine as it wants it. */

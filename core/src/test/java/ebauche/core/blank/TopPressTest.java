@@ -167,6 +167,15 @@ class TopPressTest {
         assertThat(HOLLOW.contains(hollow.weakest())).isFalse();
     }
 
+    /** The caul along the block is one of the shop's too: none is left for another place. */
+    @Test
+    void no_more_cauls_are_laid_than_there_are() {
+        TopPress press =
+                onHollow(List.of(new Clamp("many", 20, 400, 80, 30, 4000)), new Caul("crowned", 3, 420, 40, 45, true));
+        assertThat(press.spine()).isPresent();
+        assertThat(press.cauls()).hasSize(2);
+    }
+
     /** Every clamp stands where it presses glue; a caul as long as the blank lies along the block, on the first two clamps. */
     @Test
     void clamps_stand_off_the_hollow_and_a_caul_lies_along_the_block() {
