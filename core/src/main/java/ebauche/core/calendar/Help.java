@@ -41,7 +41,8 @@ public record Help(Kind kind, String of, long late, Timetable with) {
      * @param effort of each trial, blocks placed
      */
     public static List<Help> of(ShopCalendar shop, Timetable table, long effort, Search.Watch watch) {
-        if (table.loss().late() == 0) {
+        long lateNow = late(shop, table);
+        if (lateNow == 0) {
             return List.of();
         }
         List<Trial> trials = trials(shop, table);
@@ -54,7 +55,7 @@ public record Help(Kind kind, String of, long late, Timetable with) {
             Workload load = trial.shop().workload(table.load().from());
             Timetable with = Search.of(load, effort, Search.Watch.NOBODY);
             long late = late(shop, with);
-            if (late < table.loss().late() && with.left().size() <= table.left().size()) {
+            if (late < lateNow && with.left().size() <= table.left().size()) {
                 found.add(new Help(trial.kind(), trial.of(), late, with));
             }
         }
@@ -95,7 +96,7 @@ public record Help(Kind kind, String of, long late, Timetable with) {
         return trials;
     }
 
-    /** Minutes late by the days that the bodies are really due. */
+    /** Minutes late by the days that the bodies are really due; one of which some block has no place ends at no time that could be late. */
     private static long late(ShopCalendar shop, Timetable with) {
         List<OptionalLong> ends = with.ends();
         long late = 0;

@@ -34,6 +34,7 @@ final class Placing {
     /** Of each use: thing, count, after, first, last, minutes. */
     private final int[][][] uses;
 
+    private final boolean[] isPinned;
     private final int[] pinHand;
     private final long[] pinAt;
     private final Timetable.Why[] never;
@@ -55,7 +56,7 @@ final class Placing {
     /** The hand that shall do a block; -1 for the one that is done with it first. */
     final int[] by;
 
-    private final int[] handTried = new int[1];
+    private int setUpTried;
     private final long[] walked = new long[2];
     private final long[] ends;
 
@@ -75,6 +76,7 @@ final class Placing {
         soonest = new long[n];
         restsLast = new int[n];
         uses = new int[n][][];
+        isPinned = new boolean[n];
         pinHand = new int[n];
         pinAt = new long[n];
         never = new Timetable.Why[n];
@@ -130,6 +132,7 @@ final class Placing {
                     u.setUp()
                 })
                 .toArray(int[][]::new);
+        isPinned[i] = block.pin().isPresent();
         pinHand[i] = NOTHING;
         block.pin().ifPresent(pin -> {
             for (int h : able[i]) {
@@ -170,7 +173,7 @@ final class Placing {
         }
     }
 
-    /** Why a block has no place whatever the list; null if it may have one. */
+    /** Whether a block may have a place; else it has none whatever the list. */
     boolean hasPlace(int block) {
         return never[block] == null;
     }
@@ -217,15 +220,13 @@ final class Placing {
                 lost++;
                 continue;
             }
-            boolean stays = false;
-            if (pinHand[block] != NOTHING && from[block] != Stretches.NEVER) {
-                stays = from[block] >= soon;
-                if (!stays) {
-                    giveBack(block);
-                    lost++;
-                }
-            }
+            boolean reserved = from[block] != Stretches.NEVER;
+            boolean stays = reserved && from[block] >= soon;
             if (!stays) {
+                if (reserved) {
+                    giveBack(block);
+                }
+                lost += isPinned[block] ? 1 : 0;
                 put(block, soon);
                 if (to[block] == Stretches.NEVER) {
                     lost++;
@@ -304,7 +305,7 @@ final class Placing {
                 best = walked[1];
                 bestFrom = begin;
                 bestHand = h;
-                bestSetUp = handTried[0];
+                bestSetUp = setUpTried;
             }
         }
         if (bestHand != NOTHING) {
@@ -312,7 +313,7 @@ final class Placing {
         }
     }
 
-    /** The first moment at which a hand may begin, its end in {@code walked}, minutes of setting up in {@code handTried}; never if it would end too late. */
+    /** The first moment at which a hand may begin, its end in {@code walked}, minutes of setting up in {@code setUpTried}; never if it would end too late. */
     private long earliest(int block, int h, long soon, long bound) {
         long begin = soon;
         while (true) {
@@ -327,7 +328,7 @@ final class Placing {
             }
             long free = free(block, h, walked[0], walked[1]);
             if (free <= begin) {
-                handTried[0] = first;
+                setUpTried = first;
                 return begin;
             }
             begin = free;

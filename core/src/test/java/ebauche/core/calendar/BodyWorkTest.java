@@ -249,4 +249,19 @@ class BodyWorkTest {
         assertThat(moved.loss().lost()).isEqualTo(1);
         assertThat(Checker.flaws(moved)).isEmpty();
     }
+
+    /** Put where its hand does not work, or on a hand that is none, a block cannot stay: that counts, and it is done all the same. */
+    @Test
+    void a_block_that_was_put_where_nobody_works_is_done_elsewhere_and_counts() {
+        Hand hand = new Hand("h", "Hand", EnumSet.allOf(Trade.class), Hours.USUAL, Set.of(), Set.of());
+        long from = shop().start(MONDAY) + 8 * 60;
+        Workload load = TinyShop.of(hand, MONDAY, from)
+                .body("a", TinyShop.piece("one", 60, 0))
+                .load();
+        for (Block.Pin pin : List.of(new Block.Pin("h", from + 12 * 60), new Block.Pin("nobody", from))) {
+            Timetable table = Search.of(load.with(List.of(load.blocks().get(0).pinned(Optional.of(pin)))));
+            assertThat(table.slots()).extracting(Timetable.Slot::from).containsExactly(from);
+            assertThat(table.loss().lost()).isEqualTo(1);
+        }
+    }
 }

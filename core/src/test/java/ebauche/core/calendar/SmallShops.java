@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,9 @@ final class SmallShops {
 
     private final Random chance;
     private final boolean plain;
+    /** Of each block, what rests after it. */
+    private final Map<Integer, Integer> restOf = new HashMap<>();
+
     private final long from;
 
     /**
@@ -74,12 +78,10 @@ final class SmallShops {
         for (int h = 0; h < n; h++) {
             Map<DayOfWeek, List<Spell>> week = new EnumMap<>(DayOfWeek.class);
             boolean night = !plain && chance.nextInt(6) == 0;
-            String hours = night
-                    ? "20:00-24:00, 24:30-28:00"
-                    : chance.nextBoolean() ? "8-12, 13-17" : "9:30-13:00, 13:30-18:00";
+            String hours = night ? "20:00-28:00" : chance.nextBoolean() ? "8-12, 13-17" : "9:30-13:00, 13:30-18:00";
             for (DayOfWeek day : DayOfWeek.values()) {
                 boolean works = day.getValue() <= 5 && (h == 0 || chance.nextInt(6) > 0);
-                week.put(day, works ? hours(hours) : List.of());
+                week.put(day, works ? Hours.day(hours) : List.of());
             }
             EnumSet<Trade> trades = EnumSet.of(Trade.BENCH);
             for (Trade trade : TRADES) {
@@ -93,14 +95,6 @@ final class SmallShops {
                     hand, hand.working(ZONE, FIRST, days, Set.of()).since(from + 8 * 60)));
         }
         return hands;
-    }
-
-    /** A spell that begins after midnight belongs to the day before. */
-    private static List<Spell> hours(String typed) {
-        if (!typed.startsWith("20")) {
-            return Hours.day(typed);
-        }
-        return List.of(new Spell(20 * 60, 28 * 60));
     }
 
     private Block block(int i, int job, int first, List<Thing> things, List<Workload.Worker> hands) {
@@ -142,8 +136,6 @@ final class SmallShops {
         }
         return new Block(job, "k" + i, pieces, Set.of(trade), uses, after, soonest, pin);
     }
-
-    private final Map<Integer, Integer> restOf = new java.util.HashMap<>();
 
     private String state() {
         return "bit " + chance.nextInt(2);
