@@ -134,8 +134,11 @@ public abstract class Story extends WithApp {
                 .getByRole(
                         AriaRole.LINK,
                         new Locator.GetByRoleOptions().setName(group).setExact(true));
+        Locator folded = page.getByText("Pages of this body");
+        // A page that is still read shows neither.
+        place.or(folded).locator("visible=true").first().waitFor();
         if (!place.isVisible()) {
-            page.getByText("Pages of this body").click();
+            folded.click();
         }
         place.click();
         Locator tab = page.locator(".tabs:visible")
