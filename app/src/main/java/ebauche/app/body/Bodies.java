@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.ways.HoleStore;
 import ebauche.app.ways.Ways;
 import ebauche.app.ways.WaysStore;
+import ebauche.core.calendar.BodyWork;
 import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Refusal;
@@ -13,6 +14,8 @@ import ebauche.core.plan.Planner;
 import ebauche.exchange.file.BuildFile;
 import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.BuildFileException;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -25,11 +28,17 @@ import tools.jackson.databind.node.ObjectNode;
 public class Bodies {
     private static final int PLANS_KEPT = 12;
 
+    /** What is still to be done of a body is some kilobytes. */
+    private static final int WORKS_KEPT = 3_000;
+
     private final BodyStore store;
     private final WaysStore ways;
     private final HoleStore holes;
     private final Cache<State, BuildPlan> plans =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
+
+    private final Cache<State, BodyWork> works =
+            Caffeine.newBuilder().maximumSize(WORKS_KEPT).build();
 
     public Bodies(BodyStore store, WaysStore ways, HoleStore holes) {
         this.store = store;
@@ -37,7 +46,43 @@ public class Bodies {
         this.holes = holes;
     }
 
-    private record State(long shop, long body, int revision, int entries, Ways.State ways) {}
+    /** What a body's plan follows from, by numbers that only ever grow. */
+    public record State(long shop, long body, int revision, int entries, Ways.State ways) {}
+
+    /** A body of the shop's list with the state it is in. */
+    public record Standing(Body body, String name, State state) {}
+
+    /** Every body of a shop as it stands, the newest first; none is planned for it. */
+    public List<Standing> standing(long shop) {
+        int number = ways.of(shop).number();
+        HoleStore.Holes drilled = holes.of(shop);
+        return store.standing(shop).stream()
+                .map(s -> new Standing(s.body(), s.name(), state(s, number, drilled)))
+                .toList();
+    }
+
+    private static State state(BodyStore.Standing standing, int ways, HoleStore.Holes drilled) {
+        Body body = standing.body();
+        return new State(
+                body.shop(),
+                body.id(),
+                standing.revision(),
+                standing.entries(),
+                new Ways.State(ways, drilled.besides(body.id())));
+    }
+
+    /** What is still to be done of a body, if it was looked at in this state before. */
+    public Optional<BodyWork> knownWork(Standing standing) {
+        return Optional.ofNullable(works.getIfPresent(standing.state()));
+    }
+
+    /** What is still to be done of a body: its steps without the wood. */
+    public BodyWork work(Standing standing) {
+        return works.get(standing.state(), s -> {
+            Body body = standing.body();
+            return BodyWork.of(Planner.schedule(build(store.head(body).file(), waysOf(body), store.record(body))));
+        });
+    }
 
     /** A body as it stands. */
     public record Current(Body body, Revision revision, Ways ways, BuildPlan plan) {

@@ -81,7 +81,7 @@ public final class Svg {
         return write(xml::writeEndElement);
     }
 
-    Svg group(String cssClass) {
+    public Svg group(String cssClass) {
         return open("g", "class", cssClass);
     }
 

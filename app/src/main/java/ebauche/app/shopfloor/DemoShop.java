@@ -6,6 +6,7 @@ import ebauche.app.account.MakerStore;
 import ebauche.app.blank.DemoBlank;
 import ebauche.app.body.Body;
 import ebauche.app.body.BodyStore;
+import ebauche.app.calendar.DemoCalendar;
 import ebauche.app.timber.DemoRack;
 import ebauche.app.ways.WaysStore;
 import ebauche.core.measure.LengthUnit;
@@ -26,6 +27,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final BodyStore bodies;
     private final DemoRack rack;
     private final DemoBlank blank;
+    private final DemoCalendar calendar;
     private final WaysStore ways;
     private final PasswordEncoder passwords;
     private final TransactionTemplate transaction;
@@ -36,6 +38,7 @@ class DemoShop implements SmartInitializingSingleton {
             BodyStore bodies,
             DemoRack rack,
             DemoBlank blank,
+            DemoCalendar calendar,
             WaysStore ways,
             PasswordEncoder passwords,
             TransactionTemplate transaction) {
@@ -44,6 +47,7 @@ class DemoShop implements SmartInitializingSingleton {
         this.bodies = bodies;
         this.rack = rack;
         this.blank = blank;
+        this.calendar = calendar;
         this.ways = ways;
         this.passwords = passwords;
         this.transaction = transaction;
@@ -69,5 +73,6 @@ class DemoShop implements SmartInitializingSingleton {
         }
         rack.load(demo);
         blank.lay(demo, there.get("shale"));
+        calendar.load(demo, there);
     }
 }

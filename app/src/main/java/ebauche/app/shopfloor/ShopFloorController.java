@@ -4,6 +4,7 @@ import ebauche.app.account.Maker;
 import ebauche.app.account.MakerStore;
 import ebauche.app.body.BodyStore;
 import ebauche.app.body.NextStep;
+import ebauche.app.body.PutByStore;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
 import ebauche.app.words.Words;

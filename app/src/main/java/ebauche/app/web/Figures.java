@@ -287,9 +287,22 @@ public record Figures(LengthUnit unit) {
 
     /** A moment, in the shop's own time. */
     public String moment(String iso) {
-        return iso.isEmpty()
-                ? ""
-                : written("figures.moment").format(Instant.parse(iso).atZone(ZoneId.systemDefault()));
+        return iso.isEmpty() ? "" : moment(Instant.parse(iso), ZoneId.systemDefault());
+    }
+
+    /** A moment on a clock. */
+    public String moment(Instant moment, ZoneId zone) {
+        return written("figures.moment").format(moment.atZone(zone));
+    }
+
+    /** The time of day of a moment on a clock. */
+    public String timeOfDay(Instant moment, ZoneId zone) {
+        return written("figures.time-of-day").format(moment.atZone(zone));
+    }
+
+    /** A day of the week, without its year. */
+    public String weekday(LocalDate day) {
+        return written("figures.weekday").format(day);
     }
 
     /** A day, as people write it. */

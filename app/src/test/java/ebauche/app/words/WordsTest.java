@@ -57,6 +57,7 @@ class WordsTest {
             "plain-outline.",
             "already.",
             "floor.standing.",
+            "calendar.stage.",
             "tool-kind.",
             "board.fault-",
             "wires-drawing.end-",

@@ -82,7 +82,7 @@ final class Beginnings {
     }
 
     /** A list in which everything comes after what it must, else the smaller first. */
-    private int[] sorted(double[] rule) {
+    int[] sorted(double[] rule) {
         int[] waits = new int[n];
         for (int i = 0; i < n; i++) {
             waits[i] = placing.before(i).length;

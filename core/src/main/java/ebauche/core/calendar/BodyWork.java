@@ -1,7 +1,10 @@
 package ebauche.core.calendar;
 
 import ebauche.core.feature.StepKey;
+import ebauche.core.logbook.AsBuilt;
 import ebauche.core.plan.Schedule;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +27,7 @@ public record BodyWork(List<Part> parts) {
      * @param uses what it takes
      * @param after blocks of the same body, by their places, each with the least rest after it
      * @param rested when what was done before has rested, minutes since 1970; 0 where nothing rests
-     * @param asked the step that somebody is asked about
+     * @param asked what somebody is asked about
      */
     public record Part(
             List<Block.Piece> pieces,
@@ -32,7 +35,7 @@ public record BodyWork(List<Part> parts) {
             List<Wanted> uses,
             Map<Integer, Integer> after,
             long rested,
-            Optional<StepKey> asked) {
+            Optional<AsBuilt.Asked> asked) {
         public Part {
             pieces = List.copyOf(pieces);
             trades = Set.copyOf(trades);
@@ -69,7 +72,10 @@ public record BodyWork(List<Part> parts) {
 
     /** The steps that somebody is asked about. */
     public List<StepKey> asked() {
-        return parts.stream().flatMap(p -> p.asked().stream()).toList();
+        return parts.stream()
+                .flatMap(p -> p.asked().stream())
+                .map(AsBuilt.Asked::operation)
+                .toList();
     }
 
     /** Hands-on minutes. */
@@ -85,6 +91,29 @@ public record BodyWork(List<Part> parts) {
         return parts.stream()
                 .filter(p -> p.pieces().stream().anyMatch(s -> s.key().equals(step)))
                 .findFirst();
+    }
+
+    /** A block and all that must be done before it. */
+    BodyWork upTo(String block) {
+        boolean[] kept = new boolean[parts.size()];
+        for (int i = parts.size() - 1; i >= 0; i--) {
+            kept[i] |= parts.get(i).name().equals(block);
+            if (kept[i]) {
+                parts.get(i).after().keySet().forEach(b -> kept[b] = true);
+            }
+        }
+        int[] place = new int[parts.size()];
+        List<Part> left = new ArrayList<>();
+        for (int i = 0; i < place.length; i++) {
+            place[i] = left.size();
+            if (kept[i]) {
+                Part part = parts.get(i);
+                Map<Integer, Integer> after = new LinkedHashMap<>();
+                part.after().forEach((b, rest) -> after.put(place[b], rest));
+                left.add(new Part(part.pieces(), part.trades(), part.uses(), after, part.rested(), part.asked()));
+            }
+        }
+        return new BodyWork(left);
     }
 
     /**
@@ -125,7 +154,7 @@ public record BodyWork(List<Part> parts) {
     }
 
     private static OptionalLong from(Part part, Map<StepKey, OptionalLong> from) {
-        OptionalLong asked = part.asked().map(from::get).orElse(OptionalLong.of(0));
+        OptionalLong asked = part.asked().map(a -> from.get(a.operation())).orElse(OptionalLong.of(0));
         return asked.isEmpty() ? asked : OptionalLong.of(Math.max(asked.getAsLong(), part.rested()));
     }
 }

@@ -15,10 +15,19 @@ import java.util.Set;
  *
  * @param ends when each body could be done at the soonest, minutes since 1970
  * @param last when all could be done
- * @param busiest what holds it up: words for a body, hands or a thing
+ * @param holds what kind of thing holds it up
+ * @param busiest its name
  * @param loss no timetable has less, set-ups not counted
  */
-public record Bound(List<Long> ends, long last, String busiest, double loss) {
+public record Bound(List<Long> ends, long last, Holds holds, String busiest, double loss) {
+    /** What can hold all up. */
+    public enum Holds {
+        NOTHING,
+        /** A body's own way, its rests with it. */
+        BODY,
+        HANDS,
+        THING
+    }
 
     /** The bound of what a timetable places. */
     public static Bound of(Timetable table) {
@@ -27,10 +36,12 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
         table.slots().forEach(s -> placed.add(s.block()));
         long[] ends = alone(load, placed);
         long last = load.from();
+        Holds holds = Holds.NOTHING;
         String busiest = "";
         for (int j = 0; j < ends.length; j++) {
             if (ends[j] > last) {
                 last = ends[j];
+                holds = Holds.BODY;
                 busiest = load.jobs().get(j).name();
             }
         }
@@ -38,6 +49,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
             long end = shared.end();
             if (end > last) {
                 last = end;
+                holds = shared.kind();
                 busiest = shared.name();
             }
         }
@@ -51,6 +63,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
         return new Bound(
                 Arrays.stream(ends).boxed().toList(),
                 last,
+                holds,
                 busiest,
                 Timetable.Loss.LATE * late + last - load.from() + sum / Math.max(1, ends.length));
     }
@@ -84,7 +97,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
         double sum = 0;
         for (long body : minutes) {
             worked += body;
-            sum += new Shared("", time, load.from(), worked).end() - load.from();
+            sum += new Shared(Holds.HANDS, "", time, load.from(), worked).end() - load.from();
         }
         return sum;
     }
@@ -115,7 +128,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
     }
 
     /** Work that some hands or one thing must do all of. */
-    private record Shared(String name, List<Stretches> time, long from, long minutes) {
+    private record Shared(Holds kind, String name, List<Stretches> time, long from, long minutes) {
         /** When so many minutes of it can have been worked. */
         long end() {
             List<Stretches.Span> spans =
@@ -158,6 +171,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
                     .filter(w -> hands.contains(w.hand().key()))
                     .toList();
             shared.add(new Shared(
+                    Holds.HANDS,
                     String.join(", ", workers.stream().map(w -> w.hand().name()).toList()),
                     workers.stream().map(Workload.Worker::time).toList(),
                     load.from(),
@@ -172,7 +186,7 @@ public record Bound(List<Long> ends, long last, String busiest, double loss) {
                         .filter(b -> b.uses().stream().anyMatch(u -> u.thing() == thing))
                         .mapToLong(Block::minutes)
                         .sum();
-                shared.add(new Shared(load.things().get(t).name(), anybody, load.from(), minutes));
+                shared.add(new Shared(Holds.THING, load.things().get(t).name(), anybody, load.from(), minutes));
             }
         }
         return shared;

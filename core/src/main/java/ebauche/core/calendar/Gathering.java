@@ -57,7 +57,7 @@ final class Gathering {
 
         private final Map<Integer, Integer> after = new LinkedHashMap<>();
         private long rested;
-        private Optional<StepKey> asked = Optional.empty();
+        private Optional<AsBuilt.Asked> asked = Optional.empty();
 
         private int minutes() {
             return pieces.stream().mapToInt(Block.Piece::minutes).sum();
@@ -172,9 +172,7 @@ final class Gathering {
         if (!machine.isEmpty()) {
             run.machines.add(machine);
         }
-        if (isAsked(step)) {
-            run.asked = Optional.of(step.key());
-        }
+        build.asBuilt().awaited(step.key()).ifPresent(asked -> run.asked = Optional.of(asked));
     }
 
     /** What stays set up for other bodies too: bits and drills. How a body lies is its own. */

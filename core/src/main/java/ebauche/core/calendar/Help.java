@@ -71,7 +71,10 @@ public record Help(Kind kind, String of, long late, Timetable with) {
             trials.add(new Trial(
                     Kind.FREE_DAY,
                     day.toString(),
-                    shop.with(shop.hands().stream().map(h -> h.alsoOn(day)).toList())));
+                    shop.in(shop.week()
+                            .with(shop.week().hands().stream()
+                                    .map(h -> h.alsoOn(day))
+                                    .toList()))));
         }
         for (int thing : longestTaken(table)) {
             Thing more = table.load().things().get(thing);
@@ -81,11 +84,12 @@ public record Help(Kind kind, String of, long late, Timetable with) {
                     .mapToInt(Block.Use::count)
                     .max()
                     .orElse(1);
-            trials.add(new Trial(Kind.ONE_MORE, more.name(), shop.having(more.name(), more.count() + step)));
+            trials.add(new Trial(
+                    Kind.ONE_MORE, more.name(), shop.in(shop.week().having(more.name(), more.count() + step))));
         }
         for (int job : lateJobs(table)) {
             String id = table.load().jobs().get(job).id();
-            LocalDate today = shop.day(table.load().from());
+            LocalDate today = shop.week().day(table.load().from());
             trials.add(new Trial(
                     Kind.THIS_FIRST,
                     id,
@@ -104,7 +108,7 @@ public record Help(Kind kind, String of, long late, Timetable with) {
             Optional<LocalDate> due = shop.bodies().get(j).due();
             if (due.isPresent() && ends.get(j).isPresent()) {
                 late += Math.max(
-                        0, ends.get(j).getAsLong() - shop.start(due.get().plusDays(1)));
+                        0, ends.get(j).getAsLong() - shop.week().start(due.get().plusDays(1)));
             }
         }
         return late;
@@ -130,9 +134,14 @@ public record Help(Kind kind, String of, long late, Timetable with) {
                 .max()
                 .orElse(0);
         Set<LocalDate> worked = new HashSet<>();
-        table.load().hands().forEach(w -> w.time().spans().forEach(s -> worked.add(shop.day(s.from()))));
+        table.load()
+                .hands()
+                .forEach(w ->
+                        w.time().spans().forEach(s -> worked.add(shop.week().day(s.from()))));
         List<LocalDate> free = new ArrayList<>();
-        for (LocalDate day = shop.day(table.load().from()); shop.start(day) < last; day = day.plusDays(1)) {
+        for (LocalDate day = shop.week().day(table.load().from());
+                shop.week().start(day) < last;
+                day = day.plusDays(1)) {
             if (!worked.contains(day) && day.getDayOfWeek() == DayOfWeek.SATURDAY) {
                 free.add(day);
             }

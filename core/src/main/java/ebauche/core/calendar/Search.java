@@ -1,7 +1,11 @@
 package ebauche.core.calendar;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 
 /**
@@ -28,6 +32,9 @@ public final class Search {
 
     /** What a minute earlier of all blocks in the mean weighs while it looks: of timetables with the same loss one is nearer to a better. */
     private static final double ROOM = 0.3;
+
+    /** A timetable that people work by is given up for one that is better by this share at the least. */
+    private static final double CALM = 0.005;
 
     /** Asked now and then while it goes on. */
     public interface Watch {
@@ -74,20 +81,104 @@ public final class Search {
      * @param watch asked whether to go on; what was best by then is answered
      */
     public static Timetable of(Workload load, long effort, Watch watch) {
-        return new Search(load).found(effort, watch);
+        return new Search(load).found(effort, watch, Optional.empty());
     }
 
-    private Timetable found(long effort, Watch watch) {
-        int[] best = new int[0];
-        double least = Double.POSITIVE_INFINITY;
-        for (int[] begun : new Beginnings(load, placing, after).lists()) {
-            double loss = placing.place(begun);
-            if (loss < least) {
-                least = loss;
-                best = begun;
-            }
+    /**
+     * The best timetable that is found by somebody who has one already: its order and hands are kept unless another is clearly better.
+     *
+     * @param before of the same shop, before something was done, put elsewhere, or time went by
+     */
+    public static Timetable of(Workload load, long effort, Watch watch, Optional<Timetable> before) {
+        return new Search(load).found(effort, watch, before);
+    }
+
+    /** At once, a timetable to begin with: that of before as it comes out now, or else the best of the lists that a search begins with. */
+    public static Timetable atOnce(Workload load, Optional<Timetable> before) {
+        Search search = new Search(load);
+        Begun begun = search.begun(before);
+        return search.placed(begun);
+    }
+
+    /** A list with the hands that shall do its blocks. */
+    private static final class Begun {
+        private final int[] list;
+        private final int[] by;
+        private final double loss;
+
+        Begun(int[] list, int[] by, double loss) {
+            this.list = list;
+            this.by = by;
+            this.loss = loss;
         }
-        Timetable.Loss leastLoss = placing.timetable(best).loss();
+    }
+
+    /** A list as it is placed by hands that are named or found on the way. */
+    private Begun begun(int[] list, int[] by) {
+        System.arraycopy(by, 0, placing.by, 0, by.length);
+        return new Begun(list, by, placing.place(list));
+    }
+
+    private Begun begun(Optional<Timetable> before) {
+        if (before.isPresent()) {
+            return begunAs(before.get());
+        }
+        int[] any = new int[placing.size()];
+        Arrays.fill(any, -1);
+        Begun best = null;
+        for (int[] list : new Beginnings(load, placing, after).lists()) {
+            Begun next = begun(list, any);
+            best = best == null || next.loss < best.loss ? next : best;
+        }
+        return best;
+    }
+
+    /** The order and hands of another timetable; what it does not have comes last. */
+    private Begun begunAs(Timetable before) {
+        Map<String, Timetable.Slot> was = new HashMap<>();
+        for (Timetable.Slot slot : before.slots()) {
+            Block block = before.load().blocks().get(slot.block());
+            String job = before.load().jobs().get(block.job()).id();
+            block.pieces().forEach(p -> was.put(job + ' ' + p.key(), slot));
+        }
+        Map<String, Integer> hands = new HashMap<>();
+        for (int h = 0; h < load.hands().size(); h++) {
+            hands.put(load.hands().get(h).hand().key(), h);
+        }
+        int[] by = new int[placing.size()];
+        double[] rule = new double[placing.size()];
+        for (int i = 0; i < by.length; i++) {
+            Block block = load.blocks().get(i);
+            String job = load.jobs().get(block.job()).id();
+            Timetable.Slot slot = block.pieces().stream()
+                    .map(p -> was.get(job + ' ' + p.key()))
+                    .filter(s -> s != null)
+                    .findFirst()
+                    .orElse(null);
+            rule[i] = slot == null ? Double.MAX_VALUE : slot.from();
+            int hand = slot == null
+                    ? -1
+                    : hands.getOrDefault(
+                            before.load().hands().get(slot.hand()).hand().key(), -1);
+            by[i] = hand >= 0 && Arrays.stream(placing.able(i)).anyMatch(h -> h == hand) ? hand : -1;
+        }
+        return begun(new Beginnings(load, placing, after).sorted(rule), by);
+    }
+
+    private Timetable placed(Begun begun) {
+        System.arraycopy(begun.by, 0, placing.by, 0, begun.by.length);
+        return placing.timetable(begun.list);
+    }
+
+    private Timetable found(long effort, Watch watch, Optional<Timetable> before) {
+        Begun begun = begun(Optional.empty());
+        Optional<Begun> asBefore = before.map(this::begunAs);
+        if (asBefore.isPresent() && asBefore.get().loss <= begun.loss) {
+            begun = asBefore.get();
+        }
+        int[] best = begun.list;
+        double least = begun.loss;
+        Timetable.Loss leastLoss = placed(begun).loss();
         SplittableRandom chance = new SplittableRandom(SEED);
         Changes changes = new Changes(load, placing, after, best, chance);
         double now = least + ROOM * placing.room;
@@ -121,7 +212,9 @@ public final class Search {
             }
         }
         watch.goOn(1, leastLoss);
-        System.arraycopy(bestBy, 0, placing.by, 0, bestBy.length);
-        return placing.timetable(best);
+        return placed(
+                asBefore.isPresent() && asBefore.get().loss <= least * (1 + CALM)
+                        ? asBefore.get()
+                        : new Begun(best, bestBy, least));
     }
 }

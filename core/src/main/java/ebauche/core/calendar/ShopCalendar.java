@@ -1,9 +1,7 @@
 package ebauche.core.calendar;
 
 import ebauche.core.feature.StepKey;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,14 +13,10 @@ import java.util.Set;
 /**
  * What a shop has to do, and when and with what it can.
  *
- * @param zone of its clock
- * @param closed days on which nobody works
- * @param hands who works
- * @param counts how many it has of machines, drills, templates, where that is not one of each; by name
+ * @param week who works in it, and when
  * @param bodies in the order in which the shop has them
  */
-public record ShopCalendar(
-        ZoneId zone, Set<LocalDate> closed, List<Hand> hands, Map<String, Integer> counts, List<ToDo> bodies) {
+public record ShopCalendar(ShopWeek week, List<ToDo> bodies) {
     /** So far ahead it looks at the least, days, and at the most. */
     private static final int LEAST_DAYS = 60;
 
@@ -55,6 +49,23 @@ public record ShopCalendar(
             pins = Map.copyOf(pins);
         }
 
+        /** What was put somewhere by hand and is not past: a block whose time went by unused finds another by itself. */
+        Map<String, Block.Pin> pinsFrom(long now) {
+            Map<String, Block.Pin> left = new LinkedHashMap<>(pins);
+            left.values().removeIf(p -> p.at() < now);
+            return left;
+        }
+
+        /** The same with other blocks put somewhere by hand. */
+        public ToDo putting(Map<String, Block.Pin> others) {
+            return new ToDo(id, name, due, work, expected, putOff, others);
+        }
+
+        /** The same with other work. */
+        ToDo doing(BodyWork other) {
+            return new ToDo(id, name, due, other, expected, putOff, pins);
+        }
+
         /** The same, due otherwise. */
         public ToDo dueOn(Optional<LocalDate> other) {
             return new ToDo(id, name, other, work, expected, putOff, pins);
@@ -62,37 +73,17 @@ public record ShopCalendar(
     }
 
     public ShopCalendar {
-        closed = Set.copyOf(closed);
-        hands = List.copyOf(hands);
-        counts = Map.copyOf(counts);
         bodies = List.copyOf(bodies);
     }
 
-    /** The same with other hands. */
-    public ShopCalendar with(List<Hand> others) {
-        return new ShopCalendar(zone, closed, others, counts, bodies);
-    }
-
-    /** The same with so many of a thing. */
-    public ShopCalendar having(String thing, int count) {
-        Map<String, Integer> more = new LinkedHashMap<>(counts);
-        more.put(thing, count);
-        return new ShopCalendar(zone, closed, hands, more, bodies);
+    /** The same in another week. */
+    public ShopCalendar in(ShopWeek other) {
+        return new ShopCalendar(other, bodies);
     }
 
     /** The same with other bodies. */
     public ShopCalendar of(List<ToDo> others) {
-        return new ShopCalendar(zone, closed, hands, counts, others);
-    }
-
-    /** The first minute of a day on the shop's clock, since 1970. */
-    public long start(LocalDate day) {
-        return day.atStartOfDay(zone).toEpochSecond() / 60;
-    }
-
-    /** The day of a moment on the shop's clock. */
-    public LocalDate day(long minute) {
-        return Instant.ofEpochSecond(minute * 60).atZone(zone).toLocalDate();
+        return new ShopCalendar(week, others);
     }
 
     /**
@@ -111,8 +102,10 @@ public record ShopCalendar(
             jobs.add(new Workload.Job(
                     body.id(),
                     body.name(),
-                    body.due().map(d -> OptionalLong.of(start(d.plusDays(1)))).orElse(OptionalLong.empty())));
-            body.work().blocks(j, blocks.size(), number, moments(body), body.pins()).stream()
+                    body.due()
+                            .map(d -> OptionalLong.of(week.start(d.plusDays(1))))
+                            .orElse(OptionalLong.empty())));
+            body.work().blocks(j, blocks.size(), number, moments(body), body.pinsFrom(now)).stream()
                     .map(b -> b.pieces().stream().anyMatch(p -> body.putOff().contains(p.key())) ? b.waiting() : b)
                     .forEach(blocks::add);
         }
@@ -129,7 +122,7 @@ public record ShopCalendar(
         for (ToDo body : bodies) {
             for (BodyWork.Part part : body.work().parts()) {
                 for (BodyWork.Wanted use : part.uses()) {
-                    Thing thing = new Thing(use.thing(), counts.getOrDefault(use.thing(), use.there()));
+                    Thing thing = new Thing(use.thing(), week.counts().getOrDefault(use.thing(), use.there()));
                     Integer known = number.putIfAbsent(use.thing(), things.size());
                     if (known == null) {
                         things.add(thing);
@@ -146,14 +139,14 @@ public record ShopCalendar(
         Map<StepKey, OptionalLong> moments = new LinkedHashMap<>();
         for (StepKey step : body.work().asked()) {
             LocalDate day = body.expected().get(step);
-            moments.put(step, day == null ? OptionalLong.empty() : OptionalLong.of(start(day)));
+            moments.put(step, day == null ? OptionalLong.empty() : OptionalLong.of(week.start(day)));
         }
         return moments;
     }
 
     private List<Workload.Worker> workers(long now, long minutes) {
-        LocalDate today = day(now);
-        double perDay = hands.stream()
+        LocalDate today = week.day(now);
+        double perDay = week.hands().stream()
                         .flatMap(h -> h.hours().week().values().stream())
                         .flatMap(List::stream)
                         .mapToInt(Spell::minutes)
@@ -162,9 +155,11 @@ public record ShopCalendar(
         int days =
                 perDay == 0 ? LEAST_DAYS : (int) Math.min(MOST_DAYS, LEAST_DAYS + ROOM * Math.ceil(minutes / perDay));
         // From the day before: a spell that goes past midnight is its day's.
-        return hands.stream()
+        return week.hands().stream()
                 .map(h -> new Workload.Worker(
-                        h, h.working(zone, today.minusDays(1), days, closed).since(now)))
+                        h,
+                        h.working(week.zone(), today.minusDays(1), days, week.closed())
+                                .since(now)))
                 .toList();
     }
 }

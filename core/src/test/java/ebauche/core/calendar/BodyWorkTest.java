@@ -40,7 +40,8 @@ class BodyWorkTest {
 
     private static ShopCalendar shop(ShopCalendar.ToDo... bodies) {
         Hand hand = new Hand("h", "Hand", EnumSet.allOf(Trade.class), Hours.USUAL, Set.of(), Set.of());
-        return new ShopCalendar(ZoneId.of("Europe/Berlin"), Set.of(), List.of(hand), Map.of(), List.of(bodies));
+        return new ShopCalendar(
+                new ShopWeek(ZoneId.of("Europe/Berlin"), Set.of(), List.of(hand), Map.of()), List.of(bodies));
     }
 
     private static ShopCalendar.ToDo toDo(String id, Schedule schedule, String due) {
@@ -55,7 +56,7 @@ class BodyWorkTest {
     }
 
     private static Timetable table(ShopCalendar shop) {
-        return Search.of(shop.workload(shop.start(MONDAY) + 8 * 60), 20_000, Search.Watch.NOBODY);
+        return Search.of(shop.workload(shop.week().start(MONDAY) + 8 * 60), 20_000, Search.Watch.NOBODY);
     }
 
     @Test
@@ -184,7 +185,8 @@ class BodyWorkTest {
                         .filter(b -> b.pieces().stream().anyMatch(p -> p.key().equals("controls:rout")))
                         .findFirst()
                         .orElseThrow());
-        assertThat(said.byBlock().get(block).from()).isGreaterThanOrEqualTo(shop.start(thursday));
+        assertThat(said.byBlock().get(block).from())
+                .isGreaterThanOrEqualTo(shop.week().start(thursday));
     }
 
     @Test
@@ -214,7 +216,7 @@ class BodyWorkTest {
     @Test
     void a_machine_that_stands_as_the_next_wants_it_is_not_set_up_anew() {
         Hand hand = new Hand("h", "Hand", EnumSet.allOf(Trade.class), Hours.USUAL, Set.of(), Set.of());
-        long from = shop().start(MONDAY) + 8 * 60;
+        long from = shop().week().start(MONDAY) + 8 * 60;
         List<Block.Use> small = List.of(new Block.Use(0, 1, 0, "3 mm", "3 mm", 20));
         List<Block.Use> large = List.of(new Block.Use(0, 1, 0, "10 mm", "10 mm", 20));
         Workload load = TinyShop.of(hand, MONDAY, from)
@@ -232,7 +234,7 @@ class BodyWorkTest {
     @Test
     void a_block_that_was_put_somewhere_stays_there_unless_what_it_needs_is_later() {
         Hand hand = new Hand("h", "Hand", EnumSet.allOf(Trade.class), Hours.USUAL, Set.of(), Set.of());
-        long from = shop().start(MONDAY) + 8 * 60;
+        long from = shop().week().start(MONDAY) + 8 * 60;
         Workload load = TinyShop.of(hand, MONDAY, from)
                 .body("a", TinyShop.piece("one", 60, 0), TinyShop.piece("two", 60, 0))
                 .load();
@@ -254,7 +256,7 @@ class BodyWorkTest {
     @Test
     void a_block_that_was_put_where_nobody_works_is_done_elsewhere_and_counts() {
         Hand hand = new Hand("h", "Hand", EnumSet.allOf(Trade.class), Hours.USUAL, Set.of(), Set.of());
-        long from = shop().start(MONDAY) + 8 * 60;
+        long from = shop().week().start(MONDAY) + 8 * 60;
         Workload load = TinyShop.of(hand, MONDAY, from)
                 .body("a", TinyShop.piece("one", 60, 0))
                 .load();

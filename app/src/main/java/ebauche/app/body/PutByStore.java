@@ -1,6 +1,5 @@
-package ebauche.app.shopfloor;
+package ebauche.app.body;
 
-import ebauche.app.body.Body;
 import java.util.HashSet;
 import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -8,7 +7,7 @@ import org.springframework.stereotype.Repository;
 
 /** Which bodies of a shop are put by. */
 @Repository
-class PutByStore {
+public class PutByStore {
     private final JdbcClient sql;
 
     PutByStore(JdbcClient sql) {
@@ -16,7 +15,7 @@ class PutByStore {
     }
 
     /** Ids of the bodies that are put by. */
-    Set<Long> putBy(long shop) {
+    public Set<Long> putBy(long shop) {
         return new HashSet<>(sql.sql("""
                 select p.body from body_put_by p
                 where p.shop = :shop and p.put_by
@@ -25,7 +24,7 @@ class PutByStore {
     }
 
     /** Puts a body by, or takes it up again. */
-    void put(Body body, boolean by, String who) {
+    public void put(Body body, boolean by, String who) {
         sql.sql("insert into body_put_by (shop, body, put_by, made_by) values (:shop, :body, :by, :who)")
                 .param("shop", body.shop())
                 .param("body", body.id())
