@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -34,7 +35,7 @@ public record Hours(Map<DayOfWeek, List<Spell>> week) {
             for (int i = 1; i < spells.size(); i++) {
                 Refusal.unless(
                         spells.get(i).from() >= spells.get(i - 1).to(),
-                        "hours",
+                        field(day),
                         "“" + spells.get(i - 1).written() + "” and “"
                                 + spells.get(i).written() + "” overlap");
             }
@@ -47,10 +48,15 @@ public record Hours(Map<DayOfWeek, List<Spell>> week) {
                     today.isEmpty()
                             || next.isEmpty()
                             || today.get(today.size() - 1).to() <= next.get(0).from() + DAY,
-                    "hours",
+                    field(day),
                     "hours past midnight run into those of the next day");
         }
         week = Map.copyOf(days);
+    }
+
+    /** What a refusal names. */
+    private static String field(DayOfWeek day) {
+        return day.name().toLowerCase(Locale.ROOT);
     }
 
     private static Hours usual() {

@@ -2,6 +2,7 @@ package ebauche.core.calendar;
 
 import ebauche.core.feature.StepKey;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What a shop has to do, and when and with what it can.
@@ -144,6 +146,18 @@ public record ShopCalendar(ShopWeek week, List<ToDo> bodies) {
         return moments;
     }
 
+    /** Days until the last that something was put on by hand, or an answer is expected on: what comes after it has to be done too. */
+    private long ahead(LocalDate today) {
+        return bodies.stream()
+                .flatMap(b -> Stream.concat(
+                        b.pins().values().stream().map(p -> week.day(p.at())), b.expected().values().stream()))
+                .mapToLong(day -> ChronoUnit.DAYS.between(today, day))
+                .max()
+                .stream()
+                .map(ahead -> Math.max(0, ahead))
+                .sum();
+    }
+
     private List<Workload.Worker> workers(long now, long minutes) {
         LocalDate today = week.day(now);
         double perDay = week.hands().stream()
@@ -152,8 +166,8 @@ public record ShopCalendar(ShopWeek week, List<ToDo> bodies) {
                         .mapToInt(Spell::minutes)
                         .sum()
                 / 7.0;
-        int days =
-                perDay == 0 ? LEAST_DAYS : (int) Math.min(MOST_DAYS, LEAST_DAYS + ROOM * Math.ceil(minutes / perDay));
+        long worked = perDay == 0 ? LEAST_DAYS : LEAST_DAYS + ROOM * (long) Math.ceil(minutes / perDay);
+        int days = (int) Math.min(MOST_DAYS, worked + ahead(today));
         // From the day before: a spell that goes past midnight is its day's.
         return week.hands().stream()
                 .map(h -> new Workload.Worker(

@@ -100,6 +100,18 @@ class PuttingTest {
         assertThat(meets.body()).isEqualTo("b");
     }
 
+    /** The days that are looked at reach as far as somebody puts something. */
+    @Test
+    void a_block_may_be_put_half_a_year_ahead_and_what_comes_after_it_follows() {
+        long summer = at(182, "09:00");
+        assertThat(against(shop(Map.of(), Map.of()), "blank:glue", "all", summer))
+                .isEmpty();
+        ShopCalendar put = shop(Map.of("blank:glue", new Block.Pin("all", summer)), Map.of());
+        Timetable table = Search.atOnce(put.workload(NOW), Optional.empty());
+        assertThat(table.left()).isEmpty();
+        assertThat(table.loss().lost()).isZero();
+    }
+
     /** What time went by unused is put nowhere any more. */
     @Test
     void a_place_that_is_past_is_none() {

@@ -96,11 +96,7 @@ public final class WeekFile {
                 throw new Refusal(word(day), wrong.getMessage());
             }
         }
-        try {
-            return new Hours(week);
-        } catch (Refusal wrong) {
-            throw new Refusal(word(DayOfWeek.MONDAY), wrong.getMessage());
-        }
+        return new Hours(week);
     }
 
     private static Map<String, Integer> things(JsonPlace spot) {
