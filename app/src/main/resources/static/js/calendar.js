@@ -65,3 +65,10 @@ window.hand.drag(page, "svg.week a.slot", {
 
 // A link is not carried off by the browser.
 page.addEventListener("dragstart", (event) => event.preventDefault());
+
+// What is held in the hand is not swapped from under it.
+page.addEventListener("htmx:beforeSwap", (event) => {
+  if (page.classList.contains("holding")) {
+    event.detail.shouldSwap = false;
+  }
+});

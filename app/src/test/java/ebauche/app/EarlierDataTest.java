@@ -97,6 +97,7 @@ class EarlierDataTest {
                         .doesNotContain("controlCavity");
             }
             assertThat(me.get("/timber").statusCode()).isEqualTo(200);
+            assertThat(me.get("/calendar").body()).contains("class=\"week\"").contains("Sedge");
             assertThat(me.get("/ways").body()).contains("value=\"1/8 in\"");
             goesOn(
                     me,

@@ -6,6 +6,7 @@ import ebauche.core.calendar.ShopWeek;
 import ebauche.core.calendar.Timetable;
 import ebauche.exchange.calendar.CalendarCsv;
 import ebauche.exchange.calendar.CalendarIcs;
+import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Optional;
@@ -46,6 +47,25 @@ class CalendarController {
             Model model) {
         page.show(maker.shop(), CalendarPage.Asked.of(from, body, step), fig, model);
         return "calendar/calendar";
+    }
+
+    /**
+     * How far the timetable has come, for a page that shows one; the page is told when there is another.
+     *
+     * @param number of the one that it shows
+     */
+    @GetMapping("/stage")
+    String stage(
+            @AuthenticationPrincipal Maker maker,
+            @RequestParam(defaultValue = "0") int number,
+            Model model,
+            HttpServletResponse response) {
+        Timetables.Shown shown = timetables.shown(maker.shop());
+        CalendarPage.stage(shown, model);
+        if (shown.number() != number) {
+            response.setHeader("HX-Trigger", "calendar-new");
+        }
+        return "calendar/stage :: stage";
     }
 
     /** The search is good enough. */

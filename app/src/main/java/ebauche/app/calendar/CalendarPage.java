@@ -102,13 +102,12 @@ class CalendarPage {
             String day,
             String time) {}
 
+    /** How far it has come. */
+    private record StageView(String stage, int percent, boolean underWay, int number) {}
+
     private record CalendarView(
             ShopClock clock,
             Optional<String> drawing,
-            String stage,
-            int percent,
-            boolean underWay,
-            int number,
             LocalDate from,
             LocalDate earlier,
             LocalDate later,
@@ -117,6 +116,7 @@ class CalendarPage {
             Optional<String> finish,
             List<String> late,
             List<String> help,
+            boolean helpSought,
             List<LeftOut> out,
             int afterSuch,
             List<BodyLine> bodies,
@@ -124,9 +124,21 @@ class CalendarPage {
             List<Hand> hands,
             String asked) {}
 
+    /** Puts how far the timetable has come into the model. */
+    static void stage(Timetables.Shown shown, Model model) {
+        PageModel.put(
+                model,
+                new StageView(
+                        Words.say("calendar.stage." + shown.stage().name().toLowerCase(Locale.ROOT)),
+                        (int) Math.round(100 * shown.share()),
+                        shown.stage().isUnderWay(),
+                        shown.number()));
+    }
+
     /** Puts the page into the model. */
     void show(long shop, Asked asked, Figures fig, Model model) {
         Timetables.Shown shown = timetables.shown(shop);
+        stage(shown, model);
         ShopWeek week = shown.content().week().week();
         ShopClock clock = new ShopClock(week, fig);
         LocalDate today = week.day(shown.now());
@@ -139,10 +151,6 @@ class CalendarPage {
                         clock,
                         table.map(t -> WeekDrawing.of(
                                 shown, clock, from, DAYS, held, (body, step) -> address(from, body, step))),
-                        Words.say("calendar.stage." + shown.stage().name().toLowerCase(Locale.ROOT)),
-                        (int) Math.round(100 * shown.share()),
-                        shown.stage().isUnderWay(),
-                        shown.number(),
                         from,
                         from.minusDays(DAYS).isBefore(today) ? today : from.minusDays(DAYS),
                         from.plusDays(DAYS),
@@ -151,6 +159,7 @@ class CalendarPage {
                         table.flatMap(t -> finish(t, shown.bound().orElseThrow(), clock)),
                         table.map(t -> late(t, clock)).orElse(List.of()),
                         shown.help().stream().map(h -> help(shown, h, clock)).toList(),
+                        shown.stage() == Timetables.Stage.DONE,
                         table.map(t -> out(shown, t, from)).orElse(List.of()),
                         table.map(t -> (int) t.left().stream()
                                         .filter(l -> l.why() == Timetable.Why.AFTER_SUCH)

@@ -119,8 +119,10 @@ public class Timetables {
                     same ? number : number + 1);
         }
 
+        /** With what would help; another one where anything is late. */
         Shown helped(List<Help> by) {
-            return new Shown(content, now, bodies, byId, table, bound, by, stage, share, number);
+            boolean late = Help.isLate(bodies, table.orElseThrow());
+            return new Shown(content, now, bodies, byId, table, bound, by, stage, share, late ? number + 1 : number);
         }
     }
 

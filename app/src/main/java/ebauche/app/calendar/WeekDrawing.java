@@ -227,7 +227,7 @@ final class WeekDrawing {
         svg.open(
                 "g",
                 "class",
-                "row",
+                "of-hand",
                 "data-hand",
                 row.of().key(),
                 "data-day",

@@ -63,6 +63,11 @@ public record Help(Kind kind, String of, long late, Timetable with) {
         return found;
     }
 
+    /** Whether any body is late. */
+    public static boolean isLate(ShopCalendar shop, Timetable table) {
+        return late(shop, table) > 0;
+    }
+
     private record Trial(Kind kind, String of, ShopCalendar shop) {}
 
     private static List<Trial> trials(ShopCalendar shop, Timetable table) {
