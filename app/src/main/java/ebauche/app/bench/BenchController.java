@@ -27,6 +27,7 @@ import ebauche.core.operation.Operation;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Planner;
+import ebauche.core.plan.Schedule;
 import ebauche.core.sheet.Moved;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -112,7 +113,7 @@ class BenchController {
             Map<String, Measurand> measurands,
             List<AsBuilt.Reading> readings,
             String entryId,
-            List<Resting.Waiting> waits,
+            List<Schedule.Rest> waits,
             Optional<AsBuilt.Asked> awaited,
             List<Operation> lost,
             StepKey before,

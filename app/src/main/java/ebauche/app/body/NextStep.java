@@ -1,12 +1,13 @@
 package ebauche.app.body;
 
+import ebauche.core.feature.StepKey;
 import ebauche.core.logbook.AsBuilt;
-import ebauche.core.order.Link;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.core.plan.Schedule;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -37,15 +38,14 @@ public record NextStep(String key, String title, int minutes, Instant from) {
 
     /** From when it may begin; empty while something that is not done stands before it. */
     private static Optional<Instant> from(BuildPlan plan, PlanStep step) {
-        Instant from = Instant.EPOCH;
-        for (Link link : plan.reasons(step.operation().key())) {
-            Optional<AsBuilt.Done> before = plan.build().asBuilt().done(link.before());
-            if (before.isEmpty()) {
-                return Optional.empty();
-            }
-            Instant rested = Instant.parse(before.get().at()).plus(link.lagMinutes(), ChronoUnit.MINUTES);
-            from = link.lagMinutes() > 0 && rested.isAfter(from) ? rested : from;
-        }
-        return Optional.of(from);
+        StepKey key = step.operation().key();
+        boolean free = plan.reasons(key).stream()
+                .allMatch(l -> plan.build().asBuilt().done(l.before()).isPresent());
+        return free
+                ? Optional.of(plan.rests(key).stream()
+                        .map(Schedule.Rest::until)
+                        .max(Comparator.naturalOrder())
+                        .orElse(Instant.EPOCH))
+                : Optional.empty();
     }
 }

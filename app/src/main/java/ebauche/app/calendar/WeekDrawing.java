@@ -3,11 +3,14 @@ package ebauche.app.calendar;
 import ebauche.app.drawing.Svg;
 import ebauche.app.words.Words;
 import ebauche.core.calendar.Block;
+import ebauche.core.calendar.BodyWork;
 import ebauche.core.calendar.DayList;
 import ebauche.core.calendar.Hand;
+import ebauche.core.calendar.ShopCalendar;
 import ebauche.core.calendar.ShopWeek;
 import ebauche.core.calendar.Stretches;
 import ebauche.core.calendar.Timetable;
+import ebauche.core.plan.Schedule;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,7 +47,7 @@ final class WeekDrawing {
     private final Optional<HeldBlock> held;
     private final BiFunction<String, String, String> address;
     private final List<Day> days = new ArrayList<>();
-    private final List<DayList.Rest> rests = new ArrayList<>();
+    private final List<Hung> rests = new ArrayList<>();
     private long earliest = Long.MAX_VALUE;
     private long latest = Long.MIN_VALUE;
     private double scale;
@@ -55,8 +58,17 @@ final class WeekDrawing {
 
     private record Day(LocalDate day, List<Row> rows, List<Hanging> strings) {}
 
+    /**
+     * Glue or paint that rests.
+     *
+     * @param body number of its body
+     * @param slot after which; empty where it was put on already
+     * @param from minutes since 1970; now where it was put on already
+     */
+    private record Hung(String body, Optional<Timetable.Slot> slot, long from, long until) {}
+
     /** A rest as far as a day shows it, minutes since that day began, and its lane. */
-    private record Hanging(DayList.Rest rest, long from, long to, int lane) {}
+    private record Hanging(Hung rest, long from, long to, int lane) {}
 
     private WeekDrawing(
             Timetables.Shown shown,
@@ -72,8 +84,7 @@ final class WeekDrawing {
         this.first = first;
         this.held = held;
         this.address = address;
-        table.slots().forEach(s -> DayList.rest(table, s).ifPresent(rests::add));
-        rests.sort(Comparator.comparingLong(r -> r.slot().to()));
+        addRests();
         for (int d = 0; d < count; d++) {
             addDay(first.plusDays(d));
         }
@@ -103,6 +114,25 @@ final class WeekDrawing {
         return new WeekDrawing(shown, clock, first, count, held, address).draw();
     }
 
+    private void addRests() {
+        long now = table.load().from();
+        for (ShopCalendar.ToDo body : shown.bodies().bodies()) {
+            for (Schedule.Rest rest : body.work().resting()) {
+                long until = BodyWork.minute(rest);
+                if (until > now) {
+                    rests.add(new Hung(number(body.name()), Optional.empty(), now, until));
+                }
+            }
+        }
+        for (Timetable.Slot slot : table.slots()) {
+            Block block = table.load().blocks().get(slot.block());
+            String body = number(table.load().jobs().get(block.job()).name());
+            DayList.rest(table, slot)
+                    .ifPresent(r -> rests.add(new Hung(body, Optional.of(slot), slot.to(), r.until())));
+        }
+        rests.sort(Comparator.comparingLong(Hung::from));
+    }
+
     private void addDay(LocalDate day) {
         long begin = week.start(day);
         List<Row> rows = new ArrayList<>();
@@ -128,12 +158,12 @@ final class WeekDrawing {
             }
             long begin = week.start(day.day());
             List<Double> ends = new ArrayList<>();
-            for (DayList.Rest rest : rests) {
-                long from = Math.max(earliest, rest.slot().to() - begin);
+            for (Hung rest : rests) {
+                long from = Math.max(earliest, rest.from() - begin);
                 long to = Math.min(latest, rest.until() - begin);
                 if (from >= latest
                         || to <= earliest
-                        || rest.slot().to() >= week.start(day.day().plusDays(1))) {
+                        || rest.from() >= week.start(day.day().plusDays(1))) {
                     continue;
                 }
                 double until = Math.max(
@@ -305,16 +335,15 @@ final class WeekDrawing {
     }
 
     private void hang(Day day, Hanging string, double top, double bottom) {
-        DayList.Rest rest = string.rest();
+        Hung rest = string.rest();
         double y = bottom + string.lane() * LANE + LANE - 6;
         double from = x(string.from());
         double to = x(string.to());
         long begin = week.start(day.day());
-        boolean begins = rest.slot().to() - begin >= earliest;
-        if (begins) {
+        if (rest.slot().isPresent() && rest.from() - begin >= earliest) {
             int row = 0;
             for (int r = 0; r < day.rows().size(); r++) {
-                row = day.rows().get(r).hand() == rest.slot().hand() ? r : row;
+                row = day.rows().get(r).hand() == rest.slot().get().hand() ? r : row;
             }
             double knot = top + row * (RULE + BETWEEN) + RULE;
             svg.circle("knot", from, knot, 3);
@@ -332,10 +361,8 @@ final class WeekDrawing {
         svg.text("rests", Math.min(from + 5, WIDTH - 150), y - 3, "start", words(rest));
     }
 
-    private String words(DayList.Rest rest) {
-        Block block = table.load().blocks().get(rest.slot().block());
-        String name = table.load().jobs().get(block.job()).name();
-        return Words.say("calendar.string", number(name), clock.moment(rest.until()));
+    private String words(Hung rest) {
+        return Words.say("calendar.string", rest.body(), clock.moment(rest.until()));
     }
 
     private static String cut(String words, double width) {

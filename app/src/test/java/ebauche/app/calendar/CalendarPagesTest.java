@@ -225,6 +225,39 @@ class CalendarPagesTest extends WithVisitor {
         assertThat(me.get("/calendar?from=" + FAR).body()).contains("data-step=\"" + step + "\"");
     }
 
+    /** What was glued just now rests as long for the bench, the floor, the timers and the calendar. */
+    @Test
+    void a_glue_up_that_is_done_rests_alike_on_every_page() {
+        String glue = "blank:glue";
+        List<String> before = shop.bodies().keySet().stream()
+                .filter(b -> me.get("/calendar?body=" + id(b) + "&step=" + glue)
+                        .body()
+                        .contains("id=\"put\""))
+                .toList();
+        assertThat(before).isNotEmpty();
+        String body = before.get(0);
+        String here = shop.path(body);
+        Map<String, String> done = Map.of("entry", UUID.randomUUID().toString(), "step", glue, "tick", "checked");
+        assertThat(me.post(here + "/bench", here + "/done", done).statusCode()).isEqualTo(302);
+        String moment = "[A-Z][a-z]{2} \\d+ [A-Z][a-z]{2}, \\d\\d:\\d\\d";
+        String onCalendar = first(me.get("/calendar").body(), body(body) + " rests until (" + moment + ")");
+        assertThat(first(me.get("/").body(), "Rests until (" + moment + ")")).isEqualTo(onCalendar);
+        assertThat(first(me.get("/timers").body(), ">(" + moment + ")<")).isEqualTo(onCalendar);
+    }
+
+    private String body(String name) {
+        return Integer.toString(shop.bodies().get(name).number());
+    }
+
+    private static String first(String page, String pattern) {
+        return Pattern.compile(pattern)
+                .matcher(page)
+                .results()
+                .map(m -> m.group(1))
+                .findFirst()
+                .orElse("nothing like " + pattern);
+    }
+
     @Test
     void another_shop_has_none_of_it() {
         String step = firstStepOf(uncut());

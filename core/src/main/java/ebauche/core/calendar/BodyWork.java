@@ -17,8 +17,10 @@ import java.util.Set;
  * <p>A block ends where glue or paint rests, where the machine changes, before and after a step that somebody is asked about, and at a glue-up, which stands
  * alone so that it can be done before going home. While a template is on the body nothing is parted: nobody else has it. Blocks follow each other as the plan has
  * them; only one that waits for a rest or for somebody is passed by those that do not need it.
+ *
+ * @param resting what steps that are done have put on and a block waits for, whether it has rested by now or not
  */
-public record BodyWork(List<Part> parts) {
+public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
     /**
      * One block before the shop has a place for it.
      *
@@ -63,11 +65,17 @@ public record BodyWork(List<Part> parts) {
 
     public BodyWork {
         parts = List.copyOf(parts);
+        resting = List.copyOf(resting);
+    }
+
+    /** The minute since 1970 in which something has rested. */
+    public static long minute(Schedule.Rest rest) {
+        return Math.floorDiv(rest.until().getEpochSecond() + 59, 60);
     }
 
     /** The blocks of what is not done yet. */
     public static BodyWork of(Schedule schedule) {
-        return new BodyWork(new Gathering(schedule).parts());
+        return new Gathering(schedule).work();
     }
 
     /** The steps that somebody is asked about. */
@@ -113,7 +121,7 @@ public record BodyWork(List<Part> parts) {
                 left.add(new Part(part.pieces(), part.trades(), part.uses(), after, part.rested(), part.asked()));
             }
         }
-        return new BodyWork(left);
+        return new BodyWork(left, resting);
     }
 
     /**

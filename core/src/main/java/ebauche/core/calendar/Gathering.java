@@ -18,7 +18,6 @@ import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
 import ebauche.core.station.Grip;
 import ebauche.core.stock.Change;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -43,6 +42,9 @@ final class Gathering {
     private final Schedule schedule;
     private final Build build;
     private final List<Run> runs = new ArrayList<>();
+    /** What was put on by steps that are done, for those that wait for it longest. */
+    private final Map<StepKey, Schedule.Rest> resting = new LinkedHashMap<>();
+
     /** How the body lies and where after the steps so far. */
     private final Map<Holder, String> stands = new HashMap<>();
 
@@ -73,13 +75,15 @@ final class Gathering {
         this.build = schedule.build();
     }
 
-    List<Part> parts() {
+    BodyWork work() {
         gather();
         link();
         chain();
-        return runs.stream()
-                .map(r -> new Part(r.pieces, r.trades, uses(r), r.after, r.rested, r.asked))
-                .toList();
+        return new BodyWork(
+                runs.stream()
+                        .map(r -> new Part(r.pieces, r.trades, uses(r), r.after, r.rested, r.asked))
+                        .toList(),
+                List.copyOf(resting.values()));
     }
 
     private void gather() {
@@ -190,20 +194,18 @@ final class Gathering {
         for (Link link : schedule.ordering().links()) {
             Integer after = runOf.get(link.after());
             Integer before = runOf.get(link.before());
-            if (after != null && before == null) {
-                runs.get(after).rested = Math.max(runs.get(after).rested, rested(link));
-            } else if (after != null && before < after) {
+            if (after != null && before != null && before < after) {
                 runs.get(after).after.merge(before, link.lagMinutes(), Math::max);
             }
         }
-    }
-
-    /** When what a done step left to rest has rested, minutes since 1970; 0 where nothing rests. */
-    private long rested(Link link) {
-        Optional<AsBuilt.Done> done = build.asBuilt().done(link.before());
-        return link.lagMinutes() == 0 || done.isEmpty()
-                ? 0
-                : Math.floorDiv(Instant.parse(done.get().at()).getEpochSecond() + 59, 60) + link.lagMinutes();
+        for (Run run : runs) {
+            for (Operation step : run.steps) {
+                schedule.rests(step.key()).forEach(rest -> {
+                    run.rested = Math.max(run.rested, BodyWork.minute(rest));
+                    resting.merge(rest.step(), rest, (x, y) -> y.until().isAfter(x.until()) ? y : x);
+                });
+            }
+        }
     }
 
     /** Each run follows the one before it in the plan, unless that waits for what the plan did not know. */

@@ -22,13 +22,17 @@ public final class Search {
 
     private static final long SEED = 29;
 
-    /** What is taken for worse at the beginning, as a share of the loss, for each try: who has many may wander farther. */
-    private static final double WARM = 2e-6;
+    /** It goes back to the best so often, and warms up anew: with more effort a single cooling may wander off for good. */
+    private static final int ROUNDS = 10;
 
-    private static final double WARMEST = 6e-2;
+    /** Changes that are tried to see how much worse one makes it, at the most. */
+    private static final int MEASURED = 150;
 
-    /** At the end, of that at the beginning. */
-    private static final double COLD = 0.01;
+    /** At the beginning of a round, of what a change makes it worse in the median. */
+    private static final double WARM = 0.3;
+
+    /** At its end, of that at its beginning. */
+    private static final double COLD = 0.03;
 
     /** What a minute earlier of all blocks in the mean weighs while it looks: of timetables with the same loss one is nearer to a better. */
     private static final double ROOM = 0.3;
@@ -170,6 +174,26 @@ public final class Search {
         return placing.timetable(begun.list);
     }
 
+    /** By how much a change makes it worse, in the median of those that do; what is changed for that is put back. */
+    private double worse(Changes changes, double now, int tried) {
+        double[] by = new double[tried];
+        int count = 0;
+        for (int i = 0; i < tried; i++) {
+            int[] kept = changes.list.clone();
+            int[] hands = placing.by.clone();
+            if (changes.change()) {
+                double more = placing.place(changes.list) + ROOM * placing.room - now;
+                if (more > 0) {
+                    by[count++] = more;
+                }
+            }
+            changes.list = kept;
+            System.arraycopy(hands, 0, placing.by, 0, hands.length);
+        }
+        Arrays.sort(by, 0, count);
+        return count == 0 ? 1 : by[count / 2];
+    }
+
     private Timetable found(long effort, Watch watch, Optional<Timetable> before) {
         Begun begun = begun(Optional.empty());
         Optional<Begun> asBefore = before.map(this::begunAs);
@@ -183,12 +207,18 @@ public final class Search {
         Changes changes = new Changes(load, placing, after, best, chance);
         double now = least + ROOM * placing.room;
         int tries = best.length < 2 ? 0 : (int) Math.max(LEAST_TRIES, effort / best.length);
-        double warm = Math.min(WARMEST, WARM * tries);
+        double warm = tries == 0 ? 0 : WARM * worse(changes, now, Math.min(MEASURED, 1 + tries / 10));
         int[] bestBy = placing.by.clone();
         for (int t = 0; t < tries; t++) {
             double share = (double) t / tries;
             if (t % 16 == 0 && !watch.goOn(share, leastLoss)) {
                 break;
+            }
+            double round = share * ROUNDS;
+            if (t > 0 && (int) round > (int) ((double) (t - 1) / tries * ROUNDS)) {
+                changes.list = best.clone();
+                System.arraycopy(bestBy, 0, placing.by, 0, bestBy.length);
+                now = placing.place(changes.list) + ROOM * placing.room;
             }
             int[] kept = changes.list.clone();
             int[] hands = placing.by.clone();
@@ -197,7 +227,7 @@ public final class Search {
             }
             double loss = placing.place(changes.list);
             double felt = loss + ROOM * placing.room;
-            double warmth = least * warm * Math.pow(COLD, share);
+            double warmth = warm * Math.pow(COLD, round - (int) round);
             if (felt <= now || chance.nextDouble() < Math.exp((now - felt) / warmth)) {
                 now = felt;
                 if (loss < least - 1e-9) {

@@ -142,6 +142,11 @@ public record BuildPlan(Schedule schedule, List<Finding> findings, List<Rule> ru
         return schedule.doneMinutes();
     }
 
+    /** What a step waits for, of what is done. */
+    public List<Schedule.Rest> rests(StepKey key) {
+        return schedule.rests(key);
+    }
+
     /** The reasons why a step stands after others. */
     public List<Link> reasons(StepKey key) {
         return schedule.reasons(key);

@@ -6,6 +6,9 @@ import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.order.Link;
 import ebauche.core.order.Ordering;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -72,6 +75,31 @@ public record Schedule(
             }
         }
         return all == 0 ? 0 : (double) done / all;
+    }
+
+    /**
+     * Glue or paint of a step that is done, which another waits for.
+     *
+     * @param step that put it on
+     * @param title of it, as it was recorded
+     * @param until when it may be worked on
+     */
+    public record Rest(StepKey step, String title, Instant until) {}
+
+    /** What a step waits for, of what is done: told alike wherever somebody asks, whether it has rested by now or not. */
+    public List<Rest> rests(StepKey key) {
+        List<Rest> rests = new ArrayList<>();
+        for (Link link : ordering.links()) {
+            if (link.lagMinutes() > 0 && link.after().equals(key)) {
+                build.asBuilt()
+                        .done(link.before())
+                        .ifPresent(done -> rests.add(new Rest(
+                                link.before(),
+                                done.title(),
+                                Instant.parse(done.at()).plus(link.lagMinutes(), ChronoUnit.MINUTES))));
+            }
+        }
+        return rests;
     }
 
     /** The reasons why a step stands after others. */
