@@ -230,7 +230,7 @@ class CalendarPage {
                 : Words.say("calendar.late-by", days(help.late(), clock));
         return switch (help.kind()) {
             case FREE_DAY -> Words.say("calendar.help-day", clock.day(LocalDate.parse(help.of())), less);
-            case ONE_MORE -> Words.say("calendar.help-more", more(shown.table().orElseThrow(), help), help.of(), less);
+            case ONE_MORE -> Words.say("calendar.help-more", more(shown.table().orElseThrow(), help), said(help), less);
             case THIS_FIRST ->
                 Words.say(
                         "calendar.help-first",
@@ -245,6 +245,14 @@ class CalendarPage {
 
     private static int more(Timetable was, Help help) {
         return count(help.with(), help.of()) - count(was, help.of());
+    }
+
+    private static String said(Help help) {
+        return help.with().load().things().stream()
+                .filter(t -> t.name().equals(help.of()))
+                .map(Thing::said)
+                .findFirst()
+                .orElse(help.of());
     }
 
     private static int count(Timetable table, String thing) {
@@ -304,7 +312,7 @@ class CalendarPage {
                                 u.count() > table.load().things().get(u.thing()).count())
                         .map(u -> Words.say(
                                 "calendar.too-few",
-                                table.load().things().get(u.thing()).name(),
+                                table.load().things().get(u.thing()).said(),
                                 u.count(),
                                 table.load().things().get(u.thing()).count()))
                         .collect(Collectors.joining(" "));
@@ -366,7 +374,8 @@ class CalendarPage {
                                 .orElse("")),
                 after(shown, held, clock),
                 held.part().uses().stream()
-                        .map(u -> u.count() == 1 ? u.thing() : Words.say("calendar.so-many", u.count(), u.thing()))
+                        .map(u -> u.count() == 1 ? u.said() : Words.say("calendar.so-many", u.count(), u.said()))
+                        .distinct()
                         .toList(),
                 week.hands().stream()
                         .filter(h -> h.trades().containsAll(wanted))

@@ -134,7 +134,7 @@ class WeekController {
                 .toList();
     }
 
-    /** What the bodies take, but clamps and cauls: those are counted where the shop says how it glues. */
+    /** What the bodies take, but templates, and clamps and cauls: those are counted where the shop says how it glues. */
     private List<Thing> things(long shop) {
         Gluing gluing = ways.of(shop).gluing();
         Set<String> counted = Stream.concat(
@@ -145,7 +145,8 @@ class WeekController {
         for (ShopCalendar.ToDo body : timetables.shown(shop).bodies().bodies()) {
             for (BodyWork.Part part : body.work().parts()) {
                 part.uses().stream()
-                        .filter(u -> !counted.contains(u.thing()))
+                        // A template is made for its shape: nobody has two of it.
+                        .filter(u -> !counted.contains(u.thing()) && u.said().equals(u.thing()))
                         .forEach(u -> found.merge(u.thing(), u.there(), Math::max));
             }
         }

@@ -3,7 +3,6 @@ package ebauche.app.calendar;
 import ebauche.app.drawing.Svg;
 import ebauche.app.words.Words;
 import ebauche.core.calendar.Block;
-import ebauche.core.calendar.BodyWork;
 import ebauche.core.calendar.DayList;
 import ebauche.core.calendar.Hand;
 import ebauche.core.calendar.ShopCalendar;
@@ -38,6 +37,7 @@ final class WeekDrawing {
 
     private static final int HOUR = 60;
     private static final int QUARTER = 15;
+    private static final int SECONDS = 60;
 
     private final Timetables.Shown shown;
     private final ShopWeek week;
@@ -118,7 +118,8 @@ final class WeekDrawing {
         long now = table.load().from();
         for (ShopCalendar.ToDo body : shown.bodies().bodies()) {
             for (Schedule.Rest rest : body.work().resting()) {
-                long until = BodyWork.minute(rest);
+                // As every page shows it; the work itself begins with the next full minute.
+                long until = Math.floorDiv(rest.until().getEpochSecond(), SECONDS);
                 if (until > now) {
                     rests.add(new Hung(number(body.name()), Optional.empty(), now, until));
                 }

@@ -54,6 +54,7 @@ public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
     /**
      * What a block takes, by its name.
      *
+     * @param said what it is called: one of several templates of the same name is told by its shape
      * @param there how many of it there are where the shop says nothing else
      * @param count how many are taken
      * @param after minutes that they stay when the hands are done
@@ -61,15 +62,20 @@ public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
      * @param last how it leaves it
      * @param setUp minutes
      */
-    public record Wanted(String thing, int there, int count, int after, String first, String last, int setUp) {}
+    public record Wanted(
+            String thing, String said, int there, int count, int after, String first, String last, int setUp) {
+        Wanted(String thing, int there, int count, int after, String first, String last, int setUp) {
+            this(thing, thing, there, count, after, first, last, setUp);
+        }
+    }
 
     public BodyWork {
         parts = List.copyOf(parts);
         resting = List.copyOf(resting);
     }
 
-    /** The minute since 1970 in which something has rested. */
-    public static long minute(Schedule.Rest rest) {
+    /** The first full minute since 1970 when something has rested. */
+    static long minute(Schedule.Rest rest) {
         return Math.floorDiv(rest.until().getEpochSecond() + 59, 60);
     }
 

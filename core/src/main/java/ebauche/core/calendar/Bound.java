@@ -186,7 +186,7 @@ public record Bound(List<Long> ends, long last, Holds holds, String busiest, dou
                         .filter(b -> b.uses().stream().anyMatch(u -> u.thing() == thing))
                         .mapToLong(Block::minutes)
                         .sum();
-                shared.add(new Shared(Holds.THING, load.things().get(t).name(), anybody, load.from(), minutes));
+                shared.add(new Shared(Holds.THING, load.things().get(t).said(), anybody, load.from(), minutes));
             }
         }
         return shared;

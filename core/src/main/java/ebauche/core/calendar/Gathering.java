@@ -252,7 +252,7 @@ final class Gathering {
                 .filter(m -> !m.isEmpty())
                 .distinct()
                 .forEach(m -> uses.add(new Wanted(m, 1, 1, 0, "", "", 0)));
-        templates(run).forEach(t -> uses.add(new Wanted(t, 1, 1, 0, "", "", 0)));
+        uses.addAll(templates(run));
         for (Grip grip : grips(run)) {
             // A caul whose two clamps are of different kinds is told by the weaker one.
             int owned = owned(grip.thing());
@@ -262,7 +262,7 @@ final class Gathering {
     }
 
     /** A template is one thing for all bodies that are cut to the same shape. */
-    private static List<String> templates(Run run) {
+    private static List<Wanted> templates(Run run) {
         Map<String, Long> shapes = new LinkedHashMap<>();
         for (Operation step : run.steps) {
             step.needs().stream()
@@ -271,7 +271,7 @@ final class Gathering {
                     .forEach(t -> shapes.merge(t, largestCut(step), Math::max));
         }
         return shapes.entrySet().stream()
-                .map(e -> e.getKey() + ", " + e.getValue() + " mm²")
+                .map(e -> new Wanted(e.getKey() + ", " + e.getValue() + " mm²", e.getKey(), 1, 1, 0, "", "", 0))
                 .toList();
     }
 

@@ -124,7 +124,8 @@ public record ShopCalendar(ShopWeek week, List<ToDo> bodies) {
         for (ToDo body : bodies) {
             for (BodyWork.Part part : body.work().parts()) {
                 for (BodyWork.Wanted use : part.uses()) {
-                    Thing thing = new Thing(use.thing(), week.counts().getOrDefault(use.thing(), use.there()));
+                    Thing thing =
+                            new Thing(use.thing(), use.said(), week.counts().getOrDefault(use.thing(), use.there()));
                     Integer known = number.putIfAbsent(use.thing(), things.size());
                     if (known == null) {
                         things.add(thing);

@@ -258,8 +258,18 @@ public sealed interface Setting {
         }
     }
 
-    /** A blank brought flat or to thickness. */
-    record Surfaced(String tool, Reckoning thickness, String figureSays) implements Setting {
+    /**
+     * A blank brought flat or to thickness.
+     *
+     * @param machine what it is done with: one thing, however it is set
+     * @param tool the same with how many passes it takes
+     */
+    record Surfaced(String machine, String tool, Reckoning thickness, String figureSays) implements Setting {
+        /** With a machine of which nothing more is said. */
+        public Surfaced(String machine, Reckoning thickness, String figureSays) {
+            this(machine, machine, thickness, figureSays);
+        }
+
         @Override
         public String kind() {
             return "surfaced";

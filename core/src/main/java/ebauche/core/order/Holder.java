@@ -53,8 +53,8 @@ public record Holder(SetUp kind, String of) {
                 || setting instanceof Setting.Resawn
                 || setting instanceof Setting.CutOut) {
             one(wanted, SetUp.MACHINE, "the saw");
-        } else if (setting instanceof Setting.Surfaced) {
-            one(wanted, SetUp.MACHINE, setting.tool());
+        } else if (setting instanceof Setting.Surfaced surfaced) {
+            one(wanted, SetUp.MACHINE, surfaced.machine());
         }
         return wanted;
     }

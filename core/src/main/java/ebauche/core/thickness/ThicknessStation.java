@@ -102,10 +102,10 @@ public final class ThicknessStation implements Station {
     }
 
     private static Operation.Builder surface(
-            StepKind step, String title, Face up, String machine, Reckoning to, Practice.Thicknessing school) {
+            StepKind step, String title, Face up, String tool, Reckoning to, Practice.Thicknessing school) {
         return Operation.of(Work.THICKNESS, Feature.THICKNESS, step, title)
                 .face(up)
-                .set(new Setting.Surfaced(machine, to, "thick when done"))
+                .set(new Setting.Surfaced(school.words(), tool, to, "thick when done"))
                 .caution(Caution.of(school))
                 .caution(Caution.DUST);
     }

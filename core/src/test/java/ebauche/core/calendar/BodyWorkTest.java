@@ -127,6 +127,16 @@ class BodyWorkTest {
         assertThat(Checker.flaws(table)).isEmpty();
     }
 
+    /** The sled that takes two passes here and three there is one sled, which two bodies cannot have at once. */
+    @Test
+    void a_machine_is_one_thing_however_many_passes_it_takes() {
+        Schedule schedule = new TestBody().schedule();
+        BodyWork.Part part = BodyWork.of(schedule).with("thickness:front").orElseThrow();
+        assertThat(part.uses())
+                .extracting(BodyWork.Wanted::thing)
+                .contains(schedule.build().thicknessing().words());
+    }
+
     /** Nobody else has a template while it is on a body. */
     @Test
     void nothing_is_parted_while_a_template_is_on_the_body() {
