@@ -203,7 +203,13 @@ public class Timetables {
                     0,
                     number);
         }
-        beside.execute(() -> make(desk, job, before));
+        beside.execute(() -> {
+            try {
+                make(desk, job, before);
+            } finally {
+                ended(desk, job);
+            }
+        });
     }
 
     /** The order of before, or a first one, with all bodies looked at. */
@@ -297,6 +303,15 @@ public class Timetables {
             return !job.stopped;
         });
         tell(desk, job, better.helped(help).at(job.stopped ? Stage.STOPPED : Stage.DONE, 1));
+    }
+
+    /** Whatever broke it off: nobody waits for what is not made any more. */
+    private static void ended(Desk desk, Job job) {
+        synchronized (desk) {
+            if (desk.job == job && desk.shown.stage().isUnderWay()) {
+                desk.shown = desk.shown.at(Stage.STOPPED, 1);
+            }
+        }
     }
 
     private static void tell(Desk desk, Job job, Shown shown) {
