@@ -6,12 +6,8 @@ import ebauche.app.web.PageModel;
 import ebauche.app.words.Words;
 import ebauche.core.calendar.Block;
 import ebauche.core.calendar.Bound;
-import ebauche.core.calendar.DayList;
 import ebauche.core.calendar.Hand;
-import ebauche.core.calendar.Help;
-import ebauche.core.calendar.ShopCalendar;
 import ebauche.core.calendar.ShopWeek;
-import ebauche.core.calendar.Thing;
 import ebauche.core.calendar.Timetable;
 import ebauche.core.calendar.Trade;
 import ebauche.core.calendar.Workload;
@@ -26,7 +22,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -36,8 +31,6 @@ import org.springframework.web.util.UriComponentsBuilder;
 class CalendarPage {
     /** So many days at a look. */
     static final int DAYS = 7;
-
-    private static final int MINUTES_OF_A_DAY = 24 * 60;
 
     private final Timetables timetables;
 
@@ -156,9 +149,11 @@ class CalendarPage {
                         from.plusDays(DAYS),
                         today,
                         from.equals(today),
-                        table.flatMap(t -> finish(t, shown.bound().orElseThrow(), clock)),
-                        table.map(t -> late(t, clock)).orElse(List.of()),
-                        shown.help().stream().map(h -> help(shown, h, clock)).toList(),
+                        table.flatMap(t -> CalendarWords.finish(t, shown.bound().orElseThrow(), clock)),
+                        table.map(t -> CalendarWords.late(t, clock)).orElse(List.of()),
+                        shown.help().stream()
+                                .map(h -> CalendarWords.help(shown, h, clock))
+                                .toList(),
                         shown.stage() == Timetables.Stage.DONE,
                         table.map(t -> out(shown, t, from)).orElse(List.of()),
                         table.map(t -> (int) t.left().stream()
@@ -180,86 +175,6 @@ class CalendarPage {
         return address.encode()
                 .buildAndExpand(Map.of("body", body, "step", step))
                 .toString();
-    }
-
-    private static Optional<String> finish(Timetable table, Bound bound, ShopClock clock) {
-        OptionalLong last = table.slots().stream()
-                .mapToLong(s -> DayList.rest(table, s).map(DayList.Rest::until).orElse(s.to()))
-                .max();
-        if (last.isEmpty()) {
-            return Optional.empty();
-        }
-        String all = Words.say("calendar.all-done", clock.moment(last.getAsLong()));
-        String soonest = clock.moment(bound.last());
-        return Optional.of(
-                switch (bound.holds()) {
-                    case NOTHING -> all;
-                    case BODY -> all + " " + Words.say("calendar.no-sooner-body", soonest, bound.busiest());
-                    case HANDS -> all + " " + Words.say("calendar.no-sooner-hands", soonest, bound.busiest());
-                    case THING -> all + " " + Words.say("calendar.no-sooner-thing", soonest, bound.busiest());
-                });
-    }
-
-    private static List<String> late(Timetable table, ShopClock clock) {
-        List<String> late = new ArrayList<>();
-        List<OptionalLong> ends = table.ends();
-        for (int j = 0; j < ends.size(); j++) {
-            Workload.Job job = table.load().jobs().get(j);
-            if (job.due().isPresent() && ends.get(j).orElse(0) > job.due().getAsLong()) {
-                late.add(Words.say(
-                        "calendar.late",
-                        job.name(),
-                        clock.moment(ends.get(j).getAsLong()),
-                        clock.day(clock.week().day(job.due().getAsLong() - 1)),
-                        days(ends.get(j).getAsLong() - job.due().getAsLong(), clock)));
-            }
-        }
-        return late;
-    }
-
-    /** A time by which something is late: days, or hours where it is less than one. */
-    private static String days(long minutes, ShopClock clock) {
-        return minutes < MINUTES_OF_A_DAY
-                ? clock.fig().time((int) minutes)
-                : Words.say("calendar.days", clock.fig().decimal((double) minutes / MINUTES_OF_A_DAY, 1));
-    }
-
-    private static String help(Timetables.Shown shown, Help help, ShopClock clock) {
-        String less = help.late() == 0
-                ? Words.say("calendar.nothing-late")
-                : Words.say("calendar.late-by", days(help.late(), clock));
-        return switch (help.kind()) {
-            case FREE_DAY -> Words.say("calendar.help-day", clock.day(LocalDate.parse(help.of())), less);
-            case ONE_MORE -> Words.say("calendar.help-more", more(shown.table().orElseThrow(), help), said(help), less);
-            case THIS_FIRST ->
-                Words.say(
-                        "calendar.help-first",
-                        shown.bodies().bodies().stream()
-                                .filter(b -> b.id().equals(help.of()))
-                                .map(ShopCalendar.ToDo::name)
-                                .findFirst()
-                                .orElse(help.of()),
-                        less);
-        };
-    }
-
-    private static int more(Timetable was, Help help) {
-        return count(help.with(), help.of()) - count(was, help.of());
-    }
-
-    private static String said(Help help) {
-        return help.with().load().things().stream()
-                .filter(t -> t.name().equals(help.of()))
-                .map(Thing::said)
-                .findFirst()
-                .orElse(help.of());
-    }
-
-    private static int count(Timetable table, String thing) {
-        return table.load().things().stream()
-                .filter(t -> t.name().equals(thing))
-                .mapToInt(Thing::count)
-                .sum();
     }
 
     private static List<LeftOut> out(Timetables.Shown shown, Timetable table, LocalDate from) {
@@ -284,7 +199,7 @@ class CalendarPage {
                             .orElse(block.pieces().get(0))
                             .title(),
                     address(from, job.id(), block.name()),
-                    why(table, left.why(), block, held),
+                    CalendarWords.why(table, left.why(), block, held),
                     asked.isPresent() && !held.isOut(),
                     job.id(),
                     step,
@@ -292,33 +207,6 @@ class CalendarPage {
                     mark.id()));
         }
         return out;
-    }
-
-    private static String why(Timetable table, Timetable.Why why, Block block, HeldBlock held) {
-        return switch (why) {
-            case WAITS ->
-                held.isOut()
-                        ? Words.say("calendar.taken-out", held.mark().by())
-                        : Words.say(
-                                "calendar.waits-for",
-                                held.part().asked().map(AsBuilt.Asked::whom).orElse(""));
-            case NO_HAND ->
-                Words.say(
-                        "calendar.no-hand",
-                        block.trades().stream().sorted().map(Trade::words).collect(Collectors.joining(", ")));
-            case TOO_FEW ->
-                block.uses().stream()
-                        .filter(u ->
-                                u.count() > table.load().things().get(u.thing()).count())
-                        .map(u -> Words.say(
-                                "calendar.too-few",
-                                table.load().things().get(u.thing()).said(),
-                                u.count(),
-                                table.load().things().get(u.thing()).count()))
-                        .collect(Collectors.joining(" "));
-            case AFTER_SUCH -> "";
-            case TOO_FAR -> Words.say("calendar.too-far");
-        };
     }
 
     private static List<BodyLine> bodies(Timetables.Shown shown, Timetable table, ShopClock clock) {
@@ -338,7 +226,7 @@ class CalendarPage {
                     ends.get(j).isPresent()
                             ? clock.moment(ends.get(j).getAsLong())
                             : Words.say("calendar.nobody-knows"),
-                    job.due().isPresent() && ends.get(j).orElse(0) > job.due().getAsLong(),
+                    table.late().get(j) > 0,
                     clock.moment(bound.ends().get(j))));
         }
         return lines;
@@ -370,7 +258,7 @@ class CalendarPage {
                         .orElse(held.why()
                                 .map(w -> w == Timetable.Why.AFTER_SUCH
                                         ? Words.say("calendar.after-such")
-                                        : why(table, w, block(table, held), held))
+                                        : CalendarWords.why(table, w, block(table, held), held))
                                 .orElse("")),
                 after(shown, held, clock),
                 held.part().uses().stream()

@@ -61,7 +61,8 @@ class DayController {
             LocalDate today,
             List<HandDay> days,
             List<Hand> hands,
-            String hand) {}
+            String hand,
+            boolean looking) {}
 
     @GetMapping("/calendar/day")
     String day(
@@ -98,7 +99,9 @@ class DayController {
             }
         }
         LocalDate before = day.minusDays(1).isBefore(today) ? today : day.minusDays(1);
-        PageModel.put(model, new DayView(clock, day, before, day.plusDays(1), today, days, week.hands(), hand));
+        PageModel.put(
+                model,
+                new DayView(clock, day, before, day.plusDays(1), today, days, week.hands(), hand, table.isEmpty()));
         return "calendar/day";
     }
 

@@ -1,5 +1,6 @@
 package ebauche.app.calendar;
 
+import ebauche.app.words.Words;
 import ebauche.core.calendar.Days;
 import ebauche.core.calendar.Hand;
 import ebauche.core.calendar.ShopWeek;
@@ -87,7 +88,7 @@ record WeekForm(Optional<ShopWeek> week, Map<String, String> troubles) {
             if (count.length() <= MOST_LETTERS && count.matches("\\d+")) {
                 things.put(entry.getKey().substring("things.".length()), Integer.parseInt(count));
             } else {
-                troubles.put(entry.getKey(), "“" + count + "” is no number of things");
+                troubles.put(entry.getKey(), Words.say("calendar.no-number", count));
             }
         }
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Something that would make late bodies less late, and by how much: found by making the timetable anew with it.
@@ -121,15 +122,11 @@ public record Help(Kind kind, String of, long late, Timetable with) {
 
     /** Bodies that are late. */
     static List<Integer> lateJobs(Timetable table) {
-        List<OptionalLong> ends = table.ends();
-        List<Integer> late = new ArrayList<>();
-        for (int j = 0; j < ends.size(); j++) {
-            OptionalLong due = table.load().jobs().get(j).due();
-            if (due.isPresent() && ends.get(j).isPresent() && ends.get(j).getAsLong() > due.getAsLong()) {
-                late.add(j);
-            }
-        }
-        return late;
+        List<Long> late = table.late();
+        return IntStream.range(0, late.size())
+                .filter(j -> late.get(j) > 0)
+                .boxed()
+                .toList();
     }
 
     /** The next days on which nobody works, Saturdays before others, until the last late body is done. */

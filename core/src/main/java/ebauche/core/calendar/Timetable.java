@@ -1,5 +1,6 @@
 package ebauche.core.calendar;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -88,6 +89,27 @@ public record Timetable(Workload load, List<Slot> slots, List<Left> left, Loss l
         return Arrays.stream(ends)
                 .mapToObj(e -> e == Stretches.NEVER ? OptionalLong.empty() : OptionalLong.of(e))
                 .toList();
+    }
+
+    /** When the last of what has a place is done and has rested, minutes since 1970; empty where nothing has one. */
+    public OptionalLong last() {
+        return slots.stream()
+                .mapToLong(s -> s.to() + rests(load.blocks().get(s.block())))
+                .max();
+    }
+
+    /** By how many minutes each body is late, by its place; 0 where it is not, is due on no day, or nobody knows when it is done. */
+    public List<Long> late() {
+        List<OptionalLong> ends = ends();
+        List<Long> late = new ArrayList<>();
+        for (int j = 0; j < ends.size(); j++) {
+            OptionalLong due = load.jobs().get(j).due();
+            late.add(
+                    due.isPresent() && ends.get(j).isPresent()
+                            ? Math.max(0, ends.get(j).getAsLong() - due.getAsLong())
+                            : 0);
+        }
+        return late;
     }
 
     /** A body is done when what was glued or painted last has rested. */
