@@ -5,6 +5,7 @@ import ebauche.app.body.Bodies;
 import ebauche.app.body.StepInHand;
 import ebauche.app.design.DesignKeeping;
 import ebauche.app.drawing.RuleDrawing;
+import ebauche.app.ways.WaysStore;
 import ebauche.app.web.ConflictNotice;
 import ebauche.app.web.Figures;
 import ebauche.app.web.Kept;
@@ -18,6 +19,7 @@ import ebauche.core.order.Ordering;
 import ebauche.core.order.WhyHere;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.plan.BuildPlan.PlanStep;
+import ebauche.exchange.json.BuildFileException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
@@ -41,10 +43,12 @@ import tools.jackson.databind.node.ObjectNode;
 class OrderController {
     private final Bodies bodies;
     private final DesignKeeping keeping;
+    private final WaysStore ways;
 
-    OrderController(Bodies bodies, DesignKeeping keeping) {
+    OrderController(Bodies bodies, DesignKeeping keeping, WaysStore ways) {
         this.bodies = bodies;
         this.keeping = keeping;
+        this.ways = ways;
     }
 
     /**
@@ -64,6 +68,7 @@ class OrderController {
             Optional<WhyHere> why,
             Optional<String> curve,
             Optional<Move> move,
+            HouseLine house,
             Optional<StepKey> earlier,
             Optional<StepKey> later) {}
 
@@ -114,6 +119,7 @@ class OrderController {
                                         fig,
                                         place -> at(current, key, Optional.of(place)))),
                         move,
+                        Kept.with(plan).get(HouseLine.class, () -> HouseLine.of(ordering)),
                         key(plan, chosen - 1),
                         key(plan, chosen + 1)));
     }
@@ -184,6 +190,32 @@ class OrderController {
                 ? Optional.of(current.plan().schedule().ordering().operations())
                 : Optional.empty();
         return keep(current, base, order, null, maker, fig, model, response);
+    }
+
+    /** Makes what this body's own order does first a rule of the shop, for all its bodies that have no order of their own. */
+    @PostMapping("/rule")
+    String rule(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam String first,
+            @RequestParam String then,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        try {
+            ways.keepRule(maker.shop(), first, then, maker.name());
+        } catch (BuildFileException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            show(current, null, null, fig, model);
+            model.addAttribute("meanwhile", refused.getMessage());
+            return "order/weigh";
+        } catch (Stale stale) {
+            show(current, null, null, fig, model);
+            ConflictNotice.tell(stale, Words.say("order-controller.the-rules-below-are-the-newest"), model, response);
+            return "order/weigh";
+        }
+        return "redirect:" + current.here() + "/weigh?ruled";
     }
 
     private String keep(

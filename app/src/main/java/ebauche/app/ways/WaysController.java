@@ -42,11 +42,11 @@ class WaysController {
         WaysForm.SECTIONS.forEach(s -> model.addAttribute(s.name(), s.fields()));
         model.addAttribute("ownHoles", holes.of(shop).ofAll());
         model.addAttribute("ticked", WaysForm.TICKED);
-        model.addAttribute("clamps", WaysForm.ROWS.get("gluing.clamps"));
-        model.addAttribute("cauls", WaysForm.ROWS.get("gluing.cauls"));
+        model.addAttribute("lists", WaysForm.ROWS);
         model.addAttribute("elsewhere", elsewhere(troubles));
-        model.addAttribute("clampRows", rows(typed, "gluing.clamps."));
-        model.addAttribute("caulRows", rows(typed, "gluing.cauls."));
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        WaysForm.ROWS.keySet().forEach(list -> counts.put(list, WaysForm.rows(typed, list)));
+        model.addAttribute("counts", counts);
         return "ways/ways";
     }
 
@@ -56,15 +56,6 @@ class WaysController {
         WaysForm.SECTIONS.forEach(s -> s.fields().forEach(f -> left.remove(f.path())));
         left.keySet().removeIf(k -> WaysForm.ROWS.keySet().stream().anyMatch(list -> k.startsWith(list + ".")));
         return left;
-    }
-
-    /** As many rows as are filled, and two more. */
-    private static int rows(Map<String, String> typed, String list) {
-        int filled = 0;
-        while (filled < 58 && typed.containsKey(list + filled + ".name")) {
-            filled++;
-        }
-        return filled + 2;
     }
 
     @PostMapping("/ways")

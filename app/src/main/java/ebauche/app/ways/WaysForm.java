@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -56,11 +57,14 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             Section.of("wire", ShopFields.WIRE, Shop::wire),
             Section.of("longHoles", ShopFields.LONG_HOLES, Shop::longHoles),
             Section.of("shielding", ShopFields.SHIELDING, Shop::shielding),
-            Section.of("worth", ShopFields.WORTH, Shop::worth));
+            Section.of("worth", ShopFields.WORTH, Shop::worth),
+            Section.of("rules", ShopFields.RULES, Shop::rules));
 
     /** Things of which there are several, each in a row of its own, by their place in the shop part. */
-    static final Map<String, List<Field.Input>> ROWS =
-            Map.of("gluing.clamps", ShopFields.CLAMPS.inputs(), "gluing.cauls", ShopFields.CAULS.inputs());
+    static final Map<String, List<Field.Input>> ROWS = Map.of(
+            "gluing.clamps", ShopFields.CLAMPS.inputs(),
+            "gluing.cauls", ShopFields.CAULS.inputs(),
+            "rules.order", ShopFields.HOUSE_RULE.inputs());
 
     /** Lists of the practice of which each thing is ticked or not, by their words in the file: how each is asked for. */
     static final Map<String, Map<String, String>> TICKED = Map.of(
@@ -76,7 +80,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
     }
 
     private static final int MOST_ROWS = 60;
-    private static final Pattern IN_LIST = Pattern.compile("(gluing\\.(?:clamps|cauls))\\[(\\d+)](.*)");
+    private static final Pattern IN_LIST = Pattern.compile("(gluing\\.(?:clamps|cauls)|rules\\.order)\\[(\\d+)](.*)");
 
     static WaysForm of(Map<String, String> typed, ObjectNode from, LengthUnit bare) {
         ObjectNode ways = from.deepCopy();
@@ -124,7 +128,7 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         List<Integer> filled = new ArrayList<>();
         for (int i = 0; i < MOST_ROWS; i++) {
             String row = list + "." + i + ".";
-            if (values.isBlank(row + "name")) {
+            if (asked(columns).allMatch(c -> values.isBlank(row + c.path()))) {
                 continue;
             }
             filled.add(i);
@@ -134,6 +138,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
                     .forEach(c -> values.put(c, row + c.path(), json, c.path()));
         }
         return filled;
+    }
+
+    /** What tells that a row is filled: where something is chosen besides, it stands there from the beginning. */
+    private static Stream<Field.Input> asked(List<Field.Input> columns) {
+        boolean choicesAlone = columns.stream().allMatch(c -> c.kind() == Field.Kind.CHOICE);
+        return columns.stream().filter(c -> choicesAlone || c.kind() != Field.Kind.CHOICE);
     }
 
     /** Ways as the form's fields hold them, lengths as they were typed where they were. */
@@ -153,6 +163,19 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
             });
         }
         return typed;
+    }
+
+    /** Rows of a list up to the last that is filled, and two more. */
+    static int rows(Map<String, String> typed, String list) {
+        int filled = 0;
+        for (int i = 0; i < MOST_ROWS; i++) {
+            String row = list + "." + i + ".";
+            if (asked(ROWS.get(list))
+                    .anyMatch(c -> !typed.getOrDefault(row + c.path(), "").isBlank())) {
+                filled = i + 1;
+            }
+        }
+        return Math.min(MOST_ROWS, filled + 2);
     }
 
     private static void rows(Map<String, String> typed, String list, List<Field.Input> columns, ArrayNode rows) {

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.web.Stale;
 import ebauche.app.words.Words;
+import ebauche.exchange.file.ShopPart;
 import ebauche.exchange.json.JsonText;
 import java.nio.charset.StandardCharsets;
 import org.springframework.dao.DuplicateKeyException;
@@ -70,5 +71,23 @@ public class WaysStore {
         } catch (DuplicateKeyException sameMoment) {
             throw new Stale(Words.say("ways-store.somebody-changed-the-shop-settings-tool-2"));
         }
+    }
+
+    /**
+     * Keeps one more rule about what comes first, as the file writes its stages, after all others.
+     *
+     * @throws ebauche.exchange.json.BuildFileException if there is no such stage, or the rule goes in a circle with those that are there
+     * @throws Stale if somebody changed the settings at this moment
+     */
+    public void keepRule(long shop, String first, String then, String by) {
+        Ways now = of(shop);
+        ObjectNode more = now.json().deepCopy();
+        more.withObject("/rules")
+                .withArray("/order")
+                .addObject()
+                .put("first", first)
+                .put("then", then);
+        ShopPart.read(more);
+        keep(shop, now.number(), more, by);
     }
 }

@@ -2,7 +2,12 @@ package ebauche.app.order;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
+import ebauche.app.ways.WaysStore;
+import ebauche.core.shop.HouseRule;
+import ebauche.core.shop.HouseRules;
+import ebauche.core.shop.Stage;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
@@ -11,9 +16,13 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** What the order costs, a step tried elsewhere and put there, an order kept and let go. */
 class OrderPagesTest extends WithVisitor {
+    @Autowired
+    private WaysStore ways;
+
     private String here() {
         return shop.path("tussock") + "/weigh";
     }
@@ -123,5 +132,70 @@ class OrderPagesTest extends WithVisitor {
         assertThat(me.get(here() + "?step=jack:drill&to=100000").statusCode()).isEqualTo(200);
         assertThat(me.get(here() + "?step=jack:drill&to=-5").statusCode()).isEqualTo(200);
         assertThat(me.get(here() + "?step=jack:drill&to=x").statusCode()).isEqualTo(400);
+    }
+
+    private HttpResponse<String> rule(String first, String then) {
+        return me.post(here(), here() + "/rule", Map.of("first", first, "then", then));
+    }
+
+    /** What the own order of a body does first is offered as a rule, kept as one, and then holds for the body's next order too. */
+    @Test
+    void a_habit_is_learned_from_an_own_order_and_kept_as_the_shops_rule() {
+        List<String> free = order();
+        assertThat(free.indexOf("contour-belly:carve")).isGreaterThan(free.indexOf("jack:drill"));
+        List<String> places = Pattern.compile("<option value=\"(\\d+)\"")
+                .matcher(me.get(here() + "?step=jack:drill").body())
+                .results()
+                .map(m -> m.group(1))
+                .toList();
+        put("jack:drill", Integer.parseInt(places.get(places.size() - 1)), base());
+        assertThat(me.get(here()).body())
+                .contains("What you do first here")
+                .contains("contours before the jack&#39;s hole");
+        assertThat(rule("contours", "jack").statusCode()).isEqualTo(302);
+        me.post(here(), here() + "/plan", Map.of("base", "" + base()));
+        assertThat(order().indexOf("contour-belly:carve")).isLessThan(order().indexOf("jack:drill"));
+        assertThat(me.get(here() + "?step=jack:drill").body())
+                .contains("By your shop&#39;s rule: contours before the jack&#39;s hole.")
+                .contains("Together they cost this body");
+        assertThat(me.get("/ways").body())
+                .contains("<option value=\"contours\" selected=\"selected\"")
+                .contains("<option value=\"jack\" selected=\"selected\"");
+
+        HttpResponse<String> twice = rule("contours", "jack");
+        assertThat(twice.statusCode()).isEqualTo(422);
+        assertThat(twice.body()).contains("stands in the list already");
+        HttpResponse<String> circle = rule("jack", "contours");
+        assertThat(circle.statusCode()).isEqualTo(422);
+        assertThat(circle.body()).contains("goes in a circle");
+        assertThat(rule("nonsense", "jack").statusCode()).isEqualTo(422);
+    }
+
+    /** The settings refuse a circle, and half a rule, where it was typed; nothing is kept, nothing that was typed is lost. */
+    @Test
+    void rules_typed_in_the_settings_are_kept_or_refused_in_their_row() {
+        int base = ways.of(shop.maker().shop()).number();
+        Map<String, String> typed = Visitor.filled(me.get("/ways").body());
+        typed.put("base", "" + base);
+        typed.put("rules.order.0.first", "sawing");
+        typed.put("rules.order.0.then", "contours");
+        typed.put("rules.order.2.first", "contours");
+        typed.put("rules.order.2.then", "sawing");
+        HttpResponse<String> circle = me.post("/ways", "/ways", typed);
+        assertThat(circle.statusCode()).isEqualTo(422);
+        assertThat(circle.body()).containsPattern("(?s)name=\"rules.order.2.then\"(?:(?!</td>).)*goes in a circle");
+        typed.remove("rules.order.2.then");
+        typed.put("rules.order.2.first", "");
+        typed.put("rules.order.1.then", "sanding");
+        HttpResponse<String> half = me.post("/ways", "/ways", typed);
+        assertThat(half.statusCode()).isEqualTo(422);
+        assertThat(half.body())
+                .containsPattern("(?s)name=\"rules.order.1.first\"(?:(?!</td>).)*class=\"field-trouble\"");
+        assertThat(ways.of(shop.maker().shop()).number()).isEqualTo(base);
+        typed.put("rules.order.1.then", "");
+        typed.put("rules.templateDay", "yes");
+        assertThat(me.post("/ways", "/ways", typed).statusCode()).isEqualTo(302);
+        HouseRules kept = ways.of(shop.maker().shop()).means().shop().rules();
+        assertThat(kept).isEqualTo(new HouseRules(true, List.of(new HouseRule(Stage.SAWING, Stage.CONTOURS))));
     }
 }

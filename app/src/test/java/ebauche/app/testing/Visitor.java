@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -175,5 +176,20 @@ public final class Visitor {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** What the fields of a page's form hold, as a browser would send them back; ticks are left out. */
+    public static Map<String, String> filled(String page) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        Pattern.compile("<input class=\"form-control\" name=\"([^\"]+)\"[^>]*? value=\"([^\"]*)\"")
+                .matcher(page)
+                .results()
+                .forEach(m -> typed.put(m.group(1), m.group(2)));
+        Pattern.compile(
+                        "(?s)<select class=\"form-select\" name=\"([^\"]+)\"(?:(?!</select>).)*?value=\"([^\"]*)\" selected")
+                .matcher(page)
+                .results()
+                .forEach(m -> typed.put(m.group(1), m.group(2)));
+        return typed;
     }
 }

@@ -3,13 +3,13 @@ package ebauche.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ebauche.app.body.Body;
+import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
 import ebauche.app.ways.WaysStore;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -82,16 +82,7 @@ class MeanwhilePagesTest extends WithVisitor {
     @Test
     void the_ways_own_page_is_shown_again_with_what_was_typed() {
         String page = me.get("/ways").body();
-        Map<String, String> typed = new LinkedHashMap<>();
-        Pattern.compile("<input class=\"form-control\" name=\"([^\"]+)\"[^>]*? value=\"([^\"]*)\"")
-                .matcher(page)
-                .results()
-                .forEach(m -> typed.put(m.group(1), m.group(2)));
-        Pattern.compile(
-                        "(?s)<select class=\"form-select\" name=\"([^\"]+)\"(?:(?!</select>).)*?value=\"([^\"]*)\" selected")
-                .matcher(page)
-                .results()
-                .forEach(m -> typed.put(m.group(1), m.group(2)));
+        Map<String, String> typed = Visitor.filled(page);
         assertThat(typed).hasSizeGreaterThan(20);
         typed.put("base", "0");
         typed.put("cutting.margin", "6.5 mm");

@@ -9,6 +9,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.order.Holder;
+import ebauche.core.order.HouseOrder;
 import ebauche.core.order.Link;
 import ebauche.core.order.SetUp;
 import ebauche.core.plan.BuildPlan.PlanStep;
@@ -196,6 +197,13 @@ final class Gathering {
             Integer before = runOf.get(link.before());
             if (after != null && before != null && before < after) {
                 runs.get(after).after.merge(before, link.lagMinutes(), Math::max);
+            }
+        }
+        for (HouseOrder.Pair pair : schedule.ordering().house().pairs()) {
+            Integer after = runOf.get(pair.after());
+            Integer before = runOf.get(pair.before());
+            if (after != null && before != null && before < after) {
+                runs.get(after).after.putIfAbsent(before, 0);
             }
         }
         for (Run run : runs) {

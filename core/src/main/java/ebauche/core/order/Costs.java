@@ -1,5 +1,6 @@
 package ebauche.core.order;
 
+import ebauche.core.feature.Feature;
 import ebauche.core.feature.StepKey;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 
 /**
  * What an order of some steps costs, in minutes: set-ups between them, what slips cost on the average, props for a body that lies on a
@@ -47,7 +49,11 @@ public final class Costs {
     /** For a step that fixes a template: steps of which one must come after it, so that the template can be held as the shop means to. */
     final int[][] seats;
 
-    private Costs(List<Operation> steps, ToDoubleFunction<Operation> timber, Map<StepKey, Set<StepKey>> seated) {
+    private Costs(
+            List<Operation> steps,
+            ToDoubleFunction<Operation> timber,
+            Map<StepKey, Set<StepKey>> seated,
+            boolean templateDay) {
         this.steps = List.copyOf(steps);
         int n = steps.size();
         brings = new double[n];
@@ -56,12 +62,19 @@ public final class Costs {
         seats = new int[n][];
         List<Map<Holder, Holder.Wants>> wanted = new ArrayList<>();
         Map<Holder, Integer> places = new LinkedHashMap<>();
+        Set<Feature> onTemplates = steps.stream()
+                .filter(Holder::isOnTemplate)
+                .map(Operation::feature)
+                .collect(Collectors.toSet());
         for (int i = 0; i < n; i++) {
             Operation step = steps.get(i);
             numbers.put(step.key(), i);
             brings[i] = minutes(step) + timber.applyAsDouble(step);
             risk[i] = step.risk();
             Map<Holder, Holder.Wants> its = Holder.of(step);
+            if (templateDay) {
+                Holder.ofTemplateDay(step, onTemplates).ifPresent(w -> its.put(new Holder(SetUp.TEMPLATE_DAY, ""), w));
+            }
             its.keySet().forEach(h -> places.putIfAbsent(h, places.size()));
             wanted.add(its);
         }
@@ -102,10 +115,14 @@ public final class Costs {
      * @param timber minutes, at the shop's rate, of the timber that a step puts into the body
      * @param seated by the step that fixes a template with screws or pins in waste, the first cut of each cavity that has room for them: it
      *     can be held so as long as one of these is still to come
+     * @param templateDay whether it counts if work on templates is left for other work and taken up again
      */
     public static Costs of(
-            List<Operation> steps, ToDoubleFunction<Operation> timber, Map<StepKey, Set<StepKey>> seated) {
-        return new Costs(steps, timber, seated);
+            List<Operation> steps,
+            ToDoubleFunction<Operation> timber,
+            Map<StepKey, Set<StepKey>> seated,
+            boolean templateDay) {
+        return new Costs(steps, timber, seated, templateDay);
     }
 
     /** A jig or a template that is made is not lost with the body. */

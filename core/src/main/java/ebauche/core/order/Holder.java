@@ -1,6 +1,7 @@
 package ebauche.core.order;
 
 import ebauche.core.crib.Router;
+import ebauche.core.feature.Feature;
 import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
@@ -9,6 +10,8 @@ import ebauche.core.passes.Pass;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * Something that stays as a step left it until another step wants it otherwise: which face is up, at which machine the body lies, the bit
@@ -57,6 +60,26 @@ public record Holder(SetUp kind, String of) {
             one(wanted, SetUp.MACHINE, surfaced.machine());
         }
         return wanted;
+    }
+
+    /** Whether it fixes a template, works on one or takes it off. */
+    static boolean isOnTemplate(Operation step) {
+        return !(template(step.needs()) + template(step.gives()) + template(step.spoils())).isEmpty();
+    }
+
+    /**
+     * What a step wants where the shop does all template work in one stretch: the templates out, or away; empty where it leaves them as
+     * they are, as drilling does, and what is smoothed for a template.
+     *
+     * @param onTemplates features that are cut on templates
+     */
+    static Optional<Wants> ofTemplateDay(Operation step, Set<Feature> onTemplates) {
+        boolean out = isOnTemplate(step);
+        boolean either = step.setting() instanceof Setting.Drilled
+                || onTemplates.contains(step.feature())
+                || !isOnTheBody(step.setting());
+        String wants = out ? "templates" : "other work";
+        return out || !either ? Optional.of(new Wants(wants, wants)) : Optional.empty();
     }
 
     /** A template that it works on is fixed before it and stays; what works on none wants none on the body, where it would lie in the way. */

@@ -2,6 +2,7 @@ package ebauche.core.order;
 
 import ebauche.core.feature.StepKey;
 import ebauche.core.operation.Operation;
+import ebauche.core.shop.HouseRule;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,12 +13,21 @@ import java.util.Map;
  * @param to the place asked for, from 0
  * @param order the steps then
  * @param broken links that it would not keep; then it cannot be put there
+ * @param against rules of the shop that it would leave; it may, and the order is the maker's own then
  * @param was what the order costs as it is
  * @param now what it would cost
  * @param nearest the place nearest to the one asked for that keeps every link
  */
-public record Move(int to, List<Operation> order, List<Link> broken, Price was, Price now, WhyHere.Place nearest) {
+public record Move(
+        int to,
+        List<Operation> order,
+        List<Link> broken,
+        List<HouseRule> against,
+        Price was,
+        Price now,
+        WhyHere.Place nearest) {
     public Move {
+        against = List.copyOf(against);
         order = List.copyOf(order);
         broken = List.copyOf(broken);
     }
@@ -41,13 +51,20 @@ public record Move(int to, List<Operation> order, List<Link> broken, Price was, 
                 .filter(l ->
                         place.get(l.before()) > place.get(l.after()) && before.get(l.before()) < before.get(l.after()))
                 .toList();
+        List<HouseRule> against = ordering.house().pairs().stream()
+                .filter(p ->
+                        place.get(p.before()) > place.get(p.after()) && before.get(p.before()) < before.get(p.after()))
+                .map(HouseOrder.Pair::rule)
+                .distinct()
+                .toList();
         WhyHere.Place nearest = why.places()
                 .get(Math.max(
                         0,
                         Math.min(
                                 why.places().size() - 1,
                                 at - why.places().get(0).at())));
-        return new Move(at, moved, broken, ordering.price(), ordering.costs().price(moved), nearest);
+        return new Move(
+                at, moved, broken, against, ordering.price(), ordering.costs().price(moved), nearest);
     }
 
     /** Whether it can be put there. */

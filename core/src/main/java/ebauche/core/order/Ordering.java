@@ -3,6 +3,8 @@ package ebauche.core.order;
 import ebauche.core.feature.StepKey;
 import ebauche.core.job.Finding;
 import ebauche.core.operation.Operation;
+import ebauche.core.shop.HouseRule;
+import ebauche.core.shop.HouseRules;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -12,16 +14,20 @@ import java.util.List;
  * @param sequence the steps in that order
  * @param costs what orders of these steps cost
  * @param links what must come before what
+ * @param rules the shop's
+ * @param house what they put before what here
  * @param done so many steps at the start are facts
  * @param asFound what their order costs if nothing but the links and what is in hand at the moment is looked at
- * @param least what the cheapest order that was found costs
+ * @param least what the cheapest order that was found costs; it keeps the shop's rules
  * @param own whether it is the maker's own
- * @param findings circles, steps that were done too early, and where the maker's own order could not be kept
+ * @param findings circles, steps that were done too early, rules of the shop that cannot be kept, and where the maker's own order could not be
  */
 public record Ordering(
         Sequence sequence,
         Costs costs,
         List<Link> links,
+        HouseRules rules,
+        HouseOrder house,
         int done,
         Price asFound,
         Price least,
@@ -33,34 +39,69 @@ public record Ordering(
     }
 
     /**
-     * The maker's own order where there is one, else the cheapest that is found. Steps that wait for each other stand as they were found: with
-     * a link let go, the cheapest order would be one that nobody can work by.
+     * The maker's own order where there is one, else the cheapest that is found and that the shop's rules leave. Steps that wait for each
+     * other stand as they were found: with a link let go, the cheapest order would be one that nobody can work by.
      *
      * @param found an order that keeps the links, what is done first
      * @param costs of its steps
      * @param done keys of what is done
      * @param own the maker's own order; empty for none
+     * @param rules the shop's
      */
-    public static Ordering of(Sequence found, Costs costs, List<Link> links, List<StepKey> done, List<StepKey> own) {
+    public static Ordering of(
+            Sequence found, Costs costs, List<Link> links, List<StepKey> done, List<StepKey> own, HouseRules rules) {
         List<Operation> start = found.operations();
         int facts = (int) start.stream().filter(o -> done.contains(o.key())).count();
-        List<Operation> cheapest = found.circled() ? start : LeastLoss.of(costs, start, links, facts);
+        HouseOrder house = found.circled() ? HouseOrder.NONE : HouseOrder.of(start, links, facts, own, rules);
+        List<Link> kept = new ArrayList<>(links);
+        kept.addAll(house.links());
+        List<Operation> begun = house.pairs().isEmpty() ? start : found.keeping(kept, facts);
+        List<Operation> cheapest = found.circled() ? start : LeastLoss.of(costs, begun, kept, facts);
         List<Finding> findings = new ArrayList<>(found.findings());
+        findings.addAll(house.findings());
         List<Operation> order = cheapest;
         if (!own.isEmpty()) {
-            OwnOrder kept = new OwnOrder(costs, cheapest, links, facts, own);
-            order = kept.kept();
-            findings.addAll(kept.findings());
+            OwnOrder its = new OwnOrder(costs, cheapest, kept, facts, own);
+            order = its.kept();
+            findings.addAll(its.findings());
         }
         return new Ordering(
                 found.in(order),
                 costs,
                 links,
+                rules,
+                house,
                 facts,
                 costs.price(start),
                 costs.price(cheapest),
                 !own.isEmpty(),
                 findings);
+    }
+
+    /** What the order of least loss would cost if the shop had no rules about what comes first. */
+    public Price withoutRules() {
+        return house.pairs().isEmpty() ? least : costs.price(cheapest(links));
+    }
+
+    /** The order of least loss that the plan would take if the maker had none. */
+    List<Operation> cheapest() {
+        List<Operation> start = sequence.keeping(links, done);
+        List<Link> kept = new ArrayList<>(links);
+        kept.addAll(HouseOrder.of(start, links, done, List.of(), rules).links());
+        return cheapest(kept);
+    }
+
+    private List<Operation> cheapest(List<Link> kept) {
+        return LeastLoss.of(costs, sequence.keeping(kept, done), kept, done);
+    }
+
+    /** By which rules of the shop a step stands after others, or others after it. */
+    public List<HouseRule> rulesOf(StepKey step) {
+        return house.pairs().stream()
+                .filter(p -> p.before().equals(step) || p.after().equals(step))
+                .map(HouseOrder.Pair::rule)
+                .distinct()
+                .toList();
     }
 
     /** The steps in their order. */

@@ -67,6 +67,17 @@ public final class Sequence {
         return other;
     }
 
+    /**
+     * The same steps in an order that keeps other links.
+     *
+     * @param fixed so many at the start are done
+     */
+    List<Operation> keeping(List<Link> others, int fixed) {
+        List<StepKey> done =
+                ordered.subList(0, fixed).stream().map(Operation::key).toList();
+        return of(operations, others, done).operations();
+    }
+
     /** Circles, and steps that were done before what should have come first. */
     public List<Finding> findings() {
         return List.copyOf(findings);

@@ -13,7 +13,9 @@ public enum SetUp {
     /** Another bit in a router. */
     BIT(PassPlan.A_BIT, "changing the bit"),
     /** Another drill in its chuck: no collet, no depth of a router's to set. */
-    DRILL(2, "changing the drill");
+    DRILL(2, "changing the drill"),
+    /** Templates and routers put away for other work or got out again, where the shop wants one day of templates. */
+    TEMPLATE_DAY(5 * PassPlan.A_SET_UP, "putting the templates away between or getting them out again");
 
     private final int minutes;
     private final String words;

@@ -30,6 +30,9 @@ import java.util.Optional;
 
 /** Centre line, outline drawn, sawn outside the line, brought to it as the shop does that. */
 public final class OutlineStation implements Station {
+    /** The saw's line is no finer at the pocket's mouth, mm. */
+    private static final double MOUTH = 0.5;
+
     @Override
     public Work work() {
         return Work.OUTLINE;
@@ -170,10 +173,15 @@ public final class OutlineStation implements Station {
                 .needs(
                         Datum.OUTLINE_DRAWN,
                         Datum.flat(build, Face.BACK, body),
-                        Datum.wood(build, kept.minus(body).intersection(blank)))
+                        Datum.wood(build, ring(build, kept.minus(body)).intersection(blank)))
                 .gives(Datum.OUTLINE_SAWN)
                 .caution(Caution.SAW, Caution.DUST)
                 .takes(25, 0, 0.006)
                 .build();
+    }
+
+    /** The wood that the saw leaves round the line. Where the neck pocket comes out a shop may have routed it before: the saw runs across. */
+    private static Region ring(Build build, Region outside) {
+        return outside.minus(build.design().neck().pocket().grown(MOUTH));
     }
 }

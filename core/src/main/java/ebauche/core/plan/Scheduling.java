@@ -102,10 +102,15 @@ final class Scheduling {
         Worth worth = build.shop().worth();
         return Ordering.of(
                 Sequence.of(planned, links, facts),
-                Costs.of(planned, o -> timber(o, worth), Holding.seated(build, planned, Stations.pockets(build))),
+                Costs.of(
+                        planned,
+                        o -> timber(o, worth),
+                        Holding.seated(build, planned, Stations.pockets(build)),
+                        build.shop().rules().templateDay()),
                 links,
                 facts,
-                build.drawn().order());
+                build.drawn().order(),
+                build.shop().rules());
     }
 
     /** Minutes that the timber is worth which a step puts into the body. */

@@ -16,7 +16,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire, what it shields with, how straight it drills, what its time is worth. */
+/** A shop: its tools, its ways, its limits, how it cuts and joins its blanks, the room it leaves round parts, how close is good, its wire, what it shields with, how straight it drills, what its time is worth, what it likes to do first. */
 public record Shop(
         Crib crib,
         Practice practice,
@@ -28,7 +28,8 @@ public record Shop(
         WireStock wire,
         ShieldStock shielding,
         LongHoles longHoles,
-        Worth worth) {
+        Worth worth,
+        HouseRules rules) {
     /** A machine that takes all of a width but for this is wide enough, mm. */
     private static final double NEARLY = 0.05;
 
@@ -56,37 +57,50 @@ public record Shop(
                 WireStock.USUAL,
                 ShieldStock.USUAL,
                 LongHoles.USUAL,
-                Worth.USUAL);
+                Worth.USUAL,
+                HouseRules.NONE);
     }
 
     /** The same shop with other habits. */
     public Shop with(Practice other) {
-        return new Shop(crib, other, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
+        return new Shop(
+                crib, other, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth, rules);
     }
 
     /** The same shop with other tools. */
     public Shop with(Crib other) {
-        return new Shop(other, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
+        return new Shop(
+                other, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth, rules);
     }
 
     /** The same shop that is content with other bands. */
     public Shop with(Bands other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, other, wire, shielding, longHoles, worth);
+        return new Shop(
+                crib, practice, limits, cutting, gluing, clearances, other, wire, shielding, longHoles, worth, rules);
     }
 
     /** The same shop that shields in another way. */
     public Shop with(ShieldStock other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, other, longHoles, worth);
+        return new Shop(
+                crib, practice, limits, cutting, gluing, clearances, bands, wire, other, longHoles, worth, rules);
     }
 
     /** The same shop whose long holes turn out otherwise. */
     public Shop with(LongHoles other) {
-        return new Shop(crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, other, worth);
+        return new Shop(
+                crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, other, worth, rules);
     }
 
     /** The same shop with other limits. */
     public Shop with(Limits other) {
-        return new Shop(crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth);
+        return new Shop(
+                crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth, rules);
+    }
+
+    /** The same shop that likes to do other things first. */
+    public Shop with(HouseRules other) {
+        return new Shop(
+                crib, practice, limits, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth, other);
     }
 
     /** The longer of what the shop waits and what its glue wants. */

@@ -76,7 +76,7 @@ class LeastLossOutsideTest {
                     .takes(5 + chance.nextInt(40), 0, (1 + chance.nextInt(200)) / 10_000.0)
                     .build());
         }
-        Costs costs = Costs.of(steps, o -> 0, Map.of());
+        Costs costs = Costs.of(steps, o -> 0, Map.of(), false);
         List<Operation> smith = new ArrayList<>(steps);
         smith.sort(Comparator.comparingDouble((Operation o) -> -o.risk() / o.handsOnMinutes()));
         List<Operation> found = LeastLoss.deeper(costs, steps, List.of(), 0, 1);

@@ -51,7 +51,7 @@ final class SmallBuilds {
     }
 
     Costs costs() {
-        return Costs.of(steps, o -> 0, seats);
+        return Costs.of(steps, o -> 0, seats, false);
     }
 
     /** Those links that an order can keep: a later step of the list never comes before an earlier one that it shares a circle with. */

@@ -19,11 +19,14 @@ import ebauche.core.shop.Cutting;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
 import ebauche.core.shop.Habit;
+import ebauche.core.shop.HouseRule;
+import ebauche.core.shop.HouseRules;
 import ebauche.core.shop.Limits;
 import ebauche.core.shop.LongHoles;
 import ebauche.core.shop.Practice;
 import ebauche.core.shop.ShieldStock;
 import ebauche.core.shop.Shop;
+import ebauche.core.shop.Stage;
 import ebauche.core.shop.WireStock;
 import ebauche.core.shop.Worth;
 import ebauche.exchange.field.Field;
@@ -41,6 +44,7 @@ public final class ShopFields {
     static final int MOST_TOOLS = 500;
     private static final int MOST_THICKNESSES = 20;
     private static final int MOST_CLAMPS = 60;
+    private static final int MOST_RULES = 30;
     private static final int MOST_TURNS = 60_000;
 
     private static final Field<String> CALLED = Field.text("name", "what you call it", 80);
@@ -369,6 +373,23 @@ public final class ShopFields {
             Field.number("litre", "a litre of rough timber (a board foot is 2.36)", 0, 1e6)
                     .described("a litre of rough timber, in the shop's money; a board foot is 2.36 litres"));
 
+    private static final Map<String, Stage> STAGE = Words.of(Stage::key, Stage.values());
+
+    public static final RecordFields<HouseRule> HOUSE_RULE = RecordFields.of(
+            HouseRule.class,
+            Field.word("first", "first", STAGE, Stage::words),
+            Field.word("then", "then", STAGE, Stage::words));
+
+    public static final RecordFields<HouseRules> RULES = RecordFields.settings(
+            HouseRules.class,
+            Field.word(
+                            "templateDay",
+                            "work on templates",
+                            Words.YES_NO,
+                            yes -> yes ? "in one stretch if that costs little" : "wherever it costs least")
+                    .described("whether work on templates is done in one stretch if that costs little"),
+            Field.list("order", MOST_RULES, HOUSE_RULE));
+
     private ShopFields() {}
 
     /** The definition {@code shop}. */
@@ -388,6 +409,7 @@ public final class ShopFields {
         properties.set("shielding", SHIELDING.schema());
         properties.set("longHoles", LONG_HOLES.schema());
         properties.set("worth", WORTH.schema());
+        properties.set("rules", RULES.schema());
         properties.putObject("printing").put("$ref", "#/$defs/printing");
         list(
                 properties,

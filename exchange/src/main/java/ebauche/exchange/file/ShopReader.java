@@ -38,7 +38,9 @@ final class ShopReader {
                 spot.optionalObject("longHoles", s -> ShopFields.LONG_HOLES.read(s, starter.longHoles()))
                         .orElse(starter.longHoles()),
                 spot.optionalObject("worth", s -> ShopFields.WORTH.read(s, starter.worth()))
-                        .orElse(starter.worth()));
+                        .orElse(starter.worth()),
+                spot.optionalObject("rules", s -> ShopFields.RULES.read(s, starter.rules()))
+                        .orElse(starter.rules()));
         // Judged here with the rest; it changes no plan, only what is printed.
         spot.optionalObject("printing", s -> new Scale(s.number("across", 1), s.number("along", 1)));
         return new ShopPart(

@@ -11,8 +11,11 @@ import ebauche.core.feature.Feature;
 import ebauche.core.geometry.Face;
 import ebauche.core.hardware.Channel;
 import ebauche.core.hardware.PartSize;
+import ebauche.core.shop.HouseRule;
+import ebauche.core.shop.HouseRules;
 import ebauche.core.shop.LongHoles;
 import ebauche.core.shop.Shop;
+import ebauche.core.shop.Stage;
 import ebauche.exchange.design.Additions;
 import ebauche.exchange.design.PartFile;
 import ebauche.exchange.json.BuildFileException;
@@ -185,6 +188,9 @@ class SchemaWalkTest {
         shop.set("limits", ShopFields.LIMITS.write(starter.limits()));
         shop.set("bands", ShopFields.BANDS.write(starter.bands()));
         shop.set("wire", ShopFields.WIRE.write(starter.wire()));
+        shop.set(
+                "rules",
+                ShopFields.RULES.write(new HouseRules(true, List.of(new HouseRule(Stage.POCKET, Stage.SAWING)))));
         shop.set("worth", ShopFields.WORTH.write(starter.worth()));
         shop.set("shielding", ShopFields.SHIELDING.write(starter.shielding()));
         shop.set(
