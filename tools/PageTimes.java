@@ -128,7 +128,8 @@ final class PageTimes {
     private Set<String> pages() throws Exception {
         String body = tussock();
         Set<String> pages = new LinkedHashSet<>(
-                List.of("/", "/now", "/timers", "/timber", "/crib", "/box", "/ways", "/log", "/people", "/bodies/take-on"));
+                List.of("/", "/now", "/timers", "/timber", "/crib", "/box", "/ways", "/log", "/people", "/bodies/take-on",
+                        "/calendar", "/calendar/day", "/calendar/week"));
         Matcher views = Pattern.compile("id=\"to-[^\"]+\" href=\"([^\"]+)\"|href=\"([^\"]+)\"[^>]* id=\"to-")
                 .matcher(get(body));
         while (views.find()) {

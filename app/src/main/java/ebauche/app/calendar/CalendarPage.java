@@ -1,5 +1,7 @@
 package ebauche.app.calendar;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import ebauche.app.body.Bodies;
 import ebauche.app.web.Figures;
 import ebauche.app.web.PageModel;
@@ -33,6 +35,8 @@ class CalendarPage {
     static final int DAYS = 7;
 
     private final Timetables timetables;
+    private final Cache<Question, CalendarView> made =
+            Caffeine.newBuilder().maximumSize(60).build();
 
     CalendarPage(Timetables timetables) {
         this.timetables = timetables;
@@ -128,42 +132,52 @@ class CalendarPage {
                         shown.number()));
     }
 
-    /** Puts the page into the model. */
+    /**
+     * All that a page follows from: a timetable has a number of its own in its shop.
+     *
+     * @param stage what would help late bodies is told once it is known
+     */
+    private record Question(long shop, int number, Timetables.Stage stage, Asked asked, Figures fig, Locale language) {}
+
+    /** Puts the page into the model; it is made once for each timetable. */
     void show(long shop, Asked asked, Figures fig, Model model) {
         Timetables.Shown shown = timetables.shown(shop);
         stage(shown, model);
+        Question question = new Question(shop, shown.number(), shown.stage(), asked, fig, Words.language());
+        PageModel.put(model, made.get(question, q -> view(shown, asked, fig)));
+    }
+
+    private static CalendarView view(Timetables.Shown shown, Asked asked, Figures fig) {
         ShopWeek week = shown.content().week().week();
         ShopClock clock = new ShopClock(week, fig);
         LocalDate today = week.day(shown.now());
         LocalDate from = asked.from().filter(d -> d.isAfter(today)).orElse(today);
         Optional<HeldBlock> held = HeldBlock.of(shown, asked.body(), asked.step());
         Optional<Timetable> table = shown.table();
-        PageModel.put(
-                model,
-                new CalendarView(
-                        clock,
-                        table.map(t -> WeekDrawing.of(
-                                shown, clock, from, DAYS, held, (body, step) -> address(from, body, step))),
-                        from,
-                        from.minusDays(DAYS).isBefore(today) ? today : from.minusDays(DAYS),
-                        from.plusDays(DAYS),
-                        today,
-                        from.equals(today),
-                        table.flatMap(t -> CalendarWords.finish(t, shown.bound().orElseThrow(), clock)),
-                        table.map(t -> CalendarWords.late(t, clock)).orElse(List.of()),
-                        shown.help().stream()
-                                .map(h -> CalendarWords.help(shown, h, clock))
-                                .toList(),
-                        shown.stage() == Timetables.Stage.DONE,
-                        table.map(t -> out(shown, t, from)).orElse(List.of()),
-                        table.map(t -> (int) t.left().stream()
-                                        .filter(l -> l.why() == Timetable.Why.AFTER_SUCH)
-                                        .count())
-                                .orElse(0),
-                        table.map(t -> bodies(shown, t, clock)).orElse(List.of()),
-                        held.map(h -> held(shown, h, clock)),
-                        week.hands(),
-                        address(from, asked.body(), asked.step())));
+        return new CalendarView(
+                clock,
+                table.map(
+                        t -> WeekDrawing.of(shown, clock, from, DAYS, held, (body, step) -> address(from, body, step))),
+                from,
+                from.minusDays(DAYS).isBefore(today) ? today : from.minusDays(DAYS),
+                from.plusDays(DAYS),
+                today,
+                from.equals(today),
+                table.flatMap(t -> CalendarWords.finish(t, shown.bound().orElseThrow(), clock)),
+                table.map(t -> CalendarWords.late(t, clock)).orElse(List.of()),
+                shown.help().stream()
+                        .map(h -> CalendarWords.help(shown, h, clock))
+                        .toList(),
+                shown.stage() == Timetables.Stage.DONE,
+                table.map(t -> out(shown, t, from)).orElse(List.of()),
+                table.map(t -> (int) t.left().stream()
+                                .filter(l -> l.why() == Timetable.Why.AFTER_SUCH)
+                                .count())
+                        .orElse(0),
+                table.map(t -> bodies(shown, t, clock)).orElse(List.of()),
+                held.map(h -> held(shown, h, clock)),
+                week.hands(),
+                address(from, asked.body(), asked.step()));
     }
 
     static String address(LocalDate from, String body, String step) {

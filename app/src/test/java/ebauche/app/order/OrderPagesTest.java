@@ -157,7 +157,7 @@ class OrderPagesTest extends WithVisitor {
         assertThat(order().indexOf("contour-belly:carve")).isLessThan(order().indexOf("jack:drill"));
         assertThat(me.get(here() + "?step=jack:drill").body())
                 .contains("By your shop&#39;s rule: contours before the jack&#39;s hole.")
-                .contains("Together they cost this body");
+                .contains("They cost this body");
         assertThat(me.get("/ways").body())
                 .contains("<option value=\"contours\" selected=\"selected\"")
                 .contains("<option value=\"jack\" selected=\"selected\"");

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.PriorityQueue;
 
-/** Lists to begin with: by how soon each block must be begun, by what is longest after it, body after body, the shortest body first. */
+/** Lists to begin with: by how soon each block must be begun, by what is longest after it, body after body as they are due, the shortest body first, the body with the least time to spare first. */
 final class Beginnings {
     private final Workload load;
     private final Placing placing;
@@ -66,6 +66,9 @@ final class Beginnings {
         double[] longest = new double[n];
         double[] oneByOne = new double[n];
         double[] shortest = new double[n];
+        double[] tightest = new double[n];
+        double[] tight = new double[load.jobs().size()];
+        Arrays.fill(tight, Double.MAX_VALUE);
         double far = 1e9;
         for (int i = 0; i < n; i++) {
             Block block = load.blocks().get(i);
@@ -74,11 +77,16 @@ final class Beginnings {
                     : far;
             double wanted = block.pin().isPresent() ? block.pin().get().at() - load.from() : due - tails[i];
             slack[i] = wanted;
+            tight[block.job()] = Math.min(tight[block.job()], wanted);
             longest[i] = -tails[i];
             oneByOne[i] = due + block.job() * 1e-3;
             shortest[i] = minutes[block.job()] + block.job() * 1e-3;
         }
-        return List.of(slack, longest, oneByOne, shortest);
+        for (int i = 0; i < n; i++) {
+            int job = load.blocks().get(i).job();
+            tightest[i] = tight[job] + job * 1e-3;
+        }
+        return List.of(slack, longest, oneByOne, shortest, tightest);
     }
 
     /** A list in which everything comes after what it must, else the smaller first. */

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 
 /**
  * A list of blocks, each after what it comes after, and ways to change it by chance: a block elsewhere, alone or with all that must go along; of two
- * bodies one before the other; blocks together that one set-up would do for; another hand.
+ * bodies one before the other, or one before or behind all; blocks together that one set-up would do for; another hand.
  */
 final class Changes {
     private final Workload load;
@@ -71,8 +71,11 @@ final class Changes {
             place[list[i]] = i;
         }
         double what = chance.nextDouble();
-        if (what < 0.1 && ofJob.length > 1) {
+        if (what < 0.05 && ofJob.length > 1) {
             return apart();
+        }
+        if (what < 0.1 && ofJob.length > 1) {
+            return body();
         }
         if (what < 0.25 && !alike.isEmpty()) {
             return together();
@@ -160,6 +163,25 @@ final class Changes {
             list[places[k]] = in[k];
         }
         return true;
+    }
+
+    /** All of one body that comes after a place goes there, before the others, or all of it that comes before a place goes there, behind them. */
+    private boolean body() {
+        int job = chance.nextInt(ofJob.length);
+        int to = chance.nextInt(list.length);
+        boolean first = chance.nextBoolean();
+        int low = first ? to : 0;
+        int high = first ? list.length : to + 1;
+        int[] part = Arrays.copyOfRange(list, low, high);
+        int k = low;
+        for (int pass = 0; pass < 2; pass++) {
+            for (int b : part) {
+                if ((load.blocks().get(b).job() == job) == (first == (pass == 0))) {
+                    list[k++] = b;
+                }
+            }
+        }
+        return !Arrays.equals(part, 0, part.length, list, low, high);
     }
 
     private IntStream byPlace(int[] blocks) {

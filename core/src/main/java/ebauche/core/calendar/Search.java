@@ -22,8 +22,17 @@ public final class Search {
 
     private static final long SEED = 29;
 
-    /** It goes back to the best so often, and warms up anew: with more effort a single cooling may wander off for good. */
+    /**
+     * It warms up anew so often at the most: with more effort a single cooling may wander off for good. Every other round begins with the best so far, those between with
+     * one of the lists that a search begins with, so that not all depends on which of them was best at first.
+     */
     private static final int ROUNDS = 10;
+
+    /** So often at the least. */
+    private static final int LEAST_ROUNDS = 3;
+
+    /** A round has so many tries at the least, if it can be. */
+    private static final int LEAST_IN_ROUND = 800;
 
     /** Changes that are tried to see how much worse one makes it, at the most. */
     private static final int MEASURED = 150;
@@ -209,15 +218,23 @@ public final class Search {
         int tries = best.length < 2 ? 0 : (int) Math.max(LEAST_TRIES, effort / best.length);
         double warm = tries == 0 ? 0 : WARM * worse(changes, now, Math.min(MEASURED, 1 + tries / 10));
         int[] bestBy = placing.by.clone();
+        int rounds = Math.max(LEAST_ROUNDS, Math.min(ROUNDS, tries / LEAST_IN_ROUND));
+        List<int[]> others = new Beginnings(load, placing, after).lists();
         for (int t = 0; t < tries; t++) {
             double share = (double) t / tries;
             if (t % 16 == 0 && !watch.goOn(share, leastLoss)) {
                 break;
             }
-            double round = share * ROUNDS;
-            if (t > 0 && (int) round > (int) ((double) (t - 1) / tries * ROUNDS)) {
-                changes.list = best.clone();
-                System.arraycopy(bestBy, 0, placing.by, 0, bestBy.length);
+            double round = share * rounds;
+            if (t > 0 && (int) round > (int) ((double) (t - 1) / tries * rounds)) {
+                int number = (int) round;
+                if (number % 2 == 1 && number / 2 < others.size()) {
+                    changes.list = others.get(number / 2).clone();
+                    Arrays.fill(placing.by, -1);
+                } else {
+                    changes.list = best.clone();
+                    System.arraycopy(bestBy, 0, placing.by, 0, bestBy.length);
+                }
                 now = placing.place(changes.list) + ROOM * placing.room;
             }
             int[] kept = changes.list.clone();

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What is put somewhere by hand is looked at before anything moves. */
@@ -131,8 +132,12 @@ class PuttingTest {
         Timetable searched = Search.of(shop.workload(NOW), 2_000, Search.Watch.NOBODY, Optional.of(first));
         assertThat(searched.loss().total()).isLessThanOrEqualTo(first.loss().total());
         Timetable hour = Search.atOnce(shop.workload(NOW + 60), Optional.of(first));
-        assertThat(hour.slots().stream().map(Timetable.Slot::hand).toList())
-                .isEqualTo(first.slots().stream().map(Timetable.Slot::hand).toList());
+        assertThat(hands(hour)).isEqualTo(hands(first));
         assertThat(Checker.flaws(hour)).isEmpty();
+    }
+
+    /** Whose each block is. */
+    private static Map<Integer, Integer> hands(Timetable table) {
+        return table.slots().stream().collect(Collectors.toMap(Timetable.Slot::block, Timetable.Slot::hand));
     }
 }
