@@ -3,7 +3,6 @@ package ebauche.app.calendar;
 import ebauche.app.account.Maker;
 import ebauche.app.web.Figures;
 import ebauche.core.calendar.ShopWeek;
-import ebauche.core.calendar.Timetable;
 import ebauche.exchange.calendar.CalendarCsv;
 import ebauche.exchange.calendar.CalendarIcs;
 import jakarta.servlet.http.HttpServletResponse;
@@ -82,13 +81,13 @@ class CalendarController {
      */
     @GetMapping("/ebauche.ics")
     ResponseEntity<byte[]> ics(@AuthenticationPrincipal Maker maker, @RequestParam(defaultValue = "") String hand) {
-        Timetables.Shown shown = timetables.shown(maker.shop());
+        Timetables.Shown shown = timetables.ready(maker.shop());
         return file(
                 "text/calendar",
                 "ebauche.ics",
                 CalendarIcs.write(
                         shown.bodies(),
-                        table(shown),
+                        shown.table().orElseThrow(),
                         hand.isEmpty() ? Optional.empty() : Optional.of(hand),
                         clock.instant()));
     }
@@ -96,13 +95,12 @@ class CalendarController {
     /** For a spreadsheet. */
     @GetMapping("/calendar.csv")
     ResponseEntity<byte[]> csv(@AuthenticationPrincipal Maker maker) {
-        Timetables.Shown shown = timetables.shown(maker.shop());
+        Timetables.Shown shown = timetables.ready(maker.shop());
         ShopWeek week = shown.content().week().week();
-        return file("text/csv", "calendar.csv", CalendarCsv.write(week, table(shown)));
-    }
-
-    private Timetable table(Timetables.Shown shown) {
-        return shown.table().orElseGet(() -> timetables.ofNothing(shown));
+        return file(
+                "text/csv",
+                "calendar.csv",
+                CalendarCsv.write(week, shown.table().orElseThrow()));
     }
 
     private static ResponseEntity<byte[]> file(String type, String name, String text) {

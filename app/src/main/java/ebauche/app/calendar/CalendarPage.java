@@ -87,6 +87,9 @@ class CalendarPage {
             String day,
             long mark) {}
 
+    /** A glue-up for which the shop has too few clamps. */
+    public record Lacking(String name, String title, String address, String says) {}
+
     /** What is done with a block, and how it stands. */
     public record Held(
             HeldBlock block,
@@ -116,6 +119,7 @@ class CalendarPage {
             boolean helpSought,
             List<LeftOut> out,
             int afterSuch,
+            List<Lacking> lacking,
             List<BodyLine> bodies,
             Optional<Held> held,
             List<Hand> hands,
@@ -174,6 +178,7 @@ class CalendarPage {
                                 .filter(l -> l.why() == Timetable.Why.AFTER_SUCH)
                                 .count())
                         .orElse(0),
+                lacking(shown, from),
                 table.map(t -> bodies(shown, t, clock)).orElse(List.of()),
                 held.map(h -> held(shown, h, clock)),
                 week.hands(),
@@ -221,6 +226,18 @@ class CalendarPage {
                     mark.id()));
         }
         return out;
+    }
+
+    private static List<Lacking> lacking(Timetables.Shown shown, LocalDate from) {
+        return shown.bodies().bodies().stream()
+                .flatMap(body -> body.work().parts().stream()
+                        .filter(part -> !part.lacking().isEmpty())
+                        .map(part -> new Lacking(
+                                body.name(),
+                                part.pieces().get(0).title(),
+                                address(from, body.id(), part.name()),
+                                part.lacking())))
+                .toList();
     }
 
     private static List<BodyLine> bodies(Timetables.Shown shown, Timetable table, ShopClock clock) {

@@ -66,7 +66,7 @@ class SayController {
             Model model,
             HttpServletResponse response) {
         Of of = new Of(from, body, step, base);
-        Timetables.Shown shown = timetables.shown(maker.shop());
+        Timetables.Shown shown = timetables.ready(maker.shop());
         HeldBlock held = HeldBlock.of(shown, body, step).orElseThrow(NotHere::new);
         ShopWeek week = shown.content().week().week();
         Optional<LocalDate> on = CalendarPage.day(day);
@@ -125,7 +125,7 @@ class SayController {
             HttpServletResponse response) {
         Of of = new Of(from, body, step, base);
         HeldBlock held =
-                HeldBlock.of(timetables.shown(maker.shop()), body, step).orElseThrow(NotHere::new);
+                HeldBlock.of(timetables.ready(maker.shop()), body, step).orElseThrow(NotHere::new);
         Mark mark = Mark.block(kind.equals("out") ? Mark.Kind.OUT : Mark.Kind.FREE);
         return say(maker, of, held.step(), mark, fig, model, response);
     }
@@ -157,7 +157,7 @@ class SayController {
             Model model,
             HttpServletResponse response) {
         HeldBlock held =
-                HeldBlock.of(timetables.shown(maker.shop()), body, step).orElseThrow(NotHere::new);
+                HeldBlock.of(timetables.ready(maker.shop()), body, step).orElseThrow(NotHere::new);
         String asked = held.part()
                 .asked()
                 .map(a -> a.operation().written())

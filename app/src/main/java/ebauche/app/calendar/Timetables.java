@@ -152,9 +152,17 @@ public class Timetables {
         }
     }
 
-    /** While the shop's bodies are looked at for the first time: that of none. */
-    Timetable ofNothing(Shown shown) {
-        return Search.atOnce(shown.bodies().workload(shown.now()), Optional.empty());
+    /**
+     * The same for whoever cannot show how far it is.
+     *
+     * @throws StillLooking while the shop's bodies are looked at for the first time
+     */
+    Shown ready(long shop) {
+        Shown shown = shown(shop);
+        if (shown.table().isEmpty()) {
+            throw new StillLooking();
+        }
+        return shown;
     }
 
     /** Lets the search end with what it has. */

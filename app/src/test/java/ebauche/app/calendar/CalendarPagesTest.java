@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.app.body.Body;
 import ebauche.app.testing.Visitor;
 import ebauche.app.testing.WithVisitor;
+import ebauche.app.ways.WaysStore;
 import ebauche.core.measure.LengthUnit;
 import java.net.http.HttpResponse;
 import java.time.DayOfWeek;
@@ -21,6 +22,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The calendar's pages: what is moved by hand stays or is refused where it was typed, and two who move the same block do not undo each other. */
 class CalendarPagesTest extends WithVisitor {
@@ -29,6 +32,9 @@ class CalendarPagesTest extends WithVisitor {
             LocalDate.now().plusDays(200).with(TemporalAdjusters.next(DayOfWeek.WEDNESDAY));
 
     private static final String GLUE = "blank:glue";
+
+    @Autowired
+    private WaysStore ways;
 
     private String id(String body) {
         return shop.bodies().get(body).publicId();
@@ -305,5 +311,46 @@ class CalendarPagesTest extends WithVisitor {
         assertThat(nobody.statusCode()).isEqualTo(200);
         assertThat(nobody.body()).doesNotContain("DESCRIPTION");
         assertThat(me.get("/calendar/calendar.csv").body()).startsWith("day,from,to,hand,body,steps");
+    }
+
+    /** A shop of more bodies than are looked at while somebody waits: a file without them would be taken for a shop with nothing to do. */
+    @Test
+    void while_bodies_are_looked_at_for_the_first_time_files_and_moves_are_put_off_with_words() {
+        ObjectNode file = fileOf("tussock");
+        for (int i = 0; i < 13; i++) {
+            file.withObject("/design").put("name", "One of many " + i);
+            takenOn(file);
+        }
+        HttpResponse<String> early = me.get("/calendar/ebauche.ics");
+        assertThat(early.statusCode()).isEqualTo(503);
+        assertThat(early.body()).contains("In a moment the calendar is there");
+        String page = me.get("/calendar").body();
+        for (int i = 0; i < 600 && page.contains("data-under-way=\"true\"") && !page.contains("class=\"week"); i++) {
+            page = me.get("/calendar").body();
+        }
+        HttpResponse<String> then = me.get("/calendar/ebauche.ics");
+        assertThat(then.statusCode()).isEqualTo(200);
+        assertThat(then.body()).contains("One of many 12");
+    }
+
+    /** What a glue-up wants besides the clamps that there are is told in the calendar too. */
+    @Test
+    void too_few_clamps_for_a_glue_up_are_told() {
+        assertThat(me.get("/calendar").body()).doesNotContain("Too few clamps");
+        ObjectNode few = ways.of(shop.maker().shop()).json().deepCopy();
+        few.withObject("/gluing")
+                .putArray("clamps")
+                .addObject()
+                .put("name", "pipe clamp")
+                .put("count", 1)
+                .put("opening", "900 mm")
+                .put("reach", "45 mm")
+                .put("jaw", "45 mm")
+                .put("force", 5500);
+        ways.keep(shop.maker().shop(), ways.of(shop.maker().shop()).number(), few, "test");
+        assertThat(me.get("/calendar").body())
+                .contains("Too few clamps")
+                .contains("takes what there is, and would want more")
+                .contains("more clamps that open wide enough would do");
     }
 }

@@ -24,7 +24,7 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.shop.Gluing;
-import ebauche.core.station.Grip;
+import ebauche.core.station.Clamping;
 import ebauche.core.station.Station;
 import ebauche.core.timber.Flaw;
 import ebauche.core.wires.Closing;
@@ -347,8 +347,8 @@ public final class BlankStation implements Station {
     }
 
     @Override
-    public List<Grip> grips(Build build, StepKey step) {
-        return step.feature().equals(FEATURE) ? Grips.of(build, step) : List.of();
+    public Clamping clamping(Build build, StepKey step) {
+        return step.feature().equals(FEATURE) ? Grips.of(build, step) : Clamping.NONE;
     }
 
     @Override

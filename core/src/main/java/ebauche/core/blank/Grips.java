@@ -6,9 +6,9 @@ import ebauche.core.feature.StepKey;
 import ebauche.core.job.Build;
 import ebauche.core.job.UnderTop;
 import ebauche.core.shop.Gluing;
+import ebauche.core.station.Clamping;
 import ebauche.core.station.Grip;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -20,11 +20,13 @@ final class Grips {
     private final Gluing gluing;
     private final Map<String, Integer> taken = new LinkedHashMap<>();
 
+    private String lacking = "";
+
     private Grips(Gluing gluing) {
         this.gluing = gluing;
     }
 
-    static List<Grip> of(Build build, StepKey step) {
+    static Clamping of(Build build, StepKey step) {
         Blank blank = build.design().blank();
         Grips grips = new Grips(build.shop().gluing());
         switch (step.kind()) {
@@ -52,6 +54,7 @@ final class Grips {
         }
         ClampPlan plan = new GlueUp(layer, blank.along(), gluing, Optional.empty()).clamps();
         plan.clamps().forEach(set -> take(set.clamp().name(), 1));
+        lacking = plan.missing();
         plan.caul().ifPresent(caul -> take(caul.name(), BOTH_SIDES));
     }
 
@@ -71,10 +74,12 @@ final class Grips {
         taken.merge(thing, count, Integer::sum);
     }
 
-    private List<Grip> all() {
+    private Clamping all() {
         int minutes = gluing.glue().clampMinutes();
-        return taken.entrySet().stream()
-                .map(e -> new Grip(e.getKey(), e.getValue(), minutes))
-                .toList();
+        return new Clamping(
+                taken.entrySet().stream()
+                        .map(e -> new Grip(e.getKey(), e.getValue(), minutes))
+                        .toList(),
+                lacking);
     }
 }

@@ -30,6 +30,7 @@ public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
      * @param after blocks of the same body, by their places, each with the least rest after it
      * @param rested when what was done before has rested, minutes since 1970; 0 where nothing rests
      * @param asked what somebody is asked about
+     * @param lacking clamps that its glue-up would want besides those that the shop has, in words; empty if it has enough
      */
     public record Part(
             List<Block.Piece> pieces,
@@ -37,7 +38,8 @@ public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
             List<Wanted> uses,
             Map<Integer, Integer> after,
             long rested,
-            Optional<AsBuilt.Asked> asked) {
+            Optional<AsBuilt.Asked> asked,
+            String lacking) {
         public Part {
             pieces = List.copyOf(pieces);
             trades = Set.copyOf(trades);
@@ -124,7 +126,8 @@ public record BodyWork(List<Part> parts, List<Schedule.Rest> resting) {
                 Part part = parts.get(i);
                 Map<Integer, Integer> after = new LinkedHashMap<>();
                 part.after().forEach((b, rest) -> after.put(place[b], rest));
-                left.add(new Part(part.pieces(), part.trades(), part.uses(), after, part.rested(), part.asked()));
+                left.add(new Part(
+                        part.pieces(), part.trades(), part.uses(), after, part.rested(), part.asked(), part.lacking()));
             }
         }
         return new BodyWork(left, resting);

@@ -17,6 +17,7 @@ import ebauche.core.plan.Schedule;
 import ebauche.core.plan.Stations;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
+import ebauche.core.station.Clamping;
 import ebauche.core.station.Grip;
 import ebauche.core.stock.Change;
 import java.util.ArrayList;
@@ -28,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Gathers the steps of a plan that are not done into blocks. */
@@ -82,7 +84,7 @@ final class Gathering {
         chain();
         return new BodyWork(
                 runs.stream()
-                        .map(r -> new Part(r.pieces, r.trades, uses(r), r.after, r.rested, r.asked))
+                        .map(r -> new Part(r.pieces, r.trades, uses(r), r.after, r.rested, r.asked, lacking(r)))
                         .toList(),
                 List.copyOf(resting.values()));
     }
@@ -292,11 +294,18 @@ final class Gathering {
                 .orElse(0);
     }
 
-    private List<Grip> grips(Run run) {
+    private Stream<Clamping> clampings(Run run) {
         return run.steps.stream()
                 .filter(s -> s.setting() instanceof Setting.Glued)
-                .flatMap(s -> Stations.grips(build, s.key()).stream())
-                .toList();
+                .map(s -> Stations.clamping(build, s.key()));
+    }
+
+    private List<Grip> grips(Run run) {
+        return clampings(run).flatMap(c -> c.grips().stream()).toList();
+    }
+
+    private String lacking(Run run) {
+        return clampings(run).map(Clamping::lacking).collect(Collectors.joining());
     }
 
     private int owned(String grip) {

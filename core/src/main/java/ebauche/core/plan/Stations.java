@@ -23,7 +23,7 @@ import ebauche.core.routing.GuidedWork;
 import ebauche.core.routing.TemplateLine;
 import ebauche.core.sanding.SandingStation;
 import ebauche.core.shielding.ShieldingStation;
-import ebauche.core.station.Grip;
+import ebauche.core.station.Clamping;
 import ebauche.core.station.Station;
 import ebauche.core.thickness.ThicknessStation;
 import java.util.List;
@@ -91,8 +91,12 @@ public final class Stations {
     }
 
     /** Which of the shop's clamps and cauls a step takes. */
-    public static List<Grip> grips(Build build, StepKey step) {
-        return ALL.stream().flatMap(s -> s.grips(build, step).stream()).toList();
+    public static Clamping clamping(Build build, StepKey step) {
+        return ALL.stream()
+                .map(s -> s.clamping(build, step))
+                .filter(c -> !c.equals(Clamping.NONE))
+                .findFirst()
+                .orElse(Clamping.NONE);
     }
 
     /** Every template that the work wants: by station, then by the order of the design. */

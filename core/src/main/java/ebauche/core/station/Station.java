@@ -62,8 +62,8 @@ public interface Station {
     }
 
     /** Which of the shop's clamps and cauls a step of this work takes; none unless it glues. */
-    default List<Grip> grips(Build build, StepKey step) {
-        return List.of();
+    default Clamping clamping(Build build, StepKey step) {
+        return Clamping.NONE;
     }
 
     /** The rules about the wood that is left, each with its number. */
