@@ -44,11 +44,13 @@ class OrderController {
     private final Bodies bodies;
     private final DesignKeeping keeping;
     private final WaysStore ways;
+    private final DeeperLooks looks;
 
-    OrderController(Bodies bodies, DesignKeeping keeping, WaysStore ways) {
+    OrderController(Bodies bodies, DesignKeeping keeping, WaysStore ways, DeeperLooks looks) {
         this.bodies = bodies;
         this.keeping = keeping;
         this.ways = ways;
+        this.looks = looks;
     }
 
     /**
@@ -69,6 +71,7 @@ class OrderController {
             Optional<String> curve,
             Optional<Move> move,
             HouseLine house,
+            DeeperLooks.Look look,
             Optional<StepKey> earlier,
             Optional<StepKey> later) {}
 
@@ -86,7 +89,7 @@ class OrderController {
         return "order/weigh";
     }
 
-    private static void show(Bodies.Current current, String asked, Integer to, Figures fig, Model model) {
+    private void show(Bodies.Current current, String asked, Integer to, Figures fig, Model model) {
         BuildPlan plan = current.plan();
         Ordering ordering = plan.schedule().ordering();
         PlanStep step = StepInHand.chosen(plan, asked);
@@ -120,6 +123,7 @@ class OrderController {
                                         place -> at(current, key, Optional.of(place)))),
                         move,
                         Kept.with(plan).get(HouseLine.class, () -> HouseLine.of(ordering)),
+                        looks.at(plan),
                         key(plan, chosen - 1),
                         key(plan, chosen + 1)));
     }
@@ -141,6 +145,45 @@ class OrderController {
             Model model) {
         show(bodies.current(maker.shop(), id), step, to, fig, model);
         return "order/weighed :: told";
+    }
+
+    private record DeeperView(Bodies.Current current, Ordering ordering, DeeperLooks.Look look, int base) {}
+
+    /** Whether a cheaper order was found meanwhile. */
+    @GetMapping("/deeper")
+    String deeper(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @ModelAttribute("fig") Figures fig,
+            Model model) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        PageModel.put(
+                model,
+                new DeeperView(
+                        current,
+                        current.plan().schedule().ordering(),
+                        looks.at(current.plan()),
+                        current.revision().number()));
+        model.addAttribute("here", current.here());
+        return "order/deeper :: deeper";
+    }
+
+    /** Takes the cheaper order as the body's own. */
+    @PostMapping("/deeper")
+    String takeDeeper(
+            @AuthenticationPrincipal Maker maker,
+            @PathVariable String id,
+            @RequestParam int base,
+            @ModelAttribute("fig") Figures fig,
+            Model model,
+            HttpServletResponse response) {
+        Bodies.Current current = bodies.current(maker.shop(), id);
+        Optional<List<Operation>> found = looks.at(current.plan()).found().map(Ordering.Deeper::order);
+        if (found.isEmpty()) {
+            // The body is another than it was looked for, or it is taken already: the page shows how it stands.
+            return "redirect:" + current.here() + "/weigh";
+        }
+        return keep(current, base, found, null, maker, fig, model, response);
     }
 
     private static String at(Bodies.Current current, StepKey step, Optional<Integer> to) {

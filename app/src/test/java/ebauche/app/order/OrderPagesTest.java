@@ -198,4 +198,26 @@ class OrderPagesTest extends WithVisitor {
         HouseRules kept = ways.of(shop.maker().shop()).means().shop().rules();
         assertThat(kept).isEqualTo(new HouseRules(true, List.of(new HouseRule(Stage.SAWING, Stage.CONTOURS))));
     }
+
+    /** A cheaper order is looked for beside the work, told when it is there, and taken as the body's own; taken twice it is taken once. */
+    @Test
+    void a_deeper_look_is_told_when_it_found_something_and_can_be_taken() throws InterruptedException {
+        assertThat(me.get(here()).body()).contains("A cheaper order is looked for");
+        String told = me.get(here() + "/deeper").body();
+        for (int i = 0; i < 600 && told.contains("hx-get"); i++) {
+            Thread.sleep(100);
+            told = me.get(here() + "/deeper").body();
+        }
+        assertThat(told).contains("A deeper look found an order that saves").contains("Take that order");
+        assertThat(me.get(here()).body()).contains("Take that order");
+        int base = base();
+        String taken = here() + "/deeper";
+        assertThat(me.post(here(), taken, Map.of("base", "" + base)).statusCode())
+                .isEqualTo(302);
+        assertThat(base()).isEqualTo(base + 1);
+        assertThat(me.get(here()).body()).contains("Your own order").doesNotContain("Take that order");
+        assertThat(me.post(here(), taken, Map.of("base", "" + base)).statusCode())
+                .isEqualTo(302);
+        assertThat(base()).isEqualTo(base + 1);
+    }
 }

@@ -7,6 +7,7 @@ import ebauche.core.shop.HouseRule;
 import ebauche.core.shop.HouseRules;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The order that a build's steps are done in, and what it costs.
@@ -33,6 +34,9 @@ public record Ordering(
         Price least,
         boolean own,
         List<Finding> findings) {
+    /** Less is not told, minutes: nobody orders a body anew for it. */
+    private static final double WORTH_A_WORD = 1;
+
     public Ordering {
         links = List.copyOf(links);
         findings = List.copyOf(findings);
@@ -93,6 +97,30 @@ public record Ordering(
 
     private List<Operation> cheapest(List<Link> kept) {
         return LeastLoss.of(costs, sequence.keeping(kept, done), kept, done);
+    }
+
+    /**
+     * A cheaper order by a deeper look, which takes seconds; it keeps links and the shop's rules, and what is done stays.
+     *
+     * @param tries shakes of the best order so far
+     * @return empty where the order is the maker's own, steps wait for each other, or nothing is found that is worth a word
+     */
+    public Optional<Deeper> deeper(int tries) {
+        if (own || sequence.circled()) {
+            return Optional.empty();
+        }
+        List<Link> kept = new ArrayList<>(links);
+        kept.addAll(house.links());
+        List<Operation> found = LeastLoss.deeper(costs, operations(), kept, done, tries);
+        Price its = costs.price(found);
+        return least.total() - its.total() < WORTH_A_WORD ? Optional.empty() : Optional.of(new Deeper(found, its));
+    }
+
+    /** An order that a deeper look found, and its price. */
+    public record Deeper(List<Operation> order, Price price) {
+        public Deeper {
+            order = List.copyOf(order);
+        }
     }
 
     /** By which rules of the shop a step stands after others, or others after it. */
