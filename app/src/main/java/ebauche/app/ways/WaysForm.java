@@ -140,10 +140,10 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
         return filled;
     }
 
-    /** What tells that a row is filled: where something is chosen besides, it stands there from the beginning. */
+    /** What tells that a row is filled: its name, so that one whose name was taken out is none any more; any of its choices where it has no name. */
     private static Stream<Field.Input> asked(List<Field.Input> columns) {
-        boolean choicesAlone = columns.stream().allMatch(c -> c.kind() == Field.Kind.CHOICE);
-        return columns.stream().filter(c -> choicesAlone || c.kind() != Field.Kind.CHOICE);
+        return columns.stream()
+                .limit(columns.stream().allMatch(c -> c.kind() == Field.Kind.CHOICE) ? columns.size() : 1);
     }
 
     /** Ways as the form's fields hold them, lengths as they were typed where they were. */

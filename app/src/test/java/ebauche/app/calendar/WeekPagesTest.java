@@ -5,9 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ebauche.app.testing.WithVisitor;
 import java.net.http.HttpResponse;
 import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
+import java.time.zone.ZoneOffsetTransition;
+import java.time.zone.ZoneRules;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -135,5 +141,36 @@ class WeekPagesTest extends WithVisitor {
         HttpResponse<String> none = keepWith("things.the saw", "two");
         assertThat(none.statusCode()).isEqualTo(422);
         assertThat(troubleAt(none.body(), "things.the saw")).contains("is no number");
+    }
+
+    /** Whole hours that a day's rule is marked with. */
+    private List<String> hours(LocalDate day) {
+        String page = me.get("/calendar?from=" + day).body();
+        int begins = page.indexOf("class=\"hour\"");
+        int next = page.indexOf("class=\"day\"", begins);
+        return Pattern.compile("class=\"hour\"[^>]*>([^<]*)<")
+                .matcher(page.substring(begins, next))
+                .results()
+                .map(m -> m.group(1))
+                .toList();
+    }
+
+    /** In spring the hour after one is missing, in autumn there is one twice. */
+    @Test
+    void a_day_on_which_the_clocks_change_has_the_hours_that_it_has() {
+        Map<String, String> typed = form();
+        typed.put("zone", "Europe/Berlin");
+        typed.put("hands.0.sunday", "0:00-8:00");
+        assertThat(keep(typed).statusCode()).isEqualTo(302);
+        ZoneRules rules = ZoneId.of("Europe/Berlin").getRules();
+        ZoneOffsetTransition next = rules.nextTransition(Instant.now().plus(Duration.ofDays(1)));
+        for (ZoneOffsetTransition change : List.of(next, rules.nextTransition(next.getInstant()))) {
+            List<String> hours = hours(change.getDateTimeBefore().toLocalDate());
+            if (change.isGap()) {
+                assertThat(hours).startsWith("00:00", "01:00", "03:00", "04:00");
+            } else {
+                assertThat(hours).startsWith("00:00", "01:00", "02:00", "02:00", "03:00");
+            }
+        }
     }
 }
