@@ -27,9 +27,8 @@ class DeeperLooks {
      *
      * @param underWay whether it still goes on
      * @param found a cheaper order
-     * @param saves minutes
      */
-    record Look(boolean underWay, Optional<Ordering.Deeper> found, double saves) {}
+    record Look(boolean underWay, Optional<Ordering.Deeper> found) {}
 
     private record Question() {}
 
@@ -37,18 +36,14 @@ class DeeperLooks {
     Look at(BuildPlan plan) {
         Ordering ordering = plan.schedule().ordering();
         if (ordering.own()) {
-            return new Look(false, Optional.empty(), 0);
+            return new Look(false, Optional.empty());
         }
         CompletableFuture<Optional<Ordering.Deeper>> look = Kept.with(plan)
                 .get(new Question(), () -> CompletableFuture.supplyAsync(() -> ordering.deeper(TRIES), beside));
         if (!look.isDone()) {
-            return new Look(true, Optional.empty(), 0);
+            return new Look(true, Optional.empty());
         }
-        Optional<Ordering.Deeper> found = look.join();
-        return new Look(
-                false,
-                found,
-                found.map(f -> ordering.least().total() - f.price().total()).orElse(0.0));
+        return new Look(false, look.join());
     }
 
     @PreDestroy

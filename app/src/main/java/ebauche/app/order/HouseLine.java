@@ -19,7 +19,6 @@ record HouseLine(List<HouseRule> rules, double cost, List<HouseRule> learned) {
                 .map(HouseOrder.Pair::rule)
                 .distinct()
                 .toList();
-        double cost = ordering.least().total() - ordering.withoutRules().total();
-        return new HouseLine(rules, cost, Learned.of(ordering));
+        return new HouseLine(rules, ordering.rulesCost(), Learned.of(ordering));
     }
 }

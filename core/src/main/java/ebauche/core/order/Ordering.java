@@ -87,6 +87,11 @@ public record Ordering(
         return house.pairs().isEmpty() ? least : costs.price(cheapest(links));
     }
 
+    /** Minutes that the rules cost; less than nothing where the search found something cheaper by them. */
+    public double rulesCost() {
+        return least.total() - withoutRules().total();
+    }
+
     /** The order of least loss that the plan would take if the maker had none. */
     List<Operation> cheapest() {
         List<Operation> start = sequence.keeping(links, done);
@@ -113,11 +118,16 @@ public record Ordering(
         kept.addAll(house.links());
         List<Operation> found = LeastLoss.deeper(costs, operations(), kept, done, tries);
         Price its = costs.price(found);
-        return least.total() - its.total() < WORTH_A_WORD ? Optional.empty() : Optional.of(new Deeper(found, its));
+        double saves = least.total() - its.total();
+        return saves < WORTH_A_WORD ? Optional.empty() : Optional.of(new Deeper(found, its, saves));
     }
 
-    /** An order that a deeper look found, and its price. */
-    public record Deeper(List<Operation> order, Price price) {
+    /**
+     * An order that a deeper look found, and its price.
+     *
+     * @param saves minutes beside the cheapest that the plan found
+     */
+    public record Deeper(List<Operation> order, Price price, double saves) {
         public Deeper {
             order = List.copyOf(order);
         }

@@ -80,7 +80,9 @@ class HouseOrderTest {
         assertThat(told(ruled)).isEmpty();
         LeastLossOutsideTest.assertKept(ruled.operations(), ruled.links());
         assertThat(ruled.withoutRules()).isEqualTo(free.price());
-        assertThat(ruled.price().total()).isGreaterThan(free.price().total());
+        assertThat(ruled.rulesCost())
+                .isEqualTo(ruled.price().total() - free.price().total())
+                .isPositive();
         assertThat(ruled.rulesOf(StepKey.parse("outline:saw"))).containsExactly(SAW_FIRST);
         assertThat(ruled.rulesOf(StepKey.parse("sanding:front"))).isEmpty();
     }

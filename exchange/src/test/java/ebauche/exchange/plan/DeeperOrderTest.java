@@ -45,6 +45,8 @@ class DeeperOrderTest {
                 .isEqualTo(ordering.costs().price(deeper.order()).total())
                 .isLessThan(ordering.least().total() - 1)
                 .isGreaterThan(0.95 * ordering.least().total());
+        assertThat(deeper.saves())
+                .isEqualTo(ordering.least().total() - deeper.price().total());
         assertThat(ordering.deeper(TRIES)).contains(deeper);
     }
 
