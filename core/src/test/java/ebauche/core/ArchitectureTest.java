@@ -63,6 +63,7 @@ class ArchitectureTest {
             new Row("layout"),
             new Row("operation"),
             new Row("passes"),
+            new Row("gluing"),
             new Row("shop"),
             new Row("design"),
             new Row("things", core("stock"), core("crib"), core("hardware"), core("timber")),

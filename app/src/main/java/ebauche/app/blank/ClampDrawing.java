@@ -6,11 +6,11 @@ import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.blank.ClampPlan;
 import ebauche.core.blank.Registration;
-import ebauche.core.blank.TopPress;
 import ebauche.core.design.Blank;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Region;
+import ebauche.core.gluing.TopPress;
 
 /** Clamps on the blank, neck to the right: which bars lie over and which under, and when each is tightened. */
 public final class ClampDrawing {

@@ -4,8 +4,8 @@ import ebauche.app.web.Figures;
 import ebauche.app.words.Words;
 import ebauche.core.balance.Balance;
 import ebauche.core.balance.Hang;
-import ebauche.core.blank.TopPress;
 import ebauche.core.crib.Bit;
+import ebauche.core.gluing.TopPress;
 import ebauche.core.hollow.NewCap;
 import ebauche.core.plan.BuildPlan;
 import ebauche.core.timber.Species;
@@ -42,11 +42,7 @@ public record CapSheet(
                 capped.guitar().wood().grams(),
                 stays(balance, fig),
                 stays(capped, fig),
-                TopPress.onto(
-                        plan.build().design().outline().region(),
-                        cap.cavities(),
-                        cap.cap(),
-                        plan.build().shop().gluing()),
+                cap.press(),
                 cap.trims().map(Bit::name));
     }
 

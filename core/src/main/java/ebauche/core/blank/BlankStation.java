@@ -8,6 +8,7 @@ import ebauche.core.feature.StepKey;
 import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Region;
+import ebauche.core.gluing.Clamping;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;
@@ -24,7 +25,6 @@ import ebauche.core.operation.Condition;
 import ebauche.core.operation.Operation;
 import ebauche.core.operation.Setting;
 import ebauche.core.shop.Gluing;
-import ebauche.core.station.Clamping;
 import ebauche.core.station.Station;
 import ebauche.core.timber.Flaw;
 import ebauche.core.wires.Closing;
@@ -348,7 +348,7 @@ public final class BlankStation implements Station {
 
     @Override
     public Clamping clamping(Build build, StepKey step) {
-        return step.feature().equals(FEATURE) ? Grips.of(build, step) : Clamping.NONE;
+        return step.feature().equals(FEATURE) ? BlankGrips.of(build, step) : Clamping.NONE;
     }
 
     @Override

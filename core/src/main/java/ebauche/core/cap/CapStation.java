@@ -8,6 +8,8 @@ import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.gluing.Clamping;
+import ebauche.core.gluing.Grips;
 import ebauche.core.hollow.NewCap;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
@@ -359,6 +361,17 @@ public final class CapStation implements Station {
         private static Change remove(Region plan, double from, double to) {
             return Change.Remove.fromBody(Recap.FEATURE, Solid.Prism.between(plan, from, to));
         }
+    }
+
+    @Override
+    public Clamping clamping(Build build, StepKey step) {
+        return step.equals(StepKey.of(Recap.FEATURE, StepKind.TOP))
+                ? NewCap.overWhatIsCut(build)
+                        .map(cap -> new Grips(build.shop().gluing())
+                                .take(cap.press())
+                                .clamping())
+                        .orElse(Clamping.NONE)
+                : Clamping.NONE;
     }
 
     @Override

@@ -9,6 +9,7 @@ import ebauche.core.feature.StepKind;
 import ebauche.core.geometry.Face;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.gluing.TopPress;
 import ebauche.core.job.Build;
 import ebauche.core.job.History;
 import ebauche.core.logbook.AsBuilt;
@@ -133,6 +134,12 @@ public record NewCap(
                         .map(c -> build.faces().frontFinished() - c.higher())
                         .orElse(old)
                 : old;
+    }
+
+    /** How it is pressed onto what is left between the cavities. */
+    public TopPress press() {
+        return TopPress.onto(
+                build.design().outline().region(), cavities(), cap, build.shop().gluing());
     }
 
     /** Whether a cap is glued on: from then on it is a fact, whatever the design says. */

@@ -6,6 +6,7 @@ import ebauche.core.feature.StepKey;
 import ebauche.core.feature.StepKind;
 import ebauche.core.feature.Work;
 import ebauche.core.geometry.Face;
+import ebauche.core.gluing.Clamping;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.Rule;
@@ -135,6 +136,11 @@ public final class NeckStation implements Station {
         return steps;
     }
 
+    @Override
+    public Clamping clamping(Build build, StepKey step) {
+        return step.equals(StepKey.of(NeckJoint.FEATURE, StepKind.GLUE)) ? SetNeck.clamping(build) : Clamping.NONE;
+    }
+
     private static Operation withWidths(Build build, Operation step) {
         if (!step.key().is(StepKind.ROUT)) {
             return step;
@@ -178,6 +184,7 @@ public final class NeckStation implements Station {
         CentreLine line = CentreLine.of(build);
         line.atBridge().ifPresent(sums::add);
         sums.add(line.permitted());
+        SetNeck.opening(build).ifPresent(sums::add);
         return sums;
     }
 }

@@ -2,6 +2,7 @@ package ebauche.core.station;
 
 import ebauche.core.feature.StepKey;
 import ebauche.core.feature.Work;
+import ebauche.core.gluing.Clamping;
 import ebauche.core.job.Build;
 import ebauche.core.job.Finding;
 import ebauche.core.job.History;

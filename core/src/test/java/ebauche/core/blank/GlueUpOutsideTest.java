@@ -7,6 +7,7 @@ import ebauche.core.TestTimber;
 import ebauche.core.design.BlankLayer;
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
+import ebauche.core.gluing.TopPress;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;

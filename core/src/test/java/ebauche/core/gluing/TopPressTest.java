@@ -1,23 +1,18 @@
-package ebauche.core.blank;
+package ebauche.core.gluing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
-import ebauche.core.layout.Need;
-import ebauche.core.layout.Pocket;
 import ebauche.core.shop.Caul;
 import ebauche.core.shop.Clamp;
 import ebauche.core.shop.Glue;
 import ebauche.core.shop.Gluing;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
-/** Pressing a top onto its core, worked by hand on a blank of 300 x 400 about (10, 50); and where pins keep it from creeping. */
+/** Pressing a top onto its core, worked by hand on a blank of 300 x 400 about (10, 50). */
 class TopPressTest {
     private static final Region BLANK = Region.rectangle(new Point(10, 50), 300, 400, 0, 0);
     private static final Clamp STRONG = new Clamp("strong", 3, 400, 80, 30, 4000);
@@ -108,39 +103,6 @@ class TopPressTest {
         assertThat(press.glueMost().value()).isCloseTo(0.12 * Glue.PVA.spreadMost(), within(1e-9));
     }
 
-    private static Need need(Pocket... pockets) {
-        return new Need(BLANK, 44, 48, 0.5, List.of(pockets), Region.EMPTY, Region.EMPTY, Region.EMPTY, true, true);
-    }
-
-    private static Pocket pocket(double x, double y, double top, double bottom) {
-        return new Pocket(Region.rectangle(new Point(x, y), 20, 20, 0, 0), top, bottom);
-    }
-
-    /** Pins stand where pockets take them away: the two that lie farthest apart, through the top and open at the front. */
-    @Test
-    void pins_stand_in_pockets_as_far_apart_as_can_be() {
-        Registration pins = Registration.of(
-                need(pocket(0, 0, 0, 19), pocket(0, 70, 0, 19), pocket(0, 150, 0, 19)), BLANK, Region.EMPTY, 6);
-        assertThat(pins.inWaste()).isFalse();
-        assertThat(List.of(pins.one(), pins.other()))
-                .usingElementComparator((a, b) -> a.distance(b) < 1e-6 ? 0 : 1)
-                .containsExactlyInAnyOrder(new Point(0, 0), new Point(0, 150));
-    }
-
-    /** Else in the corners of the blank, 6 mm from its edges. */
-    @ParameterizedTest
-    @CsvSource({"59, 0, 19, true", "60, 0, 19, false", "150, 0, 6, true", "150, 0, 6.1, false", "150, 3, 19, true"})
-    void else_they_stand_in_the_waste(double apart, double top, double bottom, boolean inWaste) {
-        List<Pocket> pockets = new ArrayList<>(List.of(pocket(0, 0, top, bottom), pocket(0, apart, top, bottom)));
-        Registration pins = Registration.of(need(pockets.toArray(new Pocket[0])), BLANK, Region.EMPTY, 6);
-        assertThat(pins.inWaste()).isEqualTo(inWaste);
-        if (inWaste) {
-            assertThat(pins.one()).isEqualTo(new Point(-134, -144));
-            assertThat(pins.other()).isEqualTo(new Point(154, 244));
-        }
-        assertThat(Registration.of(need(), BLANK, Region.EMPTY, 6).inWaste()).isTrue();
-    }
-
     /** 20 mm of rim round a hollow on either side of a block 60 wide. */
     private static final Region HOLLOW = Region.rectangle(new Point(-75, 50), 90, 360, 0, 0)
             .union(Region.rectangle(new Point(95, 50), 90, 360, 0, 0));
@@ -200,12 +162,5 @@ class TopPressTest {
     @Test
     void round_the_rim_a_clamp_every_couple_of_inches() {
         assertThat(onHollow(List.of(STRONG)).rimClamps().value()).isEqualTo(28);
-    }
-
-    @Test
-    void no_pin_stands_over_a_hollow() {
-        Need whole = need(pocket(-75, 0, 0, 19), pocket(10, 150, 0, 19), pocket(10, -50, 0, 19));
-        Registration pins = Registration.of(whole, BLANK, HOLLOW, 6);
-        assertThat(List.of(pins.one(), pins.other())).containsExactlyInAnyOrder(new Point(10, 150), new Point(10, -50));
     }
 }

@@ -1,4 +1,4 @@
-package ebauche.core.station;
+package ebauche.core.gluing;
 
 /**
  * Clamps or cauls that a glue-up takes.

@@ -1,4 +1,4 @@
-package ebauche.core.station;
+package ebauche.core.gluing;
 
 import java.util.List;
 

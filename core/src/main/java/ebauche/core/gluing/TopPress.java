@@ -1,4 +1,4 @@
-package ebauche.core.blank;
+package ebauche.core.gluing;
 
 import ebauche.core.geometry.Point;
 import ebauche.core.geometry.Region;
