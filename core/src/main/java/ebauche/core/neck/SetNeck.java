@@ -55,14 +55,13 @@ final class SetNeck {
         return Optional.of(sum.is(wide, "body + heel stands proud of the front + fingerboard thickness + cauls"));
     }
 
-    /** Of the shop's clamps those that press it: wide enough, deep enough for the middle of the pocket, of these the least deep. */
+    /** Of the shop's clamps those that press it: wide enough, deep enough for the middle of the pocket, of these the smallest. */
     private static List<Clamp> clamps(Build build, double opening) {
         NeckJoint neck = build.design().neck();
         double middle = Math.max(neck.widthAtEnd(), neck.widthAtMouth()) / 2;
         return build.shop().gluing().clamps().stream()
                 .filter(c -> c.opening() >= opening && c.reach() >= middle)
-                .sorted(Comparator.comparingDouble(Clamp::reach)
-                        .thenComparing(Comparator.comparingDouble(Clamp::force).reversed()))
+                .sorted(Comparator.comparingDouble(Clamp::opening).thenComparingDouble(Clamp::reach))
                 .flatMap(c -> Stream.generate(() -> c).limit(c.count()))
                 .limit(CLAMPS)
                 .toList();

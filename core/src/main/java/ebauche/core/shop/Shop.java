@@ -97,6 +97,12 @@ public record Shop(
                 crib, practice, other, cutting, gluing, clearances, bands, wire, shielding, longHoles, worth, rules);
     }
 
+    /** The same shop that glues otherwise, or with other clamps. */
+    public Shop with(Gluing other) {
+        return new Shop(
+                crib, practice, limits, cutting, other, clearances, bands, wire, shielding, longHoles, worth, rules);
+    }
+
     /** The same shop that likes to do other things first. */
     public Shop with(HouseRules other) {
         return new Shop(
