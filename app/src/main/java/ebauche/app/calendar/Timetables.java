@@ -294,7 +294,7 @@ public class Timetables {
         Workload load = first.table().orElseThrow().load();
         Timetable found = Search.of(
                 load,
-                Search.EFFORT,
+                Search.effort(load),
                 (share, best) -> {
                     tell(desk, job, first.at(Stage.BETTER, share));
                     return !job.stopped;

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 
 /**
  * A list of blocks, each after what it comes after, and ways to change it by chance: a block elsewhere, alone or with all that must go along; of two
- * bodies one before the other, or one before or behind all; blocks together that one set-up would do for; another hand.
+ * bodies one before the other, or one before or behind all; half days filled; blocks together that one set-up would do for; another hand.
  */
 final class Changes {
     private final Workload load;
@@ -20,6 +20,7 @@ final class Changes {
     /** Of each body its blocks. */
     private final int[][] ofJob;
 
+    private final Filling filling;
     private final List<int[]> alike = new ArrayList<>();
     private final int[] place;
     private final boolean[] goes;
@@ -30,7 +31,7 @@ final class Changes {
      * Begins with a list.
      *
      * @param after what comes after each block
-     * @param begun kept as it is: what is changed is a copy
+     * @param begun the list placed last; kept as it is: what is changed is a copy
      */
     Changes(Workload load, Placing placing, int[][] after, int[] begun, SplittableRandom chance) {
         this.load = load;
@@ -46,6 +47,12 @@ final class Changes {
                         .toArray())
                 .toArray(int[][]::new);
         gatherAlike();
+        filling = new Filling(load, placing, chance);
+    }
+
+    /** The list as it is now was placed last: changes begin with it. */
+    void stands() {
+        filling.stands();
     }
 
     /** Blocks that one set-up would do for, of several bodies. */
@@ -77,18 +84,21 @@ final class Changes {
         if (what < 0.1 && ofJob.length > 1) {
             return body();
         }
-        if (what < 0.25 && !alike.isEmpty()) {
+        if (what < 0.18) {
+            return filling.change(list);
+        }
+        if (what < 0.3 && !alike.isEmpty()) {
             return together();
         }
         int i = list[chance.nextInt(list.length)];
-        if (what < 0.4 && placing.able(i).length > 1) {
+        if (what < 0.45 && placing.able(i).length > 1) {
             int h = chance.nextInt(placing.able(i).length + 1) - 1;
             int hand = h < 0 ? -1 : placing.able(i)[h];
             boolean other = placing.by[i] != hand;
             placing.by[i] = hand;
             return other;
         }
-        if (what < 0.7) {
+        if (what < 0.72) {
             return ahead(i, chance.nextInt(list.length));
         }
         int low = low(i);

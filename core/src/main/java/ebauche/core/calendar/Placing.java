@@ -26,6 +26,9 @@ final class Placing {
     private final Workload load;
     private final int n;
     private final int[][] minutes;
+    /** Minutes of each block in all. */
+    private final int[] work;
+
     private final int[][] able;
     private final int[][] before;
     private final int[][] rests;
@@ -63,13 +66,14 @@ final class Placing {
     /** What speaks against the list placed last. */
     Timetable.Loss loss;
 
-    /** From the beginning to the end of a block in the mean, minutes: of timetables with the same loss the one with less has more room left. */
+    /** From the beginning to the end of a minute's work in the mean, minutes: of timetables with the same loss the one with less has more room left. */
     double room;
 
     Placing(Workload load) {
         this.load = load;
         n = load.blocks().size();
         minutes = new int[n][];
+        work = new int[n];
         able = new int[n][];
         before = new int[n][];
         rests = new int[n][];
@@ -117,6 +121,7 @@ final class Placing {
 
     private void compile(int i, Block block, Map<String, Integer> states) {
         minutes[i] = minutes(block);
+        work[i] = block.minutes();
         able[i] = able(block);
         before[i] = block.after().stream().mapToInt(Block.After::block).toArray();
         rests[i] = block.after().stream().mapToInt(Block.After::rest).toArray();
@@ -206,6 +211,7 @@ final class Placing {
         int lost = 0;
         long sumSetUps = 0;
         double sumEnds = 0;
+        double sumWork = 0;
         Arrays.fill(ends, load.from());
         for (int block : list) {
             long soon = soonest[block];
@@ -234,7 +240,8 @@ final class Placing {
                 }
             }
             sumSetUps += setUp[block];
-            sumEnds += to[block] - load.from();
+            sumEnds += (double) work[block] * (to[block] - load.from());
+            sumWork += work[block];
             int job = load.blocks().get(block).job();
             ends[job] = Math.max(ends[job], to[block] + restsLast[block]);
         }
@@ -247,7 +254,7 @@ final class Placing {
             sum += ends[j] - load.from();
         }
         loss = new Timetable.Loss(late, last, (double) sum / Math.max(1, ends.length), sumSetUps, lost);
-        room = sumEnds / Math.max(1, list.length);
+        room = sumEnds / Math.max(1, sumWork);
         return loss.total();
     }
 

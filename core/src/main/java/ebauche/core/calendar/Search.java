@@ -14,8 +14,14 @@ import java.util.SplittableRandom;
  * blocks placed, not a time.
  */
 public final class Search {
-    /** So many blocks are placed in all unless it is stopped: what a person waits for without leaving the page. */
-    public static final long EFFORT = 600_000;
+    /** So many blocks are placed in all for a shop of many unless it is stopped: what a person waits for without leaving the page. */
+    private static final long EFFORT = 600_000;
+
+    /** A shop of fewer blocks has more tries in the same time: placing one block is the faster the fewer there are. */
+    private static final int MANY = 200;
+
+    /** Of lists, in a shop of few. */
+    private static final int MOST_TRIES = 130_000;
 
     /** Every timetable is looked at so many times at the least. */
     private static final int LEAST_TRIES = 40;
@@ -43,7 +49,7 @@ public final class Search {
     /** At its end, of that at its beginning. */
     private static final double COLD = 0.03;
 
-    /** What a minute earlier of all blocks in the mean weighs while it looks: of timetables with the same loss one is nearer to a better. */
+    /** What a minute earlier of all work in the mean weighs while it looks: of timetables with the same loss one is nearer to a better. */
     private static final double ROOM = 0.3;
 
     /** A timetable that people work by is given up for one that is better by this share at the least. */
@@ -82,9 +88,15 @@ public final class Search {
         after = behind.stream().map(l -> l.stream().mapToInt(x -> x).toArray()).toArray(int[][]::new);
     }
 
+    /** The usual effort, blocks that may be placed. */
+    public static long effort(Workload load) {
+        long n = Math.max(1, load.blocks().size());
+        return n * Math.min(MOST_TRIES, EFFORT * Math.max(MANY, n) / (n * n));
+    }
+
     /** The best timetable that is found with the usual effort. */
     public static Timetable of(Workload load) {
-        return of(load, EFFORT, Watch.NOBODY);
+        return of(load, effort(load), Watch.NOBODY);
     }
 
     /**
@@ -236,6 +248,7 @@ public final class Search {
                     System.arraycopy(bestBy, 0, placing.by, 0, bestBy.length);
                 }
                 now = placing.place(changes.list) + ROOM * placing.room;
+                changes.stands();
             }
             int[] kept = changes.list.clone();
             int[] hands = placing.by.clone();
@@ -247,6 +260,7 @@ public final class Search {
             double warmth = warm * Math.pow(COLD, round - (int) round);
             if (felt <= now || chance.nextDouble() < Math.exp((now - felt) / warmth)) {
                 now = felt;
+                changes.stands();
                 if (loss < least - 1e-9) {
                     least = loss;
                     best = changes.list.clone();

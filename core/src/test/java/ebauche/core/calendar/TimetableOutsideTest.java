@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,24 +43,29 @@ class TimetableOutsideTest {
 
     /**
      * Of 170 seeded shops of 20 to 40 blocks the solver proved the least loss of 99 within fifteen seconds on two cores; they are kept beside this test. Aim: all within
-     * two per cent. Where one hand has all the work its pieces must fill half days to the minute, which the search does not always find.
+     * two per cent. With little time to spare the pieces must fill half days to the minute, which the search does not always find.
      */
     @Test
     void as_near_to_what_is_proved_as_was_measured() throws IOException {
         Map<Integer, Double> proved = proved();
         assertThat(proved).hasSize(99);
-        int near = 0;
-        double sum = 0;
-        for (Map.Entry<Integer, Double> least : proved.entrySet()) {
-            Timetable table = Search.of(proved(least.getKey()), 2 * Search.EFFORT, Search.Watch.NOBODY);
-            assertThat(Checker.flaws(table)).as("shop " + least.getKey()).isEmpty();
-            double over = table.loss().total() / least.getValue() - 1;
-            assertThat(over).as("shop " + least.getKey()).isBetween(-1e-6, 0.15);
-            near += over <= 0.02 ? 1 : 0;
-            sum += over;
-        }
-        assertThat(near).as("within two per cent").isGreaterThanOrEqualTo(84);
-        assertThat(sum / proved.size()).as("above the least in the mean").isLessThan(0.01);
+        double[] over = proved.entrySet().parallelStream()
+                .mapToDouble(least -> {
+                    Timetable table = Search.of(proved(least.getKey()));
+                    assertThat(Checker.flaws(table))
+                            .as("shop " + least.getKey())
+                            .isEmpty();
+                    double share = table.loss().total() / least.getValue() - 1;
+                    assertThat(share).as("shop " + least.getKey()).isBetween(-1e-6, 0.08);
+                    return share;
+                })
+                .toArray();
+        assertThat(Arrays.stream(over).filter(share -> share <= 0.02).count())
+                .as("within two per cent")
+                .isGreaterThanOrEqualTo(90);
+        assertThat(Arrays.stream(over).average().orElseThrow())
+                .as("above the least in the mean")
+                .isLessThan(0.005);
     }
 
     /** That what is kept is what the solver says. */

@@ -12,6 +12,7 @@ import ebauche.core.calendar.ShopCalendar;
 import ebauche.core.calendar.ShopWeek;
 import ebauche.core.calendar.Timetable;
 import ebauche.core.calendar.Trade;
+import ebauche.core.calendar.Workload;
 import ebauche.core.order.Link;
 import ebauche.core.plan.BuildPlan.PlanStep;
 import ebauche.core.plan.Planner;
@@ -175,7 +176,8 @@ class ThreeWeeksTest {
         first = Search.of(shop(asOrdered).workload(BEGIN));
         onTuesday = new LinkedHashMap<>();
         ORDERED.forEach(o -> onTuesday.put(o.name(), schedule(withDone(o))));
-        then = Search.of(shop(onTuesday).workload(NOON), Search.EFFORT, Search.Watch.NOBODY, Optional.of(first));
+        Workload load = shop(onTuesday).workload(NOON);
+        then = Search.of(load, Search.effort(load), Search.Watch.NOBODY, Optional.of(first));
     }
 
     @Test
