@@ -13,6 +13,12 @@ import java.util.stream.IntStream;
  * bodies one before the other, or one before or behind all; half days filled; blocks together that one set-up would do for; another hand.
  */
 final class Changes {
+    /** How often half days are filled in a shop of few blocks: of many there is always one that fits, and a change of so much made them worse. */
+    private static final double FILLS = 0.08;
+
+    /** So many are few. */
+    private static final int FEW = 100;
+
     private final Workload load;
     private final Placing placing;
     private final int[][] after;
@@ -77,6 +83,9 @@ final class Changes {
         for (int i = 0; i < list.length; i++) {
             place[list[i]] = i;
         }
+        if (placing.size() <= FEW && chance.nextDouble() < FILLS) {
+            return filling.change(list);
+        }
         double what = chance.nextDouble();
         if (what < 0.05 && ofJob.length > 1) {
             return apart();
@@ -84,21 +93,18 @@ final class Changes {
         if (what < 0.1 && ofJob.length > 1) {
             return body();
         }
-        if (what < 0.18) {
-            return filling.change(list);
-        }
-        if (what < 0.3 && !alike.isEmpty()) {
+        if (what < 0.25 && !alike.isEmpty()) {
             return together();
         }
         int i = list[chance.nextInt(list.length)];
-        if (what < 0.45 && placing.able(i).length > 1) {
+        if (what < 0.4 && placing.able(i).length > 1) {
             int h = chance.nextInt(placing.able(i).length + 1) - 1;
             int hand = h < 0 ? -1 : placing.able(i)[h];
             boolean other = placing.by[i] != hand;
             placing.by[i] = hand;
             return other;
         }
-        if (what < 0.72) {
+        if (what < 0.7) {
             return ahead(i, chance.nextInt(list.length));
         }
         int low = low(i);
