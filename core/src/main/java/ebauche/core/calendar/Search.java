@@ -18,10 +18,10 @@ public final class Search {
     private static final long EFFORT = 600_000;
 
     /** A shop of fewer blocks has more tries in the same time: placing one block is the faster the fewer there are. */
-    private static final int MANY = 200;
+    private static final int MANY = 300;
 
     /** Of lists, in a shop of few. */
-    private static final int MOST_TRIES = 130_000;
+    private static final int MOST_TRIES = 195_000;
 
     /** Every timetable is looked at so many times at the least. */
     private static final int LEAST_TRIES = 40;
