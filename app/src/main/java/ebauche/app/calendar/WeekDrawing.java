@@ -35,6 +35,9 @@ final class WeekDrawing {
     /** A letter of the narrow face at the size of the drawing, about. */
     private static final double LETTER = 5.6;
 
+    /** From where a string hangs to its words. */
+    private static final double BESIDE = 5;
+
     private static final int HOUR = 60;
     private static final int QUARTER = 15;
     private static final int SECONDS = 60;
@@ -167,13 +170,11 @@ final class WeekDrawing {
                         || rest.from() >= week.start(day.day().plusDays(1))) {
                     continue;
                 }
-                double until = Math.max(
-                                x(to),
-                                Math.min(x(from), WIDTH - 150)
-                                        + LETTER * words(rest).length())
-                        + 10;
+                double length = LETTER * words(rest).length();
+                double said = isSaidBefore(x(from), rest) ? x(from) - BESIDE - length : x(from) + BESIDE;
+                double until = Math.max(x(to), said + length) + 10;
                 int lane = 0;
-                while (lane < ends.size() && ends.get(lane) > x(from)) {
+                while (lane < ends.size() && ends.get(lane) > Math.min(x(from), said)) {
                     lane++;
                 }
                 if (lane == ends.size()) {
@@ -183,6 +184,11 @@ final class WeekDrawing {
                 day.strings().add(new Hanging(rest, from, to, lane));
             }
         }
+    }
+
+    /** Whether the words of a string have no room behind the place that it hangs from. */
+    private boolean isSaidBefore(double from, Hung rest) {
+        return from + BESIDE + LETTER * words(rest).length() > WIDTH;
     }
 
     private double x(long minute) {
@@ -359,7 +365,8 @@ final class WeekDrawing {
                     "M" + Svg.n(to - 6) + " " + Svg.n(y - 3) + "L" + Svg.n(to) + " " + Svg.n(y) + "L" + Svg.n(to - 6)
                             + " " + Svg.n(y + 3));
         }
-        svg.text("rests", Math.min(from + 5, WIDTH - 150), y - 3, "start", words(rest));
+        boolean before = isSaidBefore(from, rest);
+        svg.text("rests", from + (before ? -BESIDE : BESIDE), y - 3, before ? "end" : "start", words(rest));
     }
 
     private String words(Hung rest) {

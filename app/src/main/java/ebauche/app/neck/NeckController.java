@@ -13,6 +13,7 @@ import ebauche.core.job.Build;
 import ebauche.core.logbook.AsBuilt;
 import ebauche.core.measure.Reckoning;
 import ebauche.core.neck.CentreLine;
+import ebauche.core.neck.JointClamps;
 import ebauche.core.neck.NeckFit;
 import ebauche.core.neck.NeckPocket;
 import ebauche.core.neck.NeckScrews;
@@ -86,6 +87,7 @@ class NeckController {
             List<NeckPocket.Sensitivity> sensitivities,
             Optional<Reckoning> wedge,
             Optional<NeckScrews> screws,
+            Optional<JointClamps> pressed,
             Optional<NeckFit> fit,
             List<Double> sanded,
             Optional<Reckoning> off,
@@ -109,6 +111,7 @@ class NeckController {
                         pocket.geometry().sensitivities(),
                         build.wedge(NeckJoint.FEATURE),
                         NeckScrews.of(build),
+                        JointClamps.of(build),
                         NeckFit.of(build),
                         List.of(NeckFit.SANDED_LEAST, NeckFit.SANDED_MOST),
                         line.atBridge(),

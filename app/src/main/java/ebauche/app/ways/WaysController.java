@@ -47,6 +47,9 @@ class WaysController {
         Map<String, Integer> counts = new LinkedHashMap<>();
         WaysForm.ROWS.keySet().forEach(list -> counts.put(list, WaysForm.rows(typed, list)));
         model.addAttribute("counts", counts);
+        Map<String, Boolean> onlyChoices = new LinkedHashMap<>();
+        WaysForm.ROWS.forEach((list, columns) -> onlyChoices.put(list, WaysForm.onlyChoices(columns)));
+        model.addAttribute("onlyChoices", onlyChoices);
         return "ways/ways";
     }
 

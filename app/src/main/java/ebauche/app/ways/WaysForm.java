@@ -142,8 +142,12 @@ record WaysForm(ObjectNode ways, Map<String, String> troubles) {
 
     /** What tells that a row is filled: its name, so that one whose name was taken out is none any more; any of its choices where it has no name. */
     private static Stream<Field.Input> asked(List<Field.Input> columns) {
-        return columns.stream()
-                .limit(columns.stream().allMatch(c -> c.kind() == Field.Kind.CHOICE) ? columns.size() : 1);
+        return columns.stream().limit(onlyChoices(columns) ? columns.size() : 1);
+    }
+
+    /** Whether a row has nothing but choices: then each may be left open. */
+    static boolean onlyChoices(List<Field.Input> columns) {
+        return columns.stream().allMatch(c -> c.kind() == Field.Kind.CHOICE);
     }
 
     /** Ways as the form's fields hold them, lengths as they were typed where they were. */

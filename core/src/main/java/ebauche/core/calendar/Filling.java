@@ -20,8 +20,6 @@ final class Filling {
     private final Placing placing;
     private final SplittableRandom chance;
     private final List<List<Stretches.Span>> time;
-    private final int[] minutes;
-    private final long[] soonest;
     /** Of each hand whether it may do a block. */
     private final boolean[][] able;
 
@@ -40,12 +38,13 @@ final class Filling {
     /** What may be drawn into a stretch at all. */
     private final int[] asked;
 
+    /** Whether a block goes to the hand that was not meant to do it. */
+    private boolean handedOver;
+
     Filling(Workload load, Placing placing, SplittableRandom chance) {
         this.placing = placing;
         this.chance = chance;
         time = load.hands().stream().map(w -> w.time().spans()).toList();
-        minutes = load.blocks().stream().mapToInt(Block::minutes).toArray();
-        soonest = load.blocks().stream().mapToLong(b -> b.from().orElse(0)).toArray();
         int n = placing.size();
         able = new boolean[load.hands().size()][n];
         for (int b = 0; b < n; b++) {
@@ -94,11 +93,12 @@ final class Filling {
                 .toArray();
         int begun = begun(order, spans, first);
         int count = begun;
+        handedOver = false;
         int stretches = 1 + chance.nextInt(MOST);
         for (int s = first; s < Math.min(spans.size(), first + stretches); s++) {
             count = filled(order, begun, count, h, spans.get(s));
         }
-        boolean other = !Arrays.equals(order, list);
+        boolean other = handedOver || !Arrays.equals(order, list);
         System.arraycopy(order, 0, list, 0, list.length);
         return other;
     }
@@ -131,7 +131,7 @@ final class Filling {
         }
         int may = 0;
         for (int k = count; k < order.length; k++) {
-            if (able[h][order[k]] && start + minutes[order[k]] <= stretch.to()) {
+            if (able[h][order[k]] && start + placing.minutes(order[k]) <= stretch.to()) {
                 asked[may++] = order[k];
             }
         }
@@ -151,9 +151,10 @@ final class Filling {
         }
         long now = start;
         for (int k = 0; k < most; k++) {
-            now += minutes[fullest[k]];
+            now += placing.minutes(fullest[k]);
             end[fullest[k]] = now;
             if (placing.able(fullest[k]).length > 1) {
+                handedOver |= placing.by[fullest[k]] != h;
                 placing.by[fullest[k]] = h;
             }
         }
@@ -176,14 +177,14 @@ final class Filling {
                 return some;
             }
             int next = free[chance.nextInt(fit)];
-            now += minutes[next];
+            now += placing.minutes(next);
             end[next] = now;
             drawn[some++] = next;
         }
     }
 
     private boolean fits(int block, long now, long until) {
-        if (end[block] != Stretches.NEVER || now + minutes[block] > until || soonest[block] > now) {
+        if (end[block] != Stretches.NEVER || now + placing.minutes(block) > until || placing.soonest(block) > now) {
             return false;
         }
         int[] before = placing.before(block);

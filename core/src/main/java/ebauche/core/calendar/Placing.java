@@ -192,6 +192,16 @@ final class Placing {
         return n;
     }
 
+    /** Minutes of all its pieces. */
+    int minutes(int block) {
+        return work[block];
+    }
+
+    /** Before that it may not be begun, whatever it comes after. */
+    long soonest(int block) {
+        return soonest[block];
+    }
+
     int[] before(int block) {
         return before[block];
     }

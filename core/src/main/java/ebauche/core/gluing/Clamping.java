@@ -1,6 +1,8 @@
 package ebauche.core.gluing;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * With what of the shop's a glue-up is pressed.
@@ -14,5 +16,12 @@ public record Clamping(List<Grip> grips, String lacking) {
 
     public Clamping {
         grips = List.copyOf(grips);
+    }
+
+    /** All of it: what it takes, then what it would want. */
+    public String words() {
+        return Stream.concat(grips.stream().map(g -> g.count() + " × " + g.thing()), Stream.of(lacking))
+                .filter(w -> !w.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 }

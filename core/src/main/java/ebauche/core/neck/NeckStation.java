@@ -138,7 +138,9 @@ public final class NeckStation implements Station {
 
     @Override
     public Clamping clamping(Build build, StepKey step) {
-        return step.equals(StepKey.of(NeckJoint.FEATURE, StepKind.GLUE)) ? SetNeck.clamping(build) : Clamping.NONE;
+        return step.equals(StepKey.of(NeckJoint.FEATURE, StepKind.GLUE))
+                ? JointClamps.of(build).map(JointClamps::clamping).orElse(Clamping.NONE)
+                : Clamping.NONE;
     }
 
     private static Operation withWidths(Build build, Operation step) {
@@ -184,7 +186,7 @@ public final class NeckStation implements Station {
         CentreLine line = CentreLine.of(build);
         line.atBridge().ifPresent(sums::add);
         sums.add(line.permitted());
-        SetNeck.opening(build).ifPresent(sums::add);
+        JointClamps.of(build).map(JointClamps::opening).ifPresent(sums::add);
         return sums;
     }
 }
