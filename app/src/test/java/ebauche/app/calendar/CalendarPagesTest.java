@@ -352,5 +352,10 @@ class CalendarPagesTest extends WithVisitor {
                 .contains("Too few clamps")
                 .contains("takes what there is, and would want more")
                 .contains("more clamps that open wide enough would do");
+        String neck = "1 × pipe clamp, 1 more clamp that opens over body, neck and cauls";
+        assertThat(me.get("/calendar").body()).contains("1 more clamp that opens over body, neck and cauls");
+        assertThat(me.get(shop.path("marram") + "/neck").body()).contains(neck);
+        assertThat(me.get(shop.path("marram") + "/bench?step=neck:glue").body()).contains(neck);
+        assertThat(me.get(shop.path("sedge") + "/neck").body()).doesNotContain("A clamp over the joint");
     }
 }
